@@ -1,0 +1,14 @@
+/**
+ * The card: its schema, its name, numbers, dates and places, and changes of it as data.
+ * Standard: JSContact (RFC 9553) with the additions of RFC 9555.
+ * Left out: formats (core/formats), search (core/search), anything that needs a second card.
+ */
+export * from './date';
+export { formatAddress, placeOf } from './formatAddress';
+export * from './name';
+export { newCard } from './newCard';
+export { type Collection, ID_PREFIXES, nextId } from './nextId';
+export * from './patch';
+export * from './phone';
+export * from './schema';
+export { parseCard } from './parseCard';

@@ -1,0 +1,35 @@
+import { isObject, isSameJson, type JsonObject, own } from '../../json';
+
+/**
+ * One place at which two versions of a card differ. Read forwards it puts `after` there, backwards `before`;
+ * undefined means that there is nothing at that place.
+ */
+export interface Edit {
+  readonly path: readonly string[];
+  readonly before?: unknown;
+  readonly after?: unknown;
+}
+
+/**
+ * The edits that lead from one JSON object to another, each at the deepest place that differs. Arrays count as one
+ * value, since their items have no names. An object that comes or goes is one edit.
+ */
+export function diffJson(before: unknown, after: unknown, path: readonly string[] = []): Edit[] {
+  if (isSameJson(before, after)) return [];
+  // An empty object is a value: taken apart, its removal and that of its last part would look alike.
+  if (!hasParts(before) || !hasParts(after)) return [editOf(path, before, after)];
+  const keys = new Set([...Object.keys(before), ...Object.keys(after)]);
+  return [...keys].flatMap((key) => diffJson(own(before, key), own(after, key), [...path, key]));
+}
+
+function hasParts(value: unknown): value is JsonObject {
+  return isObject(value) && Object.keys(value).length > 0;
+}
+
+function editOf(path: readonly string[], before: unknown, after: unknown): Edit {
+  return {
+    path,
+    ...(before === undefined ? {} : { before }),
+    ...(after === undefined ? {} : { after }),
+  };
+}

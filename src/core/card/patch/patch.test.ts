@@ -1,0 +1,54 @@
+import fc from 'fast-check';
+
+import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
+import { isSameJson } from '../../json';
+import { applyEdits, diffJson, formatPointer, parsePointer, setAt } from '.';
+
+const law = { numRuns: 150, endOnFailure: true };
+
+test('edits lead from one card to the other, and back', () => {
+  fc.assert(
+    fc.property(arbitraryCard, arbitraryCard, (before, after) => {
+      const edits = diffJson(before, after);
+      const forward = applyEdits(before, edits);
+      const backward = applyEdits(after, edits, 'backward');
+      expect([forward.missed, backward.missed]).toEqual([[], []]);
+      expect(isSameJson(forward.value, after)).toBe(true);
+      expect(isSameJson(backward.value, before)).toBe(true);
+    }),
+    law,
+  );
+});
+
+test('a card does not differ from itself', () => {
+  fc.assert(fc.property(arbitraryCard, (card) => diffJson(card, structuredClone(card)).length === 0), law);
+});
+
+test('an edit of another entry stays when one is taken back', () => {
+  const first = { phones: { p1: { number: '1' }, p2: { number: '2' } } };
+  const edits = diffJson(first, { phones: { p1: { number: '10' }, p2: { number: '2' } } });
+  const later = { phones: { p1: { number: '10' }, p2: { number: '20' } } };
+  expect(applyEdits(later, edits, 'backward')).toEqual({
+    value: { phones: { p1: { number: '1' }, p2: { number: '20' } } },
+    missed: [],
+  });
+});
+
+test('an edit whose place has changed since is not made but returned', () => {
+  const edits = diffJson({ a: '1' }, { a: '2' });
+  expect(applyEdits({ a: '3' }, edits, 'backward')).toEqual({ value: { a: '3' }, missed: edits });
+});
+
+test('removing the last entry removes its collection', () => {
+  expect(setAt({ phones: { p1: { number: '1' } } }, ['phones', 'p1'], undefined)).toEqual({});
+});
+
+test('no path leads to the prototype', () => {
+  expect(() => setAt({}, ['__proto__', 'x'], 1)).toThrow(RangeError);
+  expect(setAt({}, ['constructor', 'x'], 1)).toEqual({ constructor: { x: 1 } });
+});
+
+test('RFC 6901 §5: a/b and m~n are escaped', () => {
+  expect(formatPointer(['a/b', 'm~n', ''])).toBe('a~1b/m~0n/');
+  expect(parsePointer('/a~1b/m~0n')).toEqual(['a/b', 'm~n']);
+});

@@ -1,0 +1,37 @@
+import { type CountryCode, isSupportedCountry, parsePhoneNumberFromString } from 'libphonenumber-js';
+
+/** What a written number turns out to be. */
+export interface ParsedPhone {
+  /** E.164, such as +442079460958. */
+  readonly e164: string;
+  /** Spaced as abroad: +44 20 7946 0958. */
+  readonly international: string;
+  /** Spaced as at home: 020 7946 0958. */
+  readonly national: string;
+  readonly extension?: string;
+  /** ISO 3166-1 alpha-2, where the number tells. */
+  readonly country?: string;
+  /** Whether the numbering plan knows it; ranges kept for fiction are often not. */
+  readonly isValid: boolean;
+}
+
+/**
+ * Reads a number as people and files write it, tel: URIs (RFC 3966) included.
+ *
+ * @param country - ISO 3166-1 alpha-2, for numbers without a country code
+ * @returns undefined where the text is no number (a word, too few digits, no country to read it by)
+ */
+export function parsePhone(text: string, country?: string): ParsedPhone | undefined {
+  const written = text.replace(/^tel:/i, '').replace(/^00(?=[1-9])/, '+');
+  const home = country !== undefined && isSupportedCountry(country) ? (country as CountryCode) : undefined;
+  const parsed = parsePhoneNumberFromString(written, home === undefined ? {} : { defaultCountry: home });
+  if (!parsed) return undefined;
+  return {
+    e164: parsed.number,
+    international: parsed.formatInternational(),
+    national: parsed.formatNational(),
+    ...(parsed.ext === undefined ? {} : { extension: parsed.ext }),
+    ...(parsed.country === undefined ? {} : { country: parsed.country }),
+    isValid: parsed.isValid(),
+  };
+}

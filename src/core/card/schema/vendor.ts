@@ -1,0 +1,21 @@
+import { z } from 'zod';
+
+/** RFC 9553 §1.7.2: vendor properties carry a domain name; this one is reserved for examples (RFC 2606). */
+export const VENDOR = 'cordialis.example:';
+
+const rhythmSchema = z.looseObject({
+  every: z.number().int().positive(),
+  unit: z.enum(['day', 'week', 'month', 'quarter', 'year']),
+  paused: z.boolean().exactOptional(),
+});
+
+/** What the product knows of a card and no standard property says. */
+export const vendorShape = {
+  'cordialis.example:pinned': z.boolean().exactOptional(),
+  'cordialis.example:archived': z.boolean().exactOptional(),
+  'cordialis.example:private': z.boolean().exactOptional(),
+  'cordialis.example:opener': z.string().exactOptional(),
+  'cordialis.example:rhythm': rhythmSchema.exactOptional(),
+  /** A day such as 2026-11-24, set by hand. */
+  'cordialis.example:due': z.iso.date().exactOptional(),
+};

@@ -1,0 +1,8 @@
+/**
+ * Cards in files: one interface, a registry, a folder for each format.
+ * Standards: see each folder.
+ * Left out: comparing what was read with the book.
+ */
+export type { CardFormat, Problem, ProblemCode, ReadOptions, ReadResult, WriteOptions } from './format';
+export { findFormat, FORMATS, getFormat } from './registry';
+export { decodeUtf8, encodeUtf8 } from './textCodec';

@@ -1,0 +1,20 @@
+/**
+ * JSContact as a file: a JSON array of cards.
+ * Standard: RFC 9553, application/jscontact+json.
+ * Left out: CardGroup of its drafts.
+ */
+import type { CardFormat } from '../format';
+import { decodeUtf8 } from '../textCodec';
+import { readJscontact } from './readJscontact';
+import { writeJscontact } from './writeJscontact';
+
+/** RFC 9553. */
+export const jscontact: CardFormat = {
+  id: 'jscontact',
+  label: 'JSContact',
+  mediaType: 'application/jscontact+json',
+  extension: 'json',
+  detect: (bytes) => (/^\s*[[{][\s\S]*"@type"\s*:\s*"Card"/.test(decodeUtf8(bytes)?.slice(0, 4000) ?? '') ? 1 : 0),
+  read: readJscontact,
+  write: writeJscontact,
+};

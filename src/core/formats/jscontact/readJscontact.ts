@@ -1,0 +1,31 @@
+import { type Card, parseCard } from '../../card';
+import type { Problem, ReadOptions, ReadResult } from '../format';
+import { decodeUtf8 } from '../textCodec';
+
+/** Reads a JSON array of cards, or one card alone; what is no card is reported with its text. */
+export function readJscontact(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
+  const cards: Card[] = [];
+  const problems: Problem[] = [];
+  const value = parseJson(decodeUtf8(bytes) ?? '', problems);
+  const items = Array.isArray(value) ? value : value === undefined ? [] : [value];
+  for (const [i, item] of items.entries()) {
+    const parsed = parseCard(item);
+    if (parsed.kind === 'card') cards.push(parsed.card);
+    else {
+      const message = `card ${i + 1} of ${items.length}: ${parsed.message}`;
+      problems.push({ code: 'unreadable-card', line: 0, message, text: JSON.stringify(item) });
+    }
+  }
+  options.onProgress?.(1, cards.length);
+  return { cards, problems };
+}
+
+function parseJson(text: string, problems: Problem[]): unknown {
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    problems.push({ code: 'not-this-format', line: 0, message: `this is no JSON: ${reason}` });
+    return undefined;
+  }
+}

@@ -1,0 +1,44 @@
+// The law of every format: reading what was written gives the same cards. Formats are tested by being listed.
+import fc from 'fast-check';
+
+import { arbitraryCard } from '../../../test/unit/arbitraryCard';
+import { isSameJson } from '../json';
+import { encodeUtf8, findFormat, FORMATS } from '.';
+
+test('there are formats to test', () => expect(FORMATS.length).toBeGreaterThanOrEqual(3));
+
+for (const format of FORMATS) {
+  test(`${format.label}: any card written and read again is the same card`, () => {
+    fc.assert(
+      fc.property(fc.array(arbitraryCard, { minLength: 1, maxLength: 2 }), (cards) => {
+        const bytes = encodeUtf8(format.write(cards));
+        const { cards: back, problems } = format.read(bytes);
+        expect(problems).toEqual([]);
+        if (!isSameJson(back, cards)) expect(back).toEqual(cards);
+        expect(findFormat(bytes)?.id).toBe(format.id);
+      }),
+      { numRuns: 120, endOnFailure: true },
+    );
+  });
+
+  test(`${format.label}: no card gives no card`, () => {
+    expect(format.read(encodeUtf8(format.write([]))).cards).toEqual([]);
+  });
+
+  test(`${format.label}: cut and mutated files never throw, and cards that are read are valid`, () => {
+    fc.assert(
+      fc.property(arbitraryCard, fc.nat(), fc.nat(), fc.nat(255), (card, at, cut, byte) => {
+        const bytes = encodeUtf8(format.write([card, card]));
+        const hurt = bytes.slice(0, bytes.length - (cut % 40));
+        hurt[at % hurt.length] = byte;
+        const { cards } = format.read(hurt);
+        for (const one of cards) expect(typeof one.uid).toBe('string');
+      }),
+      { numRuns: 100, endOnFailure: true },
+    );
+  });
+}
+
+test('a file of no known format is recognised as such', () => {
+  expect(findFormat(encodeUtf8('name,mail\nAda,ada@example.org'))).toBeUndefined();
+});

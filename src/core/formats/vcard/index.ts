@@ -1,0 +1,34 @@
+/**
+ * vCard: 3.0 and 4.0, read tolerantly and written strictly.
+ * Standard: RFC 2426, RFC 6350 with RFC 6868, 9554 and the mapping of RFC 9555.
+ * Left out for now: quoted-printable and nested cards of 2.1, whose other lines are read.
+ */
+import type { CardFormat } from '../format';
+import { readVcard } from './readVcard';
+import { VERSION_3, VERSION_4, type VcardVersion } from './version';
+import { writeVcard } from './writeVcard';
+
+function vcardFormat(version: VcardVersion): CardFormat {
+  return {
+    id: `vcard${version.id.charAt(0)}`,
+    label: `vCard ${version.id}`,
+    mediaType: 'text/vcard;charset=utf-8',
+    extension: 'vcf',
+    detect: (bytes) => detectVcard(bytes, version),
+    read: readVcard,
+    write: (cards, options) => writeVcard(version, cards, options),
+  };
+}
+
+/** BEGIN:VCARD near the head, zero bytes of UTF-16 left out; the version in doubt is 4.0's business. */
+function detectVcard(bytes: Uint8Array, version: VcardVersion): number {
+  const head = String.fromCharCode(...bytes.subarray(0, 2000).filter((byte) => byte !== 0)).toUpperCase();
+  if (!/BEGIN\s*:\s*VCARD/.test(head)) return 0;
+  if (head.includes(`VERSION:${version.id}`)) return 1;
+  return version.id === '4.0' ? 0.6 : 0.5;
+}
+
+/** RFC 2426. */
+export const vcard3 = vcardFormat(VERSION_3);
+/** RFC 6350 and RFC 9554. */
+export const vcard4 = vcardFormat(VERSION_4);

@@ -1,0 +1,78 @@
+import type { ContentLine, Params } from './contentLine';
+import type { LogicalLine } from './readLogicalLines';
+
+/** RFC 6350 §3.3: a property's name; underscores, which the wild has, are let through. */
+const NAME = /^(?:([A-Za-z0-9_-]+)\.)?([A-Za-z0-9_-]+)$/;
+
+/**
+ * Takes a logical line apart into group, name, parameters and value.
+ *
+ * Source: RFC 6350 §3.3, RFC 6868 for ^n, ^' and ^^. A parameter without a value is a TYPE, as in vCard 2.1.
+ *
+ * @returns undefined where there is no name or no colon
+ */
+export function parseContentLine({ text, line }: LogicalLine): ContentLine | undefined {
+  const nameEnd = text.search(/[:;]/);
+  if (nameEnd < 1) return undefined;
+  const match = NAME.exec(text.slice(0, nameEnd).trim());
+  if (!match) return undefined;
+  const [, group, name = ''] = match;
+  const params: Params = {};
+  const colon = text.charAt(nameEnd) === ':' ? nameEnd : readParams(text, nameEnd, params);
+  if (colon === -1) return undefined;
+  const head = { name: name.toUpperCase(), params, value: text.slice(colon + 1), line };
+  return group === undefined ? head : { group, ...head };
+}
+
+/** Reads ";NAME=value,…" from `position` on into `params`; gives the place of the colon, or -1. */
+function readParams(text: string, position: number, params: Params): number {
+  let at = position;
+  while (text.charAt(at) === ';') {
+    let end = at + 1;
+    while (end < text.length && !'=;:'.includes(text.charAt(end))) end += 1;
+    const name = text.slice(at + 1, end).trim();
+    if (text.charAt(end) !== '=') {
+      if (name !== '') addValue(params, 'TYPE', name);
+      at = end;
+      continue;
+    }
+    at = readValues(text, end + 1, params, name.toUpperCase());
+  }
+  return text.charAt(at) === ':' ? at : -1;
+}
+
+/** Reads the values of one parameter; gives the place behind them. */
+function readValues(text: string, position: number, params: Params, name: string): number {
+  let at = position;
+  for (;;) {
+    let value: string;
+    if (text.charAt(at) === '"') {
+      const close = text.indexOf('"', at + 1);
+      // A quote that never closes: the rest up to the colon counts as the value.
+      const stop = close === -1 ? nextOf(text, at + 1, ';:') : close;
+      value = text.slice(at + 1, stop);
+      at = close === -1 ? stop : close + 1;
+      // TYPE="voice,home": RFC 6350 §6.4.1 quotes a list as a whole.
+      if (name === 'TYPE') value.split(',').forEach((one) => addValue(params, name, one.trim()));
+      else addValue(params, name, value);
+    } else {
+      const stop = nextOf(text, at, ',;:');
+      value = text.slice(at, stop);
+      at = stop;
+      addValue(params, name, value);
+    }
+    if (text.charAt(at) !== ',') return at;
+    at += 1;
+  }
+}
+
+function nextOf(text: string, from: number, stops: string): number {
+  let at = from;
+  while (at < text.length && !stops.includes(text.charAt(at))) at += 1;
+  return at;
+}
+
+function addValue(params: Params, name: string, value: string): void {
+  const plain = value.includes('^') ? value.replace(/\^([n'^])/g, (_, c: string) => ({ n: '\n', "'": '"' })[c] ?? '^') : value;
+  (Object.hasOwn(params, name) ? params[name] : (params[name] = []))?.push(plain);
+}

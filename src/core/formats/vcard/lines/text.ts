@@ -1,0 +1,43 @@
+/** Writes text as a value of its own: RFC 6350 §3.4 asks for a backslash before backslash, comma and line break. */
+export function escapeText(text: string): string {
+  return text.replace(/[\\,]/g, '\\$&').replace(/\r\n|\r|\n/g, '\\n');
+}
+
+/** Writes text as a part of a compound value, where semicolons stand between the parts. */
+export function escapePart(text: string): string {
+  return escapeText(text).replaceAll(';', '\\;');
+}
+
+/** Reads a text value back. A backslash before any other character stays as it is. */
+export function unescapeText(value: string): string {
+  if (!value.includes('\\')) return value;
+  return value.replace(/\\([\\,;:nN])/g, (_, char: string) => (char === 'n' || char === 'N' ? '\n' : char));
+}
+
+/** Splits a value at a separator that no backslash precedes; the parts are still escaped. */
+export function splitValue(value: string, separator: ';' | ','): string[] {
+  if (!value.includes('\\')) return value.split(separator);
+  const parts: string[] = [];
+  let start = 0;
+  for (let i = 0; i < value.length; i += 1) {
+    if (value.charAt(i) === '\\') i += 1;
+    else if (value.charAt(i) === separator) {
+      parts.push(value.slice(start, i));
+      start = i + 1;
+    }
+  }
+  parts.push(value.slice(start));
+  return parts;
+}
+
+/** The texts of a value that is a list (RFC 6350 §3.4), empty ones left out. */
+export function readTextList(value: string, separator: ';' | ',' = ','): string[] {
+  return splitValue(value, separator)
+    .map((part) => unescapeText(part).trim())
+    .filter(Boolean);
+}
+
+/** The parts of a compound value, each a list of texts. */
+export function readCompound(value: string): string[][] {
+  return splitValue(value, ';').map((part) => readTextList(part));
+}

@@ -1,0 +1,38 @@
+import type { AddressComponent } from '../../../card';
+
+/** RFC 6350 §6.3.1 and RFC 9554 §2.1: what stands at each place of ADR. Places 1 and 2 are the older form. */
+export const ADR_KINDS = [
+  'postOfficeBox',
+  'apartment',
+  'name',
+  'locality',
+  'region',
+  'postcode',
+  'country',
+  'room',
+  'apartment',
+  'floor',
+  'number',
+  'name',
+  'building',
+  'block',
+  'subdistrict',
+  'district',
+  'landmark',
+  'direction',
+] as const;
+
+/** The first place that only the longer form has. */
+export const FIRST_LONG_PLACE = 7;
+
+/**
+ * The components of an address. Where the longer form is used, places 1 and 2 only repeat it for older readers
+ * (RFC 9554 §2.1) and are passed over.
+ */
+export function readAddressComponents(places: readonly string[][]): AddressComponent[] {
+  const isLong = places.slice(FIRST_LONG_PLACE).some((values) => values.length > 0);
+  return ADR_KINDS.flatMap((kind, i) => {
+    if (isLong && (i === 1 || i === 2)) return [];
+    return (places[i] ?? []).map((value) => ({ kind, value }));
+  });
+}

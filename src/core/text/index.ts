@@ -1,0 +1,6 @@
+/**
+ * Text made comparable.
+ * Standard: Unicode normalisation (UAX #15).
+ * Left out: ordering, which Intl.Collator does.
+ */
+export { foldedWords, foldText } from './foldText';
