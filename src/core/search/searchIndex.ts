@@ -65,32 +65,74 @@ export class SearchIndex {
    */
   query(text: string, limit = 50): Hit[] {
     const terms = toTerms(text);
-    let found: Map<number, number> | undefined;
+    let total: Float32Array | undefined;
     for (const term of terms) {
-      const next = this.findTerm(term);
-      found = found ? intersect(found, next) : next;
+      const scores = this.findTerm(term);
+      if (total) addWhereBoth(total, scores);
+      else total = scores;
     }
-    const ranked = [...(found ?? [])].map(([place, score]) => ({ slot: this.slots[place], score }));
-    ranked.sort((a, b) => b.score - a.score || compareKeys(a.slot, b.slot));
-    return ranked.slice(0, limit).flatMap(({ slot, score }) => (slot ? [toHit(slot.doc, score, terms)] : []));
+    if (!total) return [];
+    return this.best(total, limit).flatMap((place) => {
+      const slot = this.slots[place];
+      return slot ? [toHit(slot.doc, total[place] ?? 0, terms)] : [];
+    });
   }
 
-  private findTerm({ word, digits }: Term): Map<number, number> {
-    const scores = new Map<number, number>();
+  /** Score by place, 0 where the term isn't found. */
+  private findTerm({ word, digits }: Term): Float32Array {
+    const scores = new Float32Array(this.slots.length);
+    const fields = FIELDS.length;
     this.words.forEachPrefix(word, (posting, isWhole) => {
-      const place = Math.floor(posting / FIELDS.length);
-      const score = (WEIGHTS[posting % FIELDS.length] ?? 1) * (isWhole ? WHOLE_WORD : 1);
-      if (this.slots[place] && score > (scores.get(place) ?? 0)) scores.set(place, score);
+      const place = Math.floor(posting / fields);
+      const score = (WEIGHTS[posting % fields] ?? 1) * (isWhole ? WHOLE_WORD : 1);
+      if (score > (scores[place] ?? 0)) scores[place] = score;
     });
     if (digits !== undefined) this.findDigits(digits, scores);
     return scores;
   }
 
-  private findDigits(digits: string, scores: Map<number, number>): void {
+  /** Places by score, then by name. Scores are few, so only as many levels as are wanted get sorted by name. */
+  private best(scores: Float32Array, limit: number): number[] {
+    const levels = new Map<number, number[]>();
+    for (let place = 0; place < scores.length; place += 1) {
+      const score = scores[place] ?? 0;
+      if (score === 0 || !this.slots[place]) continue;
+      const level = levels.get(score);
+      if (level) level.push(place);
+      else levels.set(score, [place]);
+    }
+    const best: number[] = [];
+    for (const score of [...levels.keys()].sort((a, b) => b - a)) {
+      if (best.length >= limit) break;
+      best.push(...this.firstByName(levels.get(score) ?? [], limit - best.length));
+    }
+    return best;
+  }
+
+  /** The first by name, by keeping the best so far in order: most names are turned away by one comparison. */
+  private firstByName(places: readonly number[], limit: number): number[] {
+    const key = (place: number | undefined) => (place === undefined ? '' : (this.slots[place]?.sortKey ?? ''));
+    const kept: number[] = [];
+    for (const place of places) {
+      const name = key(place);
+      if (kept.length >= limit && name >= key(kept.at(-1))) continue;
+      let [low, high] = [0, kept.length];
+      while (low < high) {
+        const middle = (low + high) >> 1;
+        if (key(kept[middle]) <= name) low = middle + 1;
+        else high = middle;
+      }
+      kept.splice(low, 0, place);
+      if (kept.length > limit) kept.pop();
+    }
+    return kept;
+  }
+
+  private findDigits(digits: string, scores: Float32Array): void {
     const weight = WEIGHTS[FIELDS.indexOf('number')] ?? 1;
     for (const [place, slot] of this.slots.entries()) {
       if (!slot?.doc.digits.some((number) => number.includes(digits))) continue;
-      if (weight > (scores.get(place) ?? 0)) scores.set(place, weight);
+      if (weight > (scores[place] ?? 0)) scores[place] = weight;
     }
   }
 }
@@ -110,19 +152,13 @@ function toTerms(text: string): Term[] {
   });
 }
 
-function intersect(a: ReadonlyMap<number, number>, b: ReadonlyMap<number, number>): Map<number, number> {
-  const [small, large] = a.size < b.size ? [a, b] : [b, a];
-  const both = new Map<number, number>();
-  for (const [place, score] of small) {
-    const other = large.get(place);
-    if (other !== undefined) both.set(place, score + other);
+/** Adds scores up where both have one, and strikes out the others. */
+function addWhereBoth(total: Float32Array, scores: Float32Array): void {
+  for (let place = 0; place < total.length; place += 1) {
+    const a = total[place] ?? 0;
+    const b = scores[place] ?? 0;
+    total[place] = a > 0 && b > 0 ? a + b : 0;
   }
-  return both;
-}
-
-function compareKeys(a: Slot | undefined, b: Slot | undefined): number {
-  const [first, second] = [a?.sortKey ?? '', b?.sortKey ?? ''];
-  return first < second ? -1 : Number(first > second);
 }
 
 /** Which value to show beside the name: the first that holds a word the name doesn't begin with. */

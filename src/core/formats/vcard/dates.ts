@@ -29,9 +29,10 @@ export function readDate(value: string): ReadDate | undefined {
 function readDay(text: string): PartialDate | undefined {
   const match = DATE.exec(text);
   if (!match) return undefined;
-  const numbers = match.map((group) => (group === undefined ? undefined : Number(group)));
-  const [, y1, m1, d1, y2, m2, y3, m4, d4, m5] = numbers;
-  const [year, month, day] = [y1 ?? y2 ?? y3, m1 ?? m2 ?? m4 ?? m5, d1 ?? d4];
+  const numberOf = (group: number) => (match[group] === undefined ? undefined : Number(match[group]));
+  const year = numberOf(1) ?? numberOf(4) ?? numberOf(6);
+  const month = numberOf(2) ?? numberOf(5) ?? numberOf(7) ?? numberOf(9);
+  const day = numberOf(3) ?? numberOf(8);
   const date: PartialDate = {
     ...(year === undefined ? {} : { year }),
     ...(month === undefined ? {} : { month }),
@@ -40,8 +41,16 @@ function readDay(text: string): PartialDate | undefined {
   return isRealDate(date) ? date : undefined;
 }
 
+/** The form that nearly every REV has. */
+const IN_UTC = /^(\d{4})-?(0[1-9]|1[0-2])-?([01]\d|2[0-8])T([01]\d|2[0-3]):?([0-5]\d):?([0-5]\d)Z$/;
+
 /** A complete point in time with its zone, as a UTCDateTime (RFC 9553 §1.4.5); undefined for any other text. */
 export function readTimestamp(value: string): string | undefined {
+  const plain = IN_UTC.exec(value);
+  if (plain && plain[3] !== '00') {
+    const [, year = '', month = '', day = '', hour = '', minute = '', second = ''] = plain;
+    return `${year}-${month}-${day}T${hour}:${minute}:${second}Z`;
+  }
   const [day = '', time = ''] = value.trim().split(/[Tt ]/, 2);
   const date = readDay(day);
   const clock = TIME.exec(time);

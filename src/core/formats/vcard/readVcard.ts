@@ -10,10 +10,11 @@ const REPORT_EVERY = 250;
 /** What a card says of itself as a record, not of a person. */
 const RECORD_KEYS = new Set(['@type', 'version', 'uid', 'kind', 'prodId', 'created', 'updated', 'language']);
 
-/** One card's lines, and whether they are complete. */
+/** One card's lines. */
 interface Block {
   readonly start: number;
   readonly lines: ContentLine[];
+  /** As they stood, for reporting a card that can't be read. */
   readonly raw: string[];
 }
 
@@ -26,18 +27,13 @@ interface Block {
 export function readVcard(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
   const cards: Card[] = [];
   const problems: Problem[] = [];
-  const lines = readLogicalLines(bytes);
   let block: Block | undefined;
   const finish = () => {
-    if (!block) return;
-    const card = readBlock(block, problems);
+    const card = block && readBlock(block, problems);
     if (card) cards.push(card);
     block = undefined;
-    if (cards.length % REPORT_EVERY === 0) options.onProgress?.(index / lines.length, cards.length);
   };
-  let index = 0;
-  for (const logical of lines) {
-    index += 1;
+  for (const logical of readLogicalLines(bytes)) {
     const { text, line } = logical;
     if (isMark(text, 'BEGIN')) {
       if (block) problems.push(missingEnd(block.start));
@@ -47,6 +43,7 @@ export function readVcard(bytes: Uint8Array, options: ReadOptions = {}): ReadRes
       if (text.trim() !== '') problems.push(outside(logical));
     } else if (isMark(text, 'END')) {
       finish();
+      if (cards.length % REPORT_EVERY === 0) options.onProgress?.(logical.share01, cards.length);
     } else {
       takeLine(block, logical, problems);
     }
@@ -58,7 +55,9 @@ export function readVcard(bytes: Uint8Array, options: ReadOptions = {}): ReadRes
 }
 
 function isMark(text: string, mark: 'BEGIN' | 'END'): boolean {
-  return text.length < 40 && text.trim().toUpperCase().replace(/\s/g, '') === `${mark}:VCARD`;
+  // Most lines are told apart by their first letter.
+  if (text.length > 40 || !' \tBbEe'.includes(text.charAt(0))) return false;
+  return text.trim().toUpperCase().replace(/\s/g, '') === `${mark}:VCARD`;
 }
 
 function takeLine(block: Block, logical: LogicalLine, problems: Problem[]): void {
@@ -72,16 +71,16 @@ function takeLine(block: Block, logical: LogicalLine, problems: Problem[]): void
 }
 
 function readBlock({ start, lines, raw }: Block, problems: Problem[]): Card | undefined {
-  const text = raw.join('\n');
+  const text = () => raw.join('\n');
   try {
-    const { card, problems: own } = readProperties(lines, uidFromText(text));
+    const { card, problems: own } = readProperties(lines, () => uidFromText(text()));
     problems.push(...own);
     if (Object.keys(card).some((key) => !RECORD_KEYS.has(key))) return card;
-    problems.push({ code: 'empty-card', line: start, message: 'this card says nothing about anybody', text });
+    problems.push({ code: 'empty-card', line: start, message: 'this card says nothing about anybody', text: text() });
     return undefined;
   } catch (error) {
     const message = `this card can't be read: ${error instanceof Error ? error.message : String(error)}`;
-    problems.push({ code: 'unreadable-card', line: start, message, text });
+    problems.push({ code: 'unreadable-card', line: start, message, text: text() });
     return undefined;
   }
 }

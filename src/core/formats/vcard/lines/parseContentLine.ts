@@ -1,8 +1,8 @@
 import type { ContentLine, Params } from './contentLine';
 import type { LogicalLine } from './readLogicalLines';
 
-/** RFC 6350 §3.3: a property's name; underscores, which the wild has, are let through. */
-const NAME = /^(?:([A-Za-z0-9_-]+)\.)?([A-Za-z0-9_-]+)$/;
+/** RFC 6350 §3.3: a property's name or group; underscores, which the wild has, are let through. */
+const NAME = /^[A-Za-z0-9_-]+$/;
 
 /**
  * Takes a logical line apart into group, name, parameters and value.
@@ -11,17 +11,19 @@ const NAME = /^(?:([A-Za-z0-9_-]+)\.)?([A-Za-z0-9_-]+)$/;
  *
  * @returns undefined where there is no name or no colon
  */
-export function parseContentLine({ text, line }: LogicalLine): ContentLine | undefined {
-  const nameEnd = text.search(/[:;]/);
-  if (nameEnd < 1) return undefined;
-  const match = NAME.exec(text.slice(0, nameEnd).trim());
-  if (!match) return undefined;
-  const [, group, name = ''] = match;
+export function parseContentLine({ text, line }: Pick<LogicalLine, 'text' | 'line'>): ContentLine | undefined {
+  const nameEnd = nextOf(text, 0, ';:');
+  if (nameEnd === text.length) return undefined;
+  const head = text.slice(0, nameEnd).trim();
+  const dot = head.indexOf('.');
+  const name = dot === -1 ? head : head.slice(dot + 1);
+  const group = dot === -1 ? undefined : head.slice(0, dot);
+  if (!NAME.test(name) || (group !== undefined && !NAME.test(group))) return undefined;
   const params: Params = {};
   const colon = text.charAt(nameEnd) === ':' ? nameEnd : readParams(text, nameEnd, params);
   if (colon === -1) return undefined;
-  const head = { name: name.toUpperCase(), params, value: text.slice(colon + 1), line };
-  return group === undefined ? head : { group, ...head };
+  const read = { name: name.toUpperCase(), params, value: text.slice(colon + 1), line };
+  return group === undefined ? read : { group, ...read };
 }
 
 /** Reads ";NAME=value,…" from `position` on into `params`; gives the place of the colon, or -1. */

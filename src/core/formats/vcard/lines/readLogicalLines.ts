@@ -5,20 +5,22 @@ export interface LogicalLine {
   readonly text: string;
   /** Number of its first physical line, from 1. */
   readonly line: number;
+  /** How far into the file it ends, 0 to 1. */
+  readonly share01: number;
 }
 
 /**
- * Splits a file into logical lines.
+ * Splits a file into logical lines, one at a time, since a large file has millions.
  *
  * Source: RFC 6350 §3.2; beyond it: line ends of any kind, UTF-16 by its mark or its zero bytes, and where the
  * whole is not valid UTF-8 (folded inside a character, or another encoding), each unfolded line by itself as
  * UTF-8, else as windows-1252.
  */
-export function readLogicalLines(bytes: Uint8Array): LogicalLine[] {
+export function readLogicalLines(bytes: Uint8Array): Generator<LogicalLine> {
   const endian = utf16Endian(bytes);
-  if (endian) return unfold(decodeUtf16(bytes, endian), (text) => text);
+  if (endian) return unfold(decodeUtf16(bytes, endian));
   const text = decodeUtf8(bytes);
-  if (text !== undefined) return unfold(text, (line) => line);
+  if (text !== undefined) return unfold(text);
   // One char a byte, so that lines can be put together before they are decoded.
   return unfold(toByteString(bytes), decodeByteString);
 }
@@ -32,16 +34,12 @@ function utf16Endian(bytes: Uint8Array): 'le' | 'be' | undefined {
   return undefined;
 }
 
-function unfold(raw: string, decode: (line: string) => string): LogicalLine[] {
+function* unfold(raw: string, decode = (line: string) => line): Generator<LogicalLine> {
   const text = /\r(?!\n)/.test(raw) ? raw.replace(/\r\n?/g, '\n') : raw;
-  const lines: LogicalLine[] = [];
   let number = 0;
   let logical = '';
   let startLine = 1;
   let position = text.charCodeAt(0) === 0xfeff ? 1 : 0;
-  const flush = () => {
-    if (logical !== '') lines.push({ text: decode(logical), line: startLine });
-  };
   while (position <= text.length) {
     let end = text.indexOf('\n', position);
     if (end === -1) end = text.length;
@@ -51,14 +49,13 @@ function unfold(raw: string, decode: (line: string) => string): LogicalLine[] {
     if ((first === 32 || first === 9) && logical !== '') {
       logical += text.slice(position + 1, stop);
     } else {
-      flush();
+      if (logical !== '') yield { text: decode(logical), line: startLine, share01: position / text.length };
       logical = text.slice(position, stop);
       startLine = number;
     }
     position = end + 1;
   }
-  flush();
-  return lines;
+  if (logical !== '') yield { text: decode(logical), line: startLine, share01: 1 };
 }
 
 function toByteString(bytes: Uint8Array): string {

@@ -32,9 +32,13 @@ export function splitValue(value: string, separator: ';' | ','): string[] {
 
 /** The texts of a value that is a list (RFC 6350 §3.4), empty ones left out. */
 export function readTextList(value: string, separator: ';' | ',' = ','): string[] {
-  return splitValue(value, separator)
-    .map((part) => unescapeText(part).trim())
-    .filter(Boolean);
+  if (value === '') return [];
+  const texts: string[] = [];
+  for (const part of splitValue(value, separator)) {
+    const text = unescapeText(part).trim();
+    if (text !== '') texts.push(text);
+  }
+  return texts;
 }
 
 /** The parts of a compound value, each a list of texts. */

@@ -30,9 +30,12 @@ export const FIRST_LONG_PLACE = 7;
  * (RFC 9554 §2.1) and are passed over.
  */
 export function readAddressComponents(places: readonly string[][]): AddressComponent[] {
-  const isLong = places.slice(FIRST_LONG_PLACE).some((values) => values.length > 0);
-  return ADR_KINDS.flatMap((kind, i) => {
-    if (isLong && (i === 1 || i === 2)) return [];
-    return (places[i] ?? []).map((value) => ({ kind, value }));
-  });
+  const isLong = places.some((values, place) => place >= FIRST_LONG_PLACE && values.length > 0);
+  const components: AddressComponent[] = [];
+  for (const [place, values] of places.entries()) {
+    const kind = ADR_KINDS[place];
+    if (kind === undefined || (isLong && (place === 1 || place === 2))) continue;
+    for (const value of values) components.push({ kind, value });
+  }
+  return components;
 }

@@ -17,21 +17,24 @@ const LATE = new Set(['FN', 'LABEL', 'GEO', 'TZ', 'BIRTHPLACE', 'DEATHPLACE', 'S
 /**
  * Makes a card of the properties of one vCard (RFC 9555 §2). What has no equivalent stays in vCardProps.
  *
- * @param fallbackUid - for a card without UID
+ * @param fallbackUid - makes the uid of a card without one
  */
-export function readProperties(lines: readonly ContentLine[], fallbackUid: string): { card: Card; problems: Problem[] } {
+export function readProperties(lines: readonly ContentLine[], fallbackUid: () => string): { card: Card; problems: Problem[] } {
   const problems: Problem[] = [];
-  const draft: Draft = { card: blank(fallbackUid), labels: readLabels(lines), problems };
+  const draft: Draft = { card: blank(''), labels: readLabels(lines), problems };
   const main = new Map<string, readonly string[] | undefined>();
-  const ordered = [...lines].sort((a, b) => rank(a) - rank(b));
-  for (const line of ordered) {
-    if (isFrame(line, draft)) continue;
+  const take = (line: ContentLine) => {
+    if (isFrame(line, draft)) return;
     const altKey = line.params['ALTID'] && `${line.name} ${line.params['ALTID'][0] ?? ''}`;
-    if (altKey !== undefined && main.has(altKey) && readAlternative(draft, line, main.get(altKey))) continue;
+    if (altKey !== undefined && main.has(altKey) && readAlternative(draft, line, main.get(altKey))) return;
     const path = READERS.get(line.name)?.(draft, line);
     if (path === undefined) keepProperty(draft, line);
     if (altKey !== undefined) main.set(altKey, path);
-  }
+  };
+  const late = lines.filter(({ name }) => LATE.has(name));
+  for (const line of mainFirst(lines)) if (!LATE.has(line.name)) take(line);
+  for (const line of mainFirst(late)) take(line);
+  if (draft.card.uid === '') draft.card.uid = fallbackUid();
   settleKind(draft, lines);
   return { card: readExtensions(draft.card, lines, problems), problems };
 }
@@ -40,14 +43,16 @@ function blank(uid: string): Card {
   return { '@type': 'Card', version: '1.0', uid };
 }
 
-/** Order of reading; within an ALTID the one without a language comes first, as the main one. */
-function rank(line: ContentLine): number {
-  return (LATE.has(line.name) ? 2 : 0) + (line.params['ALTID'] && line.params['LANGUAGE'] ? 1 : 0);
+/** Within an ALTID the one without a language comes first, as the main one. */
+function mainFirst(lines: readonly ContentLine[]): readonly ContentLine[] {
+  const isAlternative = ({ params }: ContentLine) => params['ALTID'] !== undefined && params['LANGUAGE'] !== undefined;
+  if (!lines.some(isAlternative)) return lines;
+  return [...lines.filter((line) => !isAlternative(line)), ...lines.filter(isAlternative)];
 }
 
 /** What frames a card or speaks of another property; no property of the card itself. */
 function isFrame(line: ContentLine, draft: Draft): boolean {
-  if (['BEGIN', 'END', 'VERSION', 'JSPROP'].includes(line.name)) return true;
+  if (line.name === 'VERSION' || line.name === 'JSPROP' || line.name === 'END') return true;
   return line.name === LABEL && line.group !== undefined && draft.labels.has(line.group.toLowerCase());
 }
 

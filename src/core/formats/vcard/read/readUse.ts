@@ -26,6 +26,7 @@ const SPENT = new Set(['TYPE', 'PREF', 'PROP-ID', 'ALTID', 'VALUE', 'ENCODING', 
  */
 export function readUse(draft: Draft, line: ContentLine, types = CONTEXT_TYPES, spent: readonly string[] = []): Use {
   const use: Use = {};
+  if (line.group === undefined && hasNoParams(line)) return use;
   const kept: Record<string, string | string[]> = {};
   const unknown: string[] = [];
   for (const type of line.params['TYPE'] ?? []) {
@@ -47,6 +48,11 @@ export function readUse(draft: Draft, line: ContentLine, types = CONTEXT_TYPES, 
   else if (line.group !== undefined) kept['group'] = line.group;
   if (Object.keys(kept).length > 0) use.vCardParams = kept;
   return use;
+}
+
+function hasNoParams({ params }: ContentLine): boolean {
+  for (const _ in params) return false;
+  return true;
 }
 
 function oneOrMany(values: string[]): string | string[] {

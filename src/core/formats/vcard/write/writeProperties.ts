@@ -62,7 +62,7 @@ function writeKept(sheet: Sheet, card: Card): void {
 }
 
 function writeExtensions(sheet: Sheet, card: Card): void {
-  const { card: back } = readProperties(sheet.lines, card.uid);
+  const { card: back } = readProperties(sheet.lines, () => card.uid);
   for (const { path, after } of diffJson(back, card)) {
     const value = escapeText(JSON.stringify(after ?? null));
     writeEntry(sheet, 'JSPROP', value, {}, undefined, { JSPTR: [formatPointer(path)] });
