@@ -10,5 +10,6 @@ export { newCard } from './newCard';
 export { type Collection, ID_PREFIXES, nextId } from './nextId';
 export * from './patch';
 export * from './phone';
+export { type CardRow, compareRows, hasRow, secondLine, toRow } from './row';
 export * from './schema';
 export { parseCard } from './parseCard';

@@ -1,0 +1,90 @@
+import type { Card, Uid } from '@/core/card';
+
+import { bookChanged, type CardsNow } from './actions';
+import type { AppThunk } from './appStore';
+import { selectCardsByUid } from './cards/cardsSlice';
+import { type BeforeAfter, type Cause, type Change, replayChange, toCardChanges } from './history/change';
+import { selectChange, selectRedoable, selectUndoable } from './history/historySlice';
+import { detachPhotos } from './photos/detachPhotos';
+import { selectSettings } from './settings/settingsSlice';
+import { noticed } from './status/statusSlice';
+
+/** A wish to change the book: cards as they shall be, and cards that shall go. */
+export interface Wish {
+  readonly cause: Cause;
+  /** For the log and the message: "Deleted Ada Lowther". */
+  readonly label: string;
+  readonly upserts?: readonly Card[];
+  readonly removed?: readonly Uid[];
+}
+
+/**
+ * The one way in which the user changes the book: notes the change in the history, shows it, has it written, offers
+ * to undo it.
+ *
+ * @returns the change, or undefined where nothing differs
+ */
+export function changeBook({ cause, label, upserts = [], removed = [] }: Wish): AppThunk<Promise<Change | undefined>> {
+  return async (dispatch, getState, services) => {
+    const known = selectCardsByUid(getState());
+    const detached = upserts.map(detachPhotos);
+    // Photos first: a card may stand without its change in the store, but not without its photo.
+    await services.photos.put(Object.assign({}, ...detached.map(({ photos }) => photos)) as Record<string, string>);
+    const stamp = services.utcNow();
+    const wished = detached.map(({ card }) => (cause === 'import' ? card : { ...card, updated: stamp }));
+    const pairs: BeforeAfter[] = [
+      ...wished.map((after) => ({ before: known[after.uid], after })).filter((pair) => !isOnlyStamped(pair)),
+      ...removed.map((uid) => ({ before: known[uid] })),
+    ];
+    const cards = toCardChanges(pairs);
+    if (cards.length === 0) return undefined;
+    const id = `${String(services.nowMs()).padStart(14, '0')}-${services.newUid().slice(-8)}`;
+    const change: Change = { id, at: stamp, cause, label, cards, state: 'done' };
+    const now: CardsNow = { upserts: pairs.flatMap(({ after }) => after ?? []), removed: [...removed] };
+    dispatch(commit(change, now, false));
+    dispatch(noticed({ text: label, tone: 'plain', changeId: id }));
+    return change;
+  };
+}
+
+/** A card saved without a change: only its date of writing differs. */
+function isOnlyStamped(pair: BeforeAfter): boolean {
+  return toCardChanges([pair]).every((one) => one.kind === 'edit' && one.edits.every(({ path }) => path[0] === 'updated'));
+}
+
+function commit(change: Change, now: CardsNow, isReplay: boolean): AppThunk {
+  return (dispatch, getState, services) => {
+    dispatch(bookChanged({ ...now, change, isReplay }));
+    services.writer.putChange(change, now.upserts, now.removed);
+    void services.search.put(now.upserts, now.removed, selectSettings(getState()).country);
+  };
+}
+
+/** Takes back the last change, or the one with an id; says what it was. */
+export function undo(changeId?: string): AppThunk {
+  return (dispatch, getState) => {
+    const state = getState();
+    const change = changeId === undefined ? selectUndoable(state) : selectChange(state, changeId);
+    if (change?.state !== 'done') return;
+    dispatch(replay(change, 'backward'));
+  };
+}
+
+/** Makes the change again that was taken back last. */
+export function redo(): AppThunk {
+  return (dispatch, getState) => {
+    const change = selectRedoable(getState());
+    if (change) dispatch(replay(change, 'forward'));
+  };
+}
+
+function replay(change: Change, direction: 'forward' | 'backward'): AppThunk {
+  return (dispatch, getState) => {
+    const known = selectCardsByUid(getState());
+    const { upserts, removed, missed, change: now } = replayChange(change, direction, (uid) => known[uid]);
+    dispatch(commit(now, { upserts, removed }, true));
+    const verb = direction === 'backward' ? 'Taken back' : 'Done again';
+    const rest = missed === 0 ? '' : ` ${missed} newer ${missed === 1 ? 'value was' : 'values were'} left as they are.`;
+    dispatch(noticed({ text: `${verb}: ${change.label}.${rest}`, tone: 'plain' }));
+  };
+}

@@ -1,0 +1,18 @@
+import { wrap } from 'comlink';
+
+import type { Card, Uid } from '@/core/card';
+import type { Hit } from '@/core/search';
+
+import type { SearchApi } from '../workers/search';
+
+/** The index of the book, wherever it lives. */
+export interface SearchClient {
+  put(cards: readonly Card[], removed: readonly Uid[], country: string): Promise<number>;
+  query(text: string, limit: number): Promise<Hit[]>;
+}
+
+/** The index in a worker, so that nothing blocks typing. */
+export function startSearchWorker(): SearchClient {
+  const worker = new Worker(new URL('../workers/search', import.meta.url));
+  return wrap<SearchApi>(worker);
+}

@@ -1,0 +1,78 @@
+import { applyEdits, type Card, diffJson, type Direction, type Edit, type Uid } from '@/core/card';
+
+/** Why the book changed. */
+export type Cause = 'add' | 'edit' | 'delete' | 'import';
+
+/** What happened to one card. An added card is kept here only once it has been taken back. */
+export type CardChange =
+  | { readonly kind: 'add'; readonly uid: Uid; readonly card?: Card }
+  | { readonly kind: 'remove'; readonly uid: Uid; readonly card: Card }
+  | { readonly kind: 'edit'; readonly uid: Uid; readonly edits: readonly Edit[] };
+
+/** One step of the book's history, which can be taken back and made again as a whole. */
+export interface Change {
+  /** Sorts by time. */
+  readonly id: string;
+  /** UTCDateTime. */
+  readonly at: string;
+  readonly cause: Cause;
+  /** In words, for the log: "Deleted Ada Lowther". */
+  readonly label: string;
+  readonly cards: readonly CardChange[];
+  /** Dropped: taken back, and then something else was done instead. */
+  readonly state: 'done' | 'undone' | 'dropped';
+}
+
+/** A card before and after; undefined where there is none. */
+export interface BeforeAfter {
+  readonly before?: Card | undefined;
+  readonly after?: Card | undefined;
+}
+
+/** What a change amounts to per card; cards that stay the same have none. */
+export function toCardChanges(pairs: readonly BeforeAfter[]): CardChange[] {
+  return pairs.flatMap(({ before, after }): CardChange[] => {
+    if (!before) return after ? [{ kind: 'add', uid: after.uid }] : [];
+    if (!after) return [{ kind: 'remove', uid: before.uid, card: before }];
+    const edits = diffJson(before, after);
+    return edits.length === 0 ? [] : [{ kind: 'edit', uid: after.uid, edits }];
+  });
+}
+
+/** What taking a change back, or making it again, does to the book. */
+export interface Replay {
+  readonly change: Change;
+  readonly upserts: Card[];
+  readonly removed: Uid[];
+  /** Values that were left alone because they have been changed since. */
+  readonly missed: number;
+}
+
+/** Takes a change back ('backward') or makes it again ('forward') on the book as it is now. */
+export function replayChange(change: Change, direction: Direction, getCard: (uid: Uid) => Card | undefined): Replay {
+  const upserts: Card[] = [];
+  const removed: Uid[] = [];
+  let missed = 0;
+  const cards = change.cards.map((one): CardChange => {
+    const now = getCard(one.uid);
+    if (one.kind === 'edit') {
+      if (!now) {
+        missed += one.edits.length;
+        return one;
+      }
+      const applied = applyEdits(now, one.edits, direction);
+      missed += applied.missed.length;
+      upserts.push(applied.value);
+      return one;
+    }
+    const comes = (one.kind === 'add') === (direction === 'forward');
+    if (!comes) {
+      if (now) removed.push(one.uid);
+      return now ? { ...one, card: now } : one;
+    }
+    if (one.card && !now) upserts.push(one.card);
+    else missed += 1;
+    return one;
+  });
+  return { change: { ...change, cards, state: direction === 'forward' ? 'done' : 'undone' }, upserts, removed, missed };
+}

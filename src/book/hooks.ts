@@ -1,0 +1,60 @@
+import { createContext, useContext, useEffect, useState } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+
+import type { Card, Uid } from '@/core/card';
+
+import type { AppDispatch, RootState } from './appStore';
+import { selectCard } from './cards/cardsSlice';
+import { readCardNow } from './openBook';
+import type { Services } from './services';
+
+/** Sends a step to the book. */
+export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
+/** Reads the least that a screen needs of the book. */
+export const useAppSelector = useSelector.withTypes<RootState>();
+
+const ServicesContext = createContext<Services | undefined>(undefined);
+/** Hands the services down to the hooks that need them. */
+export const ServicesProvider = ServicesContext.Provider;
+
+/** What reaches the outside for this book. @throws Error outside of a ServicesProvider */
+export function useServices(): Services {
+  const services = useContext(ServicesContext);
+  if (!services) throw new Error('there is no book above this component');
+  return services;
+}
+
+/** A card, read at once where its turn has not come yet; null where there is none. */
+export function useCard(uid: Uid): Card | null | undefined {
+  const dispatch = useAppDispatch();
+  const card = useAppSelector((state) => selectCard(state, uid));
+  const [missing, setMissing] = useState<Uid>();
+  useEffect(() => {
+    if (card) return;
+    let isCurrent = true;
+    void dispatch(readCardNow(uid)).then((read) => {
+      if (isCurrent && !read) setMissing(uid);
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [card, dispatch, uid]);
+  return card ?? (missing === uid ? null : undefined);
+}
+
+/** The data: URI of a photo, once it has been read; undefined where there is none. */
+export function usePhoto(blobId: string | undefined): string | undefined {
+  const { photos } = useServices();
+  const [photo, setPhoto] = useState<{ id: string; uri: string }>();
+  useEffect(() => {
+    if (blobId === undefined) return;
+    let isCurrent = true;
+    void photos.get(blobId).then((uri) => {
+      if (isCurrent && uri !== null) setPhoto({ id: blobId, uri });
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [blobId, photos]);
+  return photo && photo.id === blobId ? photo.uri : undefined;
+}

@@ -1,0 +1,165 @@
+import { type Card, type CardRow, parseCard, type Uid } from '@/core/card';
+
+import { cardsArrived, changesArrived, rowsRemembered } from './actions';
+import type { AppThunk } from './appStore';
+import { selectCardsByUid } from './cards/cardsSlice';
+import type { Change } from './history/change';
+import { detachPhotos } from './photos/detachPhotos';
+import { rowsReordered, selectOrder, selectRowsByUid } from './rows/rowsSlice';
+import type { Services } from './services';
+import { showSettings } from './settings/changeSettings';
+import { selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
+import { bookOpened, openFailed, readingChanged, recordsSetAside } from './status/statusSlice';
+import { KEYS, SCHEMA_VERSION } from './store/keys';
+import { readCards } from './store/readCards';
+
+/** Cards read between two breaths of the page. */
+const CHUNK = 400;
+
+/** Steps of the history that are at hand after a start. */
+const CHANGES_AT_START = 60;
+
+/**
+ * Opens the book: first its rows as they were last time, so that it can be looked at; then its cards, in pieces; then
+ * the last steps of its history.
+ */
+export function openBook(): AppThunk<Promise<void>> {
+  return async (dispatch, _, services) => {
+    try {
+      const first = await services.storage.getMany([KEYS.schema, KEYS.settings, KEYS.rows]);
+      const version = Number(first[KEYS.schema] ?? SCHEMA_VERSION);
+      if (version > SCHEMA_VERSION) throw new Error(`this book was written by a newer version (${version}); update Cordialis to open it`);
+      const settings = settingsSchema.parse(parseJson(first[KEYS.settings]) ?? {});
+      dispatch(settingsArrived(settings));
+      const order = { by: settings.sortBy, particlesCount: settings.particlesCount };
+      dispatch(rowsReordered({ settings: order, cards: [] }));
+      const rows = parseJson(first[KEYS.rows]);
+      if (isRowSnapshot(rows, order)) dispatch(rowsRemembered(rows.rows));
+      if (first[KEYS.schema] === null || first[KEYS.schema] === undefined) await dispatch(beginBook());
+      dispatch(bookOpened());
+      await services.yieldToPage();
+      const keys = await services.storage.getAllKeys();
+      await dispatch(readAllCards(keys.filter((key) => key.startsWith(KEYS.card))));
+      const changes = keys.filter((key) => key.startsWith(KEYS.change)).sort().slice(-CHANGES_AT_START);
+      dispatch(changesArrived(await readChanges(services, changes)));
+      dispatch(rememberRows());
+    } catch (error) {
+      dispatch(openFailed(error instanceof Error ? error.message : String(error)));
+    }
+  };
+}
+
+/** The first start: notes the schema, and puts in the cards that a demo begins with. */
+function beginBook(): AppThunk<Promise<void>> {
+  return async (_, __, services) => {
+    const batch: Record<string, string> = { [KEYS.schema]: String(SCHEMA_VERSION) };
+    for (const value of (await services.fetchFirstCards?.()) ?? []) {
+      const parsed = parseCard(value);
+      if (parsed.kind === 'fault') continue;
+      const { card, photos } = detachPhotos(parsed.card);
+      batch[`${KEYS.card}${card.uid}`] = JSON.stringify(card);
+      for (const [id, uri] of Object.entries(photos)) batch[`${KEYS.photo}${id}`] = uri;
+    }
+    await services.storage.setMany(batch);
+  };
+}
+
+function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    const country = selectSettings(getState()).country;
+    const remembered = new Set(selectOrder(getState()));
+    for (let start = 0; start < keys.length; start += CHUNK) {
+      const chunk = keys.slice(start, start + CHUNK);
+      const { cards, damaged } = await readCards(services.storage, chunk);
+      if (damaged.length > 0) {
+        await services.storage.setMany(Object.fromEntries(damaged.map(({ key, text }) => [`${KEYS.aside}${key}`, text])));
+        await services.storage.removeMany(damaged.map(({ key }) => key));
+        dispatch(recordsSetAside(damaged.map(({ key, message }) => `${key}: ${message}`)));
+      }
+      services.writer.sawCards(cards);
+      for (const { uid } of cards) remembered.delete(uid);
+      // Cards that were changed on this page meanwhile are newer than what was read.
+      const known = selectCardsByUid(getState());
+      dispatch(cardsArrived({ upserts: cards.filter(({ uid }) => !known[uid]), removed: [] }));
+      dispatch(readingChanged({ done: Math.min(start + CHUNK, keys.length), total: keys.length }));
+      void services.search.put(cards, [], country);
+      await services.yieldToPage();
+    }
+    // Rows of cards that are no longer there.
+    const known = selectCardsByUid(getState());
+    const gone = [...remembered].filter((uid) => !known[uid]);
+    if (gone.length > 0) dispatch(cardsArrived({ upserts: [], removed: gone }));
+    dispatch(readingChanged(undefined));
+  };
+}
+
+/** Reads one card before its turn, when it is looked at while the book is still being read. */
+export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
+  return async (dispatch, getState, services) => {
+    const { cards } = await readCards(services.storage, [`${KEYS.card}${uid}`]);
+    const known = selectCardsByUid(getState())[uid];
+    if (known) return known;
+    services.writer.sawCards(cards);
+    dispatch(cardsArrived({ upserts: cards, removed: [] }));
+    return cards[0];
+  };
+}
+
+/** Keeps the rows for the next start. Not awaited by anything: if it is lost the rows are made from the cards. */
+export function rememberRows(): AppThunk {
+  return (_, getState, services) => {
+    const state = getState();
+    const { sortBy: by, particlesCount } = selectSettings(state);
+    const byUid = selectRowsByUid(state);
+    const rows = selectOrder(state).flatMap((uid) => byUid[uid] ?? []);
+    void services.storage.setMany({ [KEYS.rows]: JSON.stringify({ order: { by, particlesCount }, rows }) });
+  };
+}
+
+/** What another page has written: reads it and shows it. */
+export function readNews(uids: readonly Uid[], changeIds: readonly string[], hasSettings: boolean): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    const { cards } = await readCards(services.storage, uids.map((uid) => `${KEYS.card}${uid}`));
+    const there = new Set(cards.map(({ uid }) => uid));
+    const removed = uids.filter((uid) => !there.has(uid));
+    services.writer.sawCards(cards, removed);
+    dispatch(cardsArrived({ upserts: cards, removed }));
+    dispatch(changesArrived(await readChanges(services, changeIds.map((id) => `${KEYS.change}${id}`))));
+    const settings = hasSettings ? await services.storage.getItem(KEYS.settings) : null;
+    if (settings !== null) dispatch(showSettings(settingsSchema.parse(parseJson(settings) ?? {})));
+    void services.search.put(cards, removed, selectSettings(getState()).country);
+  };
+}
+
+async function readChanges(services: Services, keys: string[]): Promise<Change[]> {
+  const stored = await services.storage.getMany(keys);
+  return keys.flatMap((key) => {
+    const change = parseJson(stored[key]);
+    // Written by this program only; one that was cut short is left out.
+    return isChange(change) ? [change] : [];
+  });
+}
+
+function isChange(value: unknown): value is Change {
+  return typeof value === 'object' && value !== null && 'id' in value && 'cards' in value && Array.isArray(value.cards);
+}
+
+interface RowSnapshot {
+  readonly order: { readonly by: string; readonly particlesCount: boolean };
+  readonly rows: CardRow[];
+}
+
+function isRowSnapshot(value: unknown, order: RowSnapshot['order']): value is RowSnapshot {
+  if (typeof value !== 'object' || value === null || !('rows' in value) || !('order' in value)) return false;
+  const kept = value.order as Partial<RowSnapshot['order']> | null;
+  return Array.isArray(value.rows) && kept?.by === order.by && kept.particlesCount === order.particlesCount;
+}
+
+function parseJson(text: string | null | undefined): unknown {
+  if (text === null || text === undefined) return undefined;
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}

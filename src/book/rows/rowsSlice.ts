@@ -1,0 +1,158 @@
+import { createSelector, createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
+
+import { type Card, type CardRow, compareRows, hasRow, type SortOrder, toRow, type Uid } from '@/core/card';
+
+import { bookChanged, cardsArrived, type CardsNow, rowsRemembered } from '../actions';
+
+/** Cards beyond this many at once are sorted together instead of being put in one by one. */
+const SORT_ABOVE = 40;
+
+/** What the order of rows depends on. */
+export interface RowOrder extends SortOrder {
+  /** BCP 47; undefined for the browser's. */
+  readonly locale?: string;
+}
+
+/** Which cards the Book shows. */
+export type RowFilter = 'all' | 'people' | 'organisations';
+
+interface RowsState {
+  readonly byUid: Readonly<Record<Uid, CardRow>>;
+  /** Uids in the order of the book. */
+  readonly order: readonly Uid[];
+  readonly settings: RowOrder;
+}
+
+const initialState: RowsState = { byUid: {}, order: [], settings: { by: 'surname', particlesCount: false } };
+
+/** A line per card, in the order of the book. */
+export const rowsSlice = createSlice({
+  name: 'rows',
+  initialState,
+  reducers: {
+    /** Another order: all rows are made anew from the cards. */
+    rowsReordered: (_, { payload }: PayloadAction<{ settings: RowOrder; cards: readonly Card[] }>) =>
+      putRows({ ...initialState, settings: payload.settings }, { upserts: payload.cards, removed: [] }),
+  },
+  extraReducers: (builder) => {
+    builder
+      .addCase(rowsRemembered, (state, { payload }) => ({
+        settings: (original(state) ?? initialState).settings,
+        byUid: Object.fromEntries(payload.map((row) => [row.uid, row])),
+        order: payload.map(({ uid }) => uid),
+      }))
+      .addCase(bookChanged, (state, { payload }) => putRows(original(state) ?? initialState, payload))
+      .addCase(cardsArrived, (state, { payload }) => putRows(original(state) ?? initialState, payload));
+  },
+  selectors: {
+    selectRow: (state, uid: Uid): CardRow | undefined => state.byUid[uid],
+    selectRowsByUid: (state) => state.byUid,
+    selectOrder: (state) => state.order,
+  },
+});
+
+/** Collators are dear to make and the same for as long as the locale is. */
+const collators = new Map<string, { order: Intl.Collator; letter: Intl.Collator }>();
+
+function collatorsOf(locale: string | undefined) {
+  const key = locale ?? '';
+  const known = collators.get(key);
+  if (known) return known;
+  const made = {
+    order: new Intl.Collator(locale, { numeric: true }),
+    letter: new Intl.Collator(locale, { sensitivity: 'base' }),
+  };
+  collators.set(key, made);
+  return made;
+}
+
+function putRows(state: RowsState, { upserts, removed }: CardsNow): RowsState {
+  const { order: collator, letter } = collatorsOf(state.settings.locale);
+  const byUid = { ...state.byUid };
+  const gone = new Set(removed.filter((uid) => byUid[uid]));
+  const placed: Uid[] = [];
+  for (const uid of gone) delete byUid[uid];
+  for (const card of upserts) {
+    const before = byUid[card.uid];
+    if (!hasRow(card)) {
+      if (before) gone.add(card.uid);
+      delete byUid[card.uid];
+      continue;
+    }
+    const row = toRow(card, state.settings, letter);
+    if (before && isSameRow(before, row)) continue;
+    byUid[card.uid] = row;
+    if (before?.sortText === row.sortText) continue;
+    if (before) gone.add(card.uid);
+    placed.push(card.uid);
+  }
+  const kept = gone.size === 0 ? state.order : state.order.filter((uid) => !gone.has(uid));
+  return { ...state, byUid, order: place(kept, placed, byUid, collator) };
+}
+
+function isSameRow(a: CardRow, b: CardRow): boolean {
+  const keys = Object.keys(b) as (keyof CardRow)[];
+  return Object.keys(a).length === keys.length && keys.every((key) => a[key] === b[key]);
+}
+
+function place(kept: readonly Uid[], placed: readonly Uid[], byUid: RowsState['byUid'], collator: Intl.Collator) {
+  if (placed.length === 0) return kept;
+  const compare = (a: Uid, b: Uid) => {
+    const [first, second] = [byUid[a], byUid[b]];
+    return first && second ? compareRows(first, second, collator) : 0;
+  };
+  if (placed.length > SORT_ABOVE) return [...kept, ...placed].sort(compare);
+  const order = [...kept];
+  for (const uid of placed) {
+    let [low, high] = [0, order.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (compare(order[middle] ?? '', uid) <= 0) low = middle + 1;
+      else high = middle;
+    }
+    order.splice(low, 0, uid);
+  }
+  return order;
+}
+
+export const { rowsReordered } = rowsSlice.actions;
+export const { selectRow, selectRowsByUid, selectOrder } = rowsSlice.selectors;
+
+/** One line of the Book: a letter over the rows that begin with it, or a row. */
+export type BookItem = { readonly kind: 'letter'; readonly letter: string } | { readonly kind: 'row'; readonly uid: Uid };
+
+/** The letters that occur, how many rows stand under each, and where in the list each begins. */
+export interface LetterShare {
+  readonly letter: string;
+  readonly count: number;
+  readonly index: number;
+}
+
+/** The Book's list for a filter: letters and rows in order, and the thumb index. */
+export const selectBookList = createSelector(
+  [selectOrder, selectRowsByUid, (_: unknown, filter: RowFilter) => filter],
+  (order, byUid, filter) => {
+    const items: BookItem[] = [];
+    const letters: LetterShare[] = [];
+    let last: { letter: string; count: number; index: number } | undefined;
+    for (const uid of order) {
+      const row = byUid[uid];
+      if (!row || (filter !== 'all' && row.isOrg !== (filter === 'organisations'))) continue;
+      if (row.letter !== last?.letter) {
+        last = { letter: row.letter, count: 0, index: items.length };
+        letters.push(last);
+        items.push({ kind: 'letter', letter: row.letter });
+      }
+      last.count += 1;
+      items.push({ kind: 'row', uid });
+    }
+    return { items, letters };
+  },
+);
+
+/** How many people and organisations the book has. */
+export const selectCounts = createSelector([selectRowsByUid], (byUid) => {
+  const rows = Object.values(byUid);
+  const organisations = rows.filter(({ isOrg }) => isOrg).length;
+  return { people: rows.length - organisations, organisations };
+});

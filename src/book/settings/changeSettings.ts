@@ -1,0 +1,26 @@
+import type { AppThunk } from '../appStore';
+import { selectCardsByUid } from '../cards/cardsSlice';
+import { rowsReordered } from '../rows/rowsSlice';
+import { KEYS } from '../store/keys';
+import { selectSettings, type Settings, settingsArrived } from './settingsSlice';
+
+/** The user sets something: shown at once, and written. */
+export function changeSettings(some: Partial<Settings>): AppThunk {
+  return (dispatch, getState, services) => {
+    const settings = { ...selectSettings(getState()), ...some };
+    dispatch(showSettings(settings));
+    services.writer.put(KEYS.settings, JSON.stringify(settings));
+  };
+}
+
+/** Puts settings in force, from wherever they come; another order sorts the book anew. */
+export function showSettings(settings: Settings): AppThunk {
+  return (dispatch, getState) => {
+    const before = selectSettings(getState());
+    dispatch(settingsArrived(settings));
+    if (before.sortBy === settings.sortBy && before.particlesCount === settings.particlesCount) return;
+    const cards = Object.values(selectCardsByUid(getState()));
+    const order = { by: settings.sortBy, particlesCount: settings.particlesCount };
+    dispatch(rowsReordered({ settings: order, cards }));
+  };
+}

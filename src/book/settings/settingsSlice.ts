@@ -1,0 +1,33 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { z } from 'zod';
+
+/** What the user has set; each value that is missing or damaged falls back to its own default. */
+export const settingsSchema = z.object({
+  sortBy: z.enum(['surname', 'given']).catch('surname'),
+  /** Whether "van Dijk" stands under v. */
+  particlesCount: z.boolean().catch(false),
+  /** ISO 3166-1 alpha-2, for numbers written without a country code. */
+  country: z.string().length(2).catch('GB'),
+  scheme: z.enum(['system', 'light', 'dark']).catch('system'),
+  /** 1 is the size as designed. */
+  typeScale: z.number().min(0.85).max(1.6).catch(1),
+});
+
+/** The user's settings. */
+export type Settings = z.infer<typeof settingsSchema>;
+
+/** The settings as they are before anybody has set anything. */
+export const defaultSettings: Settings = settingsSchema.parse({});
+
+/** What the user has set. */
+export const settingsSlice = createSlice({
+  name: 'settings',
+  initialState: defaultSettings,
+  reducers: {
+    settingsArrived: (_, { payload }: PayloadAction<Settings>) => payload,
+  },
+  selectors: { selectSettings: (state) => state },
+});
+
+export const { settingsArrived } = settingsSlice.actions;
+export const { selectSettings } = settingsSlice.selectors;

@@ -1,0 +1,58 @@
+import { type BookName, fetchDemoCards, newUid, nowMs, onPageLeave, openStorage, openTabChannel, utcNow, yieldToPage } from '@/platform';
+
+import { cardsArrived } from './actions';
+import { type AppStore, makeAppStore } from './appStore';
+import { startSearchWorker } from './clients/searchClient';
+import { openBook, readNews, rememberRows } from './openBook';
+import { PhotoCache } from './photos/photoCache';
+import type { Services } from './services';
+import { savingChanged } from './status/statusSlice';
+import { BookWriter, type Written } from './store/bookWriter';
+
+/** How long after a write the rows are kept for the next start, in milliseconds. */
+const REMEMBER_AFTER_MS = 1500;
+
+/** Everything of one page's book: its state, and what reaches the outside for it. */
+export interface Book {
+  readonly store: AppStore;
+  readonly services: Services;
+}
+
+/** Starts a book on this device's storage, and begins to read it. */
+export function startBook(name: BookName): Book {
+  const storage = openStorage(name);
+  let remember: ReturnType<typeof setTimeout> | undefined;
+  const channel = openTabChannel(name, (message) => {
+    const { uids, changeIds, settings } = message as Written;
+    void store.dispatch(readNews(uids, changeIds, settings));
+  });
+  const writer = new BookWriter(name, storage, {
+    onSaving: () => store.dispatch(savingChanged({ kind: 'saving' })),
+    onSaved: (written) => {
+      store.dispatch(savingChanged({ kind: 'saved' }));
+      channel.post(written);
+      clearTimeout(remember);
+      remember = setTimeout(() => store.dispatch(rememberRows()), REMEMBER_AFTER_MS);
+    },
+    onFailed: (message) => store.dispatch(savingChanged({ kind: 'failed', message })),
+    onMerged: (cards) => store.dispatch(cardsArrived({ upserts: cards, removed: [] })),
+  });
+  const services: Services = {
+    storage,
+    writer,
+    photos: new PhotoCache(storage),
+    search: startSearchWorker(),
+    newUid,
+    utcNow,
+    nowMs,
+    yieldToPage,
+    ...(name === 'cordialis-demo' ? { fetchFirstCards: fetchDemoCards } : {}),
+  };
+  const store = makeAppStore(services);
+  onPageLeave(
+    () => writer.isBusy,
+    () => void writer.flush(),
+  );
+  void store.dispatch(openBook());
+  return { store, services };
+}

@@ -1,0 +1,129 @@
+import { applyEdits, type Card, diffJson, setAt, type Uid } from '@/core/card';
+import { type TextStorage, withTabLock } from '@/platform';
+
+import type { Change } from '../history/change';
+import { KEYS } from './keys';
+import { readCards } from './readCards';
+
+/** How long changes are gathered before they are written together, in milliseconds. */
+const GATHER_MS = 120;
+
+/** What other pages need to know after a write. */
+export interface Written {
+  readonly uids: readonly Uid[];
+  readonly changeIds: readonly string[];
+  readonly settings: boolean;
+}
+
+/** What the writer tells the page. */
+export interface WriterEvents {
+  onSaving(): void;
+  onSaved(written: Written): void;
+  onFailed(message: string): void;
+  /** Another page wrote the same card first; this is both together. */
+  onMerged(cards: readonly Card[]): void;
+}
+
+/**
+ * Writes what changed, soon after it changed, all in one batch, so that a change and its history stand in the store
+ * together or not at all. While it writes, no other page of the same book does; what another page has written
+ * since is merged, value by value, not overwritten.
+ */
+export class BookWriter {
+  private readonly cards = new Map<Uid, Card | undefined>();
+  private readonly others = new Map<string, string>();
+  /** Each card as this page last saw it in the store. */
+  private readonly seen = new Map<Uid, Card>();
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private writing: Promise<void> = Promise.resolve();
+
+  constructor(
+    private readonly name: string,
+    private readonly storage: TextStorage,
+    private readonly events: WriterEvents,
+  ) {}
+
+  /** Whether something is not in the store yet. */
+  get isBusy(): boolean {
+    return this.cards.size > 0 || this.others.size > 0;
+  }
+
+  /** Notes cards as they stand in the store. */
+  sawCards(cards: readonly Card[], removed: readonly Uid[] = []): void {
+    for (const card of cards) this.seen.set(card.uid, card);
+    for (const uid of removed) this.seen.delete(uid);
+  }
+
+  /** Takes a change on to be written. */
+  putChange(change: Change, upserts: readonly Card[], removed: readonly Uid[]): void {
+    for (const card of upserts) this.cards.set(card.uid, card);
+    for (const uid of removed) this.cards.set(uid, undefined);
+    this.put(`${KEYS.change}${change.id}`, JSON.stringify(change));
+  }
+
+  /** Takes any other record on to be written. */
+  put(key: string, text: string): void {
+    this.others.set(key, text);
+    this.events.onSaving();
+    this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
+  }
+
+  /** Writes at once what is waiting. Resolves when it is in the store, or has failed and is still waiting. */
+  flush(): Promise<void> {
+    if (this.timer !== undefined) clearTimeout(this.timer);
+    this.timer = undefined;
+    this.writing = this.writing.then(() => this.write());
+    return this.writing;
+  }
+
+  private async write(): Promise<void> {
+    if (!this.isBusy) return;
+    const cards = new Map(this.cards);
+    const others = new Map(this.others);
+    try {
+      await withTabLock(`${this.name}-write`, () => this.writeBatch(cards, others));
+    } catch (error) {
+      this.events.onFailed(error instanceof Error ? error.message : String(error));
+      return;
+    }
+    // Only what has not changed again since is done.
+    for (const [uid, card] of cards) if (this.cards.get(uid) === card) this.cards.delete(uid);
+    for (const [key, text] of others) if (this.others.get(key) === text) this.others.delete(key);
+    const changeIds = [...others.keys()].filter((key) => key.startsWith(KEYS.change)).map((key) => key.slice(KEYS.change.length));
+    if (!this.isBusy) this.events.onSaved({ uids: [...cards.keys()], changeIds, settings: others.has(KEYS.settings) });
+  }
+
+  private async writeBatch(cards: ReadonlyMap<Uid, Card | undefined>, others: ReadonlyMap<string, string>): Promise<void> {
+    const merged = await this.mergeWithStored(cards);
+    const batch: Record<string, string> = Object.fromEntries(others);
+    // '' first and the key's removal after: one transaction can't do both, and the first alone is already true.
+    for (const [uid, card] of merged) batch[`${KEYS.card}${uid}`] = card ? JSON.stringify(card) : '';
+    await this.storage.setMany(batch);
+    const gone = [...merged].filter(([, card]) => !card).map(([uid]) => `${KEYS.card}${uid}`);
+    if (gone.length > 0) await this.storage.removeMany(gone);
+    for (const [uid, card] of merged) {
+      if (card) this.seen.set(uid, card);
+      else this.seen.delete(uid);
+    }
+  }
+
+  /** What to write for each card: this page's, with what another page has written since the card was last seen. */
+  private async mergeWithStored(cards: ReadonlyMap<Uid, Card | undefined>): Promise<Map<Uid, Card | undefined>> {
+    const stored = await readCards(this.storage, [...cards.keys()].map((uid) => `${KEYS.card}${uid}`));
+    const merged = new Map(cards);
+    const news: Card[] = [];
+    for (const theirs of stored.cards) {
+      const mine = cards.get(theirs.uid);
+      const base = this.seen.get(theirs.uid);
+      if (!mine || !base) continue;
+      if (diffJson(base, theirs).length === 0) continue;
+      const { value, missed } = applyEdits(theirs, diffJson(base, mine));
+      // The same value changed on both pages: the later write stands, the earlier stays in the history.
+      const both = missed.reduce((card, edit) => setAt(card, edit.path, edit.after) as Card, value);
+      merged.set(both.uid, both);
+      news.push(both);
+    }
+    if (news.length > 0) this.events.onMerged(news);
+    return merged;
+  }
+}

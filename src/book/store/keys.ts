@@ -1,0 +1,13 @@
+/** The shape of what is stored; a higher number than this comes from a newer version of the program. */
+export const SCHEMA_VERSION = 1;
+
+/** Keys of the store. One key a card, a photo, a change, so that only what changed is written. */
+export const KEYS = {
+  schema: 'schema',
+  settings: 'settings',
+  rows: 'rows',
+  card: 'card:',
+  photo: 'photo:',
+  change: 'change:',
+  aside: 'aside:',
+} as const;

@@ -1,0 +1,55 @@
+import type { Card } from '@/core/card';
+import type { TextStorage } from '@/platform';
+
+import { cardsArrived } from './actions';
+import { makeAppStore } from './appStore';
+import { PhotoCache } from './photos/photoCache';
+import type { Services } from './services';
+import { savingChanged } from './status/statusSlice';
+import { BookWriter } from './store/bookWriter';
+
+/** A storage in memory that counts and can be made to fail; for tests only. */
+export class MemoryStorage implements TextStorage {
+  readonly entries = new Map<string, string>();
+  writes = 0;
+  fails = false;
+
+  getItem = (key: string) => Promise.resolve(this.entries.get(key) ?? null);
+  getMany = (keys: string[]) => Promise.resolve(Object.fromEntries(keys.map((key) => [key, this.entries.get(key) ?? null])));
+  setMany = (entries: Record<string, string>) => {
+    if (this.fails) return Promise.reject(new Error('the disk is full'));
+    this.writes += 1;
+    for (const [key, value] of Object.entries(entries)) this.entries.set(key, value);
+    return Promise.resolve();
+  };
+  removeMany = (keys: string[]) => {
+    for (const key of keys) this.entries.delete(key);
+    return Promise.resolve();
+  };
+  getAllKeys = () => Promise.resolve([...this.entries.keys()]);
+  clear = () => Promise.resolve(this.entries.clear());
+}
+
+/** A page's book over a storage in memory, with a clock that ticks once a call; for tests only. */
+export function openTestBook(storage = new MemoryStorage(), first?: readonly Card[]) {
+  let tick = 0;
+  const writer = new BookWriter('test', storage, {
+    onSaving: () => store.dispatch(savingChanged({ kind: 'saving' })),
+    onSaved: () => store.dispatch(savingChanged({ kind: 'saved' })),
+    onFailed: (message) => store.dispatch(savingChanged({ kind: 'failed', message })),
+    onMerged: (cards) => store.dispatch(cardsArrived({ upserts: cards, removed: [] })),
+  });
+  const services: Services = {
+    storage,
+    writer,
+    photos: new PhotoCache(storage),
+    search: { put: () => Promise.resolve(0), query: () => Promise.resolve([]) },
+    newUid: () => `urn:uuid:00000000-0000-4000-8000-${String((tick += 1)).padStart(12, '0')}`,
+    utcNow: () => `2026-11-24T10:00:${String((tick += 1) % 60).padStart(2, '0')}Z`,
+    nowMs: () => (tick += 1),
+    yieldToPage: () => Promise.resolve(),
+    ...(first ? { fetchFirstCards: () => Promise.resolve([...first]) } : {}),
+  };
+  const store = makeAppStore(services);
+  return { store, services, storage, writer };
+}

@@ -1,0 +1,6 @@
+/**
+ * Taking cards in from outside: what is new, known, changed.
+ * Standard: none; a uid names a card (RFC 9553 §2.1.9).
+ * Left out: duplicates under another uid.
+ */
+export { compareIntake, type Intake } from './compareIntake';

@@ -1,0 +1,16 @@
+/** Which book a page is for. */
+export type BookName = 'cordialis' | 'cordialis-demo';
+
+/** The hub says in the page whether it serves the demo; without a word it is the user's own book. */
+export function bookName(): BookName {
+  const meta = document.querySelector<HTMLMetaElement>('meta[name="cordialis-book"]');
+  return meta?.content === 'demo' ? 'cordialis-demo' : 'cordialis';
+}
+
+/** The invented cards of the demo, from the hub. @throws Error where the hub doesn't answer */
+export async function fetchDemoCards(): Promise<unknown[]> {
+  const response = await fetch('/api/demo/cards');
+  if (!response.ok) throw new Error(`the hub answered ${response.status}`);
+  const cards: unknown = await response.json();
+  return Array.isArray(cards) ? cards : [];
+}

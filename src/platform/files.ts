@@ -1,0 +1,31 @@
+/** Asks for files to open; an empty list where none was chosen. @param accept - as the accept attribute of HTML */
+export function pickFiles(accept: string): Promise<File[]> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.multiple = true;
+    input.accept = accept;
+    input.style.display = 'none';
+    input.addEventListener('change', () => {
+      resolve([...(input.files ?? [])]);
+      input.remove();
+    });
+    input.addEventListener('cancel', () => {
+      resolve([]);
+      input.remove();
+    });
+    document.body.append(input);
+    input.click();
+  });
+}
+
+/** Hands a text to the user as a file. */
+export function saveFile(name: string, text: string, mediaType: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type: mediaType }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // Freed later: some browsers begin reading after the click has returned.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}

@@ -1,0 +1,12 @@
+/**
+ * The outside: storage, other pages, the clock, files, what the device can open.
+ * Standard: the web platform.
+ * Left out: everything that knows what a card is.
+ */
+export * from './acts';
+export * from './bookName';
+export * from './clock';
+export * from './files';
+export * from './pageEvents';
+export * from './storage';
+export * from './tabs';
