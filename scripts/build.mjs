@@ -1,0 +1,5 @@
+import { ensureInstalled } from './setup.mjs';
+
+ensureInstalled();
+const { ensureWebBuild } = await import('./webBuild.mjs');
+ensureWebBuild();

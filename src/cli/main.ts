@@ -1,0 +1,21 @@
+import { UnusableInput } from './unusableInput';
+import { convert } from './verbs/convert';
+import { search } from './verbs/search';
+
+/** What the tool can do; a verb takes its arguments and gives the one value that is printed. */
+const VERBS: Readonly<Record<string, (args: readonly string[]) => unknown>> = { convert, search };
+
+/** One JSON value on stdout and exit 0; unusable input: one line on stderr and exit 2. */
+function main([verb = '', ...args]: readonly string[]): void {
+  const run = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
+  try {
+    if (!run) throw new UnusableInput(`usage: book ${Object.keys(VERBS).join('|')} …; "${verb}" is none of them`);
+    process.stdout.write(`${JSON.stringify(run(args))}\n`);
+  } catch (error) {
+    if (!(error instanceof UnusableInput)) throw error;
+    process.stderr.write(`${error.message.replace(/\s*\n\s*/g, ' ')}\n`);
+    process.exitCode = 2;
+  }
+}
+
+main(process.argv.slice(2));

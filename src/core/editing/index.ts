@@ -1,0 +1,11 @@
+/**
+ * Editing a card as a form: what it shows, what it accepts, the card that comes of it.
+ * Standard: labels by RFC 9553 §1.5 and §2.3.3.1, country names by CLDR.
+ * Left out: properties the form doesn't show; they stay on the card.
+ */
+export { type CardForm, cardFormSchema } from './cardForm';
+export { findCountryCode } from './countryCode';
+export { type FormContext, fromForm } from './fromForm';
+export { formatLabel, type Labelled, type LabelKind, parseLabel } from './label';
+export { type FigureOrder, parseTypedDate } from './parseTypedDate';
+export { DATE_LABELS, toForm } from './toForm';

@@ -1,0 +1,45 @@
+import { parseCard, shownAs, toPartialDate } from '@/core/card';
+
+import { generateBook, generateLargeBook } from '.';
+
+const book = generateBook('2026-11-24');
+
+test('the demo book is of the size and kind it should be', () => {
+  const organisations = book.filter(({ kind }) => kind === 'org');
+  expect(book.length).toBeGreaterThanOrEqual(240);
+  expect(organisations.length).toBeGreaterThanOrEqual(30);
+  expect(new Set(book.map(({ uid }) => uid)).size).toBe(book.length);
+  const scripts = ['Latin', 'Han', 'Hiragana', 'Hangul', 'Cyrillic', 'Greek', 'Hebrew', 'Arabic', 'Devanagari', 'Thai'];
+  const names = book.map(shownAs).join(' ');
+  expect(scripts.filter((script) => !new RegExp(`\\p{Script=${script}}`, 'u').test(names))).toEqual([]);
+});
+
+test('every card is valid and every mail address one that nobody has (RFC 2606)', () => {
+  for (const card of book) {
+    expect(parseCard(card).kind).toBe('card');
+    for (const { address } of Object.values(card.emails ?? {})) expect(address).toMatch(/@([\w.]+\.)?(example|example\.org)$/);
+  }
+});
+
+test('the same day gives the same book, another day other dates', () => {
+  expect(generateBook('2026-11-24')).toEqual(book);
+  expect(generateBook('2026-12-24')).not.toEqual(book);
+});
+
+test('somebody has a birthday on each of the next thirty days', () => {
+  const days = new Set(
+    book.flatMap(({ anniversaries }) => Object.values(anniversaries ?? {})).map(({ date }) => {
+      const { month = 0, day = 0 } = toPartialDate(date);
+      return `${month}-${day}`;
+    }),
+  );
+  for (let i = 0; i < 30; i += 1) {
+    const date = new Date(Date.UTC(2026, 10, 24 + i));
+    expect(days).toContain(`${date.getUTCMonth() + 1}-${date.getUTCDate()}`);
+  }
+});
+
+test('a large book has the size asked for and the same cards each time', () => {
+  expect(generateLargeBook(500)).toEqual(generateLargeBook(500));
+  expect(new Set(generateLargeBook(500).map(({ uid }) => uid)).size).toBe(500);
+});

@@ -1,0 +1,7 @@
+/**
+ * The demo: an invented book, the same every time it is made on the same day.
+ * Standard: cards are JSContact (RFC 9553).
+ * Left out for now: talks, lists, unfiled addresses, devices.
+ */
+export { generateBook } from './generateBook';
+export { generateLargeBook } from './generateLargeBook';

@@ -1,0 +1,35 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { makeHub } from './makeHub';
+
+const DEFAULT_PORT = 4870;
+
+/** Starts the hub: `main.ts [--demo]`; PORT and the built application's folder from the environment. */
+function main(): void {
+  const isDemo = process.argv.includes('--demo');
+  const port = Number(process.env['PORT'] ?? DEFAULT_PORT);
+  const webRoot = process.env['CORDIALIS_WEB'] ?? join(process.cwd(), 'dist/web');
+  if (!existsSync(join(webRoot, 'index.html'))) fail(`the application has not been built into ${webRoot}; run npm run build`);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
+  const hub = makeHub({ webRoot, ...(isDemo ? { demoDay: new Date().toISOString().slice(0, 10) } : {}) });
+  const server = hub.listen(port, '127.0.0.1', (error) => {
+    if (error) fail(`port ${port} can't be used (${error.message}); choose another: PORT=4871 npm run demo`);
+    const address = server.address();
+    const actual = typeof address === 'object' && address ? address.port : port;
+    console.log(`Cordialis ${isDemo ? '(demo) ' : ''}is at http://127.0.0.1:${actual}`);
+  });
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.on(signal, () => {
+      server.close(() => process.exit(0));
+      server.closeAllConnections();
+    });
+  }
+}
+
+function fail(message: string): never {
+  console.error(message);
+  process.exit(1);
+}
+
+main();

@@ -1,0 +1,75 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import compression from 'compression';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import helmet from 'helmet';
+
+import { demoApi } from './api/demoApi';
+
+/** How the hub is started. */
+export interface HubOptions {
+  /** Folder of the built application. */
+  readonly webRoot: string;
+  /** The day the demo is made for, 2026-11-24; without it the hub serves the user's own book. */
+  readonly demoDay?: string;
+}
+
+/** Files whose names carry a hash of their contents may be kept for good. */
+const ONE_YEAR_MS = 365 * 24 * 3600 * 1000;
+
+/** Makes the hub's application; who listens is the caller's business. */
+export function makeHub({ webRoot, demoDay }: HubOptions): Express {
+  const hub = express();
+  hub.disable('x-powered-by');
+  hub.use(securityHeaders());
+  hub.use(compression());
+  hub.get('/api/health', (_, response) => void response.json({ ok: true }));
+  if (demoDay !== undefined) hub.use('/api/demo', demoApi(demoDay));
+  hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));
+  hub.use('/_expo', express.static(join(webRoot, '_expo'), { immutable: true, maxAge: ONE_YEAR_MS, fallthrough: false }));
+  hub.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: ONE_YEAR_MS, fallthrough: false }));
+  hub.use(express.static(webRoot, { index: false }));
+  const page = readPage(webRoot, demoDay !== undefined);
+  // Every other address is a place of the application, which reads the address itself.
+  hub.get('/{*place}', (_, response) => void response.type('html').set('Cache-Control', 'no-cache').send(page));
+  hub.use(answerFault);
+  return hub;
+}
+
+/** The page, told which book it is for. */
+function readPage(webRoot: string, isDemo: boolean): string {
+  const page = readFileSync(join(webRoot, 'index.html'), 'utf8');
+  return page.replace('</head>', `<meta name="cordialis-book" content="${isDemo ? 'demo' : 'own'}" /></head>`);
+}
+
+function securityHeaders() {
+  return helmet({
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        // React Native's web layer writes its rules into a style element of the page.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        frameAncestors: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        // On loopback there is no TLS to upgrade to.
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+    referrerPolicy: { policy: 'no-referrer' },
+  });
+}
+
+/** One place for what nobody here can mend; says no more than that it happened. */
+const answerFault: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
+  const status = error.status ?? 500;
+  response.status(status).json({ error: status === 404 ? 'there is nothing here' : 'the hub could not answer this' });
+};
