@@ -39,8 +39,9 @@ function daysBefore(today: string, days: number): string {
 }
 
 function mixedPerson(index: number, today: string, dice: Dice): Card {
-  const country = dice.pick(COUNTRIES.filter(({ people }) => people.length >= 6));
-  const plain = country.people.filter((line) => line.split(' ').length === 2);
+  const plainNames = ({ people }: DemoCountry) => people.filter((line) => line.split(' ').length === 2);
+  const country = dice.pick(COUNTRIES.filter((one) => plainNames(one).length >= 4));
+  const plain = plainNames(country);
   const [given = 'Ada'] = dice.pick(plain).split(' ');
   const surname = dice.pick(plain).split(' ').at(-1) ?? 'Lowther';
   return personCard(index, country.familyFirst ? `${surname} ${given}` : `${given} ${surname}`, country, today, dice);

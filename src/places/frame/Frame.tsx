@@ -1,0 +1,92 @@
+import { usePathname } from 'expo-router';
+import { Settings2 } from 'lucide-react-native';
+import { type ReactNode, useState } from 'react';
+import { View } from 'react-native';
+import { Provider } from 'react-redux';
+
+import { selectOpenFault, selectSettings, ServicesProvider, startBook, useAppSelector } from '@/book';
+import { bookName } from '@/platform';
+import { EmptyPlace, ThemeProvider, Txt, useWide } from '@/ui';
+
+import { KeysSheet } from './KeysSheet';
+import { NavLink } from './NavLink';
+import { Notices } from './Notices';
+import { isInPlace, PLACES } from './places';
+import { QuickLine } from './QuickLine';
+import { SaveState } from './SaveState';
+import { usePageKeys } from './usePageKeys';
+
+/** What is around every screen: the state, the theme, the way to the five places, the quick line, messages. */
+export function Frame({ children }: { readonly children: ReactNode }) {
+  const [{ store, services }] = useState(() => startBook(bookName()));
+  return (
+    <Provider store={store}>
+      <ServicesProvider value={services}>
+        <Themed>{children}</Themed>
+      </ServicesProvider>
+    </Provider>
+  );
+}
+
+function Themed({ children }: { readonly children: ReactNode }) {
+  const { scheme, typeScale } = useAppSelector(selectSettings);
+  const { isWide } = useWide();
+  const fault = useAppSelector(selectOpenFault);
+  const { isHelpOpen, closeHelp } = usePageKeys();
+  const content =
+    fault === undefined ? children : <EmptyPlace title="The book could not be opened" text={`${fault}. Nothing was changed.`} />;
+  return (
+    <ThemeProvider scheme={scheme} typeScale={typeScale}>
+      {isWide ? <Wide>{content}</Wide> : <Phone>{content}</Phone>}
+      <KeysSheet isOpen={isHelpOpen} onClose={closeHelp} />
+    </ThemeProvider>
+  );
+}
+
+function Wide({ children }: { readonly children: ReactNode }) {
+  const pathname = usePathname();
+  return (
+    <View className="flex-1 flex-row bg-paper">
+      <View role="navigation" aria-label="Places" className="w-[148px] border-r border-rule pb-4 pt-4">
+        <View className="px-[18px] pb-4">
+          <Txt font="serifItalic" size="title" tone="berry">
+            Cordialis
+          </Txt>
+        </View>
+        {PLACES.map((place) => (
+          <NavLink key={place.path} {...place} isHere={isInPlace(pathname, place.path)} look="rail" />
+        ))}
+        <View className="flex-1" />
+        <NavLink path="/settings" label="Settings" icon={Settings2} isHere={isInPlace(pathname, '/settings')} look="rail" />
+        <View className="px-[18px] pt-3">
+          <SaveState />
+        </View>
+      </View>
+      <View className="min-w-0 flex-1">
+        <QuickLine />
+        <View role="main" className="min-h-0 flex-1">
+          {children}
+        </View>
+        <Notices />
+      </View>
+    </View>
+  );
+}
+
+function Phone({ children }: { readonly children: ReactNode }) {
+  const pathname = usePathname();
+  return (
+    <View className="flex-1 bg-paper">
+      <View role="main" className="min-h-0 flex-1">
+        {children}
+      </View>
+      <Notices />
+      <QuickLine />
+      <View role="navigation" aria-label="Places" className="flex-row border-t border-rule">
+        {PLACES.map((place) => (
+          <NavLink key={place.path} {...place} isHere={isInPlace(pathname, place.path)} look="bar" />
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,33 @@
+import { useEffect } from 'react';
+import { View } from 'react-native';
+
+import { noticeClosed, selectNotice, undo, useAppDispatch, useAppSelector } from '@/book';
+import { NoticeBar } from '@/ui';
+
+/** How long a message stays, in milliseconds; long enough to read it and to reach Undo. */
+const SHOWN_MS = 9000;
+
+/** The message about what just happened. */
+export function Notices() {
+  const dispatch = useAppDispatch();
+  const notice = useAppSelector(selectNotice);
+  const id = notice?.id;
+  const isError = notice?.tone === 'error';
+  useEffect(() => {
+    if (id === undefined || isError) return;
+    const timer = setTimeout(() => dispatch(noticeClosed(id)), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [dispatch, id, isError]);
+  if (!notice) return null;
+  const { changeId } = notice;
+  return (
+    <View className="px-3 pb-2">
+      <NoticeBar
+        text={notice.text}
+        tone={notice.tone}
+        onUndo={changeId === undefined ? undefined : () => dispatch(undo(changeId))}
+        onClose={() => dispatch(noticeClosed(notice.id))}
+      />
+    </View>
+  );
+}

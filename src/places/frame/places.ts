@@ -1,0 +1,15 @@
+import { BookOpen, Brush, List, type LucideIcon, Smartphone, Sun } from 'lucide-react-native';
+
+/** The five places, in the order of the bar and the rail. */
+export const PLACES: readonly { readonly path: string; readonly label: string; readonly icon: LucideIcon }[] = [
+  { path: '/', label: 'Today', icon: Sun },
+  { path: '/book', label: 'Book', icon: BookOpen },
+  { path: '/lists', label: 'Lists', icon: List },
+  { path: '/tidy', label: 'Tidy', icon: Brush },
+  { path: '/devices', label: 'Devices', icon: Smartphone },
+];
+
+/** Whether an address lies in a place. */
+export function isInPlace(pathname: string, place: string): boolean {
+  return place === '/' ? pathname === '/' : pathname === place || pathname.startsWith(`${place}/`);
+}

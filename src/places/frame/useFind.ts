@@ -1,0 +1,25 @@
+import { useEffect, useRef, useState } from 'react';
+
+import { selectReading, useAppSelector, useServices } from '@/book';
+import type { Hit } from '@/core/search';
+
+/** Hits asked for at once: more than fit on any screen. */
+const LIMIT = 30;
+
+/** What a query finds, as soon as it is found; asked again while the book is still being read. */
+export function useFind(query: string): readonly Hit[] | undefined {
+  const { search } = useServices();
+  const reading = useAppSelector(selectReading);
+  const [found, setFound] = useState<{ query: string; hits: readonly Hit[] }>();
+  const latest = useRef(0);
+  useEffect(() => {
+    latest.current += 1;
+    const turn = latest.current;
+    if (query.trim() === '') return;
+    void search.query(query, LIMIT).then((hits) => {
+      // An answer that a later letter has overtaken is not shown.
+      if (turn === latest.current) setFound({ query, hits });
+    });
+  }, [query, search, reading]);
+  return query.trim() === '' ? undefined : found?.hits;
+}

@@ -1,0 +1,25 @@
+import { useEffect, useState } from 'react';
+
+import { redo, undo, useAppDispatch } from '@/book';
+import { go, onKeyPress } from '@/platform';
+
+/** The keys that work on every screen. Gives whether the list of keys is open. */
+export function usePageKeys(): { isHelpOpen: boolean; closeHelp: () => void } {
+  const dispatch = useAppDispatch();
+  const [isHelpOpen, setHelpOpen] = useState(false);
+  useEffect(
+    () =>
+      onKeyPress(({ key, isCommand, isShift, isTyping }) => {
+        if (isTyping) return false;
+        const lower = key.toLowerCase();
+        if (isCommand && lower === 'z') dispatch(isShift ? redo() : undo());
+        else if (isCommand && lower === 'y') dispatch(redo());
+        else if (!isCommand && key === '?') setHelpOpen(true);
+        else if (!isCommand && lower === 'n') go('/book/new');
+        else return false;
+        return true;
+      }),
+    [dispatch],
+  );
+  return { isHelpOpen, closeHelp: () => setHelpOpen(false) };
+}

@@ -1,0 +1,10 @@
+/** The address of a card. A uid's urn:uuid: goes without saying. */
+export function cardPath(uid: string, page: '' | '/edit' = ''): string {
+  return `/book/${encodeURIComponent(uid.replace(/^urn:uuid:/, ''))}${page}`;
+}
+
+/** The uid that an address names. */
+export function uidFromPath(part: string): string {
+  const isUuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(part);
+  return isUuid ? `urn:uuid:${part}` : part;
+}

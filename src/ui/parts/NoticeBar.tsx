@@ -1,0 +1,29 @@
+import { X } from 'lucide-react-native';
+import { View } from 'react-native';
+
+import { Act } from './Act';
+import { Txt } from './Txt';
+
+interface NoticeBarProps {
+  readonly text: string;
+  readonly tone: 'plain' | 'error';
+  readonly onUndo?: (() => void) | undefined;
+  readonly onClose: () => void;
+}
+
+/** What just happened, and how to take it back. Read out when it appears. */
+export function NoticeBar({ text, tone, onUndo, onClose }: NoticeBarProps) {
+  return (
+    <View
+      role={tone === 'error' ? 'alert' : 'status'}
+      testID="notice"
+      className="flex-row items-center gap-2 border border-rule bg-leaf pl-4 pr-1"
+    >
+      <View className="min-w-0 flex-1 py-2">
+        <Txt tone={tone === 'error' ? 'brick' : 'ink'}>{text}</Txt>
+      </View>
+      {onUndo ? <Act label="Undo" onPress={onUndo} testID="notice-undo" /> : null}
+      <Act label="Close message" icon={X} iconOnly tone="faded" onPress={onClose} />
+    </View>
+  );
+}

@@ -1,0 +1,48 @@
+import { Newsreader_400Regular } from '@expo-google-fonts/newsreader/400Regular';
+import { Newsreader_400Regular_Italic } from '@expo-google-fonts/newsreader/400Regular_Italic';
+import { AtkinsonHyperlegible_400Regular } from '@expo-google-fonts/atkinson-hyperlegible/400Regular';
+import { AtkinsonHyperlegible_700Bold } from '@expo-google-fonts/atkinson-hyperlegible/700Bold';
+import { FontDisplay, useFonts } from 'expo-font';
+import { createContext, type ReactNode, useContext, useEffect } from 'react';
+import { useColorScheme } from 'react-native';
+
+import tokens from './tokens.json';
+
+/** The colours in force, by the names of look.md's tokens. */
+export type Colours = (typeof tokens.colours)['light'];
+
+const ColoursContext = createContext<Colours>(tokens.colours.light);
+
+/** The colours for what takes no class: icons, drawings. */
+export function useColours(): Colours {
+  return useContext(ColoursContext);
+}
+
+interface ThemeProps {
+  readonly scheme: 'system' | 'light' | 'dark';
+  /** 1 is the size as designed. */
+  readonly typeScale: number;
+  readonly children: ReactNode;
+}
+
+const swap = (uri: number) => ({ uri, display: FontDisplay.SWAP }) as const;
+
+/** Puts the scheme, the size of type and the fonts in force for everything below. */
+export function ThemeProvider({ scheme, typeScale, children }: ThemeProps) {
+  const system = useColorScheme() === 'dark' ? 'dark' : 'light';
+  const name = scheme === 'system' ? system : scheme;
+  // Text is shown in the system's fonts until these have come: nobody waits for a font.
+  useFonts({
+    Newsreader: swap(Newsreader_400Regular),
+    'Newsreader-Italic': swap(Newsreader_400Regular_Italic),
+    Atkinson: swap(AtkinsonHyperlegible_400Regular),
+    'Atkinson-Bold': swap(AtkinsonHyperlegible_700Bold),
+  });
+  useEffect(() => {
+    const page = document.documentElement;
+    page.classList.remove('light', 'dark');
+    page.classList.add(name);
+    page.style.fontSize = `${16 * typeScale}px`;
+  }, [name, typeScale]);
+  return <ColoursContext.Provider value={tokens.colours[name]}>{children}</ColoursContext.Provider>;
+}
