@@ -1,4 +1,5 @@
 import '../ui/theme/global.css';
+
 import { Slot } from 'expo-router';
 import { View } from 'react-native';
 export default function Layout() {

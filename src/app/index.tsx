@@ -1,6 +1,6 @@
+import * as Comlink from 'comlink';
 import { useEffect, useState } from 'react';
 import { Text } from 'react-native';
-import * as Comlink from 'comlink';
 export default function Index() {
   const [t, setT] = useState('x');
   useEffect(() => {

@@ -8,7 +8,6 @@ export * from './bookName';
 export * from './clock';
 export * from './files';
 export * from './keyboard';
-export * from './navigation';
 export * from './pageEvents';
 export * from './paths';
 export * from './storage';

@@ -1,6 +1,6 @@
 import { type Address, type Anniversary, type Card, type Collection, formatName, type Name, nextId, parseName } from '../card';
 import type { CardForm } from './cardForm';
-import { type Labelled, type LabelKind, parseLabel } from './label';
+import { type LabelKind, type Labelled, parseLabel } from './label';
 import { parseTypedDate } from './parseTypedDate';
 import { DATE_LABELS, toForm } from './toForm';
 
@@ -80,6 +80,7 @@ function putList<R extends Row>(
   before: readonly R[],
   make: (row: R, old: object | undefined) => object | '',
 ): void {
+  if (isSameRow(rows, before)) return;
   const old = (card[collection] ?? {}) as Record<string, object>;
   const entries: Record<string, object> = {};
   for (const row of rows) {
@@ -95,10 +96,10 @@ function putList<R extends Row>(
     entries[id] = withUse(made, row, was, LABEL_KINDS[collection]);
   }
   const isEmpty = Object.keys(entries).length === 0;
-  if (!isEmpty || card[collection]) put(card, collection, isEmpty ? undefined : (entries as never));
+  put(card, collection, isEmpty ? undefined : (entries as never));
 }
 
-function isSameRow(a: Row, b: Row): boolean {
+function isSameRow(a: unknown, b: unknown): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
 }
 

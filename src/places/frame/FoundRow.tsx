@@ -1,6 +1,7 @@
 import { selectRow, useAppSelector, usePhoto } from '@/book';
 import type { Hit } from '@/core/search';
-import { cardPath, go } from '@/platform';
+import { cardPath } from '@/platform';
+import { go } from '@/platform/navigation';
 import { ListRow, Stamp } from '@/ui';
 
 interface FoundRowProps {

@@ -1,7 +1,7 @@
 import type { LucideIcon } from 'lucide-react-native';
 import { Pressable, View } from 'react-native';
 
-import { go } from '@/platform';
+import { go } from '@/platform/navigation';
 import { linkProps, Txt, useColours } from '@/ui';
 
 interface NavLinkProps {

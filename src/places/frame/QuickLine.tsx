@@ -2,7 +2,8 @@ import { Search, X } from 'lucide-react-native';
 import { useEffect, useRef, useState } from 'react';
 import { type NativeSyntheticEvent, ScrollView, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
-import { cardPath, go, onKeyPress } from '@/platform';
+import { cardPath, onKeyPress } from '@/platform';
+import { go } from '@/platform/navigation';
 import { Act, Txt, useColours, useWide } from '@/ui';
 
 import { FoundRow } from './FoundRow';
@@ -53,7 +54,7 @@ export function QuickLine() {
     <View
       className={`absolute left-0 right-0 z-20 border-rule bg-paper ${isWide ? 'top-full max-h-[70vh] border-x border-b' : 'bottom-full max-h-[65vh] border-t'}`}
     >
-      <ScrollView keyboardShouldPersistTaps="always" role="listbox" aria-label="Found" nativeID={LIST_ID}>
+      <ScrollView keyboardShouldPersistTaps="always" {...({ role: "listbox" } as object)} aria-label="Found" nativeID={LIST_ID}>
         {hits.map((hit, i) => (
           <FoundRow key={hit.uid} hit={hit} id={`found-${i}`} isChosen={i === chosen} onOpen={close} />
         ))}

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 
 import { redo, undo, useAppDispatch } from '@/book';
-import { go, onKeyPress } from '@/platform';
+import { onKeyPress } from '@/platform';
+import { go } from '@/platform/navigation';
 
 /** The keys that work on every screen. Gives whether the list of keys is open. */
 export function usePageKeys(): { isHelpOpen: boolean; closeHelp: () => void } {

@@ -7,7 +7,7 @@ import { parsePhone } from './parsePhone';
 export function formatPhone(number: string, country?: string): string {
   const parsed = parsePhone(number, country);
   if (!parsed) return number.replace(/^tel:/i, '');
-  return parsed.country === country ? parsed.national : parsed.international;
+  return parsed.isDomestic ? parsed.national : parsed.international;
 }
 
 /** The tel: URI (RFC 3966) that dials a number; without the country code where none can be known. */

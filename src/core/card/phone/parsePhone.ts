@@ -1,4 +1,4 @@
-import { type CountryCode, isSupportedCountry, parsePhoneNumberFromString } from 'libphonenumber-js';
+import { type CountryCode, getCountryCallingCode, isSupportedCountry, parsePhoneNumberFromString } from 'libphonenumber-js';
 
 /** What a written number turns out to be. */
 export interface ParsedPhone {
@@ -11,6 +11,8 @@ export interface ParsedPhone {
   readonly extension?: string;
   /** ISO 3166-1 alpha-2, where the number tells. */
   readonly country?: string;
+  /** Whether it is one of `country`'s own, to be written as at home; a number of no known range goes by its code. */
+  readonly isDomestic: boolean;
   /** Whether the numbering plan knows it; ranges kept for fiction are often not. */
   readonly isValid: boolean;
 }
@@ -32,6 +34,9 @@ export function parsePhone(text: string, country?: string): ParsedPhone | undefi
     national: parsed.formatNational(),
     ...(parsed.ext === undefined ? {} : { extension: parsed.ext }),
     ...(parsed.country === undefined ? {} : { country: parsed.country }),
+    isDomestic:
+      home !== undefined &&
+      (parsed.country === undefined ? parsed.countryCallingCode === getCountryCallingCode(home) : parsed.country === home),
     isValid: parsed.isValid(),
   };
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 import { addressSchema } from './addressSchema';
-import { utcDateTimeSchema, useShape, vCardShape } from './common';
+import { useShape, utcDateTimeSchema, vCardShape } from './common';
 
 /** RFC 9553 §2.8.1: year, month and day, of which some may be missing; a day never stands without its month. */
 export const partialDateSchema = z

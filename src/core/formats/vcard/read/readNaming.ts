@@ -1,6 +1,6 @@
 import { type Card, deriveName, type Name, type NameComponent } from '../../../card';
 import { type ContentLine, readCompound, readTextList, splitValue, unescapeText } from '../lines';
-import { addEntry, type Draft, type PropertyReader } from './draft';
+import { addEntry, type PropertyReader } from './draft';
 import { readPositions } from './readPositions';
 import { readUse } from './readUse';
 

@@ -1,9 +1,9 @@
 import { type ContentLine, unescapeText } from '../lines';
+import { readCompound } from '../lines';
 import { addEntry, type Draft, type PropertyReader } from './draft';
 import { ADR_KINDS, readAddressComponents } from './readAddressComponents';
 import { readPositions } from './readPositions';
 import { CONTEXT_TYPES, readUse, type TypeTable } from './readUse';
-import { readCompound } from '../lines';
 
 /** RFC 9555 §2.7.1, RFC 6350 §6.4.1: what TYPE says of a phone. */
 const PHONE_TYPES: TypeTable = {
