@@ -1,7 +1,13 @@
 import '../ui/theme/global.css';
 
 import { Slot } from 'expo-router';
-import { View } from 'react-native';
+
+import { Frame } from '@/places/frame/Frame';
+
 export default function Layout() {
-  return <View className="flex-1 bg-paper"><Slot /></View>;
+  return (
+    <Frame>
+      <Slot />
+    </Frame>
+  );
 }

@@ -1,5 +1,5 @@
-import { createContext, useContext, useEffect, useState } from 'react';
-import { useDispatch, useSelector } from 'react-redux';
+import { createContext, useCallback, useContext, useEffect, useState } from 'react';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 
 import type { Card, Uid } from '@/core/card';
 
@@ -7,6 +7,7 @@ import type { AppDispatch, RootState } from './appStore';
 import { selectCard } from './cards/cardsSlice';
 import { readCardNow } from './openBook';
 import type { Services } from './services';
+import { selectReading } from './status/statusSlice';
 
 /** Sends a step to the book. */
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
@@ -57,4 +58,28 @@ export function usePhoto(blobId: string | undefined): string | undefined {
     };
   }, [blobId, photos]);
   return photo && photo.id === blobId ? photo.uri : undefined;
+}
+
+/** Looks a card up at the moment it is asked for, without drawing anew when cards change. */
+export function useCardGetter(): (uid: Uid) => Card | undefined {
+  const { getState } = useStore<RootState>();
+  return (uid) => selectCard(getState(), uid);
+}
+
+/** Waits until every card of the book has been read: what compares or writes the whole book needs all of it. */
+export function useWhenRead(): () => Promise<void> {
+  const store = useStore<RootState>();
+  return useCallback(
+    () =>
+      new Promise((resolve) => {
+        const isRead = () => selectReading(store.getState()) === undefined;
+        if (isRead()) return resolve();
+        const stop = store.subscribe(() => {
+          if (!isRead()) return;
+          stop();
+          resolve();
+        });
+      }),
+    [store],
+  );
 }

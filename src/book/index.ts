@@ -8,7 +8,7 @@ export { changeBook, redo, undo, type Wish } from './changeBook';
 export { type Job, readFileInWorker } from './clients/filesClient';
 export * from './hooks';
 export { selectRedoable, selectUndoable } from './history/historySlice';
-export { exportBook } from './intake/exportBook';
+export { exportBook, exportCards } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export {
   type BookItem,

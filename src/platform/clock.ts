@@ -12,3 +12,10 @@ export function nowMs(): number {
 export function newUid(): string {
   return `urn:uuid:${crypto.randomUUID()}`;
 }
+
+/** The day it is where the user is, as an ISO 8601 calendar date. */
+export function localDay(): string {
+  const now = new Date();
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}

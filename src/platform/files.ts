@@ -29,3 +29,25 @@ export function saveFile(name: string, text: string, mediaType: string): void {
   // Freed later: some browsers begin reading after the click has returned.
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
+
+/** A name that every file system takes, made of a title: letters and digits of any script, the rest as hyphens. */
+export function fileName(title: string, extension: string): string {
+  const plain = title.replace(/[^\p{L}\p{M}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '');
+  return `${plain.slice(0, 80) || 'cards'}.${extension}`;
+}
+
+/** Takes files that are dropped anywhere on the page. Returns the way to stop. */
+export function onFileDrop(take: (files: File[]) => void): () => void {
+  const allow = (event: DragEvent) => event.preventDefault();
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    const files = [...(event.dataTransfer?.files ?? [])];
+    if (files.length > 0) take(files);
+  };
+  window.addEventListener('dragover', allow);
+  window.addEventListener('drop', drop);
+  return () => {
+    window.removeEventListener('dragover', allow);
+    window.removeEventListener('drop', drop);
+  };
+}

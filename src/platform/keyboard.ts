@@ -1,3 +1,5 @@
+import { nextFrame } from './pageEvents';
+
 /** A key that was pressed, and whether it was typed into a field. */
 export interface KeyPress {
   readonly key: string;
@@ -5,6 +7,8 @@ export interface KeyPress {
   readonly isCommand: boolean;
   readonly isShift: boolean;
   readonly isTyping: boolean;
+  /** Whether a sheet lies over the page; it has the keys to itself. */
+  readonly isInDialog: boolean;
 }
 
 /** Hears every key of the page; `handle` gives true where it has used the key. Returns the way to stop. */
@@ -12,7 +16,15 @@ export function onKeyPress(handle: (press: KeyPress) => boolean): () => void {
   const listen = (event: KeyboardEvent) => {
     const target = event.target instanceof HTMLElement ? event.target : undefined;
     const isTyping = target !== undefined && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
-    const press = { key: event.key, isCommand: event.ctrlKey || event.metaKey, isShift: event.shiftKey, isTyping };
+    const press = {
+      key: event.key,
+      isCommand: event.ctrlKey || event.metaKey,
+      isShift: event.shiftKey,
+      isTyping,
+      isInDialog: document.querySelector('[role="dialog"]') !== null,
+    };
+    // What another listener has used already is done.
+    if (event.defaultPrevented || event.isComposing) return;
     if (handle(press)) event.preventDefault();
   };
   window.addEventListener('keydown', listen);
@@ -30,4 +42,10 @@ export function focusId(id: string): boolean {
   const element = document.getElementById(id);
   element?.focus({ preventScroll: false });
   return element !== null;
+}
+
+/** Puts the focus on the first field that is marked as wrong, once the page has marked it. */
+export async function focusFirstInvalid(): Promise<void> {
+  await nextFrame();
+  document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
 }

@@ -12,3 +12,8 @@ export function onPageLeave(isBusy: () => boolean, flush: () => void): void {
 export function yieldToPage(): Promise<void> {
   return new Promise((resolve) => setTimeout(resolve, 0));
 }
+
+/** Resolves when the browser is about to draw the next frame. */
+export function nextFrame(): Promise<void> {
+  return new Promise((resolve) => requestAnimationFrame(() => resolve()));
+}

@@ -4,14 +4,18 @@
  * Left out: cards and the store, of which it knows nothing.
  */
 export { Act, NextAct } from './parts/Act';
+export { Choice } from './parts/Choice';
 export { EmptyPlace } from './parts/EmptyPlace';
 export { Field } from './parts/Field';
-export { linkProps } from './parts/linkProps';
+export { LinkAct } from './parts/LinkAct';
+export { linkProps, outsideLinkProps } from './parts/linkProps';
 export { ListRow } from './parts/ListRow';
 export { NoticeBar } from './parts/NoticeBar';
+export { PageBar } from './parts/PageBar';
 export { ProgressLine } from './parts/ProgressLine';
 export { Sheet } from './parts/Sheet';
 export { Stamp } from './parts/Stamp';
+export { Switch } from './parts/Switch';
 export { Tabs } from './parts/Tabs';
 export { ThumbIndex } from './parts/ThumbIndex';
 export { Txt } from './parts/Txt';

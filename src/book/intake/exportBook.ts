@@ -6,11 +6,19 @@ import { type Job, writeFileInWorker } from '../clients/filesClient';
 import { attachPhotos, photoIds } from '../photos/detachPhotos';
 import type { Progress } from '../workers/files';
 
-/** Starts writing the whole book, photos included, as the text of one file. */
-export function exportBook(formatId: string, onProgress: Progress): AppThunk<Promise<Job<string>>> {
-  return async (_, getState, services) => {
-    const cards: Card[] = Object.values(selectCardsByUid(getState()));
+interface ExportOptions {
+  readonly onProgress: Progress;
+}
+
+/** Starts writing some cards, photos included, as the text of one file. @param formatId - of a format of the registry */
+export function exportCards(cards: readonly Card[], formatId: string, { onProgress }: ExportOptions): AppThunk<Promise<Job<string>>> {
+  return async (_, __, services) => {
     const photos = await services.photos.getMany(cards.flatMap(photoIds));
     return writeFileInWorker(cards.map((card) => attachPhotos(card, photos)), formatId, onProgress);
   };
+}
+
+/** Starts writing the whole book. */
+export function exportBook(formatId: string, options: ExportOptions): AppThunk<Promise<Job<string>>> {
+  return (dispatch, getState) => dispatch(exportCards(Object.values(selectCardsByUid(getState())), formatId, options));
 }

@@ -14,7 +14,7 @@ export interface Notice {
 
 interface StatusState {
   readonly saving: Saving;
-  /** Reading the book: how many of how many cards; undefined when done. */
+  /** Reading the book: how many of how many cards, 0 of 0 until they have been counted; undefined when all are read. */
   readonly reading: { readonly done: number; readonly total: number } | undefined;
   readonly isOpen: boolean;
   /** Why the book could not be opened at all. */
@@ -26,7 +26,7 @@ interface StatusState {
 
 const initialState: StatusState = {
   saving: { kind: 'saved' },
-  reading: undefined,
+  reading: { done: 0, total: 0 },
   isOpen: false,
   openFault: undefined,
   setAside: [],

@@ -1,4 +1,4 @@
-import { applyEdits, type Card, diffJson, setAt, type Uid } from '@/core/card';
+import { type Card, diffJson, rebaseJson, type Uid } from '@/core/card';
 import { type TextStorage, withTabLock } from '@/platform';
 
 import type { Change } from '../history/change';
@@ -117,9 +117,8 @@ export class BookWriter {
       const base = this.seen.get(theirs.uid);
       if (!mine || !base) continue;
       if (diffJson(base, theirs).length === 0) continue;
-      const { value, missed } = applyEdits(theirs, diffJson(base, mine));
       // The same value changed on both pages: the later write stands, the earlier stays in the history.
-      const both = missed.reduce((card, edit) => setAt(card, edit.path, edit.after) as Card, value);
+      const both = rebaseJson(base, mine, theirs);
       merged.set(both.uid, both);
       news.push(both);
     }

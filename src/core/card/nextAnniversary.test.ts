@@ -1,4 +1,4 @@
-import { type Card, newCard, nextAnniversary, preferEntry, preferredEntry } from '.';
+import { type Card, newCard, nextAnniversary, type Phone, preferEntry, preferredEntry } from '.';
 
 // Day counts by hand from the lengths of months; leap years by the Gregorian rule (2024, 2028; not 2100).
 const cases = [
@@ -32,7 +32,7 @@ test('preferEntry makes one entry the preferred one and leaves other ranks', () 
 
 test('preferredEntry takes the lowest pref, else the first', () => {
   expect(preferredEntry(card.phones)?.number).toBe('1');
-  expect(preferredEntry({ a: { number: '1' }, b: { number: '2' } })?.number).toBe('1');
+  expect(preferredEntry<Phone>({ a: { number: '1' }, b: { number: '2' } })?.number).toBe('1');
   expect(preferredEntry(card.phones, ({ pref }) => pref !== 1)?.number).toBe('3');
   expect(preferredEntry({})).toBeUndefined();
 });

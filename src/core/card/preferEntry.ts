@@ -4,10 +4,10 @@ import type { Card } from './schema/types';
 export type Preferable = 'phones' | 'emails' | 'addresses' | 'links' | 'onlineServices';
 
 /** The most preferred entry (the lowest `pref`, RFC 9553 §1.5.2), else the first; undefined where there is none. */
-export function preferredEntry<T extends { readonly pref?: number }>(
-  entries: Readonly<Record<string, T>> | undefined,
-  isFit: (entry: T) => boolean = () => true,
-): T | undefined {
+export function preferredEntry<E extends { readonly pref?: number }>(
+  entries: { readonly [id: string]: E } | undefined,
+  isFit: (entry: NoInfer<E>) => boolean = () => true,
+): E | undefined {
   const fit = Object.values(entries ?? {}).filter(isFit);
   // A stable sort, so that the first of equals stays first.
   return fit.sort((a, b) => (a.pref ?? 101) - (b.pref ?? 101))[0];

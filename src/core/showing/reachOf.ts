@@ -16,8 +16,7 @@ export interface Reach {
 
 /** @param country - ISO 3166-1 alpha-2, for numbers written without a country code */
 export function reachOf(card: Card, country: string): Reach {
-  const isSpoken = (phone: { features?: Record<string, true> }) => !phone.features?.['fax'] && !phone.features?.['pager'];
-  const phone = preferredEntry(card.phones, isSpoken);
+  const phone = preferredEntry(card.phones, ({ features }) => !features?.['fax'] && !features?.['pager']);
   const mobile = preferredEntry(card.phones, ({ features }) => features?.['mobile'] === true || features?.['text'] === true);
   const mail = preferredEntry(card.emails);
   const address = preferredEntry(card.addresses, (entry) => wayUri(entry) !== undefined);

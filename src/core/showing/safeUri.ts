@@ -8,7 +8,7 @@ const OPENABLE = new Set(['http', 'https', 'mailto', 'tel', 'sms', 'geo', 'xmpp'
 export function safeUri(text: string): string | undefined {
   const uri = text.trim();
   // Browsers drop tabs and line breaks inside a URI: "java\nscript:" would run.
-  // eslint-disable-next-line no-control-regex
+   
   if (/[\u0000-\u0020\u007f]/.test(uri)) return undefined;
   const scheme = /^([a-z][a-z0-9+.-]*):/i.exec(uri)?.[1]?.toLowerCase();
   return scheme !== undefined && OPENABLE.has(scheme) ? uri : undefined;

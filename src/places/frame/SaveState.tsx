@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
 import { selectReading, selectSaving, useAppSelector, useServices } from '@/book';
+import { formatCount } from '@/platform';
 import { Act, Txt } from '@/ui';
 
 /** Whether what was done is in the store, in a word; it is never said before it is true. */
@@ -21,7 +22,7 @@ export function SaveState() {
   if (reading) {
     return (
       <Txt size="small" tone="faded" isFigures>
-        {`Reading ${reading.done.toLocaleString()} of ${reading.total.toLocaleString()}`}
+        {reading.total === 0 ? 'Opening the book' : `Reading ${reading.done} of ${formatCount(reading.total, 'card', 'cards')}`}
       </Txt>
     );
   }

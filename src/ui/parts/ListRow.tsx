@@ -15,13 +15,16 @@ interface ListRowProps {
   /** Where a link leads. */
   readonly href?: string;
   readonly nativeID?: string;
+  /** Whether the tab key stops here; in a long list it does at one row only. */
+  readonly isTabStop?: boolean;
 }
 
 /** A line of a list: stamp, name in the serif, second line; a hairline under it. */
-export function ListRow({ title, second = '', stamp, onPress, isChosen = false, role = 'link', href, nativeID }: ListRowProps) {
+export function ListRow({ title, second = '', stamp, onPress, isChosen = false, role = 'link', href, nativeID, isTabStop = true }: ListRowProps) {
   return (
     <Pressable
       role={role}
+      tabIndex={isTabStop ? 0 : -1}
       aria-label={second === '' ? title : `${title}, ${second}`}
       {...(role === 'option' ? { 'aria-selected': isChosen } : {})}
       {...(nativeID === undefined ? {} : { nativeID })}

@@ -21,3 +21,9 @@ export function linkProps(href: string, onPress: () => void) {
     },
   };
 }
+
+/** A link that leaves the application: web pages open beside it, everything else with whatever the device has for it. */
+export function outsideLinkProps(uri: string): object {
+  const isWeb = /^https?:/i.test(uri);
+  return { href: uri, ...(isWeb ? { hrefAttrs: { target: '_blank', rel: 'noopener noreferrer' } } : {}) };
+}

@@ -6,3 +6,4 @@
 export { type Applied, applyEdits, type Direction, getAt, setAt } from './applyEdits';
 export { diffJson, type Edit } from './diffJson';
 export { formatPointer, parsePointer } from './pointer';
+export { rebaseJson } from './rebaseJson';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
 import { isSameJson } from '../../json';
-import { applyEdits, diffJson, formatPointer, parsePointer, setAt } from '.';
+import { applyEdits, diffJson, formatPointer, parsePointer, rebaseJson, setAt } from '.';
 
 const law = { numRuns: 150, endOnFailure: true };
 
@@ -51,4 +51,21 @@ test('no path leads to the prototype', () => {
 test('RFC 6901 §5: a/b and m~n are escaped', () => {
   expect(formatPointer(['a/b', 'm~n', ''])).toBe('a~1b/m~0n/');
   expect(parsePointer('/a~1b/m~0n')).toEqual(['a/b', 'm~n']);
+});
+
+const both = [
+  { name: 'keeps what only they changed', base: { a: 1, b: 1 }, mine: { a: 2, b: 1 }, theirs: { a: 1, b: 3 }, rebased: { a: 2, b: 3 } },
+  { name: 'has mine where both changed the same', base: { a: 1 }, mine: { a: 2 }, theirs: { a: 3 }, rebased: { a: 2 } },
+  { name: 'removes what I removed though they changed it', base: { a: { x: 1 } }, mine: {}, theirs: { a: { x: 2 } }, rebased: {} },
+  { name: 'keeps what they added and removed', base: { a: 1, b: 1 }, mine: { a: 1, b: 1, c: 1 }, theirs: { a: 1, d: 1 }, rebased: { a: 1, c: 1, d: 1 } },
+];
+for (const { name, base, mine, theirs, rebased } of both) {
+  test(`rebaseJson ${name}`, () => expect(rebaseJson<object>(base, mine, theirs)).toEqual(rebased));
+}
+
+test('rebaseJson of an unchanged side is the other side', () => {
+  fc.assert(
+    fc.property(arbitraryCard, arbitraryCard, (a, b) => isSameJson(rebaseJson(a, b, a), b) && isSameJson(rebaseJson(a, a, b), b)),
+    { numRuns: 60 },
+  );
 });

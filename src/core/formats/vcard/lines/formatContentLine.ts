@@ -13,7 +13,7 @@ export function formatContentLine({ group, name, params, value }: ContentLine): 
 }
 
 // Tab is a character of text; CR and LF never come this far but in a value that was kept raw.
-// eslint-disable-next-line no-control-regex
+ 
 const CONTROLS = /[\u0000-\u0008\u000a-\u001f\u007f]/g;
 
 function formatParamValue(value: string): string {

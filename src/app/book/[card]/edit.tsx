@@ -1,0 +1,1 @@
+export { EditPage as default } from '@/places/card/edit/EditPage';

@@ -1,0 +1,1 @@
+export { CardPage as default } from '@/places/card/CardPage';

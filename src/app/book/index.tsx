@@ -1,0 +1,1 @@
+export { NoCardOpen as default } from '@/places/book/NoCardOpen';

@@ -1,0 +1,1 @@
+export { NewCardPage as default } from '@/places/card/edit/EditPage';

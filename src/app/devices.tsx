@@ -1,0 +1,5 @@
+import { Soon } from '@/places/soon/Soon';
+
+export default function Devices() {
+  return <Soon place="devices" />;
+}

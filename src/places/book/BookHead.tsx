@@ -1,0 +1,53 @@
+import { ArrowDownAZ, Plus } from 'lucide-react-native';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { type RowFilter, selectCounts, selectSettings, useAppSelector } from '@/book';
+import { formatCount } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Tabs, Txt } from '@/ui';
+
+import { OrderSheet } from './OrderSheet';
+
+const FILTERS = [
+  ['all', 'All'],
+  ['people', 'People'],
+  ['organisations', 'Organisations'],
+] as const;
+
+interface BookHeadProps {
+  readonly filter: RowFilter;
+  readonly onFilter: (filter: RowFilter) => void;
+}
+
+/** What the Book holds, which part of it is shown, in which order. */
+export function BookHead({ filter, onFilter }: BookHeadProps) {
+  const { people, organisations } = useAppSelector(selectCounts);
+  const { sortBy } = useAppSelector(selectSettings);
+  const [isOrderOpen, setOrderOpen] = useState(false);
+  const counts = `${formatCount(people, 'person', 'people')} · ${formatCount(organisations, 'organisation', 'organisations')}`;
+  return (
+    <View className="border-b border-rule px-5 pt-4">
+      <View className="flex-row items-center justify-between">
+        <Txt font="serif" size="head" heading={1}>
+          Book
+        </Txt>
+        <Act label="New card" icon={Plus} onPress={() => go('/book/new')} testID="new-card" />
+      </View>
+      <Txt size="small" tone="faded" isFigures testID="book-counts">
+        {counts}
+      </Txt>
+      <View className="flex-row flex-wrap items-center justify-between">
+        <Tabs name="Which cards" options={FILTERS} value={filter} onChange={onFilter} />
+        <Act
+          label={sortBy === 'surname' ? 'Surname' : 'Given'}
+          name={`Order: ${sortBy === 'surname' ? 'surname' : 'given name'}`}
+          icon={ArrowDownAZ}
+          tone="faded"
+          onPress={() => setOrderOpen(true)}
+        />
+      </View>
+      <OrderSheet isOpen={isOrderOpen} onClose={() => setOrderOpen(false)} />
+    </View>
+  );
+}

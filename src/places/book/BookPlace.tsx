@@ -1,0 +1,42 @@
+import { usePathname } from 'expo-router';
+import { type ReactNode, useState } from 'react';
+import { View } from 'react-native';
+
+import { uidFromPath } from '@/platform';
+import { useWide } from '@/ui';
+
+import { BookColumn } from './BookColumn';
+
+/** Pages under the Book's address that are not a card's. */
+const OWN_PAGES = new Set(['new']);
+
+/** The Book: everybody in a column, and the open page beside it, or over it on a phone. */
+export function BookPlace({ children }: { readonly children: ReactNode }) {
+  const { isWide } = useWide();
+  const [, , part] = usePathname().split('/');
+  const isHead = part === undefined || part === '';
+  const [wasSeen, setSeen] = useState(isHead);
+  if (isHead && !wasSeen) setSeen(true);
+  const openUid = isHead || OWN_PAGES.has(part) ? undefined : uidFromPath(decodeURIComponent(part));
+  if (isWide) {
+    return (
+      <View className="flex-1 flex-row">
+        <View className="w-[352px] border-r border-rule">
+          <BookColumn openUid={openUid} />
+        </View>
+        <View className="min-w-0 flex-1">{children}</View>
+      </View>
+    );
+  }
+  return (
+    <View className="flex-1">
+      {/* Stays as it was under an open page, so that going back shows the same rows at once. */}
+      {wasSeen ? (
+        <View className="absolute inset-0" style={isHead ? null : ({ visibility: 'hidden' } as object)}>
+          <BookColumn openUid={undefined} />
+        </View>
+      ) : null}
+      {isHead ? null : <View className="flex-1 bg-paper">{children}</View>}
+    </View>
+  );
+}

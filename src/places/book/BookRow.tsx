@@ -1,0 +1,50 @@
+import { memo } from 'react';
+import { View } from 'react-native';
+
+import { selectRow, useAppSelector, usePhoto } from '@/book';
+import type { Uid } from '@/core/card';
+import { cardPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { ListRow, Stamp, Txt } from '@/ui';
+
+import { ROW_ID } from './useRowKeys';
+
+interface BookRowProps {
+  readonly uid: Uid;
+  readonly isOpen: boolean;
+  /** The one row that the tab key stops at. */
+  readonly isTabStop: boolean;
+}
+
+/** One card of the Book. It is drawn anew only when its own row changes. */
+export const BookRow = memo(function BookRow({ uid, isOpen, isTabStop }: BookRowProps) {
+  const row = useAppSelector((state) => selectRow(state, uid));
+  const photo = usePhoto(row?.photo);
+  if (!row) return null;
+  const path = cardPath(uid);
+  return (
+    <View className="pl-4">
+      <ListRow
+        nativeID={`${ROW_ID}${uid}`}
+        title={row.shown}
+        second={row.second}
+        stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
+        isChosen={isOpen}
+        isTabStop={isTabStop}
+        href={path}
+        onPress={() => go(path)}
+      />
+    </View>
+  );
+});
+
+/** The letter over the rows that begin with it. */
+export function LetterRow({ letter }: { readonly letter: string }) {
+  return (
+    <View className="px-5 pt-3">
+      <Txt font="serif" size="title" tone="berry" heading={2}>
+        {letter}
+      </Txt>
+    </View>
+  );
+}

@@ -1,0 +1,16 @@
+import { View } from 'react-native';
+
+import { Txt, useWide } from '@/ui';
+
+/** Beside the Book on a wide screen, as long as no card is open. */
+export function NoCardOpen() {
+  const { isWide } = useWide();
+  if (!isWide) return null;
+  return (
+    <View className="flex-1 justify-center px-10">
+      <Txt font="serifItalic" size="title" tone="faded">
+        Choose somebody on the left, or press / and type a few letters of a name, a town, a number.
+      </Txt>
+    </View>
+  );
+}

@@ -1,0 +1,31 @@
+import { View } from 'react-native';
+
+import { changeSettings, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { Choice, Sheet, Switch } from '@/ui';
+
+/** How the Book is put in order. */
+export function OrderSheet({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }) {
+  const dispatch = useAppDispatch();
+  const { sortBy, particlesCount } = useAppSelector(selectSettings);
+  return (
+    <Sheet title="Order of the Book" isOpen={isOpen} onClose={onClose}>
+      <View className="gap-3 pt-2">
+        <Choice
+          name="Sorted by"
+          options={[
+            ['surname', 'Surname, then given name'],
+            ['given', 'Given name, then surname'],
+          ]}
+          value={sortBy}
+          onChange={(value) => dispatch(changeSettings({ sortBy: value }))}
+        />
+        <Switch
+          label="Particles count"
+          hint="“van Dijk” stands under V"
+          isOn={particlesCount}
+          onChange={(isOn) => dispatch(changeSettings({ particlesCount: isOn }))}
+        />
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,54 @@
+import { View } from 'react-native';
+
+import { usePhoto } from '@/book';
+import { type Card, initialsOf, nameParts, placeOf, preferredEntry, shownAs } from '@/core/card';
+import { Stamp, Txt, useWide } from '@/ui';
+
+/** The head of a card: who it is and what to know before talking. */
+export function Brief({ card }: { readonly card: Card }) {
+  const { isWide } = useWide();
+  const media = Object.values(card.media ?? {}).find(({ kind }) => kind === 'photo' || kind === 'logo');
+  const stored = usePhoto(media?.blobId);
+  const photo = stored ?? (media?.uri?.startsWith('data:image/') ? media.uri : undefined);
+  const opener = card['cordialis.example:opener'];
+  return (
+    <View className={`bg-leaf py-5 ${isWide ? 'flex-row flex-wrap gap-x-10 gap-y-4 px-6' : 'gap-4 px-5'}`}>
+      <View className="min-w-0 flex-row gap-4">
+        <Stamp initials={initialsOf(card)} isOrg={card.kind === 'org'} photo={photo} size="card" />
+        <View className="min-w-0 flex-1 justify-center gap-1">
+          <Txt font="serif" size="head" heading={1} testID="card-name">
+            {shownAs(card) || 'No name yet'}
+          </Txt>
+          <Lines card={card} />
+        </View>
+      </View>
+      {opener === undefined ? null : (
+        <View className={isWide ? 'min-w-[240px] flex-1 justify-center' : ''}>
+          <Txt size="small" tone="faded" font="sansBold">
+            Open with
+          </Txt>
+          <Txt font="serifItalic" size="title">
+            {opener}
+          </Txt>
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** How the name sounds, what they do, where. */
+function Lines({ card }: { readonly card: Card }) {
+  const shown = shownAs(card);
+  const phonetic = (card.name?.components ?? []).flatMap((component) => component.phonetic ?? []).join(' ');
+  const nickname = nameParts(card.name) === '' ? '' : (Object.values(card.nicknames ?? {})[0]?.name ?? '');
+  const title = Object.values(card.titles ?? {})[0]?.name ?? '';
+  const house = Object.values(card.organizations ?? {})[0]?.name ?? '';
+  const work = [title, house === shown ? '' : house].filter(Boolean).join(', ');
+  const address = preferredEntry(card.addresses, (entry) => placeOf(entry) !== '');
+  const lines = [phonetic, nickname === shown ? '' : nickname, work, address ? placeOf(address) : ''].filter(Boolean);
+  return lines.map((line) => (
+    <Txt key={line} tone="faded">
+      {line}
+    </Txt>
+  ));
+}

@@ -1,0 +1,30 @@
+import { Download, Pencil, Trash2 } from 'lucide-react-native';
+import { View } from 'react-native';
+
+import { changeBook, useAppDispatch } from '@/book';
+import { type Card, shownAs } from '@/core/card';
+import { cardPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, NextAct, useWide } from '@/ui';
+
+import { useSendCard } from './useSendCard';
+
+/** What can be done with the card itself. */
+export function CardActs({ card }: { readonly card: Card }) {
+  const dispatch = useAppDispatch();
+  const { isWide } = useWide();
+  const send = useSendCard(card);
+  const remove = async () => {
+    await dispatch(changeBook({ cause: 'delete', label: `Deleted ${shownAs(card)}`, removed: [card.uid] }));
+    go('/book');
+  };
+  return (
+    <View className={`border-b border-rule py-3 ${isWide ? 'flex-row items-center gap-5' : 'gap-1'}`}>
+      <NextAct label="Edit" icon={Pencil} onPress={() => go(cardPath(card.uid, '/edit'))} testID="edit-card" />
+      <View className="flex-row gap-5">
+        <Act label="As a file" name="Save this card as a vCard file" icon={Download} onPress={send} />
+        <Act label="Delete" icon={Trash2} tone="brick" onPress={() => void remove()} testID="delete-card" />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,54 @@
+import { useLocalSearchParams } from 'expo-router';
+import { ScrollView, View } from 'react-native';
+
+import { selectSettings, useAppSelector, useCard } from '@/book';
+import type { Card } from '@/core/card';
+import { cardValues } from '@/core/showing';
+import { localDay, LOCALE, uidFromPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, EmptyPlace, PageBar, useWide } from '@/ui';
+
+import { Brief } from './Brief';
+import { CardActs } from './CardActs';
+import { CardFoot } from './CardFoot';
+import { ReachRow } from './ReachRow';
+import { useCardKeys } from './useCardKeys';
+import { ValueRows } from './ValueRows';
+
+/** The page of one card. */
+export function CardPage() {
+  const { card: part = '' } = useLocalSearchParams<{ card: string }>();
+  const card = useCard(uidFromPath(part));
+  if (card === undefined) return null;
+  if (card === null) {
+    return (
+      <EmptyPlace title="No such card" text="It may have been deleted, or belongs to another book. Undo brings a deleted card back.">
+        <View className="flex-row">
+          <Act label="Go to the Book" onPress={() => go('/book', 'replace')} />
+        </View>
+      </EmptyPlace>
+    );
+  }
+  return <OpenCard key={card.uid} card={card} />;
+}
+
+function OpenCard({ card }: { readonly card: Card }) {
+  const { isWide } = useWide();
+  const { country } = useAppSelector(selectSettings);
+  const groups = cardValues(card, { country, locale: LOCALE, today: localDay() });
+  useCardKeys(card);
+  return (
+    <View className="flex-1" testID="card-page">
+      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
+      <ScrollView>
+        <Brief card={card} />
+        <View className={isWide ? 'px-6' : 'px-5'}>
+          <ReachRow card={card} country={country} />
+          <CardActs card={card} />
+          <ValueRows card={card} groups={groups} />
+          <CardFoot card={card} />
+        </View>
+      </ScrollView>
+    </View>
+  );
+}

@@ -1,0 +1,31 @@
+import { Globe, type LucideIcon, Mail, MapPin, MessageSquare, Phone } from 'lucide-react-native';
+import { View } from 'react-native';
+
+import type { Card } from '@/core/card';
+import { type Reach, reachOf } from '@/core/showing';
+import { LinkAct } from '@/ui';
+
+const WAYS: readonly (readonly [keyof Reach, string, LucideIcon])[] = [
+  ['call', 'Call', Phone],
+  ['message', 'Message', MessageSquare],
+  ['write', 'Write', Mail],
+  ['way', 'Way there', MapPin],
+  ['web', 'Web', Globe],
+];
+
+/** The ways to reach somebody, as words with icons; a way the card has nothing for is not offered. */
+export function ReachRow({ card, country }: { readonly card: Card; readonly country: string }) {
+  const reach = reachOf(card, country);
+  const open = WAYS.flatMap(([way, label, icon]) => {
+    const uri = reach[way];
+    return uri === undefined ? [] : [{ way, label, icon, uri }];
+  });
+  if (open.length === 0) return null;
+  return (
+    <View className="flex-row flex-wrap gap-x-4 border-b border-rule py-2" testID="reach-row">
+      {open.map(({ way, label, icon, uri }) => (
+        <LinkAct key={way} label={label} icon={icon} uri={uri} />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,81 @@
+import { MoreHorizontal } from 'lucide-react-native';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { noticed, useAppDispatch } from '@/book';
+import type { Card } from '@/core/card';
+import type { CardValue, ValueGroup } from '@/core/showing';
+import { copyText } from '@/platform';
+import { Act, outsideLinkProps, Txt } from '@/ui';
+
+import { ValueSheet } from './ValueSheet';
+
+/** The values of a card in their groups; each is something to press, and offers the rest beside it. */
+export function ValueRows({ card, groups }: { readonly card: Card; readonly groups: readonly ValueGroup[] }) {
+  const [chosen, setChosen] = useState<{ label: string; value: CardValue }>();
+  return (
+    <View>
+      {groups.map(({ label, values }) => (
+        <View key={`${label} ${values[0]?.id}`} className="flex-row">
+          <View className="w-[92px] pt-[13px]">
+            <Txt size="small" tone="faded" heading={2}>
+              {label}
+            </Txt>
+          </View>
+          <View className="min-w-0 flex-1">
+            {values.map((value) => (
+              <ValueRow key={value.id} label={label} value={value} onMore={() => setChosen({ label, value })} />
+            ))}
+          </View>
+        </View>
+      ))}
+      {chosen === undefined ? null : <ValueSheet card={card} {...chosen} onClose={() => setChosen(undefined)} />}
+    </View>
+  );
+}
+
+interface ValueRowProps {
+  readonly label: string;
+  readonly value: CardValue;
+  readonly onMore: () => void;
+}
+
+function ValueRow({ label, value, onMore }: ValueRowProps) {
+  const copy = useCopy();
+  const { lines, second, uri } = value;
+  const isLong = value.collection === 'notes';
+  return (
+    <View className="flex-row items-center border-b border-rule">
+      <Pressable
+        role={uri === undefined ? 'button' : 'link'}
+        aria-label={[label, ...lines, second, uri === undefined ? 'copy' : ''].filter(Boolean).join(', ')}
+        {...(uri === undefined ? { onPress: () => void copy(value.copy) } : outsideLinkProps(uri))}
+        testID="value"
+        className="min-h-[44px] min-w-0 flex-1 justify-center py-2 hover:bg-leaf active:bg-leaf"
+      >
+        {lines.map((line, i) => (
+          <Txt key={i} size={isLong ? 'text' : 'strong'} isFigures={!isLong}>
+            {line}
+          </Txt>
+        ))}
+        {second === '' ? null : (
+          <Txt size="small" tone="faded">
+            {second}
+          </Txt>
+        )}
+      </Pressable>
+      <Act label={`More for ${lines.join(', ')}`} icon={MoreHorizontal} iconOnly tone="faded" onPress={onMore} />
+    </View>
+  );
+}
+
+/** Copies a text and says whether that worked. */
+export function useCopy(): (text: string) => Promise<void> {
+  const dispatch = useAppDispatch();
+  return async (text) => {
+    const isCopied = await copyText(text);
+    const shown = text.replaceAll('\n', ', ');
+    if (isCopied) dispatch(noticed({ text: `Copied ${shown.length > 60 ? `${shown.slice(0, 60)}…` : shown}`, tone: 'plain' }));
+    else dispatch(noticed({ text: 'The browser does not let this page copy. Mark the text and copy it by hand.', tone: 'error' }));
+  };
+}

@@ -1,0 +1,42 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useCard, useServices } from '@/book';
+import { newCard, parseName, shownAs } from '@/core/card';
+import { uidFromPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, EmptyPlace } from '@/ui';
+
+import { CardEditor } from './CardEditor';
+
+/** The page on which a card of the book is edited. */
+export function EditPage() {
+  const { card: part = '', at } = useLocalSearchParams<{ card: string; at?: string }>();
+  const card = useCard(uidFromPath(part));
+  // What editing began with: another page may change the card meanwhile.
+  const [base, setBase] = useState(card ?? undefined);
+  if (card && base?.uid !== card.uid) setBase(card);
+  if (card === null) {
+    return (
+      <EmptyPlace title="No such card" text="It may have been deleted. Undo brings a deleted card back.">
+        <View className="flex-row">
+          <Act label="Go to the Book" onPress={() => go('/book', 'replace')} />
+        </View>
+      </EmptyPlace>
+    );
+  }
+  if (!base || base.uid !== card?.uid) return null;
+  return <CardEditor key={base.uid} base={base} isNew={false} title={`Edit ${shownAs(base)}`} at={at} />;
+}
+
+/** The page on which a card is written that is not in the book yet. @param name - in the address, to begin with */
+export function NewCardPage() {
+  const { newUid, utcNow } = useServices();
+  const { name = '' } = useLocalSearchParams<{ name?: string }>();
+  const [base] = useState(() => {
+    const parsed = parseName(name);
+    return { ...newCard(newUid(), utcNow()), kind: 'individual', ...(parsed ? { name: parsed } : {}) };
+  });
+  return <CardEditor base={base} isNew title="New card" at={undefined} />;
+}

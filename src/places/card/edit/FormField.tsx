@@ -1,0 +1,31 @@
+import { type FieldPath, useController, type UseFormReturn } from 'react-hook-form';
+
+import type { CardForm } from '@/core/editing';
+import { Field } from '@/ui';
+
+/** What every part of the editing page gets. */
+export interface PartProps {
+  readonly form: UseFormReturn<CardForm>;
+  /** The collection whose first field gets the focus. */
+  readonly at: string | undefined;
+}
+
+interface FormFieldProps extends Omit<React.ComponentProps<typeof Field>, 'value' | 'onChange' | 'onBlur' | 'error'> {
+  readonly form: UseFormReturn<CardForm>;
+  readonly name: FieldPath<CardForm>;
+}
+
+/** A field of the form by its name; its error stands under it. */
+export function FormField({ form, name, ...field }: FormFieldProps) {
+  const { field: control, fieldState } = useController({ control: form.control, name });
+  return (
+    <Field
+      {...field}
+      ref={control.ref}
+      value={typeof control.value === 'string' ? control.value : ''}
+      onChange={control.onChange}
+      onBlur={control.onBlur}
+      error={fieldState.error?.message}
+    />
+  );
+}

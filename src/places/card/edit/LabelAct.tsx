@@ -1,0 +1,57 @@
+import { ChevronDown } from 'lucide-react-native';
+import { useState } from 'react';
+import { useController, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+
+import { Act, Choice, Field, NextAct, Sheet, Switch } from '@/ui';
+
+import type { PartProps } from './FormField';
+
+interface LabelActProps extends Pick<PartProps, 'form'> {
+  readonly name: `${'phones' | 'emails' | 'links' | 'addresses' | 'dates'}.${number}`;
+  readonly noun: string;
+  readonly choices: readonly string[];
+}
+
+/** What kind a value is: chosen from the usual words or typed, in a sheet that also says which one is preferred. */
+export function LabelAct({ form, name, noun, choices }: LabelActProps) {
+  const [isOpen, setOpen] = useState(false);
+  const { field } = useController({ control: form.control, name: `${name}.label` });
+  const isPreferred = useWatch({ control: form.control, name: `${name}.isPreferred` as 'phones.0.isPreferred' });
+  const label = field.value;
+  const close = () => setOpen(false);
+  const choose = (chosen: string) => {
+    field.onChange(chosen);
+    close();
+  };
+  const shown = [label || 'No label', isPreferred ? 'preferred' : ''].filter(Boolean).join(', ');
+  const canPrefer = isPreferred !== undefined;
+  return (
+    <View className="flex-row">
+      <Act label={shown} name={`Label of ${noun}: ${shown}`} icon={ChevronDown} tone="faded" onPress={() => setOpen(true)} testID={`label-${name}`} />
+      <Sheet title={`Label of the ${noun}`} isOpen={isOpen} onClose={close}>
+        <Choice name="Usual labels" options={choices.map((word) => [word, word] as const)} value={choices.includes(label) ? label : undefined} onChange={choose} />
+        <View className="gap-4 pt-4">
+          <View className="flex-row">
+            <Field label="Or in your own words" value={label} onChange={field.onChange} testID="own-label" />
+          </View>
+          {canPrefer ? <PreferredSwitch form={form} name={name} /> : null}
+          <NextAct label="Done" onPress={close} testID="label-done" />
+        </View>
+      </Sheet>
+    </View>
+  );
+}
+
+/** Only one of a collection is the preferred one. */
+function PreferredSwitch({ form, name }: Pick<LabelActProps, 'form' | 'name'>) {
+  const [collection, index] = name.split('.') as ['phones' | 'emails', string];
+  const rows = useWatch({ control: form.control, name: collection });
+  const isOn = rows[Number(index)]?.isPreferred ?? false;
+  const set = (isPreferred: boolean) => {
+    rows.forEach((_, i) => {
+      form.setValue(`${collection}.${i}.isPreferred`, isPreferred && i === Number(index), { shouldDirty: true });
+    });
+  };
+  return <Switch label="Preferred" hint="Used first when calling or writing" isOn={isOn} onChange={set} />;
+}

@@ -1,0 +1,48 @@
+import { useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+
+import { nameParts, parseName } from '@/core/card';
+
+import { FormField, type PartProps } from './FormField';
+
+/** Our words for the parts of a name (RFC 9553 §2.2.1). */
+const PARTS = [
+  ['title', 'title'],
+  ['given', 'given name'],
+  ['given2', 'middle name'],
+  ['surname', 'surname'],
+  ['surname2', 'second surname'],
+  ['generation', 'generation'],
+  ['credential', 'degree'],
+] as const;
+
+/** Name, post and organisation, nickname. */
+export function NameFields({ form, isNew, at }: PartProps & { readonly isNew: boolean }) {
+  const [kind, name] = useWatch({ control: form.control, name: ['kind', 'name'] });
+  const isOrg = kind === 'org';
+  return (
+    <View className="gap-4">
+      <FormField
+        form={form}
+        name="name"
+        label={isOrg ? 'Name of the organisation' : 'Name'}
+        hint={isOrg ? undefined : readAs(name)}
+        isFirst={isNew || at === undefined}
+        testID="field-name"
+      />
+      <FormField form={form} name="title" label={isOrg ? 'What it does' : 'What they do'} isFirst={at === 'titles'} testID="field-title" />
+      {isOrg ? null : <FormField form={form} name="organization" label="Organisation" isFirst={at === 'organizations'} testID="field-organization" />}
+      <FormField form={form} name="nickname" label={isOrg ? 'Also called' : 'Nickname'} isFirst={at === 'nicknames'} testID="field-nickname" />
+    </View>
+  );
+}
+
+/** How a typed name is taken apart: "given name Ada, surname Lowther". */
+function readAs(line: string): string | undefined {
+  const parsed = parseName(line);
+  if (!parsed || (parsed.components ?? []).length < 2) return undefined;
+  return PARTS.flatMap(([kind, word]) => {
+    const value = nameParts(parsed, kind);
+    return value === '' ? [] : [`${word} ${value}`];
+  }).join(', ');
+}

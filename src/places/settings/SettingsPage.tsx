@@ -1,0 +1,97 @@
+import type { ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+
+import { changeSettings, selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { formatCount } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Choice, PageBar, Switch, Txt, useWide } from '@/ui';
+
+import { CountryField } from './CountryField';
+import { ExportPart } from './ExportPart';
+
+const SIZES = [
+  ['0.9', 'Small'],
+  ['1', 'As designed'],
+  ['1.2', 'Large'],
+  ['1.4', 'Very large'],
+] as const;
+
+/** What the user can set, and the ways in and out of the book. */
+export function SettingsPage() {
+  const { isWide } = useWide();
+  const dispatch = useAppDispatch();
+  const settings = useAppSelector(selectSettings);
+  const setAside = useAppSelector(selectSetAside);
+  const set = (some: Parameters<typeof changeSettings>[0]) => dispatch(changeSettings(some));
+  return (
+    <View className="flex-1" testID="settings-page">
+      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
+      <ScrollView>
+        <View className={`max-w-[640px] gap-7 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
+          <Txt font="serif" size="head" heading={1}>
+            Settings
+          </Txt>
+          <Part title="Names and order">
+            <Choice
+              name="Sorted by"
+              options={[
+                ['surname', 'Surname, then given name'],
+                ['given', 'Given name, then surname'],
+              ]}
+              value={settings.sortBy}
+              onChange={(sortBy) => set({ sortBy })}
+            />
+            <Switch label="Particles count" hint="“van Dijk” stands under V" isOn={settings.particlesCount} onChange={(particlesCount) => set({ particlesCount })} />
+          </Part>
+          <Part title="Numbers">
+            <CountryField country={settings.country} onChange={(country) => set({ country })} />
+          </Part>
+          <Part title="Colours">
+            <Choice
+              name="Colours"
+              options={[
+                ['system', 'As this device has it'],
+                ['light', 'Light'],
+                ['dark', 'Dark'],
+              ]}
+              value={settings.scheme}
+              onChange={(scheme) => set({ scheme })}
+            />
+          </Part>
+          <Part title="Size of type">
+            <Choice name="Size of type" options={SIZES} value={String(settings.typeScale) as '1'} onChange={(size) => set({ typeScale: Number(size) })} />
+          </Part>
+          <Part title="In and out">
+            <View className="flex-row">
+              <Act label="Import cards from files" onPress={() => go('/import')} testID="to-import" />
+            </View>
+            <ExportPart />
+          </Part>
+          {setAside.length === 0 ? null : (
+            <Part title="Set aside">
+              <Txt tone="ochre">{`${formatCount(setAside.length, 'record', 'records')} of the store could not be read. Their text is kept apart, and the rest of the book is whole.`}</Txt>
+              {setAside.map((line) => (
+                <Txt key={line} size="small" tone="faded">
+                  {line}
+                </Txt>
+              ))}
+            </Part>
+          )}
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <View className="gap-1">
+      <View className="border-b border-rule pb-1">
+        <Txt size="small" font="sansBold" tone="faded" heading={2}>
+          {title}
+        </Txt>
+      </View>
+      {children}
+    </View>
+  );
+}

@@ -1,0 +1,16 @@
+/** The application speaks British English. */
+export const LOCALE = 'en-GB';
+
+const numbers = new Intl.NumberFormat(LOCALE);
+
+/** A number with its noun: "1 card", "11,000 cards". */
+export function formatCount(count: number, one: string, many: string): string {
+  return `${numbers.format(count)} ${count === 1 ? one : many}`;
+}
+
+const days = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' });
+
+/** The day of a UTCDateTime where the user is: "24 Nov 2026". */
+export function formatDay(utc: string): string {
+  return days.format(new Date(utc));
+}

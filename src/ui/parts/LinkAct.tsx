@@ -1,0 +1,25 @@
+import type { LucideIcon } from 'lucide-react-native';
+import { Pressable } from 'react-native';
+
+import { useColours } from '../theme/ThemeProvider';
+import { outsideLinkProps } from './linkProps';
+import { Txt } from './Txt';
+
+interface LinkActProps {
+  readonly label: string;
+  readonly icon: LucideIcon;
+  readonly uri: string;
+}
+
+/** A word with an icon that opens something outside: a call, a message, a map. */
+export function LinkAct({ label, icon: Icon, uri }: LinkActProps) {
+  const colours = useColours();
+  return (
+    <Pressable role="link" aria-label={label} {...outsideLinkProps(uri)} className="min-h-[44px] flex-row items-center gap-2 active:opacity-60">
+      <Icon size={20} strokeWidth={1.75} color={colours.berry} />
+      <Txt tone="berry" font="sansBold" lines={1}>
+        {label}
+      </Txt>
+    </Pressable>
+  );
+}
