@@ -98,9 +98,12 @@ export default tseslint.config(
     files: ['src/**'],
     ignores: ['src/core/**'],
     rules: {
-      'no-restricted-imports': [
+      '@typescript-eslint/no-restricted-imports': [
         'error',
-        { patterns: [{ regex: '/core/(?!formats/)[^/]+/(?!index)', message: 'import core/<folder>, not a file in it' }] },
+        {
+          paths: [{ name: 'lucide-react-native', message: 'its index brings every icon along; see ui/icons', allowTypeImports: true }],
+          patterns: [{ regex: '/core/(?!formats/)[^/]+/(?!index)', message: 'import core/<folder>, not a file in it' }],
+        },
       ],
     },
   },

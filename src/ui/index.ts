@@ -3,6 +3,7 @@
  * Standard: WCAG 2.2 AA, WAI-ARIA.
  * Left out: cards and the store, of which it knows nothing.
  */
+export * from './icons';
 export { Act, NextAct } from './parts/Act';
 export { Choice } from './parts/Choice';
 export { EmptyPlace } from './parts/EmptyPlace';

@@ -1,11 +1,10 @@
-import { ArrowDownAZ, Plus } from 'lucide-react-native';
 import { useState } from 'react';
 import { View } from 'react-native';
 
 import { type RowFilter, selectCounts, selectSettings, useAppSelector } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Tabs, Txt } from '@/ui';
+import { Act, ArrowDownAZ, Plus, Tabs, Txt } from '@/ui';
 
 import { OrderSheet } from './OrderSheet';
 

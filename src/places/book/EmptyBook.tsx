@@ -1,9 +1,8 @@
-import { Plus, Upload } from 'lucide-react-native';
 import { View } from 'react-native';
 
 import type { RowFilter } from '@/book';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, Txt } from '@/ui';
+import { Act, NextAct, Plus, Txt,Upload } from '@/ui';
 
 const TEXTS: Record<RowFilter, string> = {
   all: 'Everybody you take in stands here, in order, found again by a few letters.',

@@ -1,11 +1,10 @@
-import { Download, Pencil, Trash2 } from 'lucide-react-native';
 import { View } from 'react-native';
 
 import { changeBook, useAppDispatch } from '@/book';
 import { type Card, shownAs } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, useWide } from '@/ui';
+import { Act, Download, NextAct, Pencil, Trash, useWide } from '@/ui';
 
 import { useSendCard } from './useSendCard';
 
@@ -23,7 +22,7 @@ export function CardActs({ card }: { readonly card: Card }) {
       <NextAct label="Edit" icon={Pencil} onPress={() => go(cardPath(card.uid, '/edit'))} testID="edit-card" />
       <View className="flex-row gap-5">
         <Act label="As a file" name="Save this card as a vCard file" icon={Download} onPress={send} />
-        <Act label="Delete" icon={Trash2} tone="brick" onPress={() => void remove()} testID="delete-card" />
+        <Act label="Delete" icon={Trash} tone="brick" onPress={() => void remove()} testID="delete-card" />
       </View>
     </View>
   );

@@ -1,11 +1,10 @@
-import { Globe, type LucideIcon, Mail, MapPin, MessageSquare, Phone } from 'lucide-react-native';
 import { View } from 'react-native';
 
 import type { Card } from '@/core/card';
 import { type Reach, reachOf } from '@/core/showing';
-import { LinkAct } from '@/ui';
+import { Globe, type Icon, LinkAct,Mail, MapPin, MessageSquare, Phone } from '@/ui';
 
-const WAYS: readonly (readonly [keyof Reach, string, LucideIcon])[] = [
+const WAYS: readonly (readonly [keyof Reach, string, Icon])[] = [
   ['call', 'Call', Phone],
   ['message', 'Message', MessageSquare],
   ['write', 'Write', Mail],

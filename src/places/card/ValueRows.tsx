@@ -1,13 +1,11 @@
-import { MoreHorizontal } from 'lucide-react-native';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { noticed, useAppDispatch } from '@/book';
 import type { Card } from '@/core/card';
 import type { CardValue, ValueGroup } from '@/core/showing';
-import { copyText } from '@/platform';
-import { Act, outsideLinkProps, Txt } from '@/ui';
+import { Act, Ellipsis, outsideLinkProps, Txt } from '@/ui';
 
+import { useCopy } from './useCopy';
 import { ValueSheet } from './ValueSheet';
 
 /** The values of a card in their groups; each is something to press, and offers the rest beside it. */
@@ -64,18 +62,7 @@ function ValueRow({ label, value, onMore }: ValueRowProps) {
           </Txt>
         )}
       </Pressable>
-      <Act label={`More for ${lines.join(', ')}`} icon={MoreHorizontal} iconOnly tone="faded" onPress={onMore} />
+      <Act label={`More for ${lines.join(', ')}`} icon={Ellipsis} iconOnly tone="faded" onPress={onMore} />
     </View>
   );
-}
-
-/** Copies a text and says whether that worked. */
-export function useCopy(): (text: string) => Promise<void> {
-  const dispatch = useAppDispatch();
-  return async (text) => {
-    const isCopied = await copyText(text);
-    const shown = text.replaceAll('\n', ', ');
-    if (isCopied) dispatch(noticed({ text: `Copied ${shown.length > 60 ? `${shown.slice(0, 60)}…` : shown}`, tone: 'plain' }));
-    else dispatch(noticed({ text: 'The browser does not let this page copy. Mark the text and copy it by hand.', tone: 'error' }));
-  };
 }

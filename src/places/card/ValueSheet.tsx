@@ -1,16 +1,15 @@
-import { Copy, ExternalLink, type LucideIcon, Mail, MapPin, MessageSquare, Pencil, Phone, Star } from 'lucide-react-native';
 
 import { changeBook, useAppDispatch } from '@/book';
 import { type Card, preferEntry, shownAs } from '@/core/card';
 import type { CardValue } from '@/core/showing';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, LinkAct, Sheet } from '@/ui';
+import { Act, Copy, ExternalLink, type Icon, LinkAct, Mail, MapPin, MessageSquare, Pencil, Phone, Sheet,Star } from '@/ui';
 
-import { useCopy } from './ValueRows';
+import { useCopy } from './useCopy';
 
 /** What pressing a value of a collection does, in a word. */
-const OPENS: Readonly<Record<string, readonly [string, LucideIcon]>> = {
+const OPENS: Readonly<Record<string, readonly [string, Icon]>> = {
   phones: ['Call', Phone],
   emails: ['Write', Mail],
   addresses: ['Way there', MapPin],

@@ -1,12 +1,11 @@
 import { usePathname } from 'expo-router';
-import { Settings2 } from 'lucide-react-native';
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
 
 import { selectOpenFault, selectSettings, ServicesProvider, startBook, useAppSelector } from '@/book';
 import { bookName } from '@/platform';
-import { EmptyPlace, ThemeProvider, Txt, useWide } from '@/ui';
+import { EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
 
 import { KeysSheet } from './KeysSheet';
 import { NavLink } from './NavLink';

@@ -1,20 +1,19 @@
-import type { LucideIcon } from 'lucide-react-native';
 import { Pressable, View } from 'react-native';
 
 import { go } from '@/platform/navigation';
-import { linkProps, Txt, useColours } from '@/ui';
+import { type Icon, linkProps, Txt, useColours } from '@/ui';
 
 interface NavLinkProps {
   readonly path: string;
   readonly label: string;
-  readonly icon: LucideIcon;
+  readonly icon: Icon;
   readonly isHere: boolean;
   /** In the rail the word stands beside the icon, in the bar under it. */
   readonly look: 'rail' | 'bar';
 }
 
 /** The way to a place; where one is, is said by colour, by weight and by a line at the edge. */
-export function NavLink({ path, label, icon: Icon, isHere, look }: NavLinkProps) {
+export function NavLink({ path, label, icon: Glyph, isHere, look }: NavLinkProps) {
   const colours = useColours();
   const isRail = look === 'rail';
   return (
@@ -27,7 +26,7 @@ export function NavLink({ path, label, icon: Icon, isHere, look }: NavLinkProps)
       {isHere ? (
         <View className={`absolute bg-berry ${isRail ? 'bottom-0 left-0 top-0 w-[3px]' : 'left-0 right-0 top-0 h-[3px]'}`} />
       ) : null}
-      <Icon size={20} strokeWidth={1.75} color={isHere ? colours.berry : colours.faded} />
+      <Glyph size={20} strokeWidth={1.75} color={isHere ? colours.berry : colours.faded} />
       <Txt size={isRail ? 'text' : 'small'} tone={isHere ? 'berry' : 'faded'} font={isHere ? 'sansBold' : 'sans'}>
         {label}
       </Txt>

@@ -1,10 +1,9 @@
-import { Search, X } from 'lucide-react-native';
 import { useEffect, useRef, useState } from 'react';
 import { type NativeSyntheticEvent, ScrollView, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
 import { cardPath, onKeyPress } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Txt, useColours, useWide } from '@/ui';
+import { Act, Search, Txt, useColours, useWide,X } from '@/ui';
 
 import { FoundRow } from './FoundRow';
 import { useFind } from './useFind';

@@ -1,7 +1,7 @@
-import { BookOpen, Brush, List, type LucideIcon, Smartphone, Sun } from 'lucide-react-native';
+import { BookOpen, Brush, type Icon, List, Smartphone, Sun } from '@/ui';
 
 /** The five places, in the order of the bar and the rail. */
-export const PLACES: readonly { readonly path: string; readonly label: string; readonly icon: LucideIcon }[] = [
+export const PLACES: readonly { readonly path: string; readonly label: string; readonly icon: Icon }[] = [
   { path: '/', label: 'Today', icon: Sun },
   { path: '/book', label: 'Book', icon: BookOpen },
   { path: '/lists', label: 'Lists', icon: List },

@@ -1,10 +1,9 @@
-import { Upload } from 'lucide-react-native';
 import { useEffect } from 'react';
 import { ScrollView, View } from 'react-native';
 
 import { formatCount, onFileDrop, pickFiles } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, PageBar, ProgressLine, Txt, useWide } from '@/ui';
+import { Act, NextAct, PageBar, ProgressLine, Txt, Upload, useWide } from '@/ui';
 
 import { Done } from './Done';
 import { Preview } from './Preview';

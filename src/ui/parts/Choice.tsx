@@ -1,6 +1,6 @@
-import { Check } from 'lucide-react-native';
 import { Pressable, View } from 'react-native';
 
+import { Check } from '../icons';
 import { useColours } from '../theme/ThemeProvider';
 import { Txt } from './Txt';
 

@@ -1,6 +1,6 @@
-import type { LucideIcon } from 'lucide-react-native';
 import { Pressable } from 'react-native';
 
+import type { Icon as LucideIcon } from '../icons';
 import { useColours } from '../theme/ThemeProvider';
 import { outsideLinkProps } from './linkProps';
 import { Txt } from './Txt';

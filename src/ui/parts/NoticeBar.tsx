@@ -1,6 +1,6 @@
-import { X } from 'lucide-react-native';
 import { View } from 'react-native';
 
+import { X } from '../icons';
 import { Act } from './Act';
 import { Txt } from './Txt';
 

@@ -1,7 +1,7 @@
-import { ChevronLeft } from 'lucide-react-native';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
+import { ChevronLeft } from '../icons';
 import { Act } from './Act';
 
 interface PageBarProps {

@@ -18,13 +18,14 @@ interface FormFieldProps extends Omit<React.ComponentProps<typeof Field>, 'value
 /** A field of the form by its name; its error stands under it. */
 export function FormField({ form, name, ...field }: FormFieldProps) {
   const { field: control, fieldState } = useController({ control: form.control, name });
+  const { ref, value, onChange, onBlur } = control;
   return (
     <Field
       {...field}
-      ref={control.ref}
-      value={typeof control.value === 'string' ? control.value : ''}
-      onChange={control.onChange}
-      onBlur={control.onBlur}
+      ref={ref}
+      value={typeof value === 'string' ? value : ''}
+      onChange={onChange}
+      onBlur={onBlur}
       error={fieldState.error?.message}
     />
   );

@@ -1,9 +1,8 @@
-import { ChevronDown } from 'lucide-react-native';
 import { useState } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { Act, Choice, Field, NextAct, Sheet, Switch } from '@/ui';
+import { Act, ChevronDown, Choice, Field, NextAct, Sheet, Switch } from '@/ui';
 
 import type { PartProps } from './FormField';
 

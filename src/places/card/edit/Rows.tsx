@@ -1,10 +1,9 @@
-import { Plus, X } from 'lucide-react-native';
 import type { ReactNode } from 'react';
 import { type ArrayPath, type FieldArray, useFieldArray } from 'react-hook-form';
 import { View } from 'react-native';
 
 import type { CardForm } from '@/core/editing';
-import { Act, Txt } from '@/ui';
+import { Act, Plus, Txt,X } from '@/ui';
 
 import type { PartProps } from './FormField';
 
