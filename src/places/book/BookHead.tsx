@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { type RowFilter, selectCounts, selectSettings, useAppSelector } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, ArrowDownAZ, Plus, Tabs, Txt } from '@/ui';
+import { Act, ArrowDownAZ, Plus, Settings2, Tabs, Txt, useWide } from '@/ui';
 
 import { OrderSheet } from './OrderSheet';
 
@@ -23,6 +23,7 @@ interface BookHeadProps {
 export function BookHead({ filter, onFilter }: BookHeadProps) {
   const { people, organisations } = useAppSelector(selectCounts);
   const { sortBy } = useAppSelector(selectSettings);
+  const { isWide } = useWide();
   const [isOrderOpen, setOrderOpen] = useState(false);
   const counts = `${formatCount(people, 'person', 'people')} · ${formatCount(organisations, 'organisation', 'organisations')}`;
   return (
@@ -31,7 +32,10 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
         <Txt font="serif" size="head" heading={1}>
           Book
         </Txt>
-        <Act label="New card" icon={Plus} onPress={() => go('/book/new')} testID="new-card" />
+        <View className="flex-row items-center gap-1">
+          <Act label="New card" icon={Plus} onPress={() => go('/book/new')} testID="new-card" />
+          {isWide ? null : <Act label="Settings, import and export" icon={Settings2} iconOnly tone="faded" onPress={() => go('/settings')} />}
+        </View>
       </View>
       <Txt size="small" tone="faded" isFigures testID="book-counts">
         {counts}

@@ -7,7 +7,7 @@ export function NoCardOpen() {
   const { isWide } = useWide();
   if (!isWide) return null;
   return (
-    <View className="flex-1 justify-center px-10">
+    <View className="max-w-[460px] px-10 pt-6">
       <Txt font="serifItalic" size="title" tone="faded">
         Choose somebody on the left, or press / and type a few letters of a name, a town, a number.
       </Txt>

@@ -15,7 +15,7 @@ export function ValueRows({ card, groups }: { readonly card: Card; readonly grou
     <View>
       {groups.map(({ label, values }) => (
         <View key={`${label} ${values[0]?.id}`} className="flex-row">
-          <View className="w-[92px] pt-[13px]">
+          <View className="w-[76px] wide:w-[112px] pt-[13px]">
             <Txt size="small" tone="faded" heading={2}>
               {label}
             </Txt>

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 
 import { findCountryCode } from '@/core/editing';
 import { LOCALE } from '@/platform';
@@ -21,7 +20,6 @@ export function CountryField({ country, onChange }: CountryFieldProps) {
     if (found !== undefined && found !== country) onChange(found);
   };
   return (
-    <View className="flex-row">
       <Field
         label="Country of numbers written without a country code"
         value={text}
@@ -30,6 +28,5 @@ export function CountryField({ country, onChange }: CountryFieldProps) {
         hint={`Code ${code ?? ''}; its numbers are shown as at home`}
         testID="country"
       />
-    </View>
   );
 }

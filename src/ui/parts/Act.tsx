@@ -13,12 +13,15 @@ interface ActProps {
   readonly iconOnly?: boolean;
   /** For screen readers, where the word alone does not say enough. */
   readonly name?: string;
+  /** The icon stands behind the word: it says that more opens. */
+  readonly isIconLast?: boolean;
   readonly isDisabled?: boolean;
   readonly testID?: string;
 }
 
 /** A word that does something, with its icon; at least 44 px high. */
-export function Act({ label, icon: Icon, onPress, tone = 'berry', iconOnly = false, name, isDisabled = false, testID }: ActProps) {
+export function Act(props: ActProps) {
+  const { label, icon: Icon, onPress, tone = 'berry', iconOnly = false, name, isIconLast = false, isDisabled = false, testID } = props;
   const colours = useColours();
   return (
     <Pressable
@@ -27,7 +30,7 @@ export function Act({ label, icon: Icon, onPress, tone = 'berry', iconOnly = fal
       disabled={isDisabled}
       onPress={onPress}
       {...(testID === undefined ? {} : { testID })}
-      className={`min-h-[44px] flex-row items-center gap-2 active:opacity-60 ${iconOnly ? 'min-w-[44px] justify-center' : 'px-1'} ${isDisabled ? 'opacity-50' : ''}`}
+      className={`min-h-[44px] items-center gap-2 active:opacity-60 ${isIconLast ? 'flex-row-reverse' : 'flex-row'} ${iconOnly ? 'min-w-[44px] justify-center' : ''} ${isDisabled ? 'opacity-50' : ''}`}
     >
       {Icon ? <Icon size={20} strokeWidth={1.75} color={colours[tone]} /> : null}
       {iconOnly ? null : (

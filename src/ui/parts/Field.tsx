@@ -26,7 +26,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(props, ref
   const noteId = useId();
   const note = error ?? hint;
   return (
-    <View className="min-w-0 flex-1">
+    <View className="min-w-0">
       {isLabelHidden ? null : (
         <Txt size="small" tone="faded">
           {label}

@@ -1,36 +1,51 @@
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
+import { fitLetters, type LetterCount } from './fitLetters';
 import { Txt } from './Txt';
 
 interface ThumbIndexProps {
-  /** The letters that occur, with how many rows stand under each. */
-  readonly letters: readonly { readonly letter: string; readonly count: number }[];
+  /** The letters that occur, in the order of the list. */
+  readonly letters: readonly LetterCount[];
+  /** Told the place of a letter among `letters`. */
   readonly onPress: (index: number) => void;
 }
+
+/** Height in px below which a letter would be cut. */
+const MIN_CELL = 17;
 
 /** Rows under a letter weigh by their root: a letter with a hundred names is not a hundred times as tall. */
 const weigh = (count: number) => Math.sqrt(count) + 0.8;
 
-/** The letters that really occur, each as tall as its share of the book. */
+/** The letters that really occur, each as tall as its share of the book; where room is short, neighbours share. */
 export function ThumbIndex({ letters, onPress }: ThumbIndexProps) {
+  const [height, setHeight] = useState(0);
+  const cells = fitLetters(letters, Math.floor(height / MIN_CELL));
   return (
-    <View role="navigation" aria-label="Letters" className="w-[30px] border-l border-rule">
-      {letters.map(({ letter, count }, index) => (
-        <Pressable
-          key={letter}
-          role="button"
-          // The letters are reached by arrow keys in the list; as tab stops they would stand in the way.
-          tabIndex={-1}
-          aria-label={`${letter}, ${count}`}
-          onPress={() => onPress(index)}
-          style={{ flexGrow: weigh(count), flexBasis: 0, minHeight: 0 }}
-          className="items-center justify-center overflow-hidden border-b border-rule active:bg-leaf hover:bg-leaf"
-        >
-          <Txt size="small" tone="faded" className="leading-none">
-            {letter}
-          </Txt>
-        </Pressable>
-      ))}
+    <View
+      role="navigation"
+      aria-label="Letters"
+      onLayout={({ nativeEvent }) => setHeight(nativeEvent.layout.height)}
+      className="w-[34px] border-l border-rule"
+    >
+      {height === 0
+        ? null
+        : cells.map(({ label, count, index }) => (
+            <Pressable
+              key={index}
+              role="button"
+              // Rows are reached by arrow keys; two dozen more tab stops would stand in the way.
+              tabIndex={-1}
+              aria-label={`${label}, ${count}`}
+              onPress={() => onPress(index)}
+              style={{ flexGrow: weigh(count), flexBasis: 0, minHeight: MIN_CELL }}
+              className="items-center justify-center overflow-hidden border-b border-rule hover:bg-leaf active:bg-leaf"
+            >
+              <Txt size="small" tone="faded" className="leading-none">
+                {label}
+              </Txt>
+            </Pressable>
+          ))}
     </View>
   );
 }

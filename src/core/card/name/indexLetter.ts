@@ -1,3 +1,5 @@
+import { foldText } from '../../text';
+
 /** The first kana of each row of the syllabary, in order; a name stands in the row its kana sorts into. */
 const KANA_ROWS = ['あ', 'か', 'さ', 'た', 'な', 'は', 'ま', 'や', 'ら', 'わ'];
 
@@ -24,6 +26,7 @@ export function indexLetter(text: string, collator: Intl.Collator): string {
     return KANA_ROWS.findLast((row) => JAPANESE.compare(row, first) <= 0) ?? 'あ';
   }
   const capital = first.toLocaleUpperCase().slice(0, 1);
-  const plain = capital.normalize('NFD').replace(/\p{M}/gu, '');
-  return plain !== '' && collator.compare(plain, capital) === 0 ? plain : capital;
+  // Ø is sorted among O in English and after Z in Danish, Œ as OE in both.
+  const plain = foldText(first).toLocaleUpperCase();
+  return plain !== '' && collator.compare(plain, capital) === 0 ? plain.slice(0, 1) : capital;
 }

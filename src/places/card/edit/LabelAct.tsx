@@ -27,13 +27,11 @@ export function LabelAct({ form, name, noun, choices }: LabelActProps) {
   const canPrefer = isPreferred !== undefined;
   return (
     <View className="flex-row">
-      <Act label={shown} name={`Label of ${noun}: ${shown}`} icon={ChevronDown} tone="faded" onPress={() => setOpen(true)} testID={`label-${name}`} />
+      <Act label={shown} name={`Label of ${noun}: ${shown}`} icon={ChevronDown} isIconLast tone="faded" onPress={() => setOpen(true)} testID={`label-${name}`} />
       <Sheet title={`Label of the ${noun}`} isOpen={isOpen} onClose={close}>
         <Choice name="Usual labels" options={choices.map((word) => [word, word] as const)} value={choices.includes(label) ? label : undefined} onChange={choose} />
         <View className="gap-4 pt-4">
-          <View className="flex-row">
-            <Field label="Or in your own words" value={label} onChange={field.onChange} testID="own-label" />
-          </View>
+          <Field label="Or in your own words" value={label} onChange={field.onChange} testID="own-label" />
           {canPrefer ? <PreferredSwitch form={form} name={name} /> : null}
           <NextAct label="Done" onPress={close} testID="label-done" />
         </View>

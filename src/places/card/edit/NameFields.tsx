@@ -2,6 +2,7 @@ import { useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
 import { nameParts, parseName } from '@/core/card';
+import { useWide } from '@/ui';
 
 import { FormField, type PartProps } from './FormField';
 
@@ -19,6 +20,7 @@ const PARTS = [
 /** Name, post and organisation, nickname. */
 export function NameFields({ form, isNew, at }: PartProps & { readonly isNew: boolean }) {
   const [kind, name] = useWatch({ control: form.control, name: ['kind', 'name'] });
+  const { isWide } = useWide();
   const isOrg = kind === 'org';
   return (
     <View className="gap-4">
@@ -27,7 +29,7 @@ export function NameFields({ form, isNew, at }: PartProps & { readonly isNew: bo
         name="name"
         label={isOrg ? 'Name of the organisation' : 'Name'}
         hint={isOrg ? undefined : readAs(name)}
-        isFirst={isNew || at === undefined}
+        isFirst={isNew || (at === undefined && isWide)}
         testID="field-name"
       />
       <FormField form={form} name="title" label={isOrg ? 'What it does' : 'What they do'} isFirst={at === 'titles'} testID="field-title" />
