@@ -71,7 +71,7 @@ export default tseslint.config(
             may('ui', 'ui'),
             may('place', 'ui', 'book', 'core', 'platform'),
             ownPlace,
-            may('app', 'place', 'ui', 'book'),
+            may('app', 'place', 'ui', 'book', 'platform'),
             may('hub', 'hub', 'core', 'demo'),
             may('cli', 'cli', 'core'),
             may('demo', 'demo', 'core'),

@@ -2,6 +2,7 @@ import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import type { AddressInfo, Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 
 import { makeHub } from './makeHub';
 
@@ -12,6 +13,7 @@ async function start(demoDay?: string): Promise<string> {
   mkdirSync(join(webRoot, '_expo'), { recursive: true });
   writeFileSync(join(webRoot, 'index.html'), `<html><head></head><body>${'the page '.repeat(300)}</body></html>`);
   writeFileSync(join(webRoot, '_expo', 'entry-0123.js'), '1');
+  writeFileSync(join(webRoot, '_expo', 'entry-0123.js.br'), brotliCompressSync('1'));
   const server = makeHub({ webRoot, ...(demoDay ? { demoDay } : {}) }).listen(0, '127.0.0.1') as Server;
   servers.push(server);
   await new Promise((resolve) => server.once('listening', resolve));
@@ -48,6 +50,16 @@ test('files named by their hash are kept, missing ones are not answered with the
 test('answers are compressed', async () => {
   const response = await fetch(await start(), { headers: { 'Accept-Encoding': 'gzip' } });
   expect(response.headers.get('content-encoding')).toBe('gzip');
+});
+
+test('a Brotli twin is sent for its file to those who take it, as what the file is', async () => {
+  const url = await start();
+  const taken = await fetch(`${url}/_expo/entry-0123.js`, { headers: { 'Accept-Encoding': 'br' } });
+  expect([taken.headers.get('content-encoding'), taken.headers.get('cache-control')]).toEqual(['br', expect.stringMatching(/immutable/)]);
+  expect(taken.headers.get('content-type')).toMatch(/javascript/);
+  expect(await taken.text()).toBe('1');
+  const plain = await fetch(`${url}/_expo/entry-0123.js`, { headers: { 'Accept-Encoding': 'identity' } });
+  expect([plain.headers.get('content-encoding'), await plain.text()]).toEqual([null, '1']);
 });
 
 test('only the demo has the demo’s cards, and says so in its page', async () => {

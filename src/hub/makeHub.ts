@@ -3,6 +3,7 @@ import { join } from 'node:path';
 
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 
 import { demoApi } from './api/demoApi';
@@ -27,14 +28,23 @@ export function makeHub({ webRoot, demoDay }: HubOptions): Express {
   hub.get('/api/health', (_, response) => void response.json({ ok: true }));
   if (demoDay !== undefined) hub.use('/api/demo', demoApi(demoDay));
   hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));
-  hub.use('/_expo', express.static(join(webRoot, '_expo'), { immutable: true, maxAge: ONE_YEAR_MS, fallthrough: false }));
-  hub.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: ONE_YEAR_MS, fallthrough: false }));
+  for (const folder of ['_expo', 'assets']) hub.use(`/${folder}`, hashedFiles(join(webRoot, folder)));
   hub.use(express.static(webRoot, { index: false }));
   const page = readPage(webRoot, demoDay !== undefined);
   // Every other address is a place of the application, which reads the address itself.
   hub.get('/{*place}', (_, response) => void response.type('html').set('Cache-Control', 'no-cache').send(page));
   hub.use(answerFault);
   return hub;
+}
+
+/** Files that never change under their name; where the build has laid a Brotli twin beside one, the twin is sent. */
+function hashedFiles(folder: string) {
+  return staticGzip(folder, {
+    enableBrotli: true,
+    orderPreference: ['br'],
+    index: false,
+    serveStatic: { immutable: true, maxAge: ONE_YEAR_MS, fallthrough: false },
+  });
 }
 
 /** The page, told which book it is for. */

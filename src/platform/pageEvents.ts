@@ -17,3 +17,18 @@ export function yieldToPage(): Promise<void> {
 export function nextFrame(): Promise<void> {
   return new Promise((resolve) => requestAnimationFrame(() => resolve()));
 }
+
+/** Puts words about the page's state on its root element, as data- attributes. */
+export function setPageState(state: Readonly<Record<string, string>>): void {
+  Object.assign(document.documentElement.dataset, state);
+}
+
+/** Does something once the page has nothing better to do. Returns the way to call it off. */
+export function whenIdle(work: () => void): () => void {
+  if (typeof requestIdleCallback === 'undefined') {
+    const timer = setTimeout(work, 1000);
+    return () => clearTimeout(timer);
+  }
+  const handle = requestIdleCallback(work);
+  return () => cancelIdleCallback(handle);
+}

@@ -1,1 +1,1 @@
-export { NewCardPage as default } from '@/places/card/edit/EditPage';
+export { NewCardPage as default } from '@/places/card/lazy';

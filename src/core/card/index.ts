@@ -1,7 +1,7 @@
 /**
- * The card: its schema, its name, numbers, dates and places, and changes of it as data.
+ * The card: its schema, its name, dates and places, and changes of it as data.
  * Standard: JSContact (RFC 9553) with the additions of RFC 9555.
- * Left out: formats (core/formats), search (core/search), anything that needs a second card.
+ * Left out: numbers (core/phone, whose numbering plans are large), formats (core/formats), search (core/search), anything that needs a second card.
  */
 export * from './date';
 export { formatAddress, placeOf } from './formatAddress';
@@ -10,7 +10,6 @@ export { newCard } from './newCard';
 export { type Collection, ID_PREFIXES, nextId } from './nextId';
 export { type LeapDayRule, type NextAnniversary, nextAnniversary } from './nextAnniversary';
 export * from './patch';
-export * from './phone';
 export { type Preferable, preferEntry, preferredEntry } from './preferEntry';
 export { type CardRow, compareRows, hasRow, secondLine, toRow } from './row';
 export * from './schema';

@@ -1,4 +1,5 @@
-import { type Card, parsePhone, shownAs } from '../card';
+import { type Card, shownAs } from '../card';
+import { parsePhone } from '../phone';
 
 /** Where on a card a word was found; the order is that of their weight. */
 export const FIELDS = ['name', 'nickname', 'number', 'organisation', 'mail', 'place', 'title', 'tag'] as const;

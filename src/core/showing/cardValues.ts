@@ -1,16 +1,15 @@
 import {
   type Anniversary,
   type Card,
-  dialUri,
   formatAddress,
   formatPartialDate,
-  formatPhone,
   nextAnniversary,
   type Preferable,
   shownAs,
   toPartialDate,
 } from '../card';
 import { DATE_LABELS, formatLabel } from '../editing';
+import { dialUri, formatPhone } from '../phone';
 import { mailUri, smsUri, wayUri } from './reachOf';
 import { safeUri } from './safeUri';
 

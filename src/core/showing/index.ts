@@ -5,6 +5,5 @@
  */
 export { alsoKept } from './alsoKept';
 export { type CardValue, cardValues, type ShowOptions, type ValueGroup } from './cardValues';
-export { changedValues } from './changedValues';
 export { type Reach, reachOf } from './reachOf';
 export { safeUri } from './safeUri';

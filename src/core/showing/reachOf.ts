@@ -1,4 +1,5 @@
-import { type Address, type Card, dialUri, formatAddress, preferredEntry } from '../card';
+import { type Address, type Card, formatAddress, preferredEntry } from '../card';
+import { dialUri } from '../phone';
 import { safeUri } from './safeUri';
 
 /** The ways to reach somebody at one press; each is there only where the card has what it needs. */

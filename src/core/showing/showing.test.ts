@@ -1,5 +1,5 @@
 import { type Card, newCard } from '../card';
-import { alsoKept, cardValues, changedValues, reachOf, safeUri } from '.';
+import { alsoKept, cardValues, reachOf, safeUri } from '.';
 
 const options = { country: 'GB', locale: 'en-GB', today: '2026-11-24' };
 const card = (more: Partial<Card>): Card => ({ ...newCard('u', '2026-01-01T00:00:00Z'), ...more });
@@ -72,11 +72,4 @@ test('the first post and organisation stand at the head of the page; departments
   expect(group('Work', head)).toEqual([]);
   const more = card({ titles: { t1: { name: 'Tuner' }, t2: { name: 'Chair' } }, organizations: { g1: { name: 'Brine', units: [{ name: 'Organs' }] } } });
   expect(group('Work', more).map(({ lines }) => lines[0])).toEqual(['Chair', 'Brine, Organs']);
-});
-
-test('the parts in which two versions differ are named once each, without the dates of writing', () => {
-  const before = card({ phones: { p1: { number: '1' }, p2: { number: '2' } } });
-  const after = { ...card({ phones: { p1: { number: '3' }, p2: { number: '4' } }, kind: 'org', updated: '2026-02-02T00:00:00Z' }), 'cordialis.example:opener': 'x' };
-  expect(changedValues(before, after)).toEqual(['phone', 'kind', 'opener']);
-  expect(changedValues(before, before)).toEqual([]);
 });

@@ -14,6 +14,7 @@ import { isInPlace, PLACES } from './places';
 import { QuickLine } from './QuickLine';
 import { SaveState } from './SaveState';
 import { usePageKeys } from './usePageKeys';
+import { usePageState } from './usePageState';
 
 /** What is around every screen: the state, the theme, the way to the five places, the quick line, messages. */
 export function Frame({ children }: { readonly children: ReactNode }) {
@@ -32,6 +33,7 @@ function Themed({ children }: { readonly children: ReactNode }) {
   const { isWide } = useWide();
   const fault = useAppSelector(selectOpenFault);
   const { isHelpOpen, closeHelp } = usePageKeys();
+  usePageState();
   const content =
     fault === undefined ? children : <EmptyPlace title="The book could not be opened" text={`${fault}. Nothing was changed.`} />;
   return (

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 
 import { useCardGetter } from '@/book';
 import { type Card, secondLine, shownAs } from '@/core/card';
-import { changedValues } from '@/core/showing';
+import { changedValues } from '@/core/intake';
 import { formatCount } from '@/platform';
 import { Act, NextAct, Switch, Txt } from '@/ui';
 

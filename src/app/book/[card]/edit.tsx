@@ -1,1 +1,1 @@
-export { EditPage as default } from '@/places/card/edit/EditPage';
+export { EditPage as default } from '@/places/card/lazy';

@@ -1,1 +1,1 @@
-export { CardPage as default } from '@/places/card/CardPage';
+export { CardPage as default } from '@/places/card/lazy';

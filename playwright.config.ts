@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+/** Ports of the two hubs that the tests run against: the demo's and one for an empty book. */
+const DEMO_PORT = 4881;
+const OWN_PORT = 4882;
+
+const hub = (port: number, args: string) => ({
+  command: `node node_modules/tsx/dist/cli.mjs src/hub/main.ts ${args}`,
+  url: `http://127.0.0.1:${port}/api/health`,
+  env: { PORT: String(port) },
+  reuseExistingServer: false,
+});
+
+// Debian's Chromium runs as root in a container only without its sandbox; the rest keeps it from calling out.
+const chromium = {
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+};
+
+export default defineConfig({
+  testDir: 'test/e2e',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  fullyParallel: true,
+  workers: 2,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: { launchOptions: chromium, locale: 'en-GB', timezoneId: 'Europe/London', trace: 'retain-on-failure' },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+  webServer: [hub(DEMO_PORT, '--demo'), hub(OWN_PORT, '')],
+  metadata: { demoUrl: `http://127.0.0.1:${DEMO_PORT}`, ownUrl: `http://127.0.0.1:${OWN_PORT}` },
+});

@@ -1,0 +1,13 @@
+import { lazy } from 'react';
+
+const load = () => import('./pages');
+
+/** The pages of a card, loaded when the first of them is opened. */
+export const CardPage = lazy(() => load().then((pages) => ({ default: pages.CardPage })));
+export const EditPage = lazy(() => load().then((pages) => ({ default: pages.EditPage })));
+export const NewCardPage = lazy(() => load().then((pages) => ({ default: pages.NewCardPage })));
+
+/** Loads the pages ahead, so that the first card opens at once. */
+export function preloadCardPages(): void {
+  void load();
+}

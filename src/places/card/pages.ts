@@ -1,0 +1,3 @@
+/** The pages of a card together: what they share (numbering plans, the form) is then loaded with them and not before. */
+export { CardPage } from './CardPage';
+export { EditPage, NewCardPage } from './edit/EditPage';

@@ -1,0 +1,55 @@
+import { test as base, type Page } from '@playwright/test';
+
+/** The hub with the demo's book, and the one with an empty book. */
+export const DEMO = 'http://127.0.0.1:4881';
+export const OWN = 'http://127.0.0.1:4882';
+
+/** Every test fails on an error or a warning in the browser's console, wherever it comes from. */
+export const test = base.extend<{ console: string[] }>({
+  console: [
+    async ({ context }, use) => {
+      const lines: string[] = [];
+      context.on('console', (message) => {
+        if (['error', 'warning'].includes(message.type())) lines.push(message.text());
+      });
+      context.on('weberror', (error) => lines.push(error.error().message));
+      await use(lines);
+      if (lines.length > 0) throw new Error(`the console said:\n${lines.join('\n')}`);
+    },
+    { auto: true },
+  ],
+});
+export { expect } from '@playwright/test';
+
+/** Opens a page of the demo and waits until its book has been read. */
+export async function openDemo(page: Page, path = '/book'): Promise<void> {
+  await page.goto(DEMO + path);
+  await isRead(page);
+}
+
+/** Waits until all cards have been read from the store. */
+export async function isRead(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.documentElement.dataset['book'] === 'read');
+}
+
+/** Waits until the page says that everything is in the store. */
+export async function isSaved(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.documentElement.dataset['saving'] === 'saved');
+}
+
+/** Types into the quick line and opens the first that is found. */
+export async function find(page: Page, text: string, name: RegExp): Promise<void> {
+  await page.getByTestId('quick-line').fill(text);
+  await page.getByRole('option', { name }).first().click();
+}
+
+/** Fills the form of a new card with a name and a number, and saves it. */
+export async function addCard(page: Page, name: string, number?: string): Promise<void> {
+  await page.getByTestId('field-name').fill(name);
+  if (number !== undefined) {
+    await page.getByTestId('add-phones').click();
+    await page.getByTestId('phone-0').fill(number);
+  }
+  await page.getByTestId('save-card').click();
+  await page.getByTestId('card-page').waitFor();
+}

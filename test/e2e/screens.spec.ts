@@ -1,0 +1,131 @@
+import AxeBuilder from '@axe-core/playwright';
+
+import { expect, find, openDemo, test } from './fixtures';
+
+/** Every screen by its address; a card stands for all of them. */
+const SCREENS = ['/', '/book', '/book/c0a0d1a1-0000-4000-8a00-000000000003', '/book/c0a0d1a1-0000-4000-8b00-000000000001', '/book/c0a0d1a1-0000-4000-8a00-000000000003/edit', '/book/new', '/import', '/settings', '/lists', '/tidy', '/devices', '/book/nobody'];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`no screen has a fault of accessibility, ${scheme}`, async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    for (const path of SCREENS) {
+      await openDemo(page, path);
+      await page.getByRole('main').locator('h1, [role=heading][aria-level="1"]').first().waitFor();
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+      expect.soft(violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).slice(0, 3).join(' | ')}`)).toEqual([]);
+    }
+  });
+}
+
+test('an open sheet and open finds have no fault of accessibility either', async ({ page }) => {
+  await openDemo(page);
+  const check = async () => (await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()).violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 200)}`);
+  await page.getByTestId('quick-line').fill('lin');
+  await page.getByRole('option').first().waitFor();
+  expect.soft(await check()).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Order/ }).click();
+  await page.getByRole('dialog').waitFor();
+  expect.soft(await check()).toEqual([]);
+});
+
+for (const width of [360, 768, 1600]) {
+  test(`nothing is cut off or runs over at ${width} px`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 });
+    for (const path of SCREENS) {
+      await openDemo(page, path);
+      await page.getByRole('main').locator('h1, [role=heading][aria-level="1"]').first().waitFor();
+      const over = await page.evaluate(() => {
+        const limit = document.documentElement.clientWidth;
+        return [...document.querySelectorAll('#root *')]
+          .filter((element) => element.getBoundingClientRect().right > limit + 1 && element.textContent)
+          .map((element) => element.textContent?.slice(0, 60));
+      });
+      expect.soft(over, path).toEqual([]);
+    }
+  });
+}
+
+test('what is pressed is at least 44 px high and wide enough for a finger', async ({ page, viewport }) => {
+  test.skip((viewport?.width ?? 0) > 900, 'a finger is a matter of the phone');
+  for (const path of SCREENS) {
+    await openDemo(page, path);
+    await page.getByRole('main').locator('h1, [role=heading][aria-level="1"]').first().waitFor();
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('a, button, [role=button], [role=radio], [role=switch], input')]
+        // The thumb index is one tall target that is slid along; its letters are not aimed at one by one.
+        .filter((element) => element.closest('[aria-label="Letters"]') === null)
+        .filter((element) => getComputedStyle(element).visibility === 'visible')
+        .map((element) => ({ name: element.getAttribute('aria-label') ?? element.textContent, box: element.getBoundingClientRect() }))
+        .filter(({ box }) => box.width > 0 && (box.height < 43.5 || box.width < 20))
+        .map(({ name, box }) => `${name} ${Math.round(box.width)}×${Math.round(box.height)}`),
+    );
+    expect.soft(small, path).toEqual([]);
+  }
+});
+
+test('the book is found through, opened, edited and left by the keyboard alone', async ({ page }) => {
+  await openDemo(page);
+  await page.keyboard.press('/');
+  await expect(page.getByTestId('quick-line')).toBeFocused();
+  await page.keyboard.type('ames');
+  await page.getByRole('option').first().waitFor();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('card-name')).toHaveText('Delphine Ames');
+  await page.keyboard.press('e');
+  await page.getByTestId('card-editor').waitFor();
+  await page.getByTestId('field-nickname').focus();
+  await page.keyboard.type('Della');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByTestId('card-page')).toContainText('Della');
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(/\/book$/);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Go to the quick line');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('arrow keys walk through the rows, to the last of the book and back', async ({ page }) => {
+  await openDemo(page);
+  const rows = page.getByTestId('book-list').getByRole('link');
+  await rows.first().focus();
+  const first = await rows.first().getAttribute('aria-label');
+  await page.keyboard.press('ArrowDown');
+  await expect(rows.nth(1)).toBeFocused();
+  await page.keyboard.press('End');
+  await expect.poll(() => page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).not.toBe(first);
+  await page.keyboard.press('Home');
+  await expect.poll(() => page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(first);
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('card-page')).toBeVisible();
+});
+
+test('a letter of the thumb index leads to its names', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('navigation', { name: 'Letters' }).getByRole('button', { name: /^S,/ }).click();
+  await expect(page.getByTestId('book-list').getByRole('heading', { name: 'S', exact: true })).toBeInViewport();
+});
+
+test('the address names what is open, and back goes back', async ({ page, viewport }) => {
+  await openDemo(page);
+  await find(page, 'ames', /Delphine Ames/);
+  await expect(page).toHaveURL(/\/book\/[0-9a-f-]{36}$/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/book$/);
+  await expect(page.getByTestId('book-list')).toBeVisible();
+  if ((viewport?.width ?? 0) < 900) await expect(page.getByTestId('card-page')).toHaveCount(0);
+});
+
+test('the order and the colours are set, at once and for good', async ({ page }) => {
+  await openDemo(page, '/settings');
+  await page.getByRole('radio', { name: 'Dark' }).click();
+  await expect(page.locator('html')).toHaveClass(/dark/);
+  await page.getByRole('radio', { name: 'Given name, then surname' }).first().click();
+  await page.waitForFunction(() => document.documentElement.dataset['saving'] === 'saved');
+  await page.reload();
+  await expect(page.locator('html')).toHaveClass(/dark/);
+  await openDemo(page, '/book');
+  await expect(page.getByRole('button', { name: 'Order: given name' })).toBeVisible();
+});
