@@ -5,7 +5,10 @@ import sort from 'eslint-plugin-simple-import-sort';
 import tseslint from 'typescript-eslint';
 
 const part = (type, pattern) => ({ type, pattern: `src/${pattern}` });
-const may = (from, ...to) => ({ from: { element: { type: from } }, allow: { to: { element: { types: { anyOf: to } } } } });
+const may = (from, ...to) => ({
+  from: { element: { type: from } },
+  allow: { to: { element: { types: { anyOf: to } } } },
+});
 
 /** A place may import its own files; another place's are another element of the same type. */
 const ownPlace = {
@@ -18,7 +21,9 @@ const continuesGroup = (node) => {
   if (node.declaration.type !== 'TSTypeAliasDeclaration') return false;
   const { body } = node.parent;
   const before = body[body.indexOf(node) - 1];
-  return before?.declaration?.type === 'TSTypeAliasDeclaration' && before.loc.end.line === node.loc.start.line - 1;
+  return (
+    before?.declaration?.type === 'TSTypeAliasDeclaration' && before.loc.end.line === node.loc.start.line - 1
+  );
 };
 
 const documentExports = {
@@ -35,12 +40,28 @@ const documentExports = {
 const lines = (max) => ['error', { max, skipBlankLines: true, skipComments: true }];
 
 export default tseslint.config(
-  { ignores: ['**/*.data.ts', 'dist', 'node_modules', 'coverage', 'data', 'test-results', 'playwright-report'] },
+  {
+    ignores: [
+      '**/*.data.ts',
+      'dist',
+      'node_modules',
+      'coverage',
+      'data',
+      'test-results',
+      'playwright-report',
+    ],
+  },
   tseslint.configs.strict,
   {
     files: ['src/**/*.{ts,tsx}'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-    plugins: { boundaries, 'import-x': importX, sort, 'react-hooks': reactHooks, house: { rules: { 'document-exports': documentExports } } },
+    plugins: {
+      boundaries,
+      'import-x': importX,
+      sort,
+      'react-hooks': reactHooks,
+      house: { rules: { 'document-exports': documentExports } },
+    },
     settings: {
       // Without these settings no-cycle says nothing about TypeScript.
       ...importX.flatConfigs.typescript.settings,
@@ -101,8 +122,16 @@ export default tseslint.config(
       '@typescript-eslint/no-restricted-imports': [
         'error',
         {
-          paths: [{ name: 'lucide-react-native', message: 'its index brings every icon along; see ui/icons', allowTypeImports: true }],
-          patterns: [{ regex: '/core/(?!formats/)[^/]+/(?!index)', message: 'import core/<folder>, not a file in it' }],
+          paths: [
+            {
+              name: 'lucide-react-native',
+              message: 'its index brings every icon along; see ui/icons',
+              allowTypeImports: true,
+            },
+          ],
+          patterns: [
+            { regex: '/core/(?!formats/)[^/]+/(?!index)', message: 'import core/<folder>, not a file in it' },
+          ],
         },
       ],
     },
@@ -112,12 +141,25 @@ export default tseslint.config(
     ignores: ['**/*.test.ts'],
     rules: {
       'house/document-exports': 'error',
-      'no-restricted-imports': ['error', { patterns: [{ regex: '^(node:|react|expo|express|@reduxjs)', message: 'core is pure' }] }],
-      'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'take `now`' }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '^(node:|react|expo|express|@reduxjs)', message: 'core is pure' }] },
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now' },
+        { object: 'Math', property: 'random' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'take `now`' },
+      ],
     },
   },
   { files: ['src/app/**/*.tsx'], rules: { 'import-x/no-default-export': 'off', 'max-lines': lines(60) } },
-  { files: ['**/*.test.*'], rules: { 'max-lines': 'off', 'max-lines-per-function': 'off', 'boundaries/dependencies': 'off' } },
+  {
+    files: ['**/*.test.*'],
+    rules: { 'max-lines': 'off', 'max-lines-per-function': 'off', 'boundaries/dependencies': 'off' },
+  },
   { files: ['*.js', 'test/**/*.js'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 );

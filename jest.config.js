@@ -6,9 +6,16 @@ module.exports = {
     {
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/{core,cli,demo,hub,book,platform}/**/*.test.ts', '<rootDir>/test/unit/**/*.test.ts'],
-      transform: { '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }] },
-      transformIgnorePatterns: ['/node_modules/(?!(comlink|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)'],
+      testMatch: [
+        '<rootDir>/src/{core,cli,demo,hub,book,platform}/**/*.test.ts',
+        '<rootDir>/test/unit/**/*.test.ts',
+      ],
+      transform: {
+        '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
+      },
+      transformIgnorePatterns: [
+        '/node_modules/(?!(comlink|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',
+      ],
       moduleNameMapper: alias,
     },
     {

@@ -14,12 +14,20 @@ const hub = (port: number, args: string) => ({
 // Debian's Chromium runs as root in a container only without its sandbox; the rest keeps it from calling out.
 const chromium = {
   executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 };
 
 export default defineConfig({
   testDir: 'test/e2e',
-  timeout: 60_000,
+  timeout: 45_000,
   expect: { timeout: 10_000 },
   fullyParallel: true,
   workers: 2,

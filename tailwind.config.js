@@ -19,7 +19,10 @@ module.exports = {
       sansBold: ['Atkinson-Bold', 'Noto Sans', 'Noto Sans CJK JP', 'sans-serif'],
     },
     fontSize: Object.fromEntries(
-      Object.entries(sizes).map(([name, [size, line]]) => [name, [`${size / 16}rem`, { lineHeight: `${line / 16}rem` }]]),
+      Object.entries(sizes).map(([name, [size, line]]) => [
+        name,
+        [`${size / 16}rem`, { lineHeight: `${line / 16}rem` }],
+      ]),
     ),
     extend: { borderRadius: { stamp: '6px' }, screens: { wide: '900px', page: '1280px' } },
   },

@@ -10,7 +10,13 @@ console.log = log;
 const started = process.env.INIT_CWD ?? process.cwd();
 const result = spawnSync(
   process.execPath,
-  [binPath('tsx'), '--tsconfig', `${ROOT}/tsconfig.json`, `${ROOT}/src/cli/main.ts`, ...process.argv.slice(2)],
+  [
+    binPath('tsx'),
+    '--tsconfig',
+    `${ROOT}/tsconfig.json`,
+    `${ROOT}/src/cli/main.ts`,
+    ...process.argv.slice(2),
+  ],
   { cwd: started, stdio: 'inherit' },
 );
 process.exit(result.status ?? 1);

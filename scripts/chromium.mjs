@@ -16,19 +16,29 @@ export function ensureChromium() {
   install();
   return (
     PLACES.find((place) => existsSync(place)) ??
-    fail('The tests need Chromium. Install it (on Debian: apt-get install chromium fonts-noto-core fonts-noto-cjk), or set CHROMIUM to its path.')
+    fail(
+      'The tests need Chromium. Install it (on Debian: apt-get install chromium fonts-noto-core fonts-noto-cjk), or set CHROMIUM to its path.',
+    )
   );
 }
 
 /** Fonts matter to the pictures only, so a system without Debian's packages is taken as it is. */
 function hasFonts() {
-  return !existsSync('/usr/bin/apt-get') || existsSync('/usr/share/fonts/opentype/noto') || process.getuid?.() !== 0;
+  return (
+    !existsSync('/usr/bin/apt-get') ||
+    existsSync('/usr/share/fonts/opentype/noto') ||
+    process.getuid?.() !== 0
+  );
 }
 
 function install() {
   if (!existsSync('/usr/bin/apt-get') || process.getuid?.() !== 0) return;
   console.log('Installing Chromium and fonts …');
-  const apt = (...args) => spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  const apt = (...args) =>
+    spawnSync('apt-get', args, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   apt('update', '-qq');
   apt('install', '-y', '-qq', '--no-install-recommends', ...PACKAGES);
 }

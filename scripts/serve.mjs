@@ -8,7 +8,10 @@ import { ensureWebBuild } from './webBuild.mjs';
 export function serve(args) {
   ensureInstalled();
   ensureWebBuild();
-  const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', ...args], { cwd: ROOT, stdio: 'inherit' });
+  const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', ...args], {
+    cwd: ROOT,
+    stdio: 'inherit',
+  });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => hub.kill(signal));
   hub.on('exit', (code) => process.exit(code ?? 0));
 }

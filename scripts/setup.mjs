@@ -48,8 +48,11 @@ export function ensureInstalled() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages …');
   const npm = process.env.npm_execpath;
-  const status = npm ? run(process.execPath, [npm, 'ci', '--no-audit', '--no-fund']) : run('npm', ['ci', '--no-audit', '--no-fund']);
-  if (status !== 0) fail('npm ci failed. Check the connection to the npm registry and run the command again.');
+  const status = npm
+    ? run(process.execPath, [npm, 'ci', '--no-audit', '--no-fund'])
+    : run('npm', ['ci', '--no-audit', '--no-fund']);
+  if (status !== 0)
+    fail('npm ci failed. Check the connection to the npm registry and run the command again.');
   mkdirSync(dirname(stamp), { recursive: true });
   writeFileSync(stamp, lock);
 }

@@ -8,15 +8,31 @@ import { fail, hashFiles, ROOT, runBin } from './setup.mjs';
 const OUT = join(ROOT, 'dist', 'web');
 const STAMP = join(ROOT, 'dist', 'web.hash');
 const MADE_OF = ['src', 'public'];
-const CONFIGS = ['app.json', 'babel.config.js', 'metro.config.js', 'tailwind.config.js', 'package-lock.json', 'tsconfig.json'];
+const CONFIGS = [
+  'app.json',
+  'babel.config.js',
+  'metro.config.js',
+  'tailwind.config.js',
+  'package-lock.json',
+  'tsconfig.json',
+];
 
 /** Builds into dist/web unless that is up to date. */
 export function ensureWebBuild() {
-  const hash = hashFiles([...CONFIGS.map((file) => join(ROOT, file)), ...MADE_OF.flatMap((folder) => filesOf(join(ROOT, folder)))]);
-  if (existsSync(join(OUT, 'index.html')) && existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return;
+  const hash = hashFiles([
+    ...CONFIGS.map((file) => join(ROOT, file)),
+    ...MADE_OF.flatMap((folder) => filesOf(join(ROOT, folder))),
+  ]);
+  if (existsSync(join(OUT, 'index.html')) && existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash)
+    return;
   console.log('Building the application (about a minute) …');
   rmSync(OUT, { recursive: true, force: true });
-  const status = runBin('expo', ['export', '-p', 'web', '--output-dir', OUT], { CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', NODE_ENV: 'production' });
+  const status = runBin('expo', ['export', '-p', 'web', '--output-dir', OUT], {
+    CI: '1',
+    EXPO_NO_TELEMETRY: '1',
+    EXPO_OFFLINE: '1',
+    NODE_ENV: 'production',
+  });
   if (status !== 0) fail('The application could not be built; the lines above say why.');
   compressBuild();
   writeFileSync(STAMP, hash);

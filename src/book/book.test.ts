@@ -54,7 +54,9 @@ test('only what changed is written', async () => {
   await store.dispatch(add(ada, bo));
   await writer.flush();
   storage.entries.set('card:uid-Bo Ek', 'untouched');
-  await store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, phones: { p1: { number: '2' } } }] }));
+  await store.dispatch(
+    changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, phones: { p1: { number: '2' } } }] }),
+  );
   await writer.flush();
   expect(storage.entries.get('card:uid-Bo Ek')).toBe('untouched');
 });
@@ -63,7 +65,9 @@ test('every change can be taken back and made again, also after a reload', async
   const { store, storage, writer } = openTestBook();
   await store.dispatch(openBook());
   await store.dispatch(add(ada));
-  await store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, phones: { p1: { number: '2' } } }] }));
+  await store.dispatch(
+    changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, phones: { p1: { number: '2' } } }] }),
+  );
   await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [ada.uid] }));
   await writer.flush();
   const again = openTestBook(storage);
@@ -88,7 +92,13 @@ test('undoing an earlier change leaves newer values alone and says so', async ()
   await store.dispatch(openBook());
   await store.dispatch(add({ ...ada, phones: { p1: { number: '1' }, p2: { number: '1' } } }));
   const edit = (p1: string, p2: string) =>
-    store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, phones: { p1: { number: p1 }, p2: { number: p2 } } }] }));
+    store.dispatch(
+      changeBook({
+        cause: 'edit',
+        label: 'Edited',
+        upserts: [{ ...ada, phones: { p1: { number: p1 }, p2: { number: p2 } } }],
+      }),
+    );
   const change = await edit('2', '2');
   await edit('3', '2');
   store.dispatch(undo(change?.id));
@@ -101,7 +111,9 @@ test('saving a card without a change is no change', async () => {
   const { store } = openTestBook();
   await store.dispatch(openBook());
   await store.dispatch(add(ada));
-  expect(await store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [ada] }))).toBeUndefined();
+  expect(
+    await store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [ada] })),
+  ).toBeUndefined();
   expect(store.getState().history.changes).toHaveLength(1);
 });
 
@@ -112,7 +124,8 @@ test('two pages that change different values of one card do not overwrite each o
   await one.store.dispatch(add(ada));
   await one.writer.flush();
   await two.store.dispatch(openBook());
-  const edit = (more: Partial<Card>) => changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, ...more }] });
+  const edit = (more: Partial<Card>) =>
+    changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, ...more }] });
   await one.store.dispatch(edit({ phones: { p1: { number: '2' } } }));
   await two.store.dispatch(edit({ nicknames: { n1: { name: 'Addie' } } }));
   await one.writer.flush();
@@ -183,8 +196,19 @@ test('the list has a letter over the names under it, in the order set, organisat
   const org = cardOf('Brine & Bellows', { kind: 'org' });
   await store.dispatch(add(ada, bo, org, cardOf('Piet van Dijk')));
   const shown = (filter: 'all' | 'people' | 'organisations') =>
-    selectBookList(store.getState(), filter).items.map((item) => (item.kind === 'letter' ? item.letter : item.uid.slice(4)));
-  expect(shown('all')).toEqual(['B', 'Brine & Bellows', 'D', 'Piet van Dijk', 'E', 'Bo Ek', 'L', 'Ada Lowther']);
+    selectBookList(store.getState(), filter).items.map((item) =>
+      item.kind === 'letter' ? item.letter : item.uid.slice(4),
+    );
+  expect(shown('all')).toEqual([
+    'B',
+    'Brine & Bellows',
+    'D',
+    'Piet van Dijk',
+    'E',
+    'Bo Ek',
+    'L',
+    'Ada Lowther',
+  ]);
   expect(shown('organisations')).toEqual(['B', 'Brine & Bellows']);
   store.dispatch(changeSettings({ particlesCount: true }));
   expect(shown('people')).toEqual(['E', 'Bo Ek', 'L', 'Ada Lowther', 'V', 'Piet van Dijk']);

@@ -24,12 +24,19 @@ export interface Wish {
  *
  * @returns the change, or undefined where nothing differs
  */
-export function changeBook({ cause, label, upserts = [], removed = [] }: Wish): AppThunk<Promise<Change | undefined>> {
+export function changeBook({
+  cause,
+  label,
+  upserts = [],
+  removed = [],
+}: Wish): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState, services) => {
     const known = selectCardsByUid(getState());
     const detached = upserts.map(detachPhotos);
     // Photos first: a card may stand without its change in the store, but not without its photo.
-    await services.photos.put(Object.assign({}, ...detached.map(({ photos }) => photos)) as Record<string, string>);
+    await services.photos.put(
+      Object.assign({}, ...detached.map(({ photos }) => photos)) as Record<string, string>,
+    );
     const stamp = services.utcNow();
     const wished = detached.map(({ card }) => (cause === 'import' ? card : { ...card, updated: stamp }));
     const pairs: BeforeAfter[] = [
@@ -49,7 +56,9 @@ export function changeBook({ cause, label, upserts = [], removed = [] }: Wish): 
 
 /** A card saved without a change: only its date of writing differs. */
 function isOnlyStamped(pair: BeforeAfter): boolean {
-  return toCardChanges([pair]).every((one) => one.kind === 'edit' && one.edits.every(({ path }) => path[0] === 'updated'));
+  return toCardChanges([pair]).every(
+    (one) => one.kind === 'edit' && one.edits.every(({ path }) => path[0] === 'updated'),
+  );
 }
 
 function commit(change: Change, now: CardsNow, isReplay: boolean): AppThunk {
@@ -84,7 +93,8 @@ function replay(change: Change, direction: 'forward' | 'backward'): AppThunk {
     const { upserts, removed, missed, change: now } = replayChange(change, direction, (uid) => known[uid]);
     dispatch(commit(now, { upserts, removed }, true));
     const verb = direction === 'backward' ? 'Taken back' : 'Done again';
-    const rest = missed === 0 ? '' : ` ${missed} newer ${missed === 1 ? 'value was' : 'values were'} left as they are.`;
+    const rest =
+      missed === 0 ? '' : ` ${missed} newer ${missed === 1 ? 'value was' : 'values were'} left as they are.`;
     dispatch(noticed({ text: `${verb}: ${change.label}.${rest}`, tone: 'plain' }));
   };
 }

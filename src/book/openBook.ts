@@ -28,7 +28,8 @@ export function openBook(): AppThunk<Promise<void>> {
     try {
       const first = await services.storage.getMany([KEYS.schema, KEYS.settings, KEYS.rows]);
       const version = Number(first[KEYS.schema] ?? SCHEMA_VERSION);
-      if (version > SCHEMA_VERSION) throw new Error(`this book was written by a newer version (${version}); update Cordialis to open it`);
+      if (version > SCHEMA_VERSION)
+        throw new Error(`this book was written by a newer version (${version}); update Cordialis to open it`);
       const settings = settingsSchema.parse(parseJson(first[KEYS.settings]) ?? {});
       dispatch(settingsArrived(settings));
       const order = { by: settings.sortBy, particlesCount: settings.particlesCount };
@@ -40,7 +41,10 @@ export function openBook(): AppThunk<Promise<void>> {
       await services.yieldToPage();
       const keys = await services.storage.getAllKeys();
       await dispatch(readAllCards(keys.filter((key) => key.startsWith(KEYS.card))));
-      const changes = keys.filter((key) => key.startsWith(KEYS.change)).sort().slice(-CHANGES_AT_START);
+      const changes = keys
+        .filter((key) => key.startsWith(KEYS.change))
+        .sort()
+        .slice(-CHANGES_AT_START);
       dispatch(changesArrived(await readChanges(services, changes)));
       dispatch(rememberRows());
     } catch (error) {
@@ -72,7 +76,9 @@ function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
       const chunk = keys.slice(start, start + CHUNK);
       const { cards, damaged } = await readCards(services.storage, chunk);
       if (damaged.length > 0) {
-        await services.storage.setMany(Object.fromEntries(damaged.map(({ key, text }) => [`${KEYS.aside}${key}`, text])));
+        await services.storage.setMany(
+          Object.fromEntries(damaged.map(({ key, text }) => [`${KEYS.aside}${key}`, text])),
+        );
         await services.storage.removeMany(damaged.map(({ key }) => key));
         dispatch(recordsSetAside(damaged.map(({ key, message }) => `${key}: ${message}`)));
       }
@@ -117,14 +123,28 @@ export function rememberRows(): AppThunk {
 }
 
 /** What another page has written: reads it and shows it. */
-export function readNews(uids: readonly Uid[], changeIds: readonly string[], hasSettings: boolean): AppThunk<Promise<void>> {
+export function readNews(
+  uids: readonly Uid[],
+  changeIds: readonly string[],
+  hasSettings: boolean,
+): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
-    const { cards } = await readCards(services.storage, uids.map((uid) => `${KEYS.card}${uid}`));
+    const { cards } = await readCards(
+      services.storage,
+      uids.map((uid) => `${KEYS.card}${uid}`),
+    );
     const there = new Set(cards.map(({ uid }) => uid));
     const removed = uids.filter((uid) => !there.has(uid));
     services.writer.sawCards(cards, removed);
     dispatch(cardsArrived({ upserts: cards, removed }));
-    dispatch(changesArrived(await readChanges(services, changeIds.map((id) => `${KEYS.change}${id}`))));
+    dispatch(
+      changesArrived(
+        await readChanges(
+          services,
+          changeIds.map((id) => `${KEYS.change}${id}`),
+        ),
+      ),
+    );
     const settings = hasSettings ? await services.storage.getItem(KEYS.settings) : null;
     if (settings !== null) dispatch(showSettings(settingsSchema.parse(parseJson(settings) ?? {})));
     void services.search.put(cards, removed, selectSettings(getState()).country);
@@ -141,7 +161,13 @@ async function readChanges(services: Services, keys: string[]): Promise<Change[]
 }
 
 function isChange(value: unknown): value is Change {
-  return typeof value === 'object' && value !== null && 'id' in value && 'cards' in value && Array.isArray(value.cards);
+  return (
+    typeof value === 'object' &&
+    value !== null &&
+    'id' in value &&
+    'cards' in value &&
+    Array.isArray(value.cards)
+  );
 }
 
 interface RowSnapshot {

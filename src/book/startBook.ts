@@ -1,4 +1,14 @@
-import { type BookName, fetchDemoCards, newUid, nowMs, onPageLeave, openStorage, openTabChannel, utcNow, yieldToPage } from '@/platform';
+import {
+  type BookName,
+  fetchDemoCards,
+  newUid,
+  nowMs,
+  onPageLeave,
+  openStorage,
+  openTabChannel,
+  utcNow,
+  yieldToPage,
+} from '@/platform';
 
 import { cardsArrived } from './actions';
 import { type AppStore, makeAppStore } from './appStore';

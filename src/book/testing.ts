@@ -15,7 +15,8 @@ export class MemoryStorage implements TextStorage {
   fails = false;
 
   getItem = (key: string) => Promise.resolve(this.entries.get(key) ?? null);
-  getMany = (keys: string[]) => Promise.resolve(Object.fromEntries(keys.map((key) => [key, this.entries.get(key) ?? null])));
+  getMany = (keys: string[]) =>
+    Promise.resolve(Object.fromEntries(keys.map((key) => [key, this.entries.get(key) ?? null])));
   setMany = (entries: Record<string, string>) => {
     if (this.fails) return Promise.reject(new Error('the disk is full'));
     this.writes += 1;

@@ -9,7 +9,8 @@ const VERBS: Readonly<Record<string, (args: readonly string[]) => unknown>> = { 
 function main([verb = '', ...args]: readonly string[]): void {
   const run = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
   try {
-    if (!run) throw new UnusableInput(`usage: book ${Object.keys(VERBS).join('|')} …; "${verb}" is none of them`);
+    if (!run)
+      throw new UnusableInput(`usage: book ${Object.keys(VERBS).join('|')} …; "${verb}" is none of them`);
     process.stdout.write(`${JSON.stringify(run(args))}\n`);
   } catch (error) {
     if (!(error instanceof UnusableInput)) throw error;

@@ -9,7 +9,18 @@ test('the demo book is of the size and kind it should be', () => {
   expect(book.length).toBeGreaterThanOrEqual(240);
   expect(organisations.length).toBeGreaterThanOrEqual(30);
   expect(new Set(book.map(({ uid }) => uid)).size).toBe(book.length);
-  const scripts = ['Latin', 'Han', 'Hiragana', 'Hangul', 'Cyrillic', 'Greek', 'Hebrew', 'Arabic', 'Devanagari', 'Thai'];
+  const scripts = [
+    'Latin',
+    'Han',
+    'Hiragana',
+    'Hangul',
+    'Cyrillic',
+    'Greek',
+    'Hebrew',
+    'Arabic',
+    'Devanagari',
+    'Thai',
+  ];
   const names = book.map(shownAs).join(' ');
   expect(scripts.filter((script) => !new RegExp(`\\p{Script=${script}}`, 'u').test(names))).toEqual([]);
 });
@@ -17,7 +28,8 @@ test('the demo book is of the size and kind it should be', () => {
 test('every card is valid and every mail address one that nobody has (RFC 2606)', () => {
   for (const card of book) {
     expect(parseCard(card).kind).toBe('card');
-    for (const { address } of Object.values(card.emails ?? {})) expect(address).toMatch(/@([\w.]+\.)?(example|example\.org)$/);
+    for (const { address } of Object.values(card.emails ?? {}))
+      expect(address).toMatch(/@([\w.]+\.)?(example|example\.org)$/);
   }
 });
 
@@ -28,10 +40,12 @@ test('the same day gives the same book, another day other dates', () => {
 
 test('somebody has a birthday on each of the next thirty days', () => {
   const days = new Set(
-    book.flatMap(({ anniversaries }) => Object.values(anniversaries ?? {})).map(({ date }) => {
-      const { month = 0, day = 0 } = toPartialDate(date);
-      return `${month}-${day}`;
-    }),
+    book
+      .flatMap(({ anniversaries }) => Object.values(anniversaries ?? {}))
+      .map(({ date }) => {
+        const { month = 0, day = 0 } = toPartialDate(date);
+        return `${month}-${day}`;
+      }),
   );
   for (let i = 0; i < 30; i += 1) {
     const date = new Date(Date.UTC(2026, 10, 24 + i));

@@ -31,7 +31,9 @@ export function drawPortrait(dice: Dice): string {
 function backHair(dice: Dice, hair: string, width: number): string[] {
   if (!dice.chance(0.45)) return [];
   const length = 66 + dice.below(16);
-  return [`<path d="M${36 - width} 44c0-30 ${8 + 2 * width}-30 ${8 + 2 * width} 0v${length - 44}H${36 - width}z" fill="${hair}"/>`];
+  return [
+    `<path d="M${36 - width} 44c0-30 ${8 + 2 * width}-30 ${8 + 2 * width} 0v${length - 44}H${36 - width}z" fill="${hair}"/>`,
+  ];
 }
 
 function face(dice: Dice, hair: string): string[] {

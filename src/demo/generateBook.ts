@@ -44,7 +44,13 @@ function mixedPerson(index: number, today: string, dice: Dice): Card {
   const plain = plainNames(country);
   const [given = 'Ada'] = dice.pick(plain).split(' ');
   const surname = dice.pick(plain).split(' ').at(-1) ?? 'Lowther';
-  return personCard(index, country.familyFirst ? `${surname} ${given}` : `${given} ${surname}`, country, today, dice);
+  return personCard(
+    index,
+    country.familyFirst ? `${surname} ${given}` : `${given} ${surname}`,
+    country,
+    today,
+    dice,
+  );
 }
 
 function personCard(index: number, line: string, country: DemoCountry, today: string, dice: Dice): Card {
@@ -52,7 +58,10 @@ function personCard(index: number, line: string, country: DemoCountry, today: st
   const [town, postcode] = dice.pick(country.towns);
   const houses = ORGANISATIONS.filter(([, , , houseTag]) => houseTag === tag);
   const organisation = houses.length > 0 && dice.chance(0.5) ? dice.pick(houses) : undefined;
-  const name = parseName(line, { familyFirst: country.familyFirst === true, doubleSurname: country.doubleSurname === true });
+  const name = parseName(line, {
+    familyFirst: country.familyFirst === true,
+    doubleSurname: country.doubleSurname === true,
+  });
   const card: Card = {
     ...newCard(uidOf('a', index), daysBefore(today, 30 + dice.below(700))),
     kind: 'individual',
@@ -65,7 +74,12 @@ function personCard(index: number, line: string, country: DemoCountry, today: st
   };
   if (dice.chance(0.85)) card.emails = mailsOf(index, line, organisation?.[0], dice);
   if (dice.chance(0.75)) {
-    const components = [['name', dice.pick(country.streets)], ['postcode', postcode], ['locality', town], ['country', country.country]];
+    const components = [
+      ['name', dice.pick(country.streets)],
+      ['postcode', postcode],
+      ['locality', town],
+      ['country', country.country],
+    ];
     card.addresses = {
       a1: {
         components: components.map(([kind = '', value = '']) => ({ kind, value })),
@@ -85,33 +99,58 @@ function personCard(index: number, line: string, country: DemoCountry, today: st
 function phonesOf(country: DemoCountry, dice: Dice): NonNullable<Card['phones']> {
   const number = (pattern: string) => pattern.replace(/#/g, () => String(dice.below(10)));
   const phones: NonNullable<Card['phones']> = {
-    p1: { number: number(dice.pick(country.phones)), contexts: { work: true }, ...(dice.chance(0.4) ? { pref: 1 } : {}) },
+    p1: {
+      number: number(dice.pick(country.phones)),
+      contexts: { work: true },
+      ...(dice.chance(0.4) ? { pref: 1 } : {}),
+    },
   };
-  if (dice.chance(0.6)) phones['p2'] = { number: number(country.phones.at(-1) ?? '#'), features: { mobile: true } };
-  if (dice.chance(0.12)) phones['p3'] = { number: number(country.phones[0] ?? '#'), contexts: { private: true } };
+  if (dice.chance(0.6))
+    phones['p2'] = { number: number(country.phones.at(-1) ?? '#'), features: { mobile: true } };
+  if (dice.chance(0.12))
+    phones['p3'] = { number: number(country.phones[0] ?? '#'), contexts: { private: true } };
   return phones;
 }
 
-function mailsOf(index: number, line: string, organisation: string | undefined, dice: Dice): NonNullable<Card['emails']> {
+function mailsOf(
+  index: number,
+  line: string,
+  organisation: string | undefined,
+  dice: Dice,
+): NonNullable<Card['emails']> {
   const own = slug(line, index);
-  const mails: NonNullable<Card['emails']> = { e1: { address: `${own}@example.org`, contexts: { private: true } } };
+  const mails: NonNullable<Card['emails']> = {
+    e1: { address: `${own}@example.org`, contexts: { private: true } },
+  };
   if (organisation && dice.chance(0.7)) {
     const house = slug(organisation, index);
-    mails['e2'] = { address: `${own.split('.')[0] ?? own}@${house}.example`, contexts: { work: true }, pref: 1 };
+    mails['e2'] = {
+      address: `${own.split('.')[0] ?? own}@${house}.example`,
+      contexts: { work: true },
+      pref: 1,
+    };
   }
   return mails;
 }
 
 /** Birthdays fall on every day of the weeks around today; some years are not known, some people have wedding days. */
 function datesOf(index: number, today: string, dice: Dice): NonNullable<Card['anniversaries']> {
-  const day = new Date(Date.parse(`${today}T00:00:00Z`) + (index % 37) * 86_400_000 * (index % 5 === 0 ? 7 : 1));
+  const day = new Date(
+    Date.parse(`${today}T00:00:00Z`) + (index % 37) * 86_400_000 * (index % 5 === 0 ? 7 : 1),
+  );
   const birth = { month: day.getUTCMonth() + 1, day: day.getUTCDate() };
   const dates: NonNullable<Card['anniversaries']> = {
     // No year of birth is a leap year's neighbour by accident: 29 February only comes from a leap day itself.
-    d1: { kind: 'birth', date: dice.chance(0.75) && birth.day !== 29 ? { year: 1938 + dice.below(66), ...birth } : birth },
+    d1: {
+      kind: 'birth',
+      date: dice.chance(0.75) && birth.day !== 29 ? { year: 1938 + dice.below(66), ...birth } : birth,
+    },
   };
   if (dice.chance(0.15)) {
-    dates['d2'] = { kind: 'wedding', date: { year: 1975 + dice.below(48), month: 1 + dice.below(12), day: 1 + dice.below(28) } };
+    dates['d2'] = {
+      kind: 'wedding',
+      date: { year: 1975 + dice.below(48), month: 1 + dice.below(12), day: 1 + dice.below(28) },
+    };
   }
   return dates;
 }
@@ -120,13 +159,23 @@ function organisationCard(index: number, today: string, dice: Dice): Card {
   const [name, what, town, tag] = ORGANISATIONS[index] ?? ['', '', '', ''];
   const country = COUNTRIES.find(({ towns }) => towns.some(([known]) => known === town)) ?? COUNTRIES[0];
   const postcode = country?.towns.find(([known]) => known === town)?.[1] ?? '';
-  const components = [['name', dice.pick(country?.streets ?? [''])], ['postcode', postcode], ['locality', town], ['country', country?.country ?? '']];
+  const components = [
+    ['name', dice.pick(country?.streets ?? [''])],
+    ['postcode', postcode],
+    ['locality', town],
+    ['country', country?.country ?? ''],
+  ];
   return {
     ...newCard(uidOf('b', index), daysBefore(today, 60 + dice.below(700))),
     kind: 'org',
     name: { full: name },
     titles: { t1: { name: what, kind: 'title' } },
-    phones: { p1: { number: (country?.phones[0] ?? '').replace(/#/g, () => String(dice.below(10))), features: { 'main-number': true } } },
+    phones: {
+      p1: {
+        number: (country?.phones[0] ?? '').replace(/#/g, () => String(dice.below(10))),
+        features: { 'main-number': true },
+      },
+    },
     emails: { e1: { address: `office@${slug(name, index)}.example`, contexts: { work: true } } },
     addresses: {
       a1: {
@@ -160,7 +209,14 @@ function doubles(people: readonly Card[], today: string): Card[] {
 
 /** The Latin letters of a name as a part of an address; names in other scripts go by their number. */
 function slug(line: string, index: number): string {
-  const plain = line.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/ø/g, 'o').replace(/ł/g, 'l').replace(/ß/g, 'ss');
-  const words = plain.match(/[a-z]+/g)?.filter((word) => !['dr', 'prof', 'rev', 'sir', 'the', 'of'].includes(word)) ?? [];
+  const plain = line
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/ø/g, 'o')
+    .replace(/ł/g, 'l')
+    .replace(/ß/g, 'ss');
+  const words =
+    plain.match(/[a-z]+/g)?.filter((word) => !['dr', 'prof', 'rev', 'sir', 'the', 'of'].includes(word)) ?? [];
   return words.length === 0 ? `guest${index}` : words.slice(0, 3).join('.');
 }

@@ -37,7 +37,12 @@ export function generateLargeBook(size: number, seed = 7): Card[] {
           countryCode: country.code,
         },
       },
-      anniversaries: { d1: { kind: 'birth', date: { year: 1940 + dice.below(60), month: 1 + dice.below(12), day: 1 + dice.below(28) } } },
+      anniversaries: {
+        d1: {
+          kind: 'birth',
+          date: { year: 1940 + dice.below(60), month: 1 + dice.below(12), day: 1 + dice.below(28) },
+        },
+      },
       keywords: { [tag]: true },
       notes: { o1: { note: dice.pick(NOTES) } },
     };

@@ -10,7 +10,8 @@ function main(): void {
   const isDemo = process.argv.includes('--demo');
   const port = Number(process.env['PORT'] ?? DEFAULT_PORT);
   const webRoot = process.env['CORDIALIS_WEB'] ?? join(process.cwd(), 'dist/web');
-  if (!existsSync(join(webRoot, 'index.html'))) fail(`the application has not been built into ${webRoot}; run npm run build`);
+  if (!existsSync(join(webRoot, 'index.html')))
+    fail(`the application has not been built into ${webRoot}; run npm run build`);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
   const hub = makeHub({ webRoot, ...(isDemo ? { demoDay: new Date().toISOString().slice(0, 10) } : {}) });
   const server = hub.listen(port, '127.0.0.1', (error) => {

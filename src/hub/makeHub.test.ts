@@ -11,7 +11,10 @@ const servers: Server[] = [];
 async function start(demoDay?: string): Promise<string> {
   const webRoot = mkdtempSync(join(tmpdir(), 'cordialis-'));
   mkdirSync(join(webRoot, '_expo'), { recursive: true });
-  writeFileSync(join(webRoot, 'index.html'), `<html><head></head><body>${'the page '.repeat(300)}</body></html>`);
+  writeFileSync(
+    join(webRoot, 'index.html'),
+    `<html><head></head><body>${'the page '.repeat(300)}</body></html>`,
+  );
   writeFileSync(join(webRoot, '_expo', 'entry-0123.js'), '1');
   writeFileSync(join(webRoot, '_expo', 'entry-0123.js.br'), brotliCompressSync('1'));
   const server = makeHub({ webRoot, ...(demoDay ? { demoDay } : {}) }).listen(0, '127.0.0.1') as Server;
@@ -55,7 +58,10 @@ test('answers are compressed', async () => {
 test('a Brotli twin is sent for its file to those who take it, as what the file is', async () => {
   const url = await start();
   const taken = await fetch(`${url}/_expo/entry-0123.js`, { headers: { 'Accept-Encoding': 'br' } });
-  expect([taken.headers.get('content-encoding'), taken.headers.get('cache-control')]).toEqual(['br', expect.stringMatching(/immutable/)]);
+  expect([taken.headers.get('content-encoding'), taken.headers.get('cache-control')]).toEqual([
+    'br',
+    expect.stringMatching(/immutable/),
+  ]);
   expect(taken.headers.get('content-type')).toMatch(/javascript/);
   expect(await taken.text()).toBe('1');
   const plain = await fetch(`${url}/_expo/entry-0123.js`, { headers: { 'Accept-Encoding': 'identity' } });

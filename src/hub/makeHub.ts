@@ -32,7 +32,10 @@ export function makeHub({ webRoot, demoDay }: HubOptions): Express {
   hub.use(express.static(webRoot, { index: false }));
   const page = readPage(webRoot, demoDay !== undefined);
   // Every other address is a place of the application, which reads the address itself.
-  hub.get('/{*place}', (_, response) => void response.type('html').set('Cache-Control', 'no-cache').send(page));
+  hub.get(
+    '/{*place}',
+    (_, response) => void response.type('html').set('Cache-Control', 'no-cache').send(page),
+  );
   hub.use(answerFault);
   return hub;
 }
@@ -50,7 +53,10 @@ function hashedFiles(folder: string) {
 /** The page, told which book it is for. */
 function readPage(webRoot: string, isDemo: boolean): string {
   const page = readFileSync(join(webRoot, 'index.html'), 'utf8');
-  return page.replace('</head>', `<meta name="cordialis-book" content="${isDemo ? 'demo' : 'own'}" /></head>`);
+  return page.replace(
+    '</head>',
+    `<meta name="cordialis-book" content="${isDemo ? 'demo' : 'own'}" /></head>`,
+  );
 }
 
 function securityHeaders() {
@@ -81,5 +87,7 @@ function securityHeaders() {
 /** One place for what nobody here can mend; says no more than that it happened. */
 const answerFault: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
   const status = error.status ?? 500;
-  response.status(status).json({ error: status === 404 ? 'there is nothing here' : 'the hub could not answer this' });
+  response
+    .status(status)
+    .json({ error: status === 404 ? 'there is nothing here' : 'the hub could not answer this' });
 };

@@ -15,7 +15,8 @@ export interface KeyPress {
 export function onKeyPress(handle: (press: KeyPress) => boolean): () => void {
   const listen = (event: KeyboardEvent) => {
     const target = event.target instanceof HTMLElement ? event.target : undefined;
-    const isTyping = target !== undefined && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+    const isTyping =
+      target !== undefined && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
     const press = {
       key: event.key,
       isCommand: event.ctrlKey || event.metaKey,

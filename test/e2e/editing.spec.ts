@@ -1,6 +1,8 @@
 import { addCard, DEMO, expect, find, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
-test('an empty book says what will be here and offers the first step; a card needs one of four things', async ({ page }) => {
+test('an empty book says what will be here and offers the first step; a card needs one of four things', async ({
+  page,
+}) => {
   await page.goto(`${OWN}/book`);
   await isRead(page);
   await page.getByRole('button', { name: 'Write the first card' }).click();
@@ -48,20 +50,43 @@ test('every kind of value is typed, labelled, kept and shown', async ({ page }) 
   await page.getByTestId('save-card').click();
 
   const card = page.getByTestId('card-page');
-  for (const text of ['Harpsichord maker, Brine & Bellows', 'Addie', '01632 960983', 'boat, preferred', '4 Quay Street', 'Wexmere WX1 4AA', 'lowther.example', '3 February']) {
+  for (const text of [
+    'Harpsichord maker, Brine & Bellows',
+    'Addie',
+    '01632 960983',
+    'boat, preferred',
+    '4 Quay Street',
+    'Wexmere WX1 4AA',
+    'lowther.example',
+    '3 February',
+  ]) {
     await expect(card).toContainText(text);
   }
-  await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute('href', 'tel:+447700900123');
-  await expect(page.getByRole('link', { name: 'Way there', exact: true })).toHaveAttribute('href', /^geo:0,0\?q=4%20Quay%20Street/);
-  await expect(page.getByRole('link', { name: 'Web', exact: true })).toHaveAttribute('href', 'https://lowther.example');
+  await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute(
+    'href',
+    'tel:+447700900123',
+  );
+  await expect(page.getByRole('link', { name: 'Way there', exact: true })).toHaveAttribute(
+    'href',
+    /^geo:0,0\?q=4%20Quay%20Street/,
+  );
+  await expect(page.getByRole('link', { name: 'Web', exact: true })).toHaveAttribute(
+    'href',
+    'https://lowther.example',
+  );
 
   // Making another one the preferred changes who is rung.
   await page.getByRole('button', { name: 'More for 01632 960983' }).click();
   await page.getByRole('button', { name: 'Make preferred' }).click();
-  await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute('href', 'tel:+441632960983');
+  await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute(
+    'href',
+    'tel:+441632960983',
+  );
 });
 
-test('leaving with unsaved changes asks, by a link and by the browser’s back; staying loses nothing', async ({ page }) => {
+test('leaving with unsaved changes asks, by a link and by the browser’s back; staying loses nothing', async ({
+  page,
+}) => {
   await openDemo(page);
   await find(page, 'ames', /Delphine Ames/);
   await page.getByTestId('edit-card').click();

@@ -3,12 +3,30 @@ import { readFileSync } from 'node:fs';
 import { addCard, expect, find, isRead, isSaved, openDemo, test } from './fixtures';
 
 const VCARD = [
-  'BEGIN:VCARD', 'VERSION:3.0', 'UID:imported-1', 'FN:Ottilie Quast', 'N:Quast;Ottilie;;;', 'TEL;TYPE=WORK:+49 40 66969 123',
-  'END:VCARD', 'BEGIN:VCARD', 'VERSION:3.0', 'N:;;;;', 'END:VCARD', 'BEGIN:VCARD', 'VERSION:4.0', 'UID:imported-2',
-  'FN:Brandt & Söhne', 'KIND:org', 'ORG:Brandt & Söhne', 'END:VCARD', '',
+  'BEGIN:VCARD',
+  'VERSION:3.0',
+  'UID:imported-1',
+  'FN:Ottilie Quast',
+  'N:Quast;Ottilie;;;',
+  'TEL;TYPE=WORK:+49 40 66969 123',
+  'END:VCARD',
+  'BEGIN:VCARD',
+  'VERSION:3.0',
+  'N:;;;;',
+  'END:VCARD',
+  'BEGIN:VCARD',
+  'VERSION:4.0',
+  'UID:imported-2',
+  'FN:Brandt & Söhne',
+  'KIND:org',
+  'ORG:Brandt & Söhne',
+  'END:VCARD',
+  '',
 ].join('\r\n');
 
-test('somebody is found, read, rung, edited; a card added, a file imported, the book exported; all is there after a reload', async ({ page }) => {
+test('somebody is found, read, rung, edited; a card added, a file imported, the book exported; all is there after a reload', async ({
+  page,
+}) => {
   await openDemo(page);
   const counts = page.getByTestId('book-counts');
   const before = Number(/^(\d+)/.exec((await counts.textContent()) ?? '')?.[1]);
@@ -41,7 +59,9 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
   await isRead(page);
   const chooser = page.waitForEvent('filechooser');
   await page.getByTestId('choose-files').click();
-  await (await chooser).setFiles({ name: 'old phone.vcf', mimeType: 'text/vcard', buffer: Buffer.from(VCARD) });
+  await (
+    await chooser
+  ).setFiles({ name: 'old phone.vcf', mimeType: 'text/vcard', buffer: Buffer.from(VCARD) });
   await expect(page.getByTestId('import-preview')).toContainText('2 new cards');
   await expect(page.getByTestId('import-problems')).toContainText('line 8');
   await page.getByTestId('do-import').click();
@@ -66,7 +86,8 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
   expect(file.suggestedFilename()).toMatch(/^Cordialis-\d{4}-\d\d-\d\d\.vcf$/);
   const text = readFileSync(await file.path(), 'utf8').replaceAll('\r\n ', '');
   expect(text.match(/^BEGIN:VCARD/gm)).toHaveLength(before + 31 + 3);
-  for (const value of ['FN:Ottilie Quast', 'NICKNAME:Gö', 'UID:imported-2', 'Brings his own stand.']) expect(text).toContain(value);
+  for (const value of ['FN:Ottilie Quast', 'NICKNAME:Gö', 'UID:imported-2', 'Brings his own stand.'])
+    expect(text).toContain(value);
 });
 
 test('the exported book, imported again, is the same: nothing new, nothing different', async ({ page }) => {
@@ -87,7 +108,9 @@ test('a file that holds no cards is refused in words, and nothing changes', asyn
   await openDemo(page, '/import');
   const chooser = page.waitForEvent('filechooser');
   await page.getByTestId('choose-files').click();
-  await (await chooser).setFiles({ name: 'holiday.vcf', mimeType: 'text/vcard', buffer: Buffer.from('just some words') });
+  await (
+    await chooser
+  ).setFiles({ name: 'holiday.vcf', mimeType: 'text/vcard', buffer: Buffer.from('just some words') });
   await expect(page.getByTestId('import-problems')).toContainText('no cards were found in it');
   await expect(page.getByTestId('do-import')).toHaveCount(0);
 });

@@ -3,7 +3,20 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, find, openDemo, test } from './fixtures';
 
 /** Every screen by its address; a card stands for all of them. */
-const SCREENS = ['/', '/book', '/book/c0a0d1a1-0000-4000-8a00-000000000003', '/book/c0a0d1a1-0000-4000-8b00-000000000001', '/book/c0a0d1a1-0000-4000-8a00-000000000003/edit', '/book/new', '/import', '/settings', '/lists', '/tidy', '/devices', '/book/nobody'];
+const SCREENS = [
+  '/',
+  '/book',
+  '/book/c0a0d1a1-0000-4000-8a00-000000000003',
+  '/book/c0a0d1a1-0000-4000-8b00-000000000001',
+  '/book/c0a0d1a1-0000-4000-8a00-000000000003/edit',
+  '/book/new',
+  '/import',
+  '/settings',
+  '/lists',
+  '/tidy',
+  '/devices',
+  '/book/nobody',
+];
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`no screen has a fault of accessibility, ${scheme}`, async ({ page }) => {
@@ -12,15 +25,30 @@ for (const scheme of ['light', 'dark'] as const) {
     for (const path of SCREENS) {
       await openDemo(page, path);
       await page.getByRole('main').locator('h1, [role=heading][aria-level="1"]').first().waitFor();
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
-      expect.soft(violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).slice(0, 3).join(' | ')}`)).toEqual([]);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+      expect
+        .soft(
+          violations.map(
+            ({ id, nodes }) =>
+              `${path} ${id}: ${nodes
+                .map(({ html }) => html.slice(0, 160))
+                .slice(0, 3)
+                .join(' | ')}`,
+          ),
+        )
+        .toEqual([]);
     }
   });
 }
 
 test('an open sheet and open finds have no fault of accessibility either', async ({ page }) => {
   await openDemo(page);
-  const check = async () => (await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()).violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 200)}`);
+  const check = async () =>
+    (
+      await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+    ).violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 200)}`);
   await page.getByTestId('quick-line').fill('lin');
   await page.getByRole('option').first().waitFor();
   expect.soft(await check()).toEqual([]);
@@ -57,7 +85,10 @@ test('what is pressed is at least 44 px high and wide enough for a finger', asyn
         // The thumb index is one tall target that is slid along; its letters are not aimed at one by one.
         .filter((element) => element.closest('[aria-label="Letters"]') === null)
         .filter((element) => getComputedStyle(element).visibility === 'visible')
-        .map((element) => ({ name: element.getAttribute('aria-label') ?? element.textContent, box: element.getBoundingClientRect() }))
+        .map((element) => ({
+          name: element.getAttribute('aria-label') ?? element.textContent,
+          box: element.getBoundingClientRect(),
+        }))
         .filter(({ box }) => box.width > 0 && (box.height < 43.5 || box.width < 20))
         .map(({ name, box }) => `${name} ${Math.round(box.width)}×${Math.round(box.height)}`),
     );
@@ -95,9 +126,13 @@ test('arrow keys walk through the rows, to the last of the book and back', async
   await page.keyboard.press('ArrowDown');
   await expect(rows.nth(1)).toBeFocused();
   await page.keyboard.press('End');
-  await expect.poll(() => page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).not.toBe(first);
+  await expect
+    .poll(() => page.evaluate(() => document.activeElement?.getAttribute('aria-label')))
+    .not.toBe(first);
   await page.keyboard.press('Home');
-  await expect.poll(() => page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(first);
+  await expect
+    .poll(() => page.evaluate(() => document.activeElement?.getAttribute('aria-label')))
+    .toBe(first);
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('card-page')).toBeVisible();
 });
@@ -105,7 +140,9 @@ test('arrow keys walk through the rows, to the last of the book and back', async
 test('a letter of the thumb index leads to its names', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('navigation', { name: 'Letters' }).getByRole('button', { name: /^S,/ }).click();
-  await expect(page.getByTestId('book-list').getByRole('heading', { name: 'S', exact: true })).toBeInViewport();
+  await expect(
+    page.getByTestId('book-list').getByRole('heading', { name: 'S', exact: true }),
+  ).toBeInViewport();
 });
 
 test('the address names what is open, and back goes back', async ({ page, viewport }) => {

@@ -49,7 +49,11 @@ export interface Replay {
 }
 
 /** Takes a change back ('backward') or makes it again ('forward') on the book as it is now. */
-export function replayChange(change: Change, direction: Direction, getCard: (uid: Uid) => Card | undefined): Replay {
+export function replayChange(
+  change: Change,
+  direction: Direction,
+  getCard: (uid: Uid) => Card | undefined,
+): Replay {
   const upserts: Card[] = [];
   const removed: Uid[] = [];
   let missed = 0;
@@ -74,5 +78,10 @@ export function replayChange(change: Change, direction: Direction, getCard: (uid
     else missed += 1;
     return one;
   });
-  return { change: { ...change, cards, state: direction === 'forward' ? 'done' : 'undone' }, upserts, removed, missed };
+  return {
+    change: { ...change, cards, state: direction === 'forward' ? 'done' : 'undone' },
+    upserts,
+    removed,
+    missed,
+  };
 }

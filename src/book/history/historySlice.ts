@@ -20,7 +20,9 @@ export const historySlice = createSlice({
   reducers: {},
   extraReducers: (builder) => {
     builder
-      .addCase(changesArrived, (state, { payload }) => ({ changes: merged((original(state) ?? initialState).changes, payload) }))
+      .addCase(changesArrived, (state, { payload }) => ({
+        changes: merged((original(state) ?? initialState).changes, payload),
+      }))
       .addCase(bookChanged, (state, { payload }) => {
         const { changes } = original(state) ?? initialState;
         if (payload.isReplay) return { changes: merged(changes, [payload.change]) };

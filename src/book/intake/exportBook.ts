@@ -11,14 +11,23 @@ interface ExportOptions {
 }
 
 /** Starts writing some cards, photos included, as the text of one file. @param formatId - of a format of the registry */
-export function exportCards(cards: readonly Card[], formatId: string, { onProgress }: ExportOptions): AppThunk<Promise<Job<string>>> {
+export function exportCards(
+  cards: readonly Card[],
+  formatId: string,
+  { onProgress }: ExportOptions,
+): AppThunk<Promise<Job<string>>> {
   return async (_, __, services) => {
     const photos = await services.photos.getMany(cards.flatMap(photoIds));
-    return writeFileInWorker(cards.map((card) => attachPhotos(card, photos)), formatId, onProgress);
+    return writeFileInWorker(
+      cards.map((card) => attachPhotos(card, photos)),
+      formatId,
+      onProgress,
+    );
   };
 }
 
 /** Starts writing the whole book. */
 export function exportBook(formatId: string, options: ExportOptions): AppThunk<Promise<Job<string>>> {
-  return (dispatch, getState) => dispatch(exportCards(Object.values(selectCardsByUid(getState())), formatId, options));
+  return (dispatch, getState) =>
+    dispatch(exportCards(Object.values(selectCardsByUid(getState())), formatId, options));
 }

@@ -95,7 +95,12 @@ function isSameRow(a: CardRow, b: CardRow): boolean {
   return Object.keys(a).length === keys.length && keys.every((key) => a[key] === b[key]);
 }
 
-function place(kept: readonly Uid[], placed: readonly Uid[], byUid: RowsState['byUid'], collator: Intl.Collator) {
+function place(
+  kept: readonly Uid[],
+  placed: readonly Uid[],
+  byUid: RowsState['byUid'],
+  collator: Intl.Collator,
+) {
   if (placed.length === 0) return kept;
   const compare = (a: Uid, b: Uid) => {
     const [first, second] = [byUid[a], byUid[b]];
@@ -119,7 +124,8 @@ export const { rowsReordered } = rowsSlice.actions;
 export const { selectRow, selectRowsByUid, selectOrder } = rowsSlice.selectors;
 
 /** One line of the Book: a letter over the rows that begin with it, or a row. */
-export type BookItem = { readonly kind: 'letter'; readonly letter: string } | { readonly kind: 'row'; readonly uid: Uid };
+export type BookItem =
+  { readonly kind: 'letter'; readonly letter: string } | { readonly kind: 'row'; readonly uid: Uid };
 
 /** The letters that occur, how many rows stand under each, and where in the list each begins. */
 export interface LetterShare {

@@ -1,7 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** Whether what the user did is in the store. "saved" is only ever said when it is. */
-export type Saving = { readonly kind: 'saved' | 'saving' } | { readonly kind: 'failed'; readonly message: string };
+export type Saving =
+  { readonly kind: 'saved' | 'saving' } | { readonly kind: 'failed'; readonly message: string };
 
 /** A short message with what can be done about it. */
 export interface Notice {
@@ -39,7 +40,10 @@ export const statusSlice = createSlice({
   initialState,
   reducers: {
     savingChanged: (state, { payload }: PayloadAction<Saving>) => ({ ...state, saving: payload }),
-    readingChanged: (state, { payload }: PayloadAction<StatusState['reading']>) => ({ ...state, reading: payload }),
+    readingChanged: (state, { payload }: PayloadAction<StatusState['reading']>) => ({
+      ...state,
+      reading: payload,
+    }),
     bookOpened: (state) => ({ ...state, isOpen: true }),
     openFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, openFault: payload }),
     recordsSetAside: (state, { payload }: PayloadAction<readonly string[]>) => ({
@@ -66,7 +70,14 @@ export const statusSlice = createSlice({
   },
 });
 
-export const { savingChanged, readingChanged, bookOpened, openFailed, recordsSetAside, noticed, noticeClosed } =
-  statusSlice.actions;
+export const {
+  savingChanged,
+  readingChanged,
+  bookOpened,
+  openFailed,
+  recordsSetAside,
+  noticed,
+  noticeClosed,
+} = statusSlice.actions;
 export const { selectSaving, selectReading, selectIsOpen, selectOpenFault, selectSetAside, selectNotice } =
   statusSlice.selectors;

@@ -89,11 +89,17 @@ export class BookWriter {
     // Only what has not changed again since is done.
     for (const [uid, card] of cards) if (this.cards.get(uid) === card) this.cards.delete(uid);
     for (const [key, text] of others) if (this.others.get(key) === text) this.others.delete(key);
-    const changeIds = [...others.keys()].filter((key) => key.startsWith(KEYS.change)).map((key) => key.slice(KEYS.change.length));
-    if (!this.isBusy) this.events.onSaved({ uids: [...cards.keys()], changeIds, settings: others.has(KEYS.settings) });
+    const changeIds = [...others.keys()]
+      .filter((key) => key.startsWith(KEYS.change))
+      .map((key) => key.slice(KEYS.change.length));
+    if (!this.isBusy)
+      this.events.onSaved({ uids: [...cards.keys()], changeIds, settings: others.has(KEYS.settings) });
   }
 
-  private async writeBatch(cards: ReadonlyMap<Uid, Card | undefined>, others: ReadonlyMap<string, string>): Promise<void> {
+  private async writeBatch(
+    cards: ReadonlyMap<Uid, Card | undefined>,
+    others: ReadonlyMap<string, string>,
+  ): Promise<void> {
     const merged = await this.mergeWithStored(cards);
     const batch: Record<string, string> = Object.fromEntries(others);
     // '' first and the key's removal after: one transaction can't do both, and the first alone is already true.
@@ -108,8 +114,13 @@ export class BookWriter {
   }
 
   /** What to write for each card: this page's, with what another page has written since the card was last seen. */
-  private async mergeWithStored(cards: ReadonlyMap<Uid, Card | undefined>): Promise<Map<Uid, Card | undefined>> {
-    const stored = await readCards(this.storage, [...cards.keys()].map((uid) => `${KEYS.card}${uid}`));
+  private async mergeWithStored(
+    cards: ReadonlyMap<Uid, Card | undefined>,
+  ): Promise<Map<Uid, Card | undefined>> {
+    const stored = await readCards(
+      this.storage,
+      [...cards.keys()].map((uid) => `${KEYS.card}${uid}`),
+    );
     const merged = new Map(cards);
     const news: Card[] = [];
     for (const theirs of stored.cards) {

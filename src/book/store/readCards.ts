@@ -19,7 +19,12 @@ export async function readCards(storage: TextStorage, keys: string[]): Promise<S
     if (text === null || text === undefined || text === '') continue;
     const parsed = parseStored(text);
     if (parsed.kind === 'card' && `${KEYS.card}${parsed.card.uid}` === key) result.cards.push(parsed.card);
-    else result.damaged.push({ key, text, message: parsed.kind === 'fault' ? parsed.message : 'another card’s key' });
+    else
+      result.damaged.push({
+        key,
+        text,
+        message: parsed.kind === 'fault' ? parsed.message : 'another card’s key',
+      });
   }
   return result;
 }

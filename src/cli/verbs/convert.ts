@@ -11,7 +11,10 @@ export function convert(args: readonly string[]) {
   const [input, output] = flag === -1 ? args : args.slice(0, flag);
   if (output === undefined) throw new UnusableInput('usage: book convert IN OUT [--to FORMAT]');
   const wanted = flag === -1 ? undefined : args[flag + 1];
-  const format = wanted === undefined ? FORMATS.find(({ extension }) => output.endsWith(`.${extension}`)) : getFormat(wanted);
+  const format =
+    wanted === undefined
+      ? FORMATS.find(({ extension }) => output.endsWith(`.${extension}`))
+      : getFormat(wanted);
   if (!format) {
     const known = FORMATS.map(({ id }) => id).join(', ');
     throw new UnusableInput(`${wanted ?? output}: no format that can be written; there are ${known}`);

@@ -5,7 +5,10 @@ test('RFC 9553 §2.1: a card needs @type, version and uid', () => {
   const card = { '@type': 'Card', version: '1.0', uid: '22B2C7DF-9120-4969-8460-05956FE6B065' };
   expect(parseCard(card)).toEqual({ kind: 'card', card });
   for (const key of Object.keys(card)) {
-    expect(parseCard({ ...card, [key]: undefined })).toMatchObject({ kind: 'fault', message: expect.stringContaining(key) as string });
+    expect(parseCard({ ...card, [key]: undefined })).toMatchObject({
+      kind: 'fault',
+      message: expect.stringContaining(key) as string,
+    });
   }
 });
 
@@ -23,8 +26,16 @@ test('RFC 9553 §1.7: unknown properties and values are kept', () => {
 const faults = [
   { name: 'an id with a space', value: { phones: { 'a b': { number: '1' } } }, place: 'phones' },
   { name: 'a phone without number', value: { phones: { p1: {} } }, place: 'phones/p1/number' },
-  { name: 'a preference of 0', value: { emails: { e1: { address: 'x', pref: 0 } } }, place: 'emails/e1/pref' },
-  { name: 'a day without month', value: { anniversaries: { d1: { kind: 'birth', date: { year: 1, day: 1 } } } }, place: 'anniversaries' },
+  {
+    name: 'a preference of 0',
+    value: { emails: { e1: { address: 'x', pref: 0 } } },
+    place: 'emails/e1/pref',
+  },
+  {
+    name: 'a day without month',
+    value: { anniversaries: { d1: { kind: 'birth', date: { year: 1, day: 1 } } } },
+    place: 'anniversaries',
+  },
   { name: 'a set with false', value: { keywords: { a: false } }, place: 'keywords/a' },
   { name: 'a created that is no UTC date-time', value: { created: '2010-10-10' }, place: 'created' },
 ];
@@ -43,7 +54,13 @@ test('the Gregorian leap rule: 2000 and 2024 yes, 1900 and 2023 no', () => {
 });
 
 test('partial dates read in words (CLDR, en-GB)', () => {
-  const words = [{ month: 2, day: 3 }, { year: 1968, month: 2, day: 3 }, { year: 1968, month: 2 }, { year: 1968 }, { month: 2, day: 29 }];
+  const words = [
+    { month: 2, day: 3 },
+    { year: 1968, month: 2, day: 3 },
+    { year: 1968, month: 2 },
+    { year: 1968 },
+    { month: 2, day: 29 },
+  ];
   expect(words.map((date) => formatPartialDate(date, 'en-GB'))).toEqual([
     '3 February',
     '3 February 1968',
@@ -67,5 +84,9 @@ test('addresses are laid out as their country does', () => {
 });
 
 test('a new id is the next of its sequence and never one in use', () => {
-  expect([nextId('phones'), nextId('phones', { p1: {} }), nextId('phones', { p2: {} })]).toEqual(['p1', 'p2', 'p3']);
+  expect([nextId('phones'), nextId('phones', { p1: {} }), nextId('phones', { p2: {} })]).toEqual([
+    'p1',
+    'p2',
+    'p3',
+  ]);
 });

@@ -39,7 +39,9 @@ export function placeOf(address: Address): string {
 
 function partsOf(address: Address, kinds: readonly string[]): string[] {
   const components = address.components ?? [];
-  return kinds.flatMap((kind) => components.filter((c) => c.kind === kind && c.value !== '').map((c) => c.value));
+  return kinds.flatMap((kind) =>
+    components.filter((c) => c.kind === kind && c.value !== '').map((c) => c.value),
+  );
 }
 
 function orderedLines(address: Address): string[] {

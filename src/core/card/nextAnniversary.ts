@@ -22,7 +22,11 @@ const DAY_MS = 86_400_000;
  * @param today - ISO 8601 calendar date where the user is
  * @returns undefined for a date without month and day
  */
-export function nextAnniversary(date: PartialDate, today: string, leapDay: LeapDayRule = 'february-28'): NextAnniversary | undefined {
+export function nextAnniversary(
+  date: PartialDate,
+  today: string,
+  leapDay: LeapDayRule = 'february-28',
+): NextAnniversary | undefined {
   const { month, day } = date;
   if (month === undefined || day === undefined) return undefined;
   const now = Date.parse(`${today}T00:00:00Z`);

@@ -3,8 +3,7 @@ import type { Card } from './schema/types';
 
 /** A card, or why the value is none: the place in it and the reason. */
 export type ParsedCard =
-  | { readonly kind: 'card'; readonly card: Card }
-  | { readonly kind: 'fault'; readonly message: string };
+  { readonly kind: 'card'; readonly card: Card } | { readonly kind: 'fault'; readonly message: string };
 
 /** Checks a value from outside (a store, a file, the network) against the schema of RFC 9553. */
 export function parseCard(value: unknown): ParsedCard {

@@ -26,7 +26,9 @@ export function hasRow(card: Card): boolean {
 /** @param collator - of the user's locale, with sensitivity 'base' */
 export function toRow(card: Card, order: SortOrder, collator: Intl.Collator): CardRow {
   const sort = sortText(card, order);
-  const photo = Object.values(card.media ?? {}).find(({ kind }) => kind === 'photo' || kind === 'logo')?.blobId;
+  const photo = Object.values(card.media ?? {}).find(
+    ({ kind }) => kind === 'photo' || kind === 'logo',
+  )?.blobId;
   return {
     uid: card.uid,
     shown: shownAs(card),
@@ -45,7 +47,10 @@ export function secondLine(card: Card): string {
   const shown = shownAs(card);
   const title = Object.values(card.titles ?? {})[0]?.name ?? '';
   const organization = Object.values(card.organizations ?? {})[0]?.name ?? '';
-  const place = Object.values(card.addresses ?? {}).map(placeOf).find(Boolean) ?? '';
+  const place =
+    Object.values(card.addresses ?? {})
+      .map(placeOf)
+      .find(Boolean) ?? '';
   const work = [title, organization === shown ? '' : organization].filter(Boolean).join(', ');
   return [work, place].filter(Boolean).join(' · ');
 }

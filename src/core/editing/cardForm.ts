@@ -13,13 +13,20 @@ const phone = z.object({
   id,
   label,
   isPreferred: z.boolean(),
-  number: z.string().refine((text) => text.trim() === '' || /\d/.test(text), 'A number needs digits, such as 020 7946 0958'),
+  number: z
+    .string()
+    .refine((text) => text.trim() === '' || /\d/.test(text), 'A number needs digits, such as 020 7946 0958'),
 });
 const email = z.object({
   id,
   label,
   isPreferred: z.boolean(),
-  address: z.string().refine((text) => text.trim() === '' || MAIL.test(text.trim()), 'A mail address looks like name@example.org'),
+  address: z
+    .string()
+    .refine(
+      (text) => text.trim() === '' || MAIL.test(text.trim()),
+      'A mail address looks like name@example.org',
+    ),
 });
 const address = z.object({
   id,
@@ -33,14 +40,19 @@ const address = z.object({
 const link = z.object({
   id,
   label,
-  uri: z.string().refine((text) => text.trim() === '' || !/\s/.test(text.trim()), 'A web address has no spaces in it'),
+  uri: z
+    .string()
+    .refine((text) => text.trim() === '' || !/\s/.test(text.trim()), 'A web address has no spaces in it'),
 });
 const date = z.object({
   id,
   label,
   text: z
     .string()
-    .refine((text) => text.trim() === '' || parseTypedDate(text) !== undefined, 'Write the day as 3 February 1968, or 3 February where the year is not known'),
+    .refine(
+      (text) => text.trim() === '' || parseTypedDate(text) !== undefined,
+      'Write the day as 3 February 1968, or 3 February where the year is not known',
+    ),
 });
 const note = z.object({ id, text: z.string() });
 
@@ -65,7 +77,10 @@ export const cardFormSchema = z
       form.organization.trim() !== '' ||
       form.phones.some(({ number }) => number.trim() !== '') ||
       form.emails.some(({ address: mail }) => mail.trim() !== ''),
-    { path: ['name'], message: 'Give a name, an organisation, a number or a mail address; one of them is enough' },
+    {
+      path: ['name'],
+      message: 'Give a name, an organisation, a number or a mail address; one of them is enough',
+    },
   );
 
 /** The values of the editing page. */

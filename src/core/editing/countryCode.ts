@@ -1,5 +1,7 @@
 /** ISO 3166-1 alpha-2, all 676 pairs of letters: Intl knows which of them are countries. */
-const PAIRS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].flatMap((a) => [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((b) => a + b));
+const PAIRS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].flatMap((a) =>
+  [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((b) => a + b),
+);
 
 /**
  * The code of a country by its name in a locale or in English, or by the code itself (CLDR, through Intl).
@@ -9,6 +11,10 @@ const PAIRS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].flatMap((a) => [...'ABCDEFGHIJKL
 export function findCountryCode(name: string, locale = 'en'): string | undefined {
   const wanted = name.trim().toLowerCase();
   if (wanted === '') return undefined;
-  const names = [...new Set([locale, 'en'])].map((one) => new Intl.DisplayNames(one, { type: 'region', fallback: 'none' }));
-  return PAIRS.find((code) => code.toLowerCase() === wanted || names.some((list) => list.of(code)?.toLowerCase() === wanted));
+  const names = [...new Set([locale, 'en'])].map(
+    (one) => new Intl.DisplayNames(one, { type: 'region', fallback: 'none' }),
+  );
+  return PAIRS.find(
+    (code) => code.toLowerCase() === wanted || names.some((list) => list.of(code)?.toLowerCase() === wanted),
+  );
 }

@@ -3,7 +3,16 @@ import fc from 'fast-check';
 import { arbitraryCard } from '../../../test/unit/arbitraryCard';
 import { type Card, newCard } from '../card';
 import { isSameJson } from '../json';
-import { type CardForm, cardFormSchema, findCountryCode, formatLabel, fromForm, parseLabel, parseTypedDate, toForm } from '.';
+import {
+  type CardForm,
+  cardFormSchema,
+  findCountryCode,
+  formatLabel,
+  fromForm,
+  parseLabel,
+  parseTypedDate,
+  toForm,
+} from '.';
 
 test('a form that nobody touched gives the very same card', () => {
   fc.assert(
@@ -14,8 +23,17 @@ test('a form that nobody touched gives the very same card', () => {
 
 const base: Card = {
   ...newCard('x', '2026-01-01T00:00:00Z'),
-  name: { components: [{ kind: 'given', value: 'Ada' }, { kind: 'surname', value: 'Lowther' }], isOrdered: true },
-  phones: { p1: { number: '020 7946 0958', contexts: { work: true }, vCardParams: { type: 'msg' } }, p4: { number: '1' } },
+  name: {
+    components: [
+      { kind: 'given', value: 'Ada' },
+      { kind: 'surname', value: 'Lowther' },
+    ],
+    isOrdered: true,
+  },
+  phones: {
+    p1: { number: '020 7946 0958', contexts: { work: true }, vCardParams: { type: 'msg' } },
+    p4: { number: '1' },
+  },
   addresses: {
     a1: {
       components: [
@@ -35,18 +53,31 @@ function edited(change: (form: CardForm) => void, card = base): Card {
   return fromForm(card, form, { findCountryCode });
 }
 
-const cases: { name: string; change: (form: CardForm) => void; expected: (card: Card) => unknown; value: unknown }[] = [
+const cases: {
+  name: string;
+  change: (form: CardForm) => void;
+  expected: (card: Card) => unknown;
+  value: unknown;
+}[] = [
   {
     name: 'a new number keeps what else the entry says',
     change: (form) => Object.assign(form.phones[0] ?? {}, { number: ' 030 1 ' }),
     expected: (card) => card.phones,
-    value: { p1: { number: '030 1', contexts: { work: true }, vCardParams: { type: 'msg' } }, p4: { number: '1' } },
+    value: {
+      p1: { number: '030 1', contexts: { work: true }, vCardParams: { type: 'msg' } },
+      p4: { number: '1' },
+    },
   },
   {
     name: 'a new label becomes contexts and features',
     change: (form) => Object.assign(form.phones[0] ?? {}, { label: 'home fax' }),
     expected: (card) => card.phones?.['p1'],
-    value: { number: '020 7946 0958', contexts: { private: true }, features: { fax: true }, vCardParams: { type: 'msg' } },
+    value: {
+      number: '020 7946 0958',
+      contexts: { private: true },
+      features: { fax: true },
+      vCardParams: { type: 'msg' },
+    },
   },
   {
     name: 'a label of one’s own stays a label',
@@ -56,11 +87,20 @@ const cases: { name: string; change: (form: CardForm) => void; expected: (card: 
   },
   {
     name: 'an added row gets an id of its own, an empty one is left out',
-    change: (form) => form.phones.push({ id: 'new1', number: '2', label: '', isPreferred: true }, { id: 'new2', number: ' ', label: '', isPreferred: false }),
+    change: (form) =>
+      form.phones.push(
+        { id: 'new1', number: '2', label: '', isPreferred: true },
+        { id: 'new2', number: ' ', label: '', isPreferred: false },
+      ),
     expected: (card) => Object.entries(card.phones ?? {}).slice(2),
     value: [['p3', { number: '2', pref: 1 }]],
   },
-  { name: 'removed rows are gone, and the collection with the last', change: (form) => form.phones.splice(0), expected: (card) => 'phones' in card, value: false },
+  {
+    name: 'removed rows are gone, and the collection with the last',
+    change: (form) => form.phones.splice(0),
+    expected: (card) => 'phones' in card,
+    value: false,
+  },
   {
     name: 'a changed street keeps the landmark and drops the old place on the map',
     change: (form) => Object.assign(form.addresses[0] ?? {}, { street: '9 Pier Road' }),
@@ -117,7 +157,8 @@ const cases: { name: string; change: (form: CardForm) => void; expected: (card: 
     value: [{ g1: { name: 'Brine & Bellows' } }, { t1: { name: 'Organ builder', kind: 'title' } }],
   },
 ];
-for (const { name, change, expected, value } of cases) test(name, () => expect(expected(edited(change))).toEqual(value));
+for (const { name, change, expected, value } of cases)
+  test(name, () => expect(expected(edited(change))).toEqual(value));
 
 const dates = [
   { text: '3 February 1968', date: { year: 1968, month: 2, day: 3 } },
@@ -135,7 +176,8 @@ const dates = [
   { text: 'soon', date: undefined },
   { text: '3 February or so', date: undefined },
 ];
-for (const { text, date } of dates) test(`"${text}" is ${date ? 'a' : 'no'} date`, () => expect(parseTypedDate(text)).toEqual(date));
+for (const { text, date } of dates)
+  test(`"${text}" is ${date ? 'a' : 'no'} date`, () => expect(parseTypedDate(text)).toEqual(date));
 
 test('dates are read in the user’s language and in English; figures by the order set', () => {
   expect(parseTypedDate('3. Februar 1968', 'day-first', 'de')).toEqual({ year: 1968, month: 2, day: 3 });
@@ -153,9 +195,24 @@ test('labels go to words and back', () => {
 
 const faults = [
   { name: 'nothing at all', change: () => undefined, path: ['name'] },
-  { name: 'a mail address without @', change: (form: CardForm) => form.emails.push({ id: 'n', label: '', isPreferred: false, address: 'ada' }), path: ['emails', 0, 'address'] },
-  { name: 'a number without digits', change: (form: CardForm) => form.phones.push({ id: 'n', label: '', isPreferred: false, number: 'ask' }), path: ['phones', 0, 'number'] },
-  { name: 'a day that does not exist', change: (form: CardForm) => (form.dates.push({ id: 'n', label: '', text: '31 April' }), (form.name = 'A')), path: ['dates', 0, 'text'] },
+  {
+    name: 'a mail address without @',
+    change: (form: CardForm) => form.emails.push({ id: 'n', label: '', isPreferred: false, address: 'ada' }),
+    path: ['emails', 0, 'address'],
+  },
+  {
+    name: 'a number without digits',
+    change: (form: CardForm) => form.phones.push({ id: 'n', label: '', isPreferred: false, number: 'ask' }),
+    path: ['phones', 0, 'number'],
+  },
+  {
+    name: 'a day that does not exist',
+    change: (form: CardForm) => (
+      form.dates.push({ id: 'n', label: '', text: '31 April' }),
+      (form.name = 'A')
+    ),
+    path: ['dates', 0, 'text'],
+  },
 ];
 for (const { name, change, path } of faults) {
   test(`${name} is refused at its field`, () => {

@@ -1,4 +1,13 @@
-import { type Address, type Anniversary, type Card, type Collection, formatName, type Name, nextId, parseName } from '../card';
+import {
+  type Address,
+  type Anniversary,
+  type Card,
+  type Collection,
+  formatName,
+  type Name,
+  nextId,
+  parseName,
+} from '../card';
 import type { CardForm } from './cardForm';
 import { type LabelKind, type Labelled, parseLabel } from './label';
 import { parseTypedDate } from './parseTypedDate';
@@ -24,12 +33,40 @@ export function fromForm(card: Card, form: CardForm, context: FormContext = {}):
   putFirst(next, 'nicknames', form.nickname, before.nickname, (name) => ({ name }));
   putFirst(next, 'titles', form.title, before.title, (name) => ({ name, kind: 'title' }));
   putFirst(next, 'organizations', form.organization, before.organization, (name) => ({ name }));
-  putList(next, 'phones', form.phones, before.phones, ({ number }, old) => number.trim() && { ...old, number: number.trim() });
-  putList(next, 'emails', form.emails, before.emails, ({ address }, old) => address.trim() && { ...old, address: address.trim() });
-  putList(next, 'links', form.links, before.links, ({ uri }, old) => uri.trim() && { ...old, uri: webUri(uri.trim()) });
-  putList(next, 'addresses', form.addresses, before.addresses, (row, old) => addressFrom(row, old as Address | undefined, context));
-  putList(next, 'anniversaries', form.dates, before.dates, (row, old) => dateFrom(row, old as Anniversary | undefined, context));
-  putList(next, 'notes', form.notes, before.notes, ({ text }, old) => text.trim() && { ...old, note: text.trim() });
+  putList(
+    next,
+    'phones',
+    form.phones,
+    before.phones,
+    ({ number }, old) => number.trim() && { ...old, number: number.trim() },
+  );
+  putList(
+    next,
+    'emails',
+    form.emails,
+    before.emails,
+    ({ address }, old) => address.trim() && { ...old, address: address.trim() },
+  );
+  putList(
+    next,
+    'links',
+    form.links,
+    before.links,
+    ({ uri }, old) => uri.trim() && { ...old, uri: webUri(uri.trim()) },
+  );
+  putList(next, 'addresses', form.addresses, before.addresses, (row, old) =>
+    addressFrom(row, old as Address | undefined, context),
+  );
+  putList(next, 'anniversaries', form.dates, before.dates, (row, old) =>
+    dateFrom(row, old as Anniversary | undefined, context),
+  );
+  putList(
+    next,
+    'notes',
+    form.notes,
+    before.notes,
+    ({ text }, old) => text.trim() && { ...old, note: text.trim() },
+  );
   return next;
 }
 
@@ -44,9 +81,15 @@ function nameFrom(card: Card, form: CardForm): Name | undefined {
   if (line === '') return undefined;
   if (form.kind === 'org') return { full: line };
   const kinds = (card.name?.components ?? []).map(({ kind }) => kind);
-  const familyFirst = kinds.includes('given') && kinds.indexOf('surname') !== -1 && kinds.indexOf('surname') < kinds.indexOf('given');
+  const familyFirst =
+    kinds.includes('given') &&
+    kinds.indexOf('surname') !== -1 &&
+    kinds.indexOf('surname') < kinds.indexOf('given');
   const isOrdered = card.name?.isOrdered === true && !formatName(card.name).includes(',');
-  const name = parseName(line, { familyFirst: isOrdered && familyFirst, doubleSurname: kinds.includes('surname2') });
+  const name = parseName(line, {
+    familyFirst: isOrdered && familyFirst,
+    doubleSurname: kinds.includes('surname2'),
+  });
   const sortAs = form.name.includes(',') ? undefined : card.name?.sortAs;
   return name && (sortAs ? { ...name, sortAs } : name);
 }
@@ -54,7 +97,13 @@ function nameFrom(card: Card, form: CardForm): Name | undefined {
 type FirstCollection = 'nicknames' | 'titles' | 'organizations';
 
 /** The first entry of a collection is edited as one line; the others stay. */
-function putFirst<K extends FirstCollection>(card: Card, collection: K, text: string, before: string, make: (text: string) => object): void {
+function putFirst<K extends FirstCollection>(
+  card: Card,
+  collection: K,
+  text: string,
+  before: string,
+  make: (text: string) => object,
+): void {
   if (text === before) return;
   const entries: Record<string, object> = { ...card[collection] };
   const first = Object.keys(entries)[0] ?? nextId(collection);
@@ -70,7 +119,12 @@ interface Row {
 }
 
 type ListCollection = Exclude<Collection, 'pronouns' | 'personalInfo'>;
-const LABEL_KINDS: Partial<Record<ListCollection, LabelKind>> = { phones: 'phone', addresses: 'address', emails: 'other', links: 'other' };
+const LABEL_KINDS: Partial<Record<ListCollection, LabelKind>> = {
+  phones: 'phone',
+  addresses: 'address',
+  emails: 'other',
+  links: 'other',
+};
 
 /** Makes the entries of a collection in the order of the form; `make` gives '' for a row that says nothing. */
 function putList<R extends Row>(
@@ -124,7 +178,11 @@ function webUri(text: string): string {
 
 const EDITED_KINDS = new Set(['number', 'name', 'postcode', 'locality', 'region', 'country']);
 
-function addressFrom(row: CardForm['addresses'][number], old: Address | undefined, context: FormContext): object | '' {
+function addressFrom(
+  row: CardForm['addresses'][number],
+  old: Address | undefined,
+  context: FormContext,
+): object | '' {
   const typed = [
     ['name', row.street],
     ['postcode', row.postcode],
@@ -132,17 +190,36 @@ function addressFrom(row: CardForm['addresses'][number], old: Address | undefine
     ['region', row.region],
     ['country', row.country],
   ] as const;
-  const components = typed.filter(([, value]) => value.trim() !== '').map(([kind, value]) => ({ kind, value: value.trim() }));
+  const components = typed
+    .filter(([, value]) => value.trim() !== '')
+    .map(([kind, value]) => ({ kind, value: value.trim() }));
   const kept = (old?.components ?? []).filter(({ kind }) => !EDITED_KINDS.has(kind) && kind !== 'separator');
   if (components.length + kept.length === 0) return '';
   // The layout, the place on the map and the time zone were those of the old address.
-  const { full: _, isOrdered: __, defaultSeparator: ___, coordinates: ____, timeZone: _____, countryCode: code, ...rest } = old ?? {};
+  const {
+    full: _,
+    isOrdered: __,
+    defaultSeparator: ___,
+    coordinates: ____,
+    timeZone: _____,
+    countryCode: code,
+    ...rest
+  } = old ?? {};
   const wasCountry = (old?.components ?? []).find(({ kind }) => kind === 'country')?.value ?? '';
-  const countryCode = row.country.trim() === wasCountry ? code : context.findCountryCode?.(row.country.trim());
-  return { ...rest, components: [...kept, ...components], ...(countryCode === undefined ? {} : { countryCode }) };
+  const countryCode =
+    row.country.trim() === wasCountry ? code : context.findCountryCode?.(row.country.trim());
+  return {
+    ...rest,
+    components: [...kept, ...components],
+    ...(countryCode === undefined ? {} : { countryCode }),
+  };
 }
 
-function dateFrom(row: CardForm['dates'][number], old: Anniversary | undefined, context: FormContext): object | '' {
+function dateFrom(
+  row: CardForm['dates'][number],
+  old: Anniversary | undefined,
+  context: FormContext,
+): object | '' {
   const date = parseTypedDate(row.text, 'day-first', context.locale);
   if (!date) return '';
   const label = row.label.trim().toLowerCase();
@@ -150,5 +227,10 @@ function dateFrom(row: CardForm['dates'][number], old: Anniversary | undefined, 
   const { label: _, ...rest } = old ?? {};
   if (kind !== undefined) return { ...rest, kind, date };
   // RFC 9553 §2.8.1 asks for a kind and §1.7.2 says how to make one.
-  return { ...rest, kind: 'cordialis.example:other', date, ...(row.label.trim() === '' ? {} : { label: row.label.trim() }) };
+  return {
+    ...rest,
+    kind: 'cordialis.example:other',
+    date,
+    ...(row.label.trim() === '' ? {} : { label: row.label.trim() }),
+  };
 }

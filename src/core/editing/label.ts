@@ -43,7 +43,11 @@ export function formatLabel(entry: Labelled): string {
 
 /** Reads a label back: words that the standard knows become contexts and features, any other text a label. */
 export function parseLabel(text: string, kind: LabelKind): Labelled {
-  const words = text.trim().toLowerCase().split(/[\s,]+/).filter(Boolean);
+  const words = text
+    .trim()
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .filter(Boolean);
   if (words.length === 0) return {};
   const known = words.map((word) => (isWordOf(word, kind) ? WORDS[word] : undefined));
   const contexts: Record<string, true> = {};

@@ -10,8 +10,15 @@ export type FigureOrder = 'day-first' | 'month-first';
  * @param locale - BCP 47; month names of English are understood beside its own
  * @returns undefined where it is no date of the calendar
  */
-export function parseTypedDate(text: string, order: FigureOrder = 'day-first', locale = 'en'): PartialDate | undefined {
-  const plain = text.trim().toLowerCase().replace(/(\d)(st|nd|rd|th|º|\.)(?=\s|$)/g, '$1');
+export function parseTypedDate(
+  text: string,
+  order: FigureOrder = 'day-first',
+  locale = 'en',
+): PartialDate | undefined {
+  const plain = text
+    .trim()
+    .toLowerCase()
+    .replace(/(\d)(st|nd|rd|th|º|\.)(?=\s|$)/g, '$1');
   const date = readFigures(plain, order) ?? readWords(plain, locale);
   return date && isRealDate(date) ? date : undefined;
 }
@@ -54,8 +61,12 @@ function dateOf(year: string | undefined, month: string | undefined, day: string
 function monthOf(word: string, locale: string): number | undefined {
   for (const language of [locale, 'en']) {
     const format = new Intl.DateTimeFormat(language, { month: 'long', timeZone: 'UTC' });
-    const names = Array.from({ length: 12 }, (_, i) => format.format(new Date(Date.UTC(2000, i, 1))).toLowerCase());
-    const matches = names.flatMap((name, i) => (name === word || (word.length >= 3 && name.startsWith(word)) ? [i + 1] : []));
+    const names = Array.from({ length: 12 }, (_, i) =>
+      format.format(new Date(Date.UTC(2000, i, 1))).toLowerCase(),
+    );
+    const matches = names.flatMap((name, i) =>
+      name === word || (word.length >= 3 && name.startsWith(word)) ? [i + 1] : [],
+    );
     if (matches.length === 1) return matches[0];
   }
   return undefined;

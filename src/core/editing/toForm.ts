@@ -3,7 +3,11 @@ import type { CardForm } from './cardForm';
 import { formatLabel } from './label';
 
 /** Our words for the kinds of anniversaries of RFC 9553 §2.8.1. */
-export const DATE_LABELS: Readonly<Record<string, string>> = { birth: 'birthday', wedding: 'wedding day', death: 'death' };
+export const DATE_LABELS: Readonly<Record<string, string>> = {
+  birth: 'birthday',
+  wedding: 'wedding day',
+  death: 'death',
+};
 
 /** What the editing page shows of a card. @param locale - for dates in words */
 export function toForm(card: Card, locale?: string): CardForm {
@@ -13,7 +17,10 @@ export function toForm(card: Card, locale?: string): CardForm {
     nickname: Object.values(card.nicknames ?? {})[0]?.name ?? '',
     title: Object.values(card.titles ?? {})[0]?.name ?? '',
     organization: Object.values(card.organizations ?? {})[0]?.name ?? '',
-    phones: each(card.phones, ({ number, ...use }) => ({ number: number.replace(/^tel:/, ''), ...used(use) })),
+    phones: each(card.phones, ({ number, ...use }) => ({
+      number: number.replace(/^tel:/, ''),
+      ...used(use),
+    })),
     emails: each(card.emails, ({ address, ...use }) => ({ address, ...used(use) })),
     addresses: each(card.addresses, (entry) => ({ label: formatLabel(entry), ...toAddressForm(entry) })),
     links: each(card.links, ({ uri, ...use }) => ({ uri, label: formatLabel(use) })),
@@ -46,6 +53,9 @@ function used(use: Parameters<typeof formatLabel>[0] & { readonly pref?: number 
   return { label: formatLabel(use), isPreferred: use.pref === 1 };
 }
 
-function each<T, U extends object>(entries: Readonly<Record<string, T>> | undefined, map: (entry: T) => U): (U & { id: string })[] {
+function each<T, U extends object>(
+  entries: Readonly<Record<string, T>> | undefined,
+  map: (entry: T) => U,
+): (U & { id: string })[] {
   return Object.entries(entries ?? {}).map(([id, entry]) => ({ id, ...map(entry) }));
 }

@@ -7,7 +7,9 @@ export const FORMATS: readonly CardFormat[] = [vcard4, vcard3, jscontact];
 
 /** The format that the bytes are most surely of; undefined where none knows them. */
 export function findFormat(bytes: Uint8Array): CardFormat | undefined {
-  const [best] = FORMATS.map((format) => ({ format, score: format.detect(bytes) })).sort((a, b) => b.score - a.score);
+  const [best] = FORMATS.map((format) => ({ format, score: format.detect(bytes) })).sort(
+    (a, b) => b.score - a.score,
+  );
   return best && best.score > 0 ? best.format : undefined;
 }
 

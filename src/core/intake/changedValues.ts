@@ -26,5 +26,7 @@ const OF_THE_RECORD = new Set(['created', 'updated', 'prodId', 'version']);
 /** In which of its parts one version of a card differs from another, in words, each once. */
 export function changedValues(before: Card, after: Card): string[] {
   const properties = new Set(diffJson(before, after).map(({ path }) => path[0] ?? ''));
-  return [...properties].filter((name) => !OF_THE_RECORD.has(name)).map((name) => WORDS[name] ?? name.replace(/^.*:/, ''));
+  return [...properties]
+    .filter((name) => !OF_THE_RECORD.has(name))
+    .map((name) => WORDS[name] ?? name.replace(/^.*:/, ''));
 }

@@ -8,7 +8,11 @@ const find = (uid: string) => (uid === 'a' ? known : undefined);
 const cases = [
   { name: 'a new uid is fresh', card: { ...known, uid: 'b' }, group: 'fresh' },
   { name: 'the same card is the same', card: { ...known }, group: 'same' },
-  { name: 'a later date of writing is no difference', card: { ...known, updated: '2026-02-02T00:00:00Z', prodId: 'x' }, group: 'same' },
+  {
+    name: 'a later date of writing is no difference',
+    card: { ...known, updated: '2026-02-02T00:00:00Z', prodId: 'x' },
+    group: 'same',
+  },
   { name: 'another name is a difference', card: { ...known, name: { full: 'Ada L.' } }, group: 'different' },
 ] as const;
 for (const { name, card, group } of cases) {
@@ -21,5 +25,7 @@ for (const { name, card, group } of cases) {
 
 test('of two cards with one uid the last counts', () => {
   const first = { ...known, uid: 'b' };
-  expect(compareIntake([first, { ...first, name: { full: 'Bo' } }], find).fresh).toEqual([{ ...first, name: { full: 'Bo' } }]);
+  expect(compareIntake([first, { ...first, name: { full: 'Bo' } }], find).fresh).toEqual([
+    { ...first, name: { full: 'Bo' } },
+  ]);
 });

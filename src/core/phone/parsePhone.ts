@@ -1,4 +1,9 @@
-import { type CountryCode, getCountryCallingCode, isSupportedCountry, parsePhoneNumberFromString } from 'libphonenumber-js';
+import {
+  type CountryCode,
+  getCountryCallingCode,
+  isSupportedCountry,
+  parsePhoneNumberFromString,
+} from 'libphonenumber-js';
 
 /** What a written number turns out to be. */
 export interface ParsedPhone {
@@ -36,7 +41,9 @@ export function parsePhone(text: string, country?: string): ParsedPhone | undefi
     ...(parsed.country === undefined ? {} : { country: parsed.country }),
     isDomestic:
       home !== undefined &&
-      (parsed.country === undefined ? parsed.countryCallingCode === getCountryCallingCode(home) : parsed.country === home),
+      (parsed.country === undefined
+        ? parsed.countryCallingCode === getCountryCallingCode(home)
+        : parsed.country === home),
     isValid: parsed.isValid(),
   };
 }

@@ -4,7 +4,22 @@ import examples from 'libphonenumber-js/examples.mobile.json';
 
 import { dialUri, formatPhone, parsePhone } from '.';
 
-const countries = ['GB', 'DE', 'FR', 'IT', 'JP', 'CN', 'US', 'BR', 'PL', 'NL', 'SE', 'IN', 'ZA', 'KR'] as const;
+const countries = [
+  'GB',
+  'DE',
+  'FR',
+  'IT',
+  'JP',
+  'CN',
+  'US',
+  'BR',
+  'PL',
+  'NL',
+  'SE',
+  'IN',
+  'ZA',
+  'KR',
+] as const;
 for (const country of countries) {
   test(`the example number of ${country} is read the same however it is written`, () => {
     const example = getExampleNumber(country, examples);
@@ -13,7 +28,11 @@ for (const country of countries) {
     for (const written of [e164, example?.formatInternational() ?? '', `00${e164.slice(1)}`, `tel:${e164}`]) {
       expect(parsePhone(written)?.e164).toBe(e164);
     }
-    expect(parsePhone(example?.formatNational() ?? '', country)).toMatchObject({ e164, country, isValid: true });
+    expect(parsePhone(example?.formatNational() ?? '', country)).toMatchObject({
+      e164,
+      country,
+      isValid: true,
+    });
     expect(formatPhone(e164, country)).toBe(example?.formatNational());
   });
 }

@@ -19,7 +19,10 @@ const book = [
   cardOf('Jean-Luc Lévêque', { addresses: { a1: { components: [{ kind: 'locality', value: 'Sète' }] } } }),
   cardOf('Łukasz Brzeg', { phones: { p1: { number: '+48 58 555 01 42' } } }),
   cardOf('Søren Ångström', { organizations: { g1: { name: 'Brine & Bellows' } } }),
-  cardOf('Ada Lowther', { phones: { p1: { number: '020 7946 0958' } }, emails: { e1: { address: 'ada@lowther.example' } } }),
+  cardOf('Ada Lowther', {
+    phones: { p1: { number: '020 7946 0958' } },
+    emails: { e1: { address: 'ada@lowther.example' } },
+  }),
   cardOf('田中 陽子', { nicknames: { n1: { name: 'Yōko' } } }),
   cardOf('Großmann'),
 ];
@@ -43,7 +46,11 @@ const cases = [
 ];
 for (const { name, query, found } of cases) {
   test(`finds by ${name}`, () => {
-    expect(indexOf(...book).query(query).map(({ uid }) => uid)).toEqual(found.map((one) => `uid:${one}`));
+    expect(
+      indexOf(...book)
+        .query(query)
+        .map(({ uid }) => uid),
+    ).toEqual(found.map((one) => `uid:${one}`));
   });
 }
 
@@ -53,7 +60,11 @@ test('a name counts more than a town, a whole word more than a beginning', () =>
     cardOf('Eva Lundgren'),
     cardOf('Karl Lund'),
   );
-  expect(index.query('lund').map(({ uid }) => uid)).toEqual(['uid:Karl Lund', 'uid:Eva Lundgren', 'uid:Bo Ek']);
+  expect(index.query('lund').map(({ uid }) => uid)).toEqual([
+    'uid:Karl Lund',
+    'uid:Eva Lundgren',
+    'uid:Bo Ek',
+  ]);
 });
 
 test('a hit says which value it was found in', () => {
@@ -71,7 +82,10 @@ test('a changed card is found by its new words only, a removed one not at all', 
 
 test('finds just what looking through every word finds', () => {
   const word = fc.stringMatching(/^[abcé]{1,4}$/);
-  const cards = fc.uniqueArray(fc.array(word, { minLength: 1, maxLength: 3 }), { maxLength: 30, selector: String });
+  const cards = fc.uniqueArray(fc.array(word, { minLength: 1, maxLength: 3 }), {
+    maxLength: 30,
+    selector: String,
+  });
   fc.assert(
     fc.property(cards, fc.array(word, { minLength: 1, maxLength: 2 }), (names, query) => {
       const index = new SearchIndex();
@@ -81,7 +95,9 @@ test('finds just what looking through every word finds', () => {
       }
       const naive = names
         .map((name) => name.join(' '))
-        .filter((shown) => query.every((q) => foldedWords(shown).some((w) => w.startsWith(foldedWords(q)[0] ?? ''))));
+        .filter((shown) =>
+          query.every((q) => foldedWords(shown).some((w) => w.startsWith(foldedWords(q)[0] ?? ''))),
+        );
       expect(new Set(index.query(query.join(' '), 1000).map(({ uid }) => uid))).toEqual(new Set(naive));
     }),
     { numRuns: 200 },

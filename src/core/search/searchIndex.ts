@@ -46,7 +46,8 @@ export class SearchIndex {
     const place = this.slots.push({ doc, sortKey: foldText(doc.shown) }) - 1;
     this.places.set(doc.uid, place);
     for (const [field, value] of doc.values) {
-      for (const word of foldedWords(value)) this.words.add(word, place * FIELDS.length + FIELDS.indexOf(field));
+      for (const word of foldedWords(value))
+        this.words.add(word, place * FIELDS.length + FIELDS.indexOf(field));
     }
   }
 
@@ -111,7 +112,8 @@ export class SearchIndex {
 
   /** The first by name, by keeping the best so far in order: most names are turned away by one comparison. */
   private firstByName(places: readonly number[], limit: number): number[] {
-    const key = (place: number | undefined) => (place === undefined ? '' : (this.slots[place]?.sortKey ?? ''));
+    const key = (place: number | undefined) =>
+      place === undefined ? '' : (this.slots[place]?.sortKey ?? '');
     const kept: number[] = [];
     for (const place of places) {
       const name = key(place);

@@ -2,7 +2,16 @@ import { type Card, shownAs } from '../card';
 import { parsePhone } from '../phone';
 
 /** Where on a card a word was found; the order is that of their weight. */
-export const FIELDS = ['name', 'nickname', 'number', 'organisation', 'mail', 'place', 'title', 'tag'] as const;
+export const FIELDS = [
+  'name',
+  'nickname',
+  'number',
+  'organisation',
+  'mail',
+  'place',
+  'title',
+  'tag',
+] as const;
 
 /** One of the fields. */
 export type Field = (typeof FIELDS)[number];
@@ -31,7 +40,9 @@ export function toSearchDoc(card: Card, country?: string): SearchDoc {
     ...each(card.phones).map(({ number }): [Field, string] => ['number', number.replace(/^tel:/, '')]),
     ...each(card.addresses).flatMap(({ components = [], full }): [Field, string | undefined][] => [
       ['place', full],
-      ...components.filter(({ kind }) => PLACE_KINDS.has(kind)).map(({ value }): [Field, string] => ['place', value]),
+      ...components
+        .filter(({ kind }) => PLACE_KINDS.has(kind))
+        .map(({ value }): [Field, string] => ['place', value]),
     ]),
     ...Object.keys(card.keywords ?? {}).map((word): [Field, string] => ['tag', word]),
   ];

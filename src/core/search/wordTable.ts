@@ -29,7 +29,11 @@ export class WordTable {
     for (const word of this.fresh) if (word.startsWith(prefix)) this.visitWord(word, word === prefix, visit);
   }
 
-  private visitWord(word: string, isWhole: boolean, visit: (posting: number, isWhole: boolean) => void): void {
+  private visitWord(
+    word: string,
+    isWhole: boolean,
+    visit: (posting: number, isWhole: boolean) => void,
+  ): void {
     for (const posting of this.postings.get(word) ?? []) visit(posting, isWhole);
   }
 

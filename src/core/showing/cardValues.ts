@@ -58,8 +58,21 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
     ...dates(card, options),
     { label: 'Nickname', values: each(card.nicknames, 'nicknames', ({ name }) => [name]) },
     { label: 'Work', values: work(card) },
-    { label: 'Languages', values: each(card.preferredLanguages, 'preferredLanguages', ({ language }) => [languageName(language, options.locale)]) },
-    { label: 'Interests', values: each(card.personalInfo, 'personalInfo', ({ value }) => [value], ({ kind, level }) => joined(kind, level)) },
+    {
+      label: 'Languages',
+      values: each(card.preferredLanguages, 'preferredLanguages', ({ language }) => [
+        languageName(language, options.locale),
+      ]),
+    },
+    {
+      label: 'Interests',
+      values: each(
+        card.personalInfo,
+        'personalInfo',
+        ({ value }) => [value],
+        ({ kind, level }) => joined(kind, level),
+      ),
+    },
     { label: 'Tags', values: tags(card) },
     { label: 'Note', values: each(card.notes, 'notes', ({ note }) => note.split('\n')) },
   ];
@@ -72,7 +85,12 @@ function joined(...parts: readonly (string | undefined)[]): string {
 
 type Entries<T> = Readonly<Record<string, T>> | undefined;
 
-function each<T>(entries: Entries<T>, collection: string, lines: (entry: T) => string[], second: (entry: T) => string = () => ''): CardValue[] {
+function each<T>(
+  entries: Entries<T>,
+  collection: string,
+  lines: (entry: T) => string[],
+  second: (entry: T) => string = () => '',
+): CardValue[] {
   return Object.entries(entries ?? {}).map(([id, entry]) => {
     const shown = lines(entry).filter((line) => line !== '');
     return { collection, id, lines: shown, second: second(entry), copy: shown.join('\n') };
@@ -90,7 +108,15 @@ function phones(card: Card, country: string): CardValue[] {
   return Object.entries(card.phones ?? {}).map(([id, phone]) => {
     const shown = formatPhone(phone.number, country);
     const uris = { uri: dialUri(phone.number, country), messageUri: smsUri(phone.number, country) };
-    return { collection: 'phones', id, lines: [shown], copy: shown, preferable: 'phones', ...used(phone), ...uris };
+    return {
+      collection: 'phones',
+      id,
+      lines: [shown],
+      copy: shown,
+      preferable: 'phones',
+      ...used(phone),
+      ...uris,
+    };
   });
 }
 
@@ -110,7 +136,15 @@ function addresses(card: Card): CardValue[] {
   return Object.entries(card.addresses ?? {}).map(([id, address]) => {
     const lines = formatAddress(address);
     const uri = wayUri(address);
-    return { collection: 'addresses', id, lines, copy: lines.join('\n'), preferable: 'addresses', ...used(address), ...(uri === undefined ? {} : { uri }) };
+    return {
+      collection: 'addresses',
+      id,
+      lines,
+      copy: lines.join('\n'),
+      preferable: 'addresses',
+      ...used(address),
+      ...(uri === undefined ? {} : { uri }),
+    };
   });
 }
 
@@ -118,7 +152,15 @@ function links(card: Card): CardValue[] {
   return Object.entries(card.links ?? {}).map(([id, link]) => {
     const uri = safeUri(link.uri);
     const shown = link.uri.replace(/^https?:\/\//i, '').replace(/\/$/, '');
-    return { collection: 'links', id, lines: [shown], copy: link.uri, preferable: 'links', ...used(link), ...(uri === undefined ? {} : { uri }) };
+    return {
+      collection: 'links',
+      id,
+      lines: [shown],
+      copy: link.uri,
+      preferable: 'links',
+      ...used(link),
+      ...(uri === undefined ? {} : { uri }),
+    };
   });
 }
 
@@ -145,7 +187,13 @@ function dates(card: Card, { today, locale }: ShowOptions): ValueGroup[] {
   return Object.entries(card.anniversaries ?? {}).map(([id, entry]) => {
     const label = entry.label ?? DATE_LABELS[entry.kind] ?? entry.kind.replace(/^.*:/, '');
     const shown = formatPartialDate(toPartialDate(entry.date), locale);
-    const value = { collection: 'anniversaries', id, lines: [shown], copy: shown, second: comesRound(entry, today) };
+    const value = {
+      collection: 'anniversaries',
+      id,
+      lines: [shown],
+      copy: shown,
+      second: comesRound(entry, today),
+    };
     return { label: label.charAt(0).toUpperCase() + label.slice(1), values: [value] };
   });
 }
@@ -156,20 +204,34 @@ function comesRound(entry: Anniversary, today: string): string {
   if (!next) return '';
   const when = next.daysAway === 0 ? 'today' : next.daysAway === 1 ? 'tomorrow' : `in ${next.daysAway} days`;
   if (next.years === undefined) return when;
-  return entry.kind === 'birth' ? `turns ${next.years} ${when}` : `${next.years} ${next.years === 1 ? 'year' : 'years'} ${when}`;
+  return entry.kind === 'birth'
+    ? `turns ${next.years} ${when}`
+    : `${next.years} ${next.years === 1 ? 'year' : 'years'} ${when}`;
 }
 
 /** What the head of the page doesn't say already: further posts and organisations, and departments. */
 function work(card: Card): CardValue[] {
-  const [, ...posts] = each(card.titles, 'titles', ({ name }) => [name], ({ kind }) => (kind === 'role' ? 'role' : ''));
-  const houses = each(card.organizations, 'organizations', ({ name = '', units = [] }) => [joined(name, ...units.map((unit) => unit.name))]);
-  const isSaid = ({ lines }: CardValue, i: number) => i === 0 && (lines[0] === shownAs(card) || !lines[0]?.includes(','));
-  return [...posts, ...houses.filter((house, i) => !isSaid(house, i))].filter(({ lines }) => lines.length > 0);
+  const [, ...posts] = each(
+    card.titles,
+    'titles',
+    ({ name }) => [name],
+    ({ kind }) => (kind === 'role' ? 'role' : ''),
+  );
+  const houses = each(card.organizations, 'organizations', ({ name = '', units = [] }) => [
+    joined(name, ...units.map((unit) => unit.name)),
+  ]);
+  const isSaid = ({ lines }: CardValue, i: number) =>
+    i === 0 && (lines[0] === shownAs(card) || !lines[0]?.includes(','));
+  return [...posts, ...houses.filter((house, i) => !isSaid(house, i))].filter(
+    ({ lines }) => lines.length > 0,
+  );
 }
 
 function tags(card: Card): CardValue[] {
   const words = Object.keys(card.keywords ?? {});
-  return words.length === 0 ? [] : [{ collection: 'keywords', id: '', lines: [words.join(', ')], second: '', copy: words.join(', ') }];
+  return words.length === 0
+    ? []
+    : [{ collection: 'keywords', id: '', lines: [words.join(', ')], second: '', copy: words.join(', ') }];
 }
 
 function languageName(tag: string, locale: string): string {

@@ -18,7 +18,10 @@ export interface Reach {
 /** @param country - ISO 3166-1 alpha-2, for numbers written without a country code */
 export function reachOf(card: Card, country: string): Reach {
   const phone = preferredEntry(card.phones, ({ features }) => !features?.['fax'] && !features?.['pager']);
-  const mobile = preferredEntry(card.phones, ({ features }) => features?.['mobile'] === true || features?.['text'] === true);
+  const mobile = preferredEntry(
+    card.phones,
+    ({ features }) => features?.['mobile'] === true || features?.['text'] === true,
+  );
   const mail = preferredEntry(card.emails);
   const address = preferredEntry(card.addresses, (entry) => wayUri(entry) !== undefined);
   const link = preferredEntry(card.links, ({ uri }) => /^https?:/i.test(safeUri(uri) ?? ''));
@@ -37,7 +40,9 @@ function some<K extends string>(key: K, value: string | undefined): Partial<Reco
 
 /** sms: to the number that tel: would dial; extensions can't be messaged. */
 export function smsUri(number: string, country: string): string {
-  return dialUri(number, country).replace(/^tel:/, 'sms:').replace(/;ext=.*$/, '');
+  return dialUri(number, country)
+    .replace(/^tel:/, 'sms:')
+    .replace(/;ext=.*$/, '');
 }
 
 /** RFC 6068 §2: what stands before and behind the @ is percent-encoded, the @ itself is not. */

@@ -3,23 +3,37 @@ import { alsoKept, cardValues, reachOf, safeUri } from '.';
 
 const options = { country: 'GB', locale: 'en-GB', today: '2026-11-24' };
 const card = (more: Partial<Card>): Card => ({ ...newCard('u', '2026-01-01T00:00:00Z'), ...more });
-const group = (label: string, shown: Card) => cardValues(shown, options).find((one) => one.label === label)?.values ?? [];
+const group = (label: string, shown: Card) =>
+  cardValues(shown, options).find((one) => one.label === label)?.values ?? [];
 
 const uris = [
   { name: 'lets web addresses through', uri: 'https://example.org/a?b#c', safe: true },
   { name: 'lets numbers through', uri: 'tel:+441632960000', safe: true },
   { name: 'refuses scripts', uri: 'javascript:alert(1)', safe: false },
   { name: 'refuses scripts in capitals', uri: ' JavaScript:alert(1)', safe: false },
-  { name: 'refuses scripts with a tab inside, which browsers drop', uri: 'java\tscript:alert(1)', safe: false },
+  {
+    name: 'refuses scripts with a tab inside, which browsers drop',
+    uri: 'java\tscript:alert(1)',
+    safe: false,
+  },
   { name: 'refuses data', uri: 'data:text/html,<script>', safe: false },
   { name: 'refuses files', uri: 'file:///etc/passwd', safe: false },
   { name: 'refuses what has no scheme', uri: 'example.org', safe: false },
 ];
-for (const { name, uri, safe } of uris) test(`safeUri ${name}`, () => expect(safeUri(uri)).toBe(safe ? uri : undefined));
+for (const { name, uri, safe } of uris)
+  test(`safeUri ${name}`, () => expect(safeUri(uri)).toBe(safe ? uri : undefined));
 
 test('a number of one’s own country is shown as at home and dialled with its country code (RFC 3966)', () => {
-  const [value] = group('Phone', card({ phones: { p1: { number: '+44 1632 960983', contexts: { work: true }, pref: 1 } } }));
-  expect(value).toMatchObject({ lines: ['01632 960983'], second: 'work, preferred', uri: 'tel:+441632960983', messageUri: 'sms:+441632960983' });
+  const [value] = group(
+    'Phone',
+    card({ phones: { p1: { number: '+44 1632 960983', contexts: { work: true }, pref: 1 } } }),
+  );
+  expect(value).toMatchObject({
+    lines: ['01632 960983'],
+    second: 'work, preferred',
+    uri: 'tel:+441632960983',
+    messageUri: 'sms:+441632960983',
+  });
 });
 
 test('a mail address is encoded as RFC 6068 asks (its example "gorby%kremvax@example.com", §6.1)', () => {
@@ -41,14 +55,23 @@ test('a birthday says the age turned and how many days away, a death says nothin
     },
   });
   // 71 days from 24 November 2026 to 3 February 2027: 6 + 31 + 31 + 3.
-  expect(group('Birthday', shown)[0]).toMatchObject({ lines: ['3 February 1968'], second: 'turns 59 in 71 days' });
+  expect(group('Birthday', shown)[0]).toMatchObject({
+    lines: ['3 February 1968'],
+    second: 'turns 59 in 71 days',
+  });
   expect(group('Wedding day', shown)[0]?.second).toBe('30 years today');
   expect(group('Death', shown)[0]?.second).toBe('');
 });
 
 test('reaching takes the preferred number that can be spoken to, never a fax', () => {
   const reach = reachOf(
-    card({ phones: { p1: { number: '01632 960001', features: { fax: true }, pref: 1 }, p2: { number: '01632 960002' }, p3: { number: '07700 900003', features: { mobile: true }, pref: 2 } } }),
+    card({
+      phones: {
+        p1: { number: '01632 960001', features: { fax: true }, pref: 1 },
+        p2: { number: '01632 960002' },
+        p3: { number: '07700 900003', features: { mobile: true }, pref: 2 },
+      },
+    }),
     'GB',
   );
   expect(reach).toEqual({ call: 'tel:+447700900003', message: 'sms:+447700900003' });
@@ -56,13 +79,21 @@ test('reaching takes the preferred number that can be spoken to, never a fax', (
 
 test('the way leads to the coordinates where they are known, else to the address (RFC 5870)', () => {
   const components = [{ kind: 'locality', value: 'Wexmere' }];
-  expect(reachOf(card({ addresses: { a1: { components, coordinates: 'geo:52.1,1.2' } } }), 'GB').way).toBe('geo:52.1,1.2');
+  expect(reachOf(card({ addresses: { a1: { components, coordinates: 'geo:52.1,1.2' } } }), 'GB').way).toBe(
+    'geo:52.1,1.2',
+  );
   expect(reachOf(card({ addresses: { a1: { components } } }), 'GB').way).toBe('geo:0,0?q=Wexmere');
   expect(reachOf(card({ addresses: { a1: {} } }), 'GB')).toEqual({});
 });
 
 test('what has no group is counted, so that it is not thought lost', () => {
-  const shown = card({ cryptoKeys: { k1: { uri: 'data:,x' } }, vCardProps: [['x-a', {}, 'text', '1'], ['x-b', {}, 'text', '2']] });
+  const shown = card({
+    cryptoKeys: { k1: { uri: 'data:,x' } },
+    vCardProps: [
+      ['x-a', {}, 'text', '1'],
+      ['x-b', {}, 'text', '2'],
+    ],
+  });
   expect(alsoKept(shown)).toEqual(['1 key', '2 properties of other programs']);
   expect(alsoKept(card({}))).toEqual([]);
 });
@@ -70,6 +101,9 @@ test('what has no group is counted, so that it is not thought lost', () => {
 test('the first post and organisation stand at the head of the page; departments and further ones among the values', () => {
   const head = card({ titles: { t1: { name: 'Tuner' } }, organizations: { g1: { name: 'Brine' } } });
   expect(group('Work', head)).toEqual([]);
-  const more = card({ titles: { t1: { name: 'Tuner' }, t2: { name: 'Chair' } }, organizations: { g1: { name: 'Brine', units: [{ name: 'Organs' }] } } });
+  const more = card({
+    titles: { t1: { name: 'Tuner' }, t2: { name: 'Chair' } },
+    organizations: { g1: { name: 'Brine', units: [{ name: 'Organs' }] } },
+  });
   expect(group('Work', more).map(({ lines }) => lines[0])).toEqual(['Chair', 'Brine, Organs']);
 });

@@ -1,6 +1,17 @@
 /** Letters that Unicode doesn't take apart into a letter and a mark, and what people type for them. */
 const LETTERS: Readonly<Record<string, string>> = {
-  ß: 'ss', æ: 'ae', œ: 'oe', ø: 'o', đ: 'd', ð: 'd', þ: 'th', ł: 'l', ħ: 'h', ı: 'i', ŋ: 'n', ŧ: 't',
+  ß: 'ss',
+  æ: 'ae',
+  œ: 'oe',
+  ø: 'o',
+  đ: 'd',
+  ð: 'd',
+  þ: 'th',
+  ł: 'l',
+  ħ: 'h',
+  ı: 'i',
+  ŋ: 'n',
+  ŧ: 't',
 };
 
 /**

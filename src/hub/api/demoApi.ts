@@ -6,6 +6,9 @@ import { generateBook } from '@/demo';
 export function demoApi(day: string): Router {
   const router = Router();
   const cards = JSON.stringify(generateBook(day));
-  router.get('/cards', (_, response) => void response.type('json').set('Cache-Control', 'no-store').send(cards));
+  router.get(
+    '/cards',
+    (_, response) => void response.type('json').set('Cache-Control', 'no-store').send(cards),
+  );
   return router;
 }

@@ -18,7 +18,11 @@ export function BookColumn({ openUid }: { readonly openUid: Uid | undefined }) {
   return (
     <View className="flex-1">
       <BookHead filter={filter} onFilter={setFilter} />
-      {isEmpty ? <EmptyBook filter={filter} /> : <BookList items={items} letters={letters} openUid={openUid} />}
+      {isEmpty ? (
+        <EmptyBook filter={filter} />
+      ) : (
+        <BookList items={items} letters={letters} openUid={openUid} />
+      )}
     </View>
   );
 }

@@ -34,7 +34,15 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
         </Txt>
         <View className="flex-row items-center gap-1">
           <Act label="New card" icon={Plus} onPress={() => go('/book/new')} testID="new-card" />
-          {isWide ? null : <Act label="Settings, import and export" icon={Settings2} iconOnly tone="faded" onPress={() => go('/settings')} />}
+          {isWide ? null : (
+            <Act
+              label="Settings, import and export"
+              icon={Settings2}
+              iconOnly
+              tone="faded"
+              onPress={() => go('/settings')}
+            />
+          )}
         </View>
       </View>
       <Txt size="small" tone="faded" isFigures testID="book-counts">

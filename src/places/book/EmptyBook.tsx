@@ -2,7 +2,7 @@ import { View } from 'react-native';
 
 import type { RowFilter } from '@/book';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, Plus, Txt,Upload } from '@/ui';
+import { Act, NextAct, Plus, Txt, Upload } from '@/ui';
 
 const TEXTS: Record<RowFilter, string> = {
   all: 'Everybody you take in stands here, in order, found again by a few letters.',

@@ -45,7 +45,9 @@ function Lines({ card }: { readonly card: Card }) {
   const house = Object.values(card.organizations ?? {})[0]?.name ?? '';
   const work = [title, house === shown ? '' : house].filter(Boolean).join(', ');
   const address = preferredEntry(card.addresses, (entry) => placeOf(entry) !== '');
-  const lines = [phonetic, nickname === shown ? '' : nickname, work, address ? placeOf(address) : ''].filter(Boolean);
+  const lines = [phonetic, nickname === shown ? '' : nickname, work, address ? placeOf(address) : ''].filter(
+    Boolean,
+  );
   return lines.map((line) => (
     <Txt key={line} tone="faded">
       {line}

@@ -19,7 +19,12 @@ export function CardActs({ card }: { readonly card: Card }) {
   };
   return (
     <View className={`border-b border-rule py-3 ${isWide ? 'flex-row items-center gap-5' : 'gap-1'}`}>
-      <NextAct label="Edit" icon={Pencil} onPress={() => go(cardPath(card.uid, '/edit'))} testID="edit-card" />
+      <NextAct
+        label="Edit"
+        icon={Pencil}
+        onPress={() => go(cardPath(card.uid, '/edit'))}
+        testID="edit-card"
+      />
       <View className="flex-row gap-5">
         <Act label="As a file" name="Save this card as a vCard file" icon={Download} onPress={send} />
         <Act label="Delete" icon={Trash} tone="brick" onPress={() => void remove()} testID="delete-card" />

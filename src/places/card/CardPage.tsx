@@ -22,7 +22,10 @@ export function CardPage() {
   if (card === undefined) return null;
   if (card === null) {
     return (
-      <EmptyPlace title="No such card" text="It may have been deleted, or belongs to another book. Undo brings a deleted card back.">
+      <EmptyPlace
+        title="No such card"
+        text="It may have been deleted, or belongs to another book. Undo brings a deleted card back."
+      >
         <View className="flex-row">
           <Act label="Go to the Book" onPress={() => go('/book', 'replace')} />
         </View>

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 
 import type { Card } from '@/core/card';
 import { type Reach, reachOf } from '@/core/showing';
-import { Globe, type Icon, LinkAct,Mail, MapPin, MessageSquare, Phone } from '@/ui';
+import { Globe, type Icon, LinkAct, Mail, MapPin, MessageSquare, Phone } from '@/ui';
 
 const WAYS: readonly (readonly [keyof Reach, string, Icon])[] = [
   ['call', 'Call', Phone],

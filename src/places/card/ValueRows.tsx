@@ -22,12 +22,19 @@ export function ValueRows({ card, groups }: { readonly card: Card; readonly grou
           </View>
           <View className="min-w-0 flex-1">
             {values.map((value) => (
-              <ValueRow key={value.id} label={label} value={value} onMore={() => setChosen({ label, value })} />
+              <ValueRow
+                key={value.id}
+                label={label}
+                value={value}
+                onMore={() => setChosen({ label, value })}
+              />
             ))}
           </View>
         </View>
       ))}
-      {chosen === undefined ? null : <ValueSheet card={card} {...chosen} onClose={() => setChosen(undefined)} />}
+      {chosen === undefined ? null : (
+        <ValueSheet card={card} {...chosen} onClose={() => setChosen(undefined)} />
+      )}
     </View>
   );
 }

@@ -1,10 +1,22 @@
-
 import { changeBook, useAppDispatch } from '@/book';
 import { type Card, preferEntry, shownAs } from '@/core/card';
 import type { CardValue } from '@/core/showing';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Copy, ExternalLink, type Icon, LinkAct, Mail, MapPin, MessageSquare, Pencil, Phone, Sheet,Star } from '@/ui';
+import {
+  Act,
+  Copy,
+  ExternalLink,
+  type Icon,
+  LinkAct,
+  Mail,
+  MapPin,
+  MessageSquare,
+  Pencil,
+  Phone,
+  Sheet,
+  Star,
+} from '@/ui';
 
 import { useCopy } from './useCopy';
 
@@ -35,15 +47,25 @@ export function ValueSheet({ card, label, value, onClose }: ValueSheetProps) {
   const prefer = () => {
     if (!preferable) return;
     const text = `${value.lines[0] ?? label} is now preferred for ${shownAs(card)}`;
-    void dispatch(changeBook({ cause: 'edit', label: text, upserts: [preferEntry(card, preferable, value.id)] }));
+    void dispatch(
+      changeBook({ cause: 'edit', label: text, upserts: [preferEntry(card, preferable, value.id)] }),
+    );
   };
   return (
     <Sheet title={value.lines.join(', ')} isOpen onClose={onClose}>
       {value.uri === undefined ? null : <LinkAct label={word} icon={icon} uri={value.uri} />}
-      {value.messageUri === undefined ? null : <LinkAct label="Message" icon={MessageSquare} uri={value.messageUri} />}
+      {value.messageUri === undefined ? null : (
+        <LinkAct label="Message" icon={MessageSquare} uri={value.messageUri} />
+      )}
       <Act label="Copy" icon={Copy} onPress={after(() => void copy(value.copy))} />
-      {preferable && isPreferred !== true ? <Act label="Make preferred" icon={Star} onPress={after(prefer)} /> : null}
-      <Act label="Edit" icon={Pencil} onPress={after(() => go(`${cardPath(card.uid, '/edit')}?at=${value.collection}`))} />
+      {preferable && isPreferred !== true ? (
+        <Act label="Make preferred" icon={Star} onPress={after(prefer)} />
+      ) : null}
+      <Act
+        label="Edit"
+        icon={Pencil}
+        onPress={after(() => go(`${cardPath(card.uid, '/edit')}?at=${value.collection}`))}
+      />
     </Sheet>
   );
 }

@@ -9,6 +9,8 @@ export function useSendCard(card: Card): () => void {
     void dispatch(exportCards([card], 'vcard4', { onProgress: () => undefined }))
       .then(({ result }) => result)
       .then((text) => saveFile(fileName(shownAs(card), 'vcf'), text, 'text/vcard;charset=utf-8'))
-      .catch((error: Error) => dispatch(noticed({ text: `The file could not be written: ${error.message}`, tone: 'error' })));
+      .catch((error: Error) =>
+        dispatch(noticed({ text: `The file could not be written: ${error.message}`, tone: 'error' })),
+      );
   };
 }

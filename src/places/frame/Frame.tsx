@@ -35,7 +35,11 @@ function Themed({ children }: { readonly children: ReactNode }) {
   const { isHelpOpen, closeHelp } = usePageKeys();
   usePageState();
   const content =
-    fault === undefined ? children : <EmptyPlace title="The book could not be opened" text={`${fault}. Nothing was changed.`} />;
+    fault === undefined ? (
+      children
+    ) : (
+      <EmptyPlace title="The book could not be opened" text={`${fault}. Nothing was changed.`} />
+    );
   return (
     <ThemeProvider scheme={scheme} typeScale={typeScale}>
       {isWide ? <Wide>{content}</Wide> : <Phone>{content}</Phone>}
@@ -58,7 +62,13 @@ function Wide({ children }: { readonly children: ReactNode }) {
           <NavLink key={place.path} {...place} isHere={isInPlace(pathname, place.path)} look="rail" />
         ))}
         <View className="flex-1" />
-        <NavLink path="/settings" label="Settings" icon={Settings2} isHere={isInPlace(pathname, '/settings')} look="rail" />
+        <NavLink
+          path="/settings"
+          label="Settings"
+          icon={Settings2}
+          isHere={isInPlace(pathname, '/settings')}
+          look="rail"
+        />
         <View className="px-[18px] pt-3">
           <SaveState />
         </View>

@@ -1,9 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
-import { type NativeSyntheticEvent, ScrollView, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
+import {
+  type NativeSyntheticEvent,
+  ScrollView,
+  TextInput,
+  type TextInputKeyPressEventData,
+  View,
+} from 'react-native';
 
 import { cardPath, onKeyPress } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Search, Txt, useColours, useWide,X } from '@/ui';
+import { Act, Search, Txt, useColours, useWide, X } from '@/ui';
 
 import { FoundRow } from './FoundRow';
 import { useFind } from './useFind';
@@ -53,7 +59,12 @@ export function QuickLine() {
     <View
       className={`absolute left-0 right-0 z-20 border-rule bg-paper ${isWide ? 'top-full max-h-[70vh] border-x border-b' : 'bottom-full max-h-[65vh] border-t'}`}
     >
-      <ScrollView keyboardShouldPersistTaps="always" {...({ role: "listbox" } as object)} aria-label="Found" nativeID={LIST_ID}>
+      <ScrollView
+        keyboardShouldPersistTaps="always"
+        {...({ role: 'listbox' } as object)}
+        aria-label="Found"
+        nativeID={LIST_ID}
+      >
         {hits.map((hit, i) => (
           <FoundRow key={hit.uid} hit={hit} id={`found-${i}`} isChosen={i === chosen} onOpen={close} />
         ))}
@@ -73,7 +84,11 @@ export function QuickLine() {
             ref={input}
             role="combobox"
             aria-label="Find"
-            {...({ 'aria-expanded': isOpen, 'aria-controls': LIST_ID, 'aria-autocomplete': 'list' } as object)}
+            {...({
+              'aria-expanded': isOpen,
+              'aria-controls': LIST_ID,
+              'aria-autocomplete': 'list',
+            } as object)}
             {...(isOpen && hits.length > 0 ? ({ 'aria-activedescendant': `found-${chosen}` } as object) : {})}
             placeholder="Find by name, town, number, mail"
             value={query}

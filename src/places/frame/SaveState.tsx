@@ -22,7 +22,9 @@ export function SaveState() {
   if (reading) {
     return (
       <Txt size="small" tone="faded" isFigures>
-        {reading.total === 0 ? 'Opening the book' : `Reading ${reading.done} of ${formatCount(reading.total, 'card', 'cards')}`}
+        {reading.total === 0
+          ? 'Opening the book'
+          : `Reading ${reading.done} of ${formatCount(reading.total, 'card', 'cards')}`}
       </Txt>
     );
   }

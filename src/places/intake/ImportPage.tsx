@@ -38,7 +38,9 @@ export function ImportPage() {
               onStop={work.stop}
             />
           ) : null}
-          {state.kind === 'preview' ? <Preview preview={state} onImport={(cards) => void work.take(cards)} onDrop={work.reset} /> : null}
+          {state.kind === 'preview' ? (
+            <Preview preview={state} onImport={(cards) => void work.take(cards)} onDrop={work.reset} />
+          ) : null}
           {state.kind === 'done' ? <Done summary={state} onMore={work.reset} /> : null}
           {state.kind === 'failed' ? (
             <View role="alert" className="gap-3">
@@ -58,8 +60,8 @@ function Invitation({ onChoose }: { readonly onChoose: () => void }) {
   return (
     <View className="gap-4">
       <Txt font="serifItalic" size="strong" tone="faded">
-        From vCard files (.vcf), as phones, mail programs and directories write them, or from JSContact files (.json). You see what would
-        change before anything does.
+        From vCard files (.vcf), as phones, mail programs and directories write them, or from JSContact files
+        (.json). You see what would change before anything does.
       </Txt>
       <NextAct label="Choose files" icon={Upload} onPress={onChoose} testID="choose-files" />
       <Txt size="small" tone="faded">

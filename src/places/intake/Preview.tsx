@@ -33,7 +33,13 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
       <Txt tone="faded">{`From ${preview.source}. Nothing has been changed yet.`}</Txt>
       {fresh.length > 0 ? (
         <View>
-          <Switch label={`${formatCount(fresh.length, 'new card', 'new cards')}`} hint="Not in the book" isOn={takeNew} onChange={setTakeNew} testID="take-new" />
+          <Switch
+            label={`${formatCount(fresh.length, 'new card', 'new cards')}`}
+            hint="Not in the book"
+            isOn={takeNew}
+            onChange={setTakeNew}
+            testID="take-new"
+          />
           <Names cards={fresh} />
         </View>
       ) : null}
@@ -49,13 +55,17 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
           <Names cards={different} isCompared />
         </View>
       ) : null}
-      {same.length > 0 ? <Txt>{`${formatCount(same.length, 'card is', 'cards are')} already here and the same; nothing to do.`}</Txt> : null}
+      {same.length > 0 ? (
+        <Txt>{`${formatCount(same.length, 'card is', 'cards are')} already here and the same; nothing to do.`}</Txt>
+      ) : null}
       <Problems problems={preview.problems} />
       {hasNews ? null : <Txt font="sansBold">There is nothing new in it.</Txt>}
       <View className="flex-row items-center gap-4">
         {hasNews ? (
           <NextAct
-            label={cards.length === 0 ? 'Nothing chosen' : `Import ${formatCount(cards.length, 'card', 'cards')}`}
+            label={
+              cards.length === 0 ? 'Nothing chosen' : `Import ${formatCount(cards.length, 'card', 'cards')}`
+            }
             isDisabled={cards.length === 0}
             onPress={() => onImport(cards)}
             testID="do-import"
@@ -67,7 +77,13 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
   );
 }
 
-function Names({ cards, isCompared = false }: { readonly cards: readonly Card[]; readonly isCompared?: boolean }) {
+function Names({
+  cards,
+  isCompared = false,
+}: {
+  readonly cards: readonly Card[];
+  readonly isCompared?: boolean;
+}) {
   const [isAll, setAll] = useState(false);
   const getCard = useCardGetter();
   const shown = cards.slice(0, isAll ? SHOWN_AT_MOST : SHOWN_AT_FIRST);
@@ -93,7 +109,9 @@ function Names({ cards, isCompared = false }: { readonly cards: readonly Card[];
           <Act label={`Show more (${rest})`} onPress={() => setAll(true)} />
         </View>
       ) : null}
-      {rest > 0 && isAll ? <Txt size="small" tone="faded">{`and ${formatCount(rest, 'more', 'more')}`}</Txt> : null}
+      {rest > 0 && isAll ? (
+        <Txt size="small" tone="faded">{`and ${formatCount(rest, 'more', 'more')}`}</Txt>
+      ) : null}
     </View>
   );
 }

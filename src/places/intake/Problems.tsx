@@ -20,7 +20,10 @@ export function Problems({ problems }: { readonly problems: readonly FileProblem
   };
   return (
     <View className="gap-2" testID="import-problems">
-      <Txt font="sansBold" tone="ochre">{`${formatCount(problems.length, 'place', 'places')} could not be read; the cards around are not touched by it`}</Txt>
+      <Txt
+        font="sansBold"
+        tone="ochre"
+      >{`${formatCount(problems.length, 'place', 'places')} could not be read; the cards around are not touched by it`}</Txt>
       {shown.map((problem, i) => (
         <View key={i} className="border-b border-rule pb-2 pl-3">
           <Txt>{`${placeOf(problem)}: ${problem.message}`}</Txt>
@@ -32,7 +35,9 @@ export function Problems({ problems }: { readonly problems: readonly FileProblem
         </View>
       ))}
       <View className="flex-row flex-wrap gap-x-4">
-        {shown.length < problems.length && !isAll ? <Act label={`Show more (${problems.length - shown.length})`} onPress={() => setAll(true)} /> : null}
+        {shown.length < problems.length && !isAll ? (
+          <Act label={`Show more (${problems.length - shown.length})`} onPress={() => setAll(true)} />
+        ) : null}
         <Act label="Keep them as a text file" onPress={save} />
       </View>
     </View>

@@ -88,9 +88,20 @@ export function useImport() {
     try {
       const change = await dispatch(importCards(cards, source));
       const left = intake.fresh.length + intake.different.length - cards.length;
-      setState({ kind: 'done', source, taken: cards.length, same: intake.same.length, left, problems, changeId: change?.id });
+      setState({
+        kind: 'done',
+        source,
+        taken: cards.length,
+        same: intake.same.length,
+        left,
+        problems,
+        changeId: change?.id,
+      });
     } catch (error) {
-      setState({ kind: 'failed', message: `The cards could not be put into the book: ${error instanceof Error ? error.message : String(error)}` });
+      setState({
+        kind: 'failed',
+        message: `The cards could not be put into the book: ${error instanceof Error ? error.message : String(error)}`,
+      });
     }
   };
 

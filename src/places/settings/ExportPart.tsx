@@ -24,14 +24,17 @@ export function ExportPart() {
     setRunning({ share01: 0, cards: 0 });
     try {
       await whenRead();
-      const writing = await dispatch(exportBook(format.id, { onProgress: (share01, cards) => setRunning({ share01, cards }) }));
+      const writing = await dispatch(
+        exportBook(format.id, { onProgress: (share01, cards) => setRunning({ share01, cards }) }),
+      );
       setJob(writing);
       const text = await writing.result;
       saveFile(fileName(`Cordialis ${localDay()}`, format.extension), text, format.mediaType);
       dispatch(noticed({ text: `Exported the book as ${format.label}`, tone: 'plain' }));
     } catch (error) {
       const reason = error instanceof Error ? error.message : String(error);
-      if (reason !== 'stopped') dispatch(noticed({ text: `The book could not be exported: ${reason}`, tone: 'error' }));
+      if (reason !== 'stopped')
+        dispatch(noticed({ text: `The book could not be exported: ${reason}`, tone: 'error' }));
     } finally {
       setRunning(undefined);
       setJob(undefined);
@@ -39,7 +42,12 @@ export function ExportPart() {
   };
   return (
     <View>
-      <Choice name="Format of the export" options={FORMATS.map(({ id, label }) => [id, label] as const)} value={formatId} onChange={setFormatId} />
+      <Choice
+        name="Format of the export"
+        options={FORMATS.map(({ id, label }) => [id, label] as const)}
+        value={formatId}
+        onChange={setFormatId}
+      />
       {running === undefined ? (
         <View className="flex-row">
           <Act label="Export the whole book" onPress={() => void run()} testID="export-book" />
@@ -52,7 +60,8 @@ export function ExportPart() {
         />
       )}
       <Txt size="small" tone="faded">
-        Everything goes out, photos included. vCard 4.0 and JSContact keep all of it; vCard 3.0 is for older programs.
+        Everything goes out, photos included. vCard 4.0 and JSContact keep all of it; vCard 3.0 is for older
+        programs.
       </Txt>
     </View>
   );

@@ -41,7 +41,12 @@ export function SettingsPage() {
               value={settings.sortBy}
               onChange={(sortBy) => set({ sortBy })}
             />
-            <Switch label="Particles count" hint="“van Dijk” stands under V" isOn={settings.particlesCount} onChange={(particlesCount) => set({ particlesCount })} />
+            <Switch
+              label="Particles count"
+              hint="“van Dijk” stands under V"
+              isOn={settings.particlesCount}
+              onChange={(particlesCount) => set({ particlesCount })}
+            />
           </Part>
           <Part title="Numbers">
             <CountryField country={settings.country} onChange={(country) => set({ country })} />
@@ -59,7 +64,12 @@ export function SettingsPage() {
             />
           </Part>
           <Part title="Size of type">
-            <Choice name="Size of type" options={SIZES} value={String(settings.typeScale) as '1'} onChange={(size) => set({ typeScale: Number(size) })} />
+            <Choice
+              name="Size of type"
+              options={SIZES}
+              value={String(settings.typeScale) as '1'}
+              onChange={(size) => set({ typeScale: Number(size) })}
+            />
           </Part>
           <Part title="In and out">
             <View className="flex-row">

@@ -2,10 +2,22 @@ import { EmptyPlace } from '@/ui';
 
 /** What the places that are not built yet will hold. */
 const PROMISES = {
-  today: ['Today', 'Whose birthday it is, who is due for a talk, who has gone quiet, and what the coming weeks bring.'],
-  lists: ['Lists', 'People picked together, and lists that fill themselves by a rule, for writing to many at once.'],
-  tidy: ['Tidy', 'Cards of the same person side by side, with the reasons; gaps and faults, and how to mend them.'],
-  devices: ['Devices', 'The phone, the mail client and the computer: what each one gets, and what came and went.'],
+  today: [
+    'Today',
+    'Whose birthday it is, who is due for a talk, who has gone quiet, and what the coming weeks bring.',
+  ],
+  lists: [
+    'Lists',
+    'People picked together, and lists that fill themselves by a rule, for writing to many at once.',
+  ],
+  tidy: [
+    'Tidy',
+    'Cards of the same person side by side, with the reasons; gaps and faults, and how to mend them.',
+  ],
+  devices: [
+    'Devices',
+    'The phone, the mail client and the computer: what each one gets, and what came and went.',
+  ],
 } as const;
 
 /** A place that is coming. */

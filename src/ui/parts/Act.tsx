@@ -21,7 +21,17 @@ interface ActProps {
 
 /** A word that does something, with its icon; at least 44 px high. */
 export function Act(props: ActProps) {
-  const { label, icon: Icon, onPress, tone = 'berry', iconOnly = false, name, isIconLast = false, isDisabled = false, testID } = props;
+  const {
+    label,
+    icon: Icon,
+    onPress,
+    tone = 'berry',
+    iconOnly = false,
+    name,
+    isIconLast = false,
+    isDisabled = false,
+    testID,
+  } = props;
   const colours = useColours();
   return (
     <Pressable

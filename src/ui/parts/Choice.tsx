@@ -26,7 +26,9 @@ export function Choice<T extends string>({ name, options, value, onChange }: Cho
             onPress={() => onChange(option)}
             className="min-h-[44px] flex-row items-center gap-3 border-b border-rule hover:bg-leaf active:bg-leaf"
           >
-            <View className="w-5">{isChosen ? <Check size={20} strokeWidth={1.75} color={colours.berry} /> : null}</View>
+            <View className="w-5">
+              {isChosen ? <Check size={20} strokeWidth={1.75} color={colours.berry} /> : null}
+            </View>
             <View className="min-w-0 flex-1">
               <Txt font={isChosen ? 'sansBold' : 'sans'}>{label}</Txt>
             </View>

@@ -15,7 +15,12 @@ interface LinkActProps {
 export function LinkAct({ label, icon: Icon, uri }: LinkActProps) {
   const colours = useColours();
   return (
-    <Pressable role="link" aria-label={label} {...outsideLinkProps(uri)} className="min-h-[44px] flex-row items-center gap-2 active:opacity-60">
+    <Pressable
+      role="link"
+      aria-label={label}
+      {...outsideLinkProps(uri)}
+      className="min-h-[44px] flex-row items-center gap-2 active:opacity-60"
+    >
       <Icon size={20} strokeWidth={1.75} color={colours.berry} />
       <Txt tone="berry" font="sansBold" lines={1}>
         {label}

@@ -20,7 +20,17 @@ interface ListRowProps {
 }
 
 /** A line of a list: stamp, name in the serif, second line; a hairline under it. */
-export function ListRow({ title, second = '', stamp, onPress, isChosen = false, role = 'link', href, nativeID, isTabStop = true }: ListRowProps) {
+export function ListRow({
+  title,
+  second = '',
+  stamp,
+  onPress,
+  isChosen = false,
+  role = 'link',
+  href,
+  nativeID,
+  isTabStop = true,
+}: ListRowProps) {
   return (
     <Pressable
       role={role}

@@ -20,7 +20,14 @@ export function ProgressLine({ text, share01, onStop }: ProgressLineProps) {
         </Txt>
         {onStop ? <Act label="Stop" tone="brick" onPress={onStop} /> : null}
       </View>
-      <View role="progressbar" aria-label={text} aria-valuemin={0} aria-valuemax={100} aria-valuenow={Math.round(share01 * 100)} className="h-[3px] bg-rule">
+      <View
+        role="progressbar"
+        aria-label={text}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        aria-valuenow={Math.round(share01 * 100)}
+        className="h-[3px] bg-rule"
+      >
         <View className="h-[3px] bg-moss" style={{ width: `${Math.round(share01 * 100)}%` }} />
       </View>
     </View>

@@ -15,12 +15,16 @@ interface SheetProps {
 export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
   const { isWide } = useWide();
   return (
-    <Modal visible={isOpen} transparent onRequestClose={onClose} animationType="none">
+    <Modal
+      visible={isOpen}
+      transparent
+      onRequestClose={onClose}
+      animationType="none"
+      {...({ 'aria-label': title } as object)}
+    >
       <View className={`flex-1 ${isWide ? 'items-center justify-center' : 'justify-end'}`}>
         <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-ink/40" />
         <View
-          role="dialog"
-          aria-label={title}
           className={`max-h-[85%] border-rule bg-paper px-5 pb-5 pt-4 ${isWide ? 'w-[460px] rounded-stamp border' : 'w-full border-t'}`}
         >
           <Txt font="serif" size="title" heading={2}>

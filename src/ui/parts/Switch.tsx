@@ -32,8 +32,12 @@ export function Switch({ label, hint, isOn, onChange, testID }: SwitchProps) {
       <Txt size="small" tone={isOn ? 'moss' : 'faded'} font="sansBold">
         {isOn ? 'On' : 'Off'}
       </Txt>
-      <View className={`h-[22px] w-[38px] justify-center rounded-[4px] border ${isOn ? 'border-moss bg-moss' : 'border-faded bg-paper'}`}>
-        <View className={`h-[16px] w-[14px] rounded-[2px] ${isOn ? 'ml-[19px] bg-paper' : 'ml-[3px] bg-faded'}`} />
+      <View
+        className={`h-[22px] w-[38px] justify-center rounded-[4px] border ${isOn ? 'border-moss bg-moss' : 'border-faded bg-paper'}`}
+      >
+        <View
+          className={`h-[16px] w-[14px] rounded-[2px] ${isOn ? 'ml-[19px] bg-paper' : 'ml-[3px] bg-faded'}`}
+        />
       </View>
     </Pressable>
   );

@@ -18,7 +18,13 @@ interface TxtProps {
   readonly nativeID?: string;
 }
 
-const SIZES = { small: 'text-small', text: 'text-text', strong: 'text-strong', title: 'text-title', head: 'text-head' };
+const SIZES = {
+  small: 'text-small',
+  text: 'text-text',
+  strong: 'text-strong',
+  title: 'text-title',
+  head: 'text-head',
+};
 const TONES = {
   ink: 'text-ink',
   faded: 'text-faded',
@@ -28,7 +34,12 @@ const TONES = {
   brick: 'text-brick',
   onBerry: 'text-onBerry',
 };
-const FONTS = { sans: 'font-sans', sansBold: 'font-sansBold', serif: 'font-serif', serifItalic: 'font-serifItalic' };
+const FONTS = {
+  sans: 'font-sans',
+  sansBold: 'font-sansBold',
+  serif: 'font-serif',
+  serifItalic: 'font-serifItalic',
+};
 
 /** Text in one of the five sizes, the tones and the two faces of the look. */
 export function Txt(props: TxtProps) {

@@ -28,7 +28,11 @@ export function fitLetters(letters: readonly LetterCount[], maxCells: number): L
     if (!a || !b) break;
     runs.splice(least, 2, { first: a.first, last: b.last, count: a.count + b.count, index: a.index });
   }
-  return runs.map(({ first, last, count, index }) => ({ label: first === last ? first : `${first}–${last}`, count, index }));
+  return runs.map(({ first, last, count, index }) => ({
+    label: first === last ? first : `${first}–${last}`,
+    count,
+    index,
+  }));
 }
 
 function together(runs: readonly { readonly count: number }[], i: number): number {

@@ -1,7 +1,11 @@
 import type { GestureResponderEvent } from 'react-native';
 
 interface Modified {
-  readonly nativeEvent: { readonly metaKey?: boolean; readonly ctrlKey?: boolean; readonly shiftKey?: boolean };
+  readonly nativeEvent: {
+    readonly metaKey?: boolean;
+    readonly ctrlKey?: boolean;
+    readonly shiftKey?: boolean;
+  };
   preventDefault(): void;
 }
 

@@ -1,1 +1,6 @@
-export { EditPage as default } from '@/places/card/lazy';
+import { EditPage } from '@/places/card/lazy';
+
+// A route has to be a component by itself: the router loads it lazily, and a lazy component can't give another.
+export default function EditRoute() {
+  return <EditPage />;
+}

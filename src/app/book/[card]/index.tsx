@@ -1,1 +1,6 @@
-export { CardPage as default } from '@/places/card/lazy';
+import { CardPage } from '@/places/card/lazy';
+
+// A route has to be a component by itself: the router loads it lazily, and a lazy component can't give another.
+export default function CardRoute() {
+  return <CardPage />;
+}

@@ -4,7 +4,15 @@ import fc from 'fast-check';
 import type { Card } from '../schema';
 import { deriveName, formatName, indexLetter, initialsOf, parseName, sortText, splitParticles } from '.';
 
-const kinds: Record<string, string> = { t: 'title', g: 'given', m: 'given2', s: 'surname', z: 'surname2', j: 'generation', c: 'credential' };
+const kinds: Record<string, string> = {
+  t: 'title',
+  g: 'given',
+  m: 'given2',
+  s: 'surname',
+  z: 'surname2',
+  j: 'generation',
+  c: 'credential',
+};
 const cases = [
   { line: 'Ada Lowther', parts: 'g:Ada s:Lowther' },
   { line: 'Dr. Ada Mary Lowther', parts: 't:Dr. g:Ada m:Mary s:Lowther' },
@@ -42,11 +50,16 @@ for (const { line, parts } of cases) {
 }
 
 test('Hungarian names begin with the surname when told so', () => {
-  expect(parseName('Kovács János', { familyFirst: true })?.components?.[0]).toEqual({ kind: 'surname', value: 'Kovács' });
+  expect(parseName('Kovács János', { familyFirst: true })?.components?.[0]).toEqual({
+    kind: 'surname',
+    value: 'Kovács',
+  });
 });
 
 test('Spanish names end with two surnames when told so', () => {
-  const kindsOf = parseName('María Pérez Ramos', { doubleSurname: true })?.components?.map(({ kind }) => kind);
+  const kindsOf = parseName('María Pérez Ramos', { doubleSurname: true })?.components?.map(
+    ({ kind }) => kind,
+  );
   expect(kindsOf).toEqual(['given', 'surname', 'surname2']);
 });
 
@@ -99,11 +112,21 @@ function named(line: string, kind?: string): Card {
 }
 
 test('a book sorts by surname, particles as set, in CLDR’s order for the locale', () => {
-  const cards = ['Zoë Ek', 'Piet van Dijk', 'Åke Öberg', 'Ada Lowther', 'Émile Zola', 'Eva Eklund', 'Anna Äng'].map((line) => named(line));
+  const cards = [
+    'Zoë Ek',
+    'Piet van Dijk',
+    'Åke Öberg',
+    'Ada Lowther',
+    'Émile Zola',
+    'Eva Eklund',
+    'Anna Äng',
+  ].map((line) => named(line));
   const sorted = (locale: string, particlesCount: boolean) => {
     const collator = new Intl.Collator(locale);
     const key = (card: Card) => sortText(card, { by: 'surname', particlesCount });
-    return [...cards].sort((a, b) => collator.compare(key(a), key(b))).map(({ uid }) => uid.split(' ').at(-1));
+    return [...cards]
+      .sort((a, b) => collator.compare(key(a), key(b)))
+      .map(({ uid }) => uid.split(' ').at(-1));
   };
   // CLDR: English files Ä under A, Ö under O; Swedish has Ä and Ö after Z.
   expect(sorted('en', false)).toEqual(['Äng', 'Dijk', 'Ek', 'Eklund', 'Lowther', 'Öberg', 'Zola']);

@@ -8,7 +8,8 @@ export const TITLES = words(`mr mrs ms miss mx dr prof professor sir dame lord l
   capt captain maj col gen lt sgt dr.med dr.phil priv.-doz pd kand cand`);
 
 /** Academic degrees, orders and memberships that stand after a name. */
-export const CREDENTIALS = words(`phd dphil md mba msc bsc ba ma llb llm jd dds rn cpa obe mbe cbe kbe frs frcm
+export const CREDENTIALS =
+  words(`phd dphil md mba msc bsc ba ma llb llm jd dds rn cpa obe mbe cbe kbe frs frcm
   frco fram lram arcm frsa esq qc kc mp ret ll.m ll.b ph.d m.d m.sc b.sc b.a m.a d.phil m.phil mphil dsc dmus
   bmus mmus edd cfa pmp csc`);
 
@@ -16,13 +17,16 @@ export const CREDENTIALS = words(`phd dphil md mba msc bsc ba ma llb llm jd dds 
 export const GENERATIONS = words('jr sr ii iii iv junior senior jnr snr fils père neto filho');
 
 /** Particles that belong to the surname that follows them. */
-export const PARTICLES = words(`van von de der den des del della dello dei degli di da das do dos du d' la le les
+export const PARTICLES =
+  words(`van von de der den des del della dello dei degli di da das do dos du d' la le les
   lo el al ul bin ibn bint ben abu ter ten te tot 't op aan in het af av zu zum zur vom y e i san santa mac st st.
   ap ab af`);
 
 /** Chinese surnames of two characters. */
 export const DOUBLE_HAN_SURNAMES = new Set(
-  '欧阳 歐陽 司马 司馬 上官 诸葛 諸葛 夏侯 皇甫 尉迟 尉遲 公孙 公孫 令狐 慕容 司徒 东方 東方 独孤 獨孤'.split(' '),
+  '欧阳 歐陽 司马 司馬 上官 诸葛 諸葛 夏侯 皇甫 尉迟 尉遲 公孙 公孫 令狐 慕容 司徒 东方 東方 独孤 獨孤'.split(
+    ' ',
+  ),
 );
 
 /** Korean surnames of two syllables. */

@@ -67,14 +67,20 @@ function splitAtComma(text: string): AtComma {
     return { before, after: '', turned: false, suffixes };
   }
   const [given = '', ...more] = after;
-  const suffixes = more.flatMap((word) => [part('separator', ', '), part(suffixKind(word) ?? 'credential', word)]);
+  const suffixes = more.flatMap((word) => [
+    part('separator', ', '),
+    part(suffixKind(word) ?? 'credential', word),
+  ]);
   return { before, after: given, turned: true, suffixes };
 }
 
 function suffixKind(word: string): 'credential' | 'generation' | undefined {
   if (isOneOf(word, GENERATIONS)) return 'generation';
   // "Ma" and "Ba" are surnames; the degree is written in capitals or with dots.
-  if (isOneOf(word, CREDENTIALS) && (/\./.test(word) || /[A-Z]{2}|[a-z][A-Z]/.test(word) || /^(ph|esq)/i.test(word))) {
+  if (
+    isOneOf(word, CREDENTIALS) &&
+    (/\./.test(word) || /[A-Z]{2}|[a-z][A-Z]/.test(word) || /^(ph|esq)/i.test(word))
+  ) {
     return 'credential';
   }
   return undefined;
@@ -83,7 +89,8 @@ function suffixKind(word: string): 'credential' | 'generation' | undefined {
 /** Takes leading titles off `tokens`, at least one other word staying. */
 function takeTitles(tokens: string[]): NameComponent[] {
   const titles: NameComponent[] = [];
-  while (tokens.length > 1 && isOneOf(tokens[0] ?? '', TITLES)) titles.push(part('title', tokens.shift() ?? ''));
+  while (tokens.length > 1 && isOneOf(tokens[0] ?? '', TITLES))
+    titles.push(part('title', tokens.shift() ?? ''));
   return titles;
 }
 
@@ -133,7 +140,12 @@ function isParticle(word: string): boolean {
 
 function surnames(words: readonly string[], hints: NameHints): NameComponent[] {
   const last = words.at(-1);
-  if (hints.doubleSurname === true && words.length === 2 && last !== undefined && !isParticle(words[0] ?? '')) {
+  if (
+    hints.doubleSurname === true &&
+    words.length === 2 &&
+    last !== undefined &&
+    !isParticle(words[0] ?? '')
+  ) {
     return [part('surname', words[0] ?? ''), part('surname2', last)];
   }
   return words.length > 0 ? [part('surname', words.join(' '))] : [];

@@ -18,7 +18,8 @@ export function sortText(card: Card, order: SortOrder): string {
   if (card.kind === 'org') return firstSortAs(card) ?? shownAs(card);
   const full = nameParts(name, 'surname', 'surname2');
   const stem = order.particlesCount ? full : splitParticles(full).stem;
-  const surname = name?.sortAs?.['surname'] ?? (stem !== full ? `${stem} ${splitParticles(full).particles}` : full);
+  const surname =
+    name?.sortAs?.['surname'] ?? (stem !== full ? `${stem} ${splitParticles(full).particles}` : full);
   const given = name?.sortAs?.['given'] ?? nameParts(name, 'given', 'given2');
   const parts = order.by === 'surname' ? [surname, given] : [given, surname];
   return parts.filter(Boolean).join(' ') || shownAs(card);

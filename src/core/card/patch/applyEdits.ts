@@ -20,10 +20,7 @@ export function setAt(object: JsonObject, path: readonly string[], value: unknow
 
 /** The value at a path; undefined where there is none. */
 export function getAt(value: unknown, path: readonly string[]): unknown {
-  return path.reduce<unknown>(
-    (inner, key) => (isObject(inner) ? own(inner, key) : undefined),
-    value,
-  );
+  return path.reduce<unknown>((inner, key) => (isObject(inner) ? own(inner, key) : undefined), value);
 }
 
 /** Which way edits are read. */

@@ -21,7 +21,10 @@ test('edits lead from one card to the other, and back', () => {
 });
 
 test('a card does not differ from itself', () => {
-  fc.assert(fc.property(arbitraryCard, (card) => diffJson(card, structuredClone(card)).length === 0), law);
+  fc.assert(
+    fc.property(arbitraryCard, (card) => diffJson(card, structuredClone(card)).length === 0),
+    law,
+  );
 });
 
 test('an edit of another entry stays when one is taken back', () => {
@@ -54,10 +57,34 @@ test('RFC 6901 §5: a/b and m~n are escaped', () => {
 });
 
 const both = [
-  { name: 'keeps what only they changed', base: { a: 1, b: 1 }, mine: { a: 2, b: 1 }, theirs: { a: 1, b: 3 }, rebased: { a: 2, b: 3 } },
-  { name: 'has mine where both changed the same', base: { a: 1 }, mine: { a: 2 }, theirs: { a: 3 }, rebased: { a: 2 } },
-  { name: 'removes what I removed though they changed it', base: { a: { x: 1 } }, mine: {}, theirs: { a: { x: 2 } }, rebased: {} },
-  { name: 'keeps what they added and removed', base: { a: 1, b: 1 }, mine: { a: 1, b: 1, c: 1 }, theirs: { a: 1, d: 1 }, rebased: { a: 1, c: 1, d: 1 } },
+  {
+    name: 'keeps what only they changed',
+    base: { a: 1, b: 1 },
+    mine: { a: 2, b: 1 },
+    theirs: { a: 1, b: 3 },
+    rebased: { a: 2, b: 3 },
+  },
+  {
+    name: 'has mine where both changed the same',
+    base: { a: 1 },
+    mine: { a: 2 },
+    theirs: { a: 3 },
+    rebased: { a: 2 },
+  },
+  {
+    name: 'removes what I removed though they changed it',
+    base: { a: { x: 1 } },
+    mine: {},
+    theirs: { a: { x: 2 } },
+    rebased: {},
+  },
+  {
+    name: 'keeps what they added and removed',
+    base: { a: 1, b: 1 },
+    mine: { a: 1, b: 1, c: 1 },
+    theirs: { a: 1, d: 1 },
+    rebased: { a: 1, c: 1, d: 1 },
+  },
 ];
 for (const { name, base, mine, theirs, rebased } of both) {
   test(`rebaseJson ${name}`, () => expect(rebaseJson<object>(base, mine, theirs)).toEqual(rebased));
@@ -65,7 +92,11 @@ for (const { name, base, mine, theirs, rebased } of both) {
 
 test('rebaseJson of an unchanged side is the other side', () => {
   fc.assert(
-    fc.property(arbitraryCard, arbitraryCard, (a, b) => isSameJson(rebaseJson(a, b, a), b) && isSameJson(rebaseJson(a, a, b), b)),
+    fc.property(
+      arbitraryCard,
+      arbitraryCard,
+      (a, b) => isSameJson(rebaseJson(a, b, a), b) && isSameJson(rebaseJson(a, a, b), b),
+    ),
     { numRuns: 60 },
   );
 });

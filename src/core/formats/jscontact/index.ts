@@ -14,7 +14,8 @@ export const jscontact: CardFormat = {
   label: 'JSContact',
   mediaType: 'application/jscontact+json',
   extension: 'json',
-  detect: (bytes) => (/^\s*[[{][\s\S]*"@type"\s*:\s*"Card"/.test(decodeUtf8(bytes)?.slice(0, 4000) ?? '') ? 1 : 0),
+  detect: (bytes) =>
+    /^\s*[[{][\s\S]*"@type"\s*:\s*"Card"/.test(decodeUtf8(bytes)?.slice(0, 4000) ?? '') ? 1 : 0,
   read: readJscontact,
   write: writeJscontact,
 };

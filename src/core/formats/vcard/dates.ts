@@ -55,10 +55,13 @@ export function readTimestamp(value: string): string | undefined {
   const date = readDay(day);
   const clock = TIME.exec(time);
   const zone = clock?.[4];
-  if (date?.year === undefined || date.month === undefined || date.day === undefined || !clock || !zone) return undefined;
+  if (date?.year === undefined || date.month === undefined || date.day === undefined || !clock || !zone)
+    return undefined;
   const [hour, minute, second] = [clock[1], clock[2], clock[3]].map((part) => Number(part ?? 0));
   const offset = /^([+-])(\d\d):?(\d\d)?$/.exec(zone);
-  const minutes = offset ? (Number(offset[2]) * 60 + Number(offset[3] ?? 0)) * (offset[1] === '-' ? -1 : 1) : 0;
+  const minutes = offset
+    ? (Number(offset[2]) * 60 + Number(offset[3] ?? 0)) * (offset[1] === '-' ? -1 : 1)
+    : 0;
   const utc = new Date(0);
   utc.setUTCFullYear(date.year, date.month - 1, date.day);
   utc.setUTCHours(hour ?? 0, (minute ?? 0) - minutes, second ?? 0);
@@ -75,5 +78,7 @@ export function formatDate(date: AnniversaryDate, isBasic: boolean): string {
   // "1985-04" keeps its hyphen in both, as 198504 could be a short day (RFC 6350 §4.3.1).
   if (day === undefined) return month === undefined ? (year ?? '') : `${year ?? '-'}-${month}`;
   const hyphen = isBasic ? '' : '-';
-  return year === undefined ? `--${month ?? ''}${hyphen}${day}` : `${year}${hyphen}${month ?? ''}${hyphen}${day}`;
+  return year === undefined
+    ? `--${month ?? ''}${hyphen}${day}`
+    : `${year}${hyphen}${month ?? ''}${hyphen}${day}`;
 }

@@ -76,7 +76,12 @@ function readBlock({ start, lines, raw }: Block, problems: Problem[]): Card | un
     const { card, problems: own } = readProperties(lines, () => uidFromText(text()));
     problems.push(...own);
     if (Object.keys(card).some((key) => !RECORD_KEYS.has(key))) return card;
-    problems.push({ code: 'empty-card', line: start, message: 'this card says nothing about anybody', text: text() });
+    problems.push({
+      code: 'empty-card',
+      line: start,
+      message: 'this card says nothing about anybody',
+      text: text(),
+    });
     return undefined;
   } catch (error) {
     const message = `this card can't be read: ${error instanceof Error ? error.message : String(error)}`;
@@ -86,7 +91,11 @@ function readBlock({ start, lines, raw }: Block, problems: Problem[]): Card | un
 }
 
 function missingEnd(line: number): Problem {
-  return { code: 'missing-end', line, message: 'the card that begins here has no END:VCARD; it was read up to the next' };
+  return {
+    code: 'missing-end',
+    line,
+    message: 'the card that begins here has no END:VCARD; it was read up to the next',
+  };
 }
 
 function outside({ text, line }: LogicalLine): Problem {

@@ -10,8 +10,11 @@ for (const format of [vcard3, vcard4]) {
   test(`${format.label}: ical.js finds the same FN, TEL and EMAIL values`, () => {
     fc.assert(
       fc.property(arbitraryCard, (card) => {
-        const parsed = new ICAL.Component(ICAL.parse(format.write([card], { extensions: false })) as unknown[]);
-        const values = (name: string) => parsed.getAllProperties(name).map((property) => String(property.getFirstValue()));
+        const parsed = new ICAL.Component(
+          ICAL.parse(format.write([card], { extensions: false })) as unknown[],
+        );
+        const values = (name: string) =>
+          parsed.getAllProperties(name).map((property) => String(property.getFirstValue()));
         expect(values('email')).toEqual(Object.values(card.emails ?? {}).map(({ address }) => address));
         // ical.js takes TEL of 3.0 for a type without escapes (RFC 2426 §4 has it as text), so only plain ones.
         const numbers = Object.values(card.phones ?? {}).map(({ number }) => number);

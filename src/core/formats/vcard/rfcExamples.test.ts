@@ -227,7 +227,17 @@ const encodings = [
   { name: 'UTF-8 with old line ends', input: encodeUtf8(one('Zoë').replaceAll('\r\n', '\r')) },
   {
     name: 'UTF-8 folded inside a character',
-    input: Uint8Array.from([...encodeUtf8(one('Zo')).slice(0, -13), 0xc3, 13, 10, 32, 0xab, 13, 10, ...encodeUtf8('END:VCARD')]),
+    input: Uint8Array.from([
+      ...encodeUtf8(one('Zo')).slice(0, -13),
+      0xc3,
+      13,
+      10,
+      32,
+      0xab,
+      13,
+      10,
+      ...encodeUtf8('END:VCARD'),
+    ]),
   },
 ];
 for (const { name, input } of encodings) {

@@ -8,10 +8,16 @@ import { writeProperties } from './write/writeProperties';
 const REPORT_EVERY = 250;
 
 /** Writes cards as one file (RFC 6350 §3, RFC 2426): CRLF, lines of at most 75 octets, no card for no cards. */
-export function writeVcard(version: VcardVersion, cards: readonly Card[], options: WriteOptions = {}): string {
+export function writeVcard(
+  version: VcardVersion,
+  cards: readonly Card[],
+  options: WriteOptions = {},
+): string {
   const pieces: string[] = [];
   for (const [i, card] of cards.entries()) {
-    const lines = writeProperties(card, version, options.extensions ?? true).map((line) => foldLine(formatContentLine(line)));
+    const lines = writeProperties(card, version, options.extensions ?? true).map((line) =>
+      foldLine(formatContentLine(line)),
+    );
     pieces.push('BEGIN:VCARD', ...lines, 'END:VCARD');
     if ((i + 1) % REPORT_EVERY === 0) options.onProgress?.((i + 1) / cards.length, i + 1);
   }

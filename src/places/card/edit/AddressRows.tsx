@@ -16,10 +16,22 @@ export function AddressRows(props: PartProps) {
       blank={{ label: 'work', street: '', postcode: '', locality: '', region: '', country: '' }}
       row={(i, isFirst) => (
         <View className="gap-2">
-          <FormField form={form} name={`addresses.${i}.street`} label="Street and number" isLong isFirst={isFirst} testID={`street-${i}`} />
+          <FormField
+            form={form}
+            name={`addresses.${i}.street`}
+            label="Street and number"
+            isLong
+            isFirst={isFirst}
+            testID={`street-${i}`}
+          />
           <View className="flex-row gap-4">
             <View className="w-[110px]">
-              <FormField form={form} name={`addresses.${i}.postcode`} label="Postcode" testID={`postcode-${i}`} />
+              <FormField
+                form={form}
+                name={`addresses.${i}.postcode`}
+                label="Postcode"
+                testID={`postcode-${i}`}
+              />
             </View>
             <View className="min-w-0 flex-1">
               <FormField form={form} name={`addresses.${i}.locality`} label="Town" testID={`town-${i}`} />
@@ -27,7 +39,12 @@ export function AddressRows(props: PartProps) {
           </View>
           <FormField form={form} name={`addresses.${i}.region`} label="Region" />
           <FormField form={form} name={`addresses.${i}.country`} label="Country" testID={`country-${i}`} />
-          <LabelAct form={form} name={`addresses.${i}`} noun="address" choices={['work', 'home', 'post', 'billing']} />
+          <LabelAct
+            form={form}
+            name={`addresses.${i}`}
+            noun="address"
+            choices={['work', 'home', 'post', 'billing']}
+          />
         </View>
       )}
     />

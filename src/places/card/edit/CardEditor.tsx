@@ -27,7 +27,12 @@ interface CardEditorProps {
 /** The values of a card as a form, in the order of its page. */
 export function CardEditor({ base, isNew, title, at }: CardEditorProps) {
   const { isWide } = useWide();
-  const form = useForm<CardForm>({ defaultValues: toForm(base, LOCALE), resolver: formResolver, mode: 'onBlur', reValidateMode: 'onChange' });
+  const form = useForm<CardForm>({
+    defaultValues: toForm(base, LOCALE),
+    resolver: formResolver,
+    mode: 'onBlur',
+    reValidateMode: 'onChange',
+  });
   const { isDirty, isSubmitting } = form.formState;
   const guard = useLeaveGuard(isDirty || (isNew && form.getValues('name') !== ''));
   const { save, close } = useSaveCard({ base, isNew, form, release: guard.release });
@@ -49,7 +54,9 @@ export function CardEditor({ base, isNew, title, at }: CardEditorProps) {
           <NoteRows {...part} />
         </View>
       </ScrollView>
-      <View className={`flex-row items-center gap-4 border-t border-rule bg-paper py-2 ${isWide ? 'px-6' : 'px-5'}`}>
+      <View
+        className={`flex-row items-center gap-4 border-t border-rule bg-paper py-2 ${isWide ? 'px-6' : 'px-5'}`}
+      >
         <View className={isWide ? 'w-[200px]' : 'flex-1'}>
           <NextAct label="Save" onPress={save} isDisabled={isSubmitting} testID="save-card" />
         </View>

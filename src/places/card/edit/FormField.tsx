@@ -10,7 +10,10 @@ export interface PartProps {
   readonly at: string | undefined;
 }
 
-interface FormFieldProps extends Omit<React.ComponentProps<typeof Field>, 'value' | 'onChange' | 'onBlur' | 'error'> {
+interface FormFieldProps extends Omit<
+  React.ComponentProps<typeof Field>,
+  'value' | 'onChange' | 'onBlur' | 'error'
+> {
   readonly form: UseFormReturn<CardForm>;
   readonly name: FieldPath<CardForm>;
 }

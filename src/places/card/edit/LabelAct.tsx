@@ -16,7 +16,10 @@ interface LabelActProps extends Pick<PartProps, 'form'> {
 export function LabelAct({ form, name, noun, choices }: LabelActProps) {
   const [isOpen, setOpen] = useState(false);
   const { field } = useController({ control: form.control, name: `${name}.label` });
-  const isPreferred = useWatch({ control: form.control, name: `${name}.isPreferred` as 'phones.0.isPreferred' });
+  const isPreferred = useWatch({
+    control: form.control,
+    name: `${name}.isPreferred` as 'phones.0.isPreferred',
+  });
   const label = field.value;
   const close = () => setOpen(false);
   const choose = (chosen: string) => {
@@ -27,9 +30,22 @@ export function LabelAct({ form, name, noun, choices }: LabelActProps) {
   const canPrefer = isPreferred !== undefined;
   return (
     <View className="flex-row">
-      <Act label={shown} name={`Label of ${noun}: ${shown}`} icon={ChevronDown} isIconLast tone="faded" onPress={() => setOpen(true)} testID={`label-${name}`} />
+      <Act
+        label={shown}
+        name={`Label of ${noun}: ${shown}`}
+        icon={ChevronDown}
+        isIconLast
+        tone="faded"
+        onPress={() => setOpen(true)}
+        testID={`label-${name}`}
+      />
       <Sheet title={`Label of the ${noun}`} isOpen={isOpen} onClose={close}>
-        <Choice name="Usual labels" options={choices.map((word) => [word, word] as const)} value={choices.includes(label) ? label : undefined} onChange={choose} />
+        <Choice
+          name="Usual labels"
+          options={choices.map((word) => [word, word] as const)}
+          value={choices.includes(label) ? label : undefined}
+          onChange={choose}
+        />
         <View className="gap-4 pt-4">
           <Field label="Or in your own words" value={label} onChange={field.onChange} testID="own-label" />
           {canPrefer ? <PreferredSwitch form={form} name={name} /> : null}
@@ -47,7 +63,9 @@ function PreferredSwitch({ form, name }: Pick<LabelActProps, 'form' | 'name'>) {
   const isOn = rows[Number(index)]?.isPreferred ?? false;
   const set = (isPreferred: boolean) => {
     rows.forEach((_, i) => {
-      form.setValue(`${collection}.${i}.isPreferred`, isPreferred && i === Number(index), { shouldDirty: true });
+      form.setValue(`${collection}.${i}.isPreferred`, isPreferred && i === Number(index), {
+        shouldDirty: true,
+      });
     });
   };
   return <Switch label="Preferred" hint="Used first when calling or writing" isOn={isOn} onChange={set} />;

@@ -6,7 +6,17 @@ const PLACES = ['work', 'home'];
 
 /** Phone numbers. */
 export function PhoneRows(props: PartProps) {
-  const choices = ['mobile', 'work', 'home', 'work mobile', 'home mobile', 'main', 'fax', 'work fax', 'pager'];
+  const choices = [
+    'mobile',
+    'work',
+    'home',
+    'work mobile',
+    'home mobile',
+    'main',
+    'fax',
+    'work fax',
+    'pager',
+  ];
   return (
     <Rows
       {...props}
@@ -16,7 +26,16 @@ export function PhoneRows(props: PartProps) {
       blank={{ label: 'mobile', isPreferred: false, number: '' }}
       row={(i, isFirst) => (
         <>
-          <FormField form={props.form} name={`phones.${i}.number`} label={`Phone ${i + 1}`} isLabelHidden kind="tel" placeholder="Number" isFirst={isFirst} testID={`phone-${i}`} />
+          <FormField
+            form={props.form}
+            name={`phones.${i}.number`}
+            label={`Phone ${i + 1}`}
+            isLabelHidden
+            kind="tel"
+            placeholder="Number"
+            isFirst={isFirst}
+            testID={`phone-${i}`}
+          />
           <LabelAct form={props.form} name={`phones.${i}`} noun="phone" choices={choices} />
         </>
       )}
@@ -35,7 +54,16 @@ export function MailRows(props: PartProps) {
       blank={{ label: 'work', isPreferred: false, address: '' }}
       row={(i, isFirst) => (
         <>
-          <FormField form={props.form} name={`emails.${i}.address`} label={`Mail ${i + 1}`} isLabelHidden kind="email" placeholder="name@example.org" isFirst={isFirst} testID={`mail-${i}`} />
+          <FormField
+            form={props.form}
+            name={`emails.${i}.address`}
+            label={`Mail ${i + 1}`}
+            isLabelHidden
+            kind="email"
+            placeholder="name@example.org"
+            isFirst={isFirst}
+            testID={`mail-${i}`}
+          />
           <LabelAct form={props.form} name={`emails.${i}`} noun="mail" choices={PLACES} />
         </>
       )}
@@ -54,7 +82,16 @@ export function LinkRows(props: PartProps) {
       blank={{ label: '', uri: '' }}
       row={(i, isFirst) => (
         <>
-          <FormField form={props.form} name={`links.${i}.uri`} label={`Web address ${i + 1}`} isLabelHidden kind="url" placeholder="example.org" isFirst={isFirst} testID={`link-${i}`} />
+          <FormField
+            form={props.form}
+            name={`links.${i}.uri`}
+            label={`Web address ${i + 1}`}
+            isLabelHidden
+            kind="url"
+            placeholder="example.org"
+            isFirst={isFirst}
+            testID={`link-${i}`}
+          />
           <LabelAct form={props.form} name={`links.${i}`} noun="web address" choices={PLACES} />
         </>
       )}
@@ -73,8 +110,21 @@ export function DateRows(props: PartProps) {
       blank={{ label: 'birthday', text: '' }}
       row={(i, isFirst) => (
         <>
-          <FormField form={props.form} name={`dates.${i}.text`} label={`Day ${i + 1}`} isLabelHidden placeholder="3 February 1968, or without the year" isFirst={isFirst} testID={`date-${i}`} />
-          <LabelAct form={props.form} name={`dates.${i}`} noun="day" choices={['birthday', 'wedding day', 'death']} />
+          <FormField
+            form={props.form}
+            name={`dates.${i}.text`}
+            label={`Day ${i + 1}`}
+            isLabelHidden
+            placeholder="3 February 1968, or without the year"
+            isFirst={isFirst}
+            testID={`date-${i}`}
+          />
+          <LabelAct
+            form={props.form}
+            name={`dates.${i}`}
+            noun="day"
+            choices={['birthday', 'wedding day', 'death']}
+          />
         </>
       )}
     />
@@ -91,7 +141,15 @@ export function NoteRows(props: PartProps) {
       noun="note"
       blank={{ text: '' }}
       row={(i, isFirst) => (
-        <FormField form={props.form} name={`notes.${i}.text`} label={`Note ${i + 1}`} isLabelHidden isLong isFirst={isFirst} testID={`note-${i}`} />
+        <FormField
+          form={props.form}
+          name={`notes.${i}.text`}
+          label={`Note ${i + 1}`}
+          isLabelHidden
+          isLong
+          isFirst={isFirst}
+          testID={`note-${i}`}
+        />
       )}
     />
   );

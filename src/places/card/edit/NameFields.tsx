@@ -32,9 +32,29 @@ export function NameFields({ form, isNew, at }: PartProps & { readonly isNew: bo
         isFirst={isNew || (at === undefined && isWide)}
         testID="field-name"
       />
-      <FormField form={form} name="title" label={isOrg ? 'What it does' : 'What they do'} isFirst={at === 'titles'} testID="field-title" />
-      {isOrg ? null : <FormField form={form} name="organization" label="Organisation" isFirst={at === 'organizations'} testID="field-organization" />}
-      <FormField form={form} name="nickname" label={isOrg ? 'Also called' : 'Nickname'} isFirst={at === 'nicknames'} testID="field-nickname" />
+      <FormField
+        form={form}
+        name="title"
+        label={isOrg ? 'What it does' : 'What they do'}
+        isFirst={at === 'titles'}
+        testID="field-title"
+      />
+      {isOrg ? null : (
+        <FormField
+          form={form}
+          name="organization"
+          label="Organisation"
+          isFirst={at === 'organizations'}
+          testID="field-organization"
+        />
+      )}
+      <FormField
+        form={form}
+        name="nickname"
+        label={isOrg ? 'Also called' : 'Nickname'}
+        isFirst={at === 'nicknames'}
+        testID="field-nickname"
+      />
     </View>
   );
 }

@@ -3,7 +3,7 @@ import { type ArrayPath, type FieldArray, useFieldArray } from 'react-hook-form'
 import { View } from 'react-native';
 
 import type { CardForm } from '@/core/editing';
-import { Act, Plus, Txt,X } from '@/ui';
+import { Act, Plus, Txt, X } from '@/ui';
 
 import type { PartProps } from './FormField';
 
@@ -18,7 +18,15 @@ interface RowsProps<N extends ArrayPath<CardForm>> extends PartProps {
 }
 
 /** The entries of a collection, each with a way to take it off, and a way to add one. */
-export function Rows<N extends ArrayPath<CardForm>>({ form, at, name, title, noun, blank, row }: RowsProps<N>) {
+export function Rows<N extends ArrayPath<CardForm>>({
+  form,
+  at,
+  name,
+  title,
+  noun,
+  blank,
+  row,
+}: RowsProps<N>) {
   // Entries have ids of their own, so the list's must go by another name.
   const { fields, append, remove } = useFieldArray({ control: form.control, name, keyName: 'rowKey' });
   const add = () => append({ ...blank, id: `new-${fields.length}-${Date.now()}` } as FieldArray<CardForm, N>);
@@ -32,7 +40,13 @@ export function Rows<N extends ArrayPath<CardForm>>({ form, at, name, title, nou
       {fields.map(({ rowKey }, index) => (
         <View key={rowKey} className="flex-row items-start gap-1">
           <View className="min-w-0 flex-1">{row(index, index === 0 && at === name)}</View>
-          <Act label={`Take off ${noun} ${index + 1}`} icon={X} iconOnly tone="faded" onPress={() => remove(index)} />
+          <Act
+            label={`Take off ${noun} ${index + 1}`}
+            icon={X}
+            iconOnly
+            tone="faded"
+            onPress={() => remove(index)}
+          />
         </View>
       ))}
       <View className="flex-row">

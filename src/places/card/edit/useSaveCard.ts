@@ -15,12 +15,18 @@ interface SaveOptions {
 }
 
 /** Saving what is in the form, and leaving without; also by keys: Ctrl Enter and Escape. */
-export function useSaveCard({ base, isNew, form, release }: SaveOptions): { save: () => void; close: () => void } {
+export function useSaveCard({ base, isNew, form, release }: SaveOptions): {
+  save: () => void;
+  close: () => void;
+} {
   const dispatch = useAppDispatch();
   const getCard = useCardGetter();
   const path = cardPath(base.uid);
   const keep = async (values: CardForm) => {
-    const edited = fromForm(base, values, { locale: LOCALE, findCountryCode: (name) => findCountryCode(name, LOCALE) });
+    const edited = fromForm(base, values, {
+      locale: LOCALE,
+      findCountryCode: (name) => findCountryCode(name, LOCALE),
+    });
     const current = getCard(base.uid);
     const card = current ? rebaseJson(base, edited, current) : edited;
     const label = `${isNew ? 'Added' : 'Changed'} ${shownAs(card)}`;
@@ -31,7 +37,11 @@ export function useSaveCard({ base, isNew, form, release }: SaveOptions): { save
   const save = useCallback(() => {
     form
       .handleSubmit(keep, () => void focusFirstInvalid())()
-      .catch((error: Error) => dispatch(noticed({ text: `Not saved: ${error.message}. Everything typed is still here.`, tone: 'error' })));
+      .catch((error: Error) =>
+        dispatch(
+          noticed({ text: `Not saved: ${error.message}. Everything typed is still here.`, tone: 'error' }),
+        ),
+      );
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it closes over stays the same for one card
   }, [form, dispatch, base]);
   const close = useCallback(() => goBack(isNew ? '/book' : path), [isNew, path]);

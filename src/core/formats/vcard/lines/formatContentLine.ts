@@ -13,10 +13,13 @@ export function formatContentLine({ group, name, params, value }: ContentLine): 
 }
 
 // Tab is a character of text; CR and LF never come this far but in a value that was kept raw.
- 
+
 const CONTROLS = /[\u0000-\u0008\u000a-\u001f\u007f]/g;
 
 function formatParamValue(value: string): string {
-  const encoded = value.replace(/\^/g, '^^').replace(/\r\n|\r|\n/g, '^n').replace(/"/g, "^'");
+  const encoded = value
+    .replace(/\^/g, '^^')
+    .replace(/\r\n|\r|\n/g, '^n')
+    .replace(/"/g, "^'");
   return /[:;,]|^\s|\s$/.test(encoded) ? `"${encoded}"` : encoded;
 }

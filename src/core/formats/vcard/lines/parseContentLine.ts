@@ -11,7 +11,10 @@ const NAME = /^[A-Za-z0-9_-]+$/;
  *
  * @returns undefined where there is no name or no colon
  */
-export function parseContentLine({ text, line }: Pick<LogicalLine, 'text' | 'line'>): ContentLine | undefined {
+export function parseContentLine({
+  text,
+  line,
+}: Pick<LogicalLine, 'text' | 'line'>): ContentLine | undefined {
   const nameEnd = nextOf(text, 0, ';:');
   if (nameEnd === text.length) return undefined;
   const head = text.slice(0, nameEnd).trim();
@@ -75,6 +78,8 @@ function nextOf(text: string, from: number, stops: string): number {
 }
 
 function addValue(params: Params, name: string, value: string): void {
-  const plain = value.includes('^') ? value.replace(/\^([n'^])/g, (_, c: string) => ({ n: '\n', "'": '"' })[c] ?? '^') : value;
+  const plain = value.includes('^')
+    ? value.replace(/\^([n'^])/g, (_, c: string) => ({ n: '\n', "'": '"' })[c] ?? '^')
+    : value;
   (Object.hasOwn(params, name) ? params[name] : (params[name] = []))?.push(plain);
 }

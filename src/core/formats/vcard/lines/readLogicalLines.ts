@@ -61,7 +61,8 @@ function* unfold(raw: string, decode = (line: string) => line): Generator<Logica
 function toByteString(bytes: Uint8Array): string {
   const pieces: string[] = [];
   // In slices, since a call takes only so many arguments.
-  for (let i = 0; i < bytes.length; i += 8192) pieces.push(String.fromCharCode(...bytes.subarray(i, i + 8192)));
+  for (let i = 0; i < bytes.length; i += 8192)
+    pieces.push(String.fromCharCode(...bytes.subarray(i, i + 8192)));
   return pieces.join('');
 }
 

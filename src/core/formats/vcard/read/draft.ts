@@ -14,7 +14,12 @@ export interface Draft {
 export type PropertyReader = (draft: Draft, line: ContentLine) => readonly string[] | undefined;
 
 /** Adds an entry under the id the file gives (PROP-ID, RFC 9554 §4.7), else under the next of its sequence. */
-export function addEntry(draft: Draft, collection: Exclude<Collection, 'pronouns'>, line: ContentLine, entry: object) {
+export function addEntry(
+  draft: Draft,
+  collection: Exclude<Collection, 'pronouns'>,
+  line: ContentLine,
+  entry: object,
+) {
   const entries = (draft.card[collection] ??= {}) as Record<string, object>;
   const wished = line.params['PROP-ID']?.[0];
   const isFree = wished !== undefined && /^[\w-]{1,255}$/.test(wished) && !Object.hasOwn(entries, wished);

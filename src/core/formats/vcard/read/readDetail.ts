@@ -24,8 +24,10 @@ function anniversaryReader(kind: 'birth' | 'death' | 'wedding'): PropertyReader 
 /** BIRTHPLACE and DEATHPLACE (RFC 6474 §2) belong to the day of the same kind. */
 function placeReader(kind: 'birth' | 'death'): PropertyReader {
   return (draft, line) => {
-    const [id, entry] = Object.entries(draft.card.anniversaries ?? {}).find(([, day]) => day.kind === kind) ?? [];
-    if (!entry || id === undefined || Object.keys(line.params).some((name) => name !== 'VALUE')) return undefined;
+    const [id, entry] =
+      Object.entries(draft.card.anniversaries ?? {}).find(([, day]) => day.kind === kind) ?? [];
+    if (!entry || id === undefined || Object.keys(line.params).some((name) => name !== 'VALUE'))
+      return undefined;
     const value = unescapeText(line.value);
     entry.place = value.startsWith('geo:') ? { coordinates: value } : { full: value };
     return ['anniversaries', id, 'place'];
@@ -42,14 +44,21 @@ const readNote: PropertyReader = (draft, line) => {
     note,
     ...(created === undefined ? {} : { created }),
     ...(Object.keys(author).length === 0 ? {} : { author }),
-    ...readUse(draft, line, undefined, ['AUTHOR', 'AUTHOR-NAME', ...(created === undefined ? [] : ['CREATED'])]),
+    ...readUse(draft, line, undefined, [
+      'AUTHOR',
+      'AUTHOR-NAME',
+      ...(created === undefined ? [] : ['CREATED']),
+    ]),
   });
 };
 
 const readCategories: PropertyReader = (draft, line) => {
   const words = readTextList(line.value);
   if (words.length === 0 || Object.keys(line.params).length > 0) return undefined;
-  draft.card.keywords = { ...draft.card.keywords, ...Object.fromEntries(words.map((word) => [word, true as const])) };
+  draft.card.keywords = {
+    ...draft.card.keywords,
+    ...Object.fromEntries(words.map((word) => [word, true as const])),
+  };
   return ['keywords'];
 };
 

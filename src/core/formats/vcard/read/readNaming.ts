@@ -5,7 +5,15 @@ import { readPositions } from './readPositions';
 import { readUse } from './readUse';
 
 /** RFC 6350 §6.2.2 and RFC 9554 §2.2: what stands at each place of N. */
-export const N_KINDS = ['surname', 'given', 'given2', 'title', 'credential', 'surname2', 'generation'] as const;
+export const N_KINDS = [
+  'surname',
+  'given',
+  'given2',
+  'title',
+  'credential',
+  'surname2',
+  'generation',
+] as const;
 
 /** The order in which unordered components are kept. */
 const KEPT_ORDER = ['title', 'given', 'given2', 'surname', 'surname2', 'generation', 'credential'];
@@ -19,7 +27,8 @@ const readN: PropertyReader = (draft, line) => {
     Object.assign(name, positions);
   } else {
     const components = unorderedComponents(places);
-    if (components.length === 0) return draft.card.name.full === undefined && line.value === '' ? undefined : ['name'];
+    if (components.length === 0)
+      return draft.card.name.full === undefined && line.value === '' ? undefined : ['name'];
     name.components = components;
   }
   const sortAs = line.params['SORT-AS'];

@@ -19,7 +19,10 @@ const LATE = new Set(['FN', 'LABEL', 'GEO', 'TZ', 'BIRTHPLACE', 'DEATHPLACE', 'S
  *
  * @param fallbackUid - makes the uid of a card without one
  */
-export function readProperties(lines: readonly ContentLine[], fallbackUid: () => string): { card: Card; problems: Problem[] } {
+export function readProperties(
+  lines: readonly ContentLine[],
+  fallbackUid: () => string,
+): { card: Card; problems: Problem[] } {
   const problems: Problem[] = [];
   const draft: Draft = { card: blank(''), labels: readLabels(lines), problems };
   const main = new Map<string, readonly string[] | undefined>();
@@ -45,7 +48,8 @@ function blank(uid: string): Card {
 
 /** Within an ALTID the one without a language comes first, as the main one. */
 function mainFirst(lines: readonly ContentLine[]): readonly ContentLine[] {
-  const isAlternative = ({ params }: ContentLine) => params['ALTID'] !== undefined && params['LANGUAGE'] !== undefined;
+  const isAlternative = ({ params }: ContentLine) =>
+    params['ALTID'] !== undefined && params['LANGUAGE'] !== undefined;
   if (!lines.some(isAlternative)) return lines;
   return [...lines.filter((line) => !isAlternative(line)), ...lines.filter(isAlternative)];
 }
@@ -62,7 +66,8 @@ const LABEL = 'X-ABLABEL';
 function readLabels(lines: readonly ContentLine[]): Map<string, string> {
   const labels = new Map<string, string>();
   for (const { group, name, value } of lines) {
-    if (name === LABEL && group !== undefined && value !== '') labels.set(group.toLowerCase(), unescapeText(value));
+    if (name === LABEL && group !== undefined && value !== '')
+      labels.set(group.toLowerCase(), unescapeText(value));
   }
   return labels;
 }
@@ -91,7 +96,10 @@ function readAlternative(draft: Draft, line: ContentLine, path: readonly string[
 /** RFC 9555 §3.2.3: as jCard would have it, the value left in its escapes since its type isn't known. */
 function keepProperty(draft: Draft, line: ContentLine): void {
   const params = Object.fromEntries(
-    Object.entries(line.params).map(([name, values]) => [name.toLowerCase(), values.length === 1 ? (values[0] ?? '') : values]),
+    Object.entries(line.params).map(([name, values]) => [
+      name.toLowerCase(),
+      values.length === 1 ? (values[0] ?? '') : values,
+    ]),
   );
   const grouped = line.group === undefined ? params : { ...params, group: line.group };
   // An empty N or ADR says nothing.
@@ -103,9 +111,17 @@ function keepProperty(draft: Draft, line: ContentLine): void {
 function settleKind(draft: Draft, lines: readonly ContentLine[]): void {
   const { card } = draft;
   if (card.name && Object.keys(card.name).length === 0) delete card.name;
-  if (card.kind !== undefined || lines.some(({ name, value }) => name === 'VERSION' && value.trim() === '4.0')) return;
+  if (
+    card.kind !== undefined ||
+    lines.some(({ name, value }) => name === 'VERSION' && value.trim() === '4.0')
+  )
+    return;
   const [organization] = Object.values(card.organizations ?? {});
-  if (organization?.name !== undefined && card.name?.full === organization.name && deriveName(card.name) === '') {
+  if (
+    organization?.name !== undefined &&
+    card.name?.full === organization.name &&
+    deriveName(card.name) === ''
+  ) {
     card.kind = 'org';
   }
 }
@@ -115,10 +131,9 @@ function readExtensions(card: Card, lines: readonly ContentLine[], problems: Pro
   const extensions = lines.filter(({ name }) => name === 'JSPROP');
   if (extensions.length === 0) return card;
   // All at once; only where the whole is no card, one after the other, to find which one spoils it.
-  const whole = extensions.map(readExtension).reduce<Card | undefined>(
-    (sum, extension) => sum && extension && putExtension(sum, extension),
-    card,
-  );
+  const whole = extensions
+    .map(readExtension)
+    .reduce<Card | undefined>((sum, extension) => sum && extension && putExtension(sum, extension), card);
   const parsed = whole && parseCard(whole);
   if (parsed?.kind === 'card') return parsed.card;
   let good = card;

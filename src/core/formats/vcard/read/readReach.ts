@@ -27,7 +27,9 @@ const ADDRESS_TYPES: TypeTable = {
 
 const readTel: PropertyReader = (draft, line) => {
   const number = unescapeText(line.value).trim();
-  return number === '' ? undefined : addEntry(draft, 'phones', line, { number, ...readUse(draft, line, PHONE_TYPES) });
+  return number === ''
+    ? undefined
+    : addEntry(draft, 'phones', line, { number, ...readUse(draft, line, PHONE_TYPES) });
 };
 
 /** EMAIL. TYPE=INTERNET is the default of vCard 3.0 (RFC 2426 §3.3.2) and says nothing. */
@@ -102,7 +104,8 @@ function placeReader(property: 'coordinates' | 'timeZone'): PropertyReader {
     const addresses = Object.entries(draft.card.addresses ?? {});
     const [id, address] = addresses[0] ?? [];
     const value = unescapeText(line.value).trim();
-    if (addresses.length !== 1 || !address || id === undefined || address[property] !== undefined) return undefined;
+    if (addresses.length !== 1 || !address || id === undefined || address[property] !== undefined)
+      return undefined;
     // vCard 3.0 writes "latitude;longitude" (RFC 2426 §3.4.2) and zones as offsets, which name no zone.
     const pair = /^(-?[\d.]+)[;,](-?[\d.]+)$/.exec(value);
     if (property === 'timeZone' && !/^[A-Z][\w+-]*\//i.test(value)) return undefined;

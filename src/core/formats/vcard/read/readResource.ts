@@ -3,9 +3,15 @@ import { addEntry, type PropertyReader } from './draft';
 import { readUse } from './readUse';
 
 /** Short names that vCard 3.0 gives media types (RFC 2426 §2.4.1 asks for the IANA subtype), by top-level type. */
-const MEDIA_OF: Record<string, string> = { PHOTO: 'image', LOGO: 'image', SOUND: 'audio', KEY: 'application' };
+const MEDIA_OF: Record<string, string> = {
+  PHOTO: 'image',
+  LOGO: 'image',
+  SOUND: 'audio',
+  KEY: 'application',
+};
 
-type ResourceCollection = 'media' | 'links' | 'cryptoKeys' | 'directories' | 'calendars' | 'schedulingAddresses';
+type ResourceCollection =
+  'media' | 'links' | 'cryptoKeys' | 'directories' | 'calendars' | 'schedulingAddresses';
 
 function resourceReader(collection: ResourceCollection, kind?: string): PropertyReader {
   return (draft, line) => {
@@ -29,7 +35,9 @@ function resourceReader(collection: ResourceCollection, kind?: string): Property
 function readUri(line: ContentLine): { uri: string; isInline: boolean } {
   const isInline = /^b(ase64)?$/i.test(line.params['ENCODING']?.[0] ?? '');
   if (!isInline) return { uri: unescapeText(line.value).trim(), isInline };
-  const subtype = (line.params['TYPE']?.find((type) => !/^(pref|home|work)$/i.test(type)) ?? '').toLowerCase();
+  const subtype = (
+    line.params['TYPE']?.find((type) => !/^(pref|home|work)$/i.test(type)) ?? ''
+  ).toLowerCase();
   const family = MEDIA_OF[line.name] ?? 'application';
   const type = subtype.includes('/') ? subtype : `${family}/${subtype === '' ? 'octet-stream' : subtype}`;
   return { uri: `data:${type};base64,${line.value.replace(/\s/g, '')}`, isInline };

@@ -24,7 +24,12 @@ const SPENT = new Set(['TYPE', 'PREF', 'PROP-ID', 'ALTID', 'VALUE', 'ENCODING', 
  *
  * @param spent - parameters that the caller has read; what is left is kept in vCardParams (RFC 9555 §3.2.2)
  */
-export function readUse(draft: Draft, line: ContentLine, types = CONTEXT_TYPES, spent: readonly string[] = []): Use {
+export function readUse(
+  draft: Draft,
+  line: ContentLine,
+  types = CONTEXT_TYPES,
+  spent: readonly string[] = [],
+): Use {
   const use: Use = {};
   if (line.group === undefined && hasNoParams(line)) return use;
   const kept: Record<string, string | string[]> = {};

@@ -55,7 +55,8 @@ function useParams(sheet: Sheet, entry: Used, params: Params): { group: string |
   if (entry.pref === 1 && sheet.version.prefersByType) types.push('pref');
   const all: Params = { ...params };
   if (types.length > 0) all['TYPE'] = [...(params['TYPE'] ?? []), ...types];
-  if (entry.pref !== undefined && !(sheet.version.prefersByType && entry.pref === 1)) all['PREF'] = [String(entry.pref)];
+  if (entry.pref !== undefined && !(sheet.version.prefersByType && entry.pref === 1))
+    all['PREF'] = [String(entry.pref)];
   for (const [name, value] of Object.entries(kept)) all[name.toUpperCase()] = many(value);
   const group = entry.label === undefined ? many(keptGroup)[0] : freshGroup(sheet);
   return { group, params: all };

@@ -13,7 +13,9 @@ export function writeDetail(sheet: Sheet, card: Card): void {
   for (const [id, entry] of Object.entries(card.anniversaries ?? {})) writeAnniversary(sheet, entry, id);
   for (const [id, entry] of Object.entries(card.notes ?? {})) {
     const params: Params = {
-      ...(entry.created === undefined ? {} : { CREATED: [formatDate({ '@type': 'Timestamp', utc: entry.created }, true)] }),
+      ...(entry.created === undefined
+        ? {}
+        : { CREATED: [formatDate({ '@type': 'Timestamp', utc: entry.created }, true)] }),
       ...(entry.author?.uri === undefined ? {} : { AUTHOR: [entry.author.uri] }),
       ...(entry.author?.name === undefined ? {} : { 'AUTHOR-NAME': [entry.author.name] }),
     };
@@ -22,13 +24,21 @@ export function writeDetail(sheet: Sheet, card: Card): void {
   const words = Object.keys(card.keywords ?? {});
   if (words.length > 0) writeEntry(sheet, 'CATEGORIES', words.map(escapeText).join(','), {}, undefined);
   for (const [id, entry] of Object.entries(card.personalInfo ?? {})) {
-    const level = entry.kind === 'expertise' ? (EXPERTISE_LEVELS[entry.level ?? ''] ?? entry.level) : entry.level;
+    const level =
+      entry.kind === 'expertise' ? (EXPERTISE_LEVELS[entry.level ?? ''] ?? entry.level) : entry.level;
     const params: Params = {
       ...(level === undefined ? {} : { LEVEL: [level] }),
       ...(entry.listAs === undefined ? {} : { INDEX: [String(entry.listAs)] }),
     };
     if (!['expertise', 'hobby', 'interest'].includes(entry.kind)) continue;
-    writeEntry(sheet, entry.kind.toUpperCase(), escapeText(entry.value), entry, { collection: 'personalInfo', id }, params);
+    writeEntry(
+      sheet,
+      entry.kind.toUpperCase(),
+      escapeText(entry.value),
+      entry,
+      { collection: 'personalInfo', id },
+      params,
+    );
   }
   writeResources(sheet, card);
 }
@@ -39,14 +49,16 @@ function writeAnniversary(sheet: Sheet, entry: Anniversary, id: string): void {
   if (name === undefined) return;
   const scale = 'utc' in entry.date ? undefined : entry.date.calendarScale;
   const time: unknown = (entry as Record<string, unknown>)['cordialis.example:time'];
-  const value = formatDate(entry.date, sheet.version.hasBasicDates) + (typeof time === 'string' ? `T${time}` : '');
+  const value =
+    formatDate(entry.date, sheet.version.hasBasicDates) + (typeof time === 'string' ? `T${time}` : '');
   const params: Params = scale === undefined ? {} : { CALSCALE: [scale] };
   writeEntry(sheet, name, value, entry, { collection: 'anniversaries', id }, params);
   const placeName = PLACE_NAMES[entry.kind];
   if (placeName === undefined || !entry.place) return;
   const { coordinates, full } = entry.place;
   if (full !== undefined) writeEntry(sheet, placeName, escapeText(full), {}, undefined);
-  else if (coordinates !== undefined) writeEntry(sheet, placeName, coordinates, {}, undefined, { VALUE: ['uri'] });
+  else if (coordinates !== undefined)
+    writeEntry(sheet, placeName, coordinates, {}, undefined, { VALUE: ['uri'] });
 }
 
 function writeResources(sheet: Sheet, card: Card): void {
@@ -81,7 +93,10 @@ function writeMedia(sheet: Sheet, entry: Media, id: string): void {
   if (data && sheet.version.hasInlineBinary) {
     const type = data[1] ?? '';
     const family = name === 'SOUND' ? 'audio/' : 'image/';
-    const inline: Params = { ENCODING: ['b'], TYPE: [type.startsWith(family) ? type.slice(family.length).toUpperCase() : type] };
+    const inline: Params = {
+      ENCODING: ['b'],
+      TYPE: [type.startsWith(family) ? type.slice(family.length).toUpperCase() : type],
+    };
     writeEntry(sheet, name, data[2] ?? '', entry, { collection: 'media', id }, { ...params, ...inline });
   } else {
     const uri: Params = sheet.version.hasInlineBinary ? { VALUE: ['uri'] } : {};

@@ -17,14 +17,22 @@ export function writeNaming(sheet: Sheet, card: Card): void {
     const names = [entry.name ?? '', ...(entry.units ?? []).map((unit) => unit.name)];
     const sorts = [entry.sortAs ?? '', ...(entry.units ?? []).map((unit) => unit.sortAs ?? '')];
     const params: Params = sorts.some(Boolean) ? { 'SORT-AS': [sorts.join(',').replace(/,+$/, '')] } : {};
-    writeEntry(sheet, 'ORG', names.map(escapePart).join(';'), entry, { collection: 'organizations', id }, params);
+    writeEntry(
+      sheet,
+      'ORG',
+      names.map(escapePart).join(';'),
+      entry,
+      { collection: 'organizations', id },
+      params,
+    );
   }
   for (const [id, entry] of Object.entries(card.titles ?? {})) {
     const name = entry.kind === 'role' ? 'ROLE' : 'TITLE';
     writeEntry(sheet, name, escapeText(entry.name), entry, { collection: 'titles', id });
   }
   const { grammaticalGender, pronouns } = card.speakToAs ?? {};
-  if (grammaticalGender !== undefined) writeEntry(sheet, 'GRAMGENDER', grammaticalGender.toUpperCase(), {}, undefined);
+  if (grammaticalGender !== undefined)
+    writeEntry(sheet, 'GRAMGENDER', grammaticalGender.toUpperCase(), {}, undefined);
   for (const [id, entry] of Object.entries(pronouns ?? {})) {
     writeEntry(sheet, 'PRONOUNS', escapeText(entry.pronouns), entry, { collection: 'pronouns', id });
   }
@@ -74,7 +82,11 @@ function writeN(sheet: Sheet, name: Name): void {
     params['SORT-AS'] = [given === undefined ? (surname ?? '') : `${surname ?? ''},${given}`];
   }
   const size = (places[5]?.length ?? 0) + (places[6]?.length ?? 0) > 0 && hasLongNames ? 7 : 5;
-  const value = places.slice(0, size).map((values) => values.map(escapePart).join(',')).join(';');
+  const value = places
+    .slice(0, size)
+    .map((values) => values.map(escapePart).join(','))
+    .join(';');
   writeEntry(sheet, 'N', value, name.vCardParams ? { vCardParams: name.vCardParams } : {}, undefined, params);
-  if (!hasLongNames && surname !== undefined) writeEntry(sheet, 'SORT-STRING', escapeText(surname), {}, undefined);
+  if (!hasLongNames && surname !== undefined)
+    writeEntry(sheet, 'SORT-STRING', escapeText(surname), {}, undefined);
 }

@@ -56,7 +56,12 @@ function writeKept(sheet: Sheet, card: Card): void {
     const all = Object.fromEntries(
       Object.entries(params).map(([key, one]) => [key.toUpperCase(), Array.isArray(one) ? one : [one]]),
     );
-    const line = { name: name.toUpperCase(), params: all, value: type === 'unknown' ? value : escapeText(value), line: 0 };
+    const line = {
+      name: name.toUpperCase(),
+      params: all,
+      value: type === 'unknown' ? value : escapeText(value),
+      line: 0,
+    };
     sheet.lines.push(typeof group === 'string' ? { group, ...line } : line);
   }
 }

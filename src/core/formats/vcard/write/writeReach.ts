@@ -7,7 +7,8 @@ import { writePositions } from './writePositions';
 /** Writes the ways in which somebody is reached. */
 export function writeReach(sheet: Sheet, card: Card): void {
   for (const [id, entry] of Object.entries(card.phones ?? {})) {
-    const params: Params = entry.number.startsWith('tel:') && !sheet.version.prefersByType ? { VALUE: ['uri'] } : {};
+    const params: Params =
+      entry.number.startsWith('tel:') && !sheet.version.prefersByType ? { VALUE: ['uri'] } : {};
     const value = params['VALUE'] ? entry.number : escapeText(entry.number);
     writeEntry(sheet, 'TEL', value, entry, { collection: 'phones', id }, params);
   }
@@ -52,9 +53,12 @@ function writeAddress(sheet: Sheet, entry: Address, id: string): void {
   if (entry.countryCode !== undefined) params['CC'] = [entry.countryCode];
   if (entry.coordinates !== undefined) params['GEO'] = [entry.coordinates];
   if (entry.timeZone !== undefined) params['TZ'] = [entry.timeZone];
-  const value = places.slice(0, isLong ? ADR_KINDS.length : FIRST_LONG_PLACE).map((values) => values.map(escapePart).join(','));
+  const value = places
+    .slice(0, isLong ? ADR_KINDS.length : FIRST_LONG_PLACE)
+    .map((values) => values.map(escapePart).join(','));
   writeEntry(sheet, 'ADR', value.join(';'), entry, { collection: 'addresses', id }, params);
-  if (entry.full !== undefined && hasLabelProperty) writeEntry(sheet, 'LABEL', escapeText(entry.full), {}, undefined);
+  if (entry.full !== undefined && hasLabelProperty)
+    writeEntry(sheet, 'LABEL', escapeText(entry.full), {}, undefined);
 }
 
 /** Kinds that only the longer form has a place for. */
@@ -71,9 +75,15 @@ function placeOfKind(kind: string, isLong: boolean): number {
 /** RFC 9554 §2.1: places 1 and 2 say the same in the older way, for readers that know no more. */
 function repeatForOlderReaders(entry: Address, places: string[][]): void {
   const of = (...kinds: string[]) =>
-    (entry.components ?? []).filter(({ kind, value }) => kinds.includes(kind) && value !== '').map(({ value }) => value);
+    (entry.components ?? [])
+      .filter(({ kind, value }) => kinds.includes(kind) && value !== '')
+      .map(({ value }) => value);
   const inside = of('building', 'floor', 'room', 'apartment');
-  const street = [...of('number'), ...of('name'), ...of('block', 'direction', 'landmark', 'subdistrict', 'district')];
+  const street = [
+    ...of('number'),
+    ...of('name'),
+    ...of('block', 'direction', 'landmark', 'subdistrict', 'district'),
+  ];
   places[1] = inside.length > 0 ? [inside.join(' ')] : [];
   places[2] = street.length > 0 ? [street.join(' ')] : [];
 }
