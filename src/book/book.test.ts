@@ -2,7 +2,7 @@ import { type Card, newCard, parseName } from '@/core/card';
 
 import { changeBook, redo, undo } from './changeBook';
 import { importCards, previewImport } from './intake/importCards';
-import { openBook } from './openBook';
+import { openBook, readCardNow } from './openBook';
 import { selectBookList } from './rows/rowsSlice';
 import { changeSettings } from './settings/changeSettings';
 import { MemoryStorage, openTestBook } from './testing';
@@ -221,4 +221,14 @@ test('archived and group cards have no row', async () => {
   await store.dispatch(openBook());
   await store.dispatch(add({ ...ada, 'cordialis.example:archived': true }, { ...bo, kind: 'group' }));
   expect(store.getState().rows.order).toEqual([]);
+});
+
+test('a card that was just deleted is not read again from the store that still has it', async () => {
+  const { store, storage } = openTestBook();
+  await store.dispatch(openBook());
+  await store.dispatch(add(ada));
+  storage.entries.set(`card:${ada.uid}`, JSON.stringify(ada));
+  await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [ada.uid] }));
+  expect(await store.dispatch(readCardNow(ada.uid))).toBeUndefined();
+  expect(store.getState().cards.byUid[ada.uid]).toBeUndefined();
 });

@@ -9,7 +9,7 @@ import { rowsReordered, selectOrder, selectRowsByUid } from './rows/rowsSlice';
 import type { Services } from './services';
 import { showSettings } from './settings/changeSettings';
 import { selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
-import { bookOpened, openFailed, readingChanged, recordsSetAside } from './status/statusSlice';
+import { bookOpened, openFailed, readingChanged, recordsSetAside, selectReading } from './status/statusSlice';
 import { KEYS, SCHEMA_VERSION } from './store/keys';
 import { readCards } from './store/readCards';
 
@@ -86,7 +86,8 @@ function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
       for (const { uid } of cards) remembered.delete(uid);
       // Cards that were changed on this page meanwhile are newer than what was read.
       const known = selectCardsByUid(getState());
-      dispatch(cardsArrived({ upserts: cards.filter(({ uid }) => !known[uid]), removed: [] }));
+      const arrived = cards.filter(({ uid }) => !known[uid] && !services.writer.isWaiting(uid));
+      dispatch(cardsArrived({ upserts: arrived, removed: [] }));
       dispatch(readingChanged({ done: Math.min(start + CHUNK, keys.length), total: keys.length }));
       void services.search.put(cards, [], country);
       await services.yieldToPage();
@@ -102,9 +103,11 @@ function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
 /** Reads one card before its turn, when it is looked at while the book is still being read. */
 export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
   return async (dispatch, getState, services) => {
+    // Once all are read, a card that isn't known isn't there; its key may still be, until its removal is written.
+    if (selectReading(getState()) === undefined || services.writer.isWaiting(uid)) return undefined;
     const { cards } = await readCards(services.storage, [`${KEYS.card}${uid}`]);
     const known = selectCardsByUid(getState())[uid];
-    if (known) return known;
+    if (known || services.writer.isWaiting(uid)) return known;
     services.writer.sawCards(cards);
     dispatch(cardsArrived({ upserts: cards, removed: [] }));
     return cards[0];

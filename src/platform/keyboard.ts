@@ -7,6 +7,8 @@ export interface KeyPress {
   readonly isCommand: boolean;
   readonly isShift: boolean;
   readonly isTyping: boolean;
+  /** Whether that field is the quick line, which has keys of its own. */
+  readonly isInQuickLine: boolean;
   /** Whether a sheet lies over the page; it has the keys to itself. */
   readonly isInDialog: boolean;
 }
@@ -22,14 +24,16 @@ export function onKeyPress(handle: (press: KeyPress) => boolean): () => void {
       isCommand: event.ctrlKey || event.metaKey,
       isShift: event.shiftKey,
       isTyping,
+      isInQuickLine: target?.getAttribute('role') === 'combobox',
       isInDialog: document.querySelector('[role="dialog"]') !== null,
     };
     // What another listener has used already is done.
     if (event.defaultPrevented || event.isComposing) return;
     if (handle(press)) event.preventDefault();
   };
-  window.addEventListener('keydown', listen);
-  return () => window.removeEventListener('keydown', listen);
+  // On the way down: fields keep the keys typed into them to themselves.
+  window.addEventListener('keydown', listen, { capture: true });
+  return () => window.removeEventListener('keydown', listen, { capture: true });
 }
 
 /** The part of an element's id behind a prefix, for the element that has the focus. */
@@ -43,6 +47,15 @@ export function focusId(id: string): boolean {
   const element = document.getElementById(id);
   element?.focus({ preventScroll: false });
   return element !== null;
+}
+
+/** The id, beginning with `prefix`, of the topmost element that lies within the view of the element `within`. */
+export function firstIdInView(prefix: string, within: string): string | undefined {
+  const top = document.getElementById(within)?.getBoundingClientRect().top ?? 0;
+  const inView = [...document.querySelectorAll(`[id^="${prefix}"]`)]
+    .map((element) => ({ id: element.id, top: element.getBoundingClientRect().top }))
+    .filter((row) => row.top >= top - 1);
+  return inView.sort((a, b) => a.top - b.top)[0]?.id;
 }
 
 /** Puts the focus on the first field that is marked as wrong, once the page has marked it. */

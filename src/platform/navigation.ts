@@ -30,28 +30,34 @@ function leave(proceed: () => void): void {
  */
 export function guardLeaving(ask: AskToLeave): () => void {
   guard = ask;
-  let isReturning = false;
-  // Before the router hears of it: the browser has gone back already, so it is sent forward again and the user asked.
-  const onPopState = (event: PopStateEvent) => {
-    event.stopImmediatePropagation();
-    if (isReturning) {
-      isReturning = false;
-      ask(() => {
-        release();
-        history.back();
-      });
-      return;
-    }
-    isReturning = true;
-    history.forward();
-  };
   const onBeforeUnload = (event: BeforeUnloadEvent) => event.preventDefault();
-  window.addEventListener('popstate', onPopState, { capture: true });
   window.addEventListener('beforeunload', onBeforeUnload);
-  const release = () => {
+  return () => {
     if (guard === ask) guard = undefined;
-    window.removeEventListener('popstate', onPopState, { capture: true });
     window.removeEventListener('beforeunload', onBeforeUnload);
   };
-  return release;
+}
+
+/** Whether the browser is on its way forward again after a back that is being asked about. */
+let isReturning = false;
+
+/** The browser has gone back already, so it is sent forward again and the user asked. */
+function onPopState(event: PopStateEvent): void {
+  if (!guard) return;
+  event.stopImmediatePropagation();
+  if (isReturning) {
+    isReturning = false;
+    guard(() => history.back());
+    return;
+  }
+  isReturning = true;
+  history.forward();
+}
+
+/**
+ * Has the browser's back asked about. To be called before the router starts: listeners of the window are called in the
+ * order they came, and the router must not hear of a back that is being asked about.
+ */
+export function watchBack(): void {
+  window.addEventListener('popstate', onPopState);
 }

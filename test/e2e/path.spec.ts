@@ -38,8 +38,8 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
 
   // Each number is a link that dials.
   const number = page.getByTestId('value').first();
-  await expect(number).toHaveAttribute('href', /^tel:\+49\d+$/);
-  await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute('href', /^tel:\+49/);
+  await expect(number).toHaveAttribute('href', /^tel:\+\d{8,15}$/);
+  await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute('href', /^tel:\+\d{8,15}$/);
 
   // Edited in place.
   await page.getByTestId('edit-card').click();
@@ -86,7 +86,7 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
   expect(file.suggestedFilename()).toMatch(/^Cordialis-\d{4}-\d\d-\d\d\.vcf$/);
   const text = readFileSync(await file.path(), 'utf8').replaceAll('\r\n ', '');
   expect(text.match(/^BEGIN:VCARD/gm)).toHaveLength(before + 31 + 3);
-  for (const value of ['FN:Ottilie Quast', 'NICKNAME:Gö', 'UID:imported-2', 'Brings his own stand.'])
+  for (const value of ['NICKNAME:Gö', 'imported-2', 'Ottilie Quast', 'Brings his own stand.'])
     expect(text).toContain(value);
 });
 

@@ -48,6 +48,11 @@ export class BookWriter {
     return this.cards.size > 0 || this.others.size > 0;
   }
 
+  /** Whether a card was changed or removed here and the store doesn't know yet. */
+  isWaiting(uid: Uid): boolean {
+    return this.cards.has(uid);
+  }
+
   /** Notes cards as they stand in the store. */
   sawCards(cards: readonly Card[], removed: readonly Uid[] = []): void {
     for (const card of cards) this.seen.set(card.uid, card);

@@ -7,7 +7,7 @@ import type { Uid } from '@/core/card';
 import { ThumbIndex } from '@/ui';
 
 import { BookRow, LetterRow } from './BookRow';
-import { useRowKeys } from './useRowKeys';
+import { LIST_ID, useRowKeys } from './useRowKeys';
 
 interface BookListProps {
   readonly items: readonly BookItem[];
@@ -21,22 +21,25 @@ export function BookList({ items, letters, openUid }: BookListProps) {
   const scrollTo = useCallback((index: number, animated = false) => {
     void list.current?.scrollToIndex({ index, animated, viewPosition: 0 });
   }, []);
-  const tabStop = useRowKeys(items, scrollTo);
-  const stop = tabStop ?? openUid ?? firstUid(items);
+  useRowKeys(items, scrollTo);
   return (
     <View className="min-h-0 flex-1 flex-row" testID="book-list">
       <View className="min-w-0 flex-1">
         <FlashList
           ref={list}
           data={items as BookItem[]}
-          extraData={`${stop} ${openUid}`}
+          // Rows come and go under their letters; what is in view may move with them.
+          maintainVisibleContentPosition={{ disabled: true }}
+          extraData={openUid}
+          // The list is one stop of the tab key; arrow keys go on from there, row by row.
+          overrideProps={{ tabIndex: 0, nativeID: LIST_ID, role: 'group', 'aria-label': 'Cards' }}
           keyExtractor={(item) => (item.kind === 'row' ? item.uid : `letter ${item.letter}`)}
           getItemType={(item) => item.kind}
           renderItem={({ item }) =>
             item.kind === 'letter' ? (
               <LetterRow letter={item.letter} />
             ) : (
-              <BookRow uid={item.uid} isOpen={item.uid === openUid} isTabStop={item.uid === stop} />
+              <BookRow uid={item.uid} isOpen={item.uid === openUid} />
             )
           }
         />
@@ -44,9 +47,4 @@ export function BookList({ items, letters, openUid }: BookListProps) {
       <ThumbIndex letters={letters} onPress={(i) => scrollTo(letters[i]?.index ?? 0)} />
     </View>
   );
-}
-
-function firstUid(items: readonly BookItem[]): Uid | undefined {
-  const first = items.find(({ kind }) => kind === 'row');
-  return first?.kind === 'row' ? first.uid : undefined;
 }

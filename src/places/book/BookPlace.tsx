@@ -36,7 +36,8 @@ export function BookPlace({ children }: { readonly children: ReactNode }) {
           <BookColumn openUid={undefined} />
         </View>
       ) : null}
-      {isHead ? null : <View className="flex-1 bg-paper">{children}</View>}
+      {/* The router's own part is in here: taken off the page, it would forget where it is. */}
+      <View className={isHead ? 'hidden' : 'flex-1 bg-paper'}>{children}</View>
     </View>
   );
 }

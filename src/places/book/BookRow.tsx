@@ -12,12 +12,10 @@ import { ROW_ID } from './useRowKeys';
 interface BookRowProps {
   readonly uid: Uid;
   readonly isOpen: boolean;
-  /** The one row that the tab key stops at. */
-  readonly isTabStop: boolean;
 }
 
 /** One card of the Book. It is drawn anew only when its own row changes. */
-export const BookRow = memo(function BookRow({ uid, isOpen, isTabStop }: BookRowProps) {
+export const BookRow = memo(function BookRow({ uid, isOpen }: BookRowProps) {
   const row = useAppSelector((state) => selectRow(state, uid));
   const photo = usePhoto(row?.photo);
   if (!row) return null;
@@ -30,7 +28,7 @@ export const BookRow = memo(function BookRow({ uid, isOpen, isTabStop }: BookRow
         second={row.second}
         stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
         isChosen={isOpen}
-        isTabStop={isTabStop}
+        isTabStop={false}
         href={path}
         onPress={() => go(path)}
       />

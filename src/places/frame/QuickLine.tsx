@@ -73,7 +73,7 @@ export function QuickLine() {
     </View>
   ) : null;
   return (
-    <View className={isWide ? 'z-20 px-5 pt-[14px]' : 'z-20 px-3'}>
+    <View {...({ role: 'search' } as object)} className={isWide ? 'z-20 px-5 pt-[14px]' : 'z-20 px-3'}>
       <View>
         {list}
         <View

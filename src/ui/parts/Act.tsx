@@ -40,7 +40,7 @@ export function Act(props: ActProps) {
       disabled={isDisabled}
       onPress={onPress}
       {...(testID === undefined ? {} : { testID })}
-      className={`min-h-[44px] items-center gap-2 active:opacity-60 ${isIconLast ? 'flex-row-reverse' : 'flex-row'} ${iconOnly ? 'min-w-[44px] justify-center' : ''} ${isDisabled ? 'opacity-50' : ''}`}
+      className={`min-h-[44px] items-center gap-2 active:opacity-60 ${isIconLast ? 'flex-row-reverse' : 'flex-row'} min-w-[44px] ${iconOnly ? 'justify-center' : ''} ${isDisabled ? 'opacity-50' : ''}`}
     >
       {Icon ? <Icon size={20} strokeWidth={1.75} color={colours[tone]} /> : null}
       {iconOnly ? null : (

@@ -47,8 +47,8 @@ export function useSaveCard({ base, isNew, form, release }: SaveOptions): {
   const close = useCallback(() => goBack(isNew ? '/book' : path), [isNew, path]);
   useEffect(
     () =>
-      onKeyPress(({ key, isCommand, isInDialog }) => {
-        if (isInDialog) return false;
+      onKeyPress(({ key, isCommand, isInDialog, isInQuickLine }) => {
+        if (isInDialog || isInQuickLine) return false;
         if (key === 'Enter' && isCommand) save();
         else if (key === 'Escape') close();
         else return false;

@@ -1,0 +1,3 @@
+// What has to be there before the router: see watchBack.
+import './platform/startWatchingBack';
+import 'expo-router/entry';

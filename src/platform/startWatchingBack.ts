@@ -1,0 +1,3 @@
+import { watchBack } from './navigation';
+
+watchBack();
