@@ -73,7 +73,7 @@ export default tseslint.config(
         part('book', 'book'),
         part('ui', 'ui'),
         { ...part('place', 'places/*'), capture: ['name'] },
-        { type: 'entry', pattern: 'src/entry.ts', mode: 'full' },
+        part('entry', 'entry'),
         part('app', 'app'),
         part('hub', 'hub'),
         part('cli', 'cli'),

@@ -1,3 +1,3 @@
 // What has to be there before the router: see watchBack.
-import './platform/startWatchingBack';
+import '../platform/startWatchingBack';
 import 'expo-router/entry';

@@ -1,0 +1,39 @@
+// npm run bench: the figures that the design sets aims for, on generated books; kept in .bench/latest.json.
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { ensureChromium } from './chromium.mjs';
+import { binPath, ensureInstalled, fail, ROOT } from './setup.mjs';
+import { ensureWebBuild } from './webBuild.mjs';
+
+ensureInstalled();
+const CHROMIUM = ensureChromium();
+ensureWebBuild();
+
+const core = measure('core');
+const browser = measure('browser');
+const large = browser.bySize[11000];
+const rows = [
+  ['reading 11,000 vCards, times ical.js alone', core.reading.ratio, '≤ 1.5'],
+  ['search, a keystroke, 11,000 cards, 95th percentile, ms', core.search[0].keystrokeP95Ms, '≤ 8'],
+  ['search, a keystroke, 100,000 cards, 95th percentile, ms', core.search[1].keystrokeP95Ms, '≤ 50'],
+  ['first row of the Book, 11,000 cards, times that with 240', browser.paintRatio, '≤ 1.3'],
+  ['scrolling 11,000 rows, longest frame, ms', large.longestFrameMs, '≤ 50'],
+  ['script of the first page, compressed, kB', browser.firstPageScriptKb, '< 420'],
+  ['memory of the tab with 11,000 cards, MB of script heap', large.heapMb, '< 300'],
+  ['importing 11,000 cards, longest task of the page, ms', large.importTaskMs, '—'],
+];
+console.log('');
+for (const [what, figure, aim] of rows) console.log(`${String(what).padEnd(62)} ${String(figure).padStart(8)}   aim ${aim}`);
+mkdirSync(join(ROOT, '.bench'), { recursive: true });
+writeFileSync(join(ROOT, '.bench', 'latest.json'), `${JSON.stringify({ core, browser }, undefined, 2)}\n`);
+console.log('\nAll figures are in .bench/latest.json.');
+
+function measure(part) {
+  console.log(`Measuring: ${part} …`);
+  const args = [binPath('tsx'), '--tsconfig', join(ROOT, 'tsconfig.json'), join(ROOT, 'scripts', 'bench', `${part}.ts`)];
+  const result = spawnSync(process.execPath, args, { cwd: ROOT, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, CHROMIUM } });
+  if (result.status !== 0) fail(`The figures of ${part} could not be measured; the lines above say why.`);
+  return JSON.parse(result.stdout.trim().split('\n').at(-1));
+}

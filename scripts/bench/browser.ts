@@ -1,0 +1,123 @@
+// Figures of the application in Chromium: the first page's script, first paint and scrolling. Prints one JSON value.
+import { spawn } from 'node:child_process';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { chromium, type Page } from '@playwright/test';
+
+import { getFormat } from '@/core/formats';
+import { generateLargeBook } from '@/demo';
+
+const PORT = 4885;
+const URL_OF_BOOK = `http://127.0.0.1:${PORT}/book`;
+const RUNS = 7;
+const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+/** Notes when the first row of the Book stands on the page, and the longest time that the page could not answer. */
+function watchPage(): void {
+  const marks = { firstRowMs: 0, longestTaskMs: 0 };
+  Object.assign(window, { marks });
+  new MutationObserver(() => {
+    if (marks.firstRowMs === 0 && document.querySelector('[id^="row-"]')) requestAnimationFrame(() => (marks.firstRowMs ||= performance.now()));
+  }).observe(document, { childList: true, subtree: true });
+  new PerformanceObserver((list) => {
+    for (const { duration } of list.getEntries()) marks.longestTaskMs = Math.max(marks.longestTaskMs, duration);
+  }).observe({ type: 'longtask', buffered: true });
+}
+
+interface Marks {
+  firstRowMs: number;
+  longestTaskMs: number;
+}
+const marksOf = (page: Page) => page.evaluate(() => (window as unknown as { marks: Marks }).marks);
+const isRead = (page: Page) => page.waitForFunction(() => document.documentElement.dataset['book'] === 'read', undefined, { timeout: 120_000 });
+
+/** Puts a generated book in by the way a user would, and gives the longest task of the page meanwhile. */
+async function fill(page: Page, size: number): Promise<number> {
+  const text = getFormat('vcard4')?.write(generateLargeBook(size)) ?? '';
+  await page.goto(`http://127.0.0.1:${PORT}/import`);
+  await isRead(page);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByTestId('choose-files').click();
+  await (await chooser).setFiles({ name: 'large.vcf', mimeType: 'text/vcard', buffer: Buffer.from(text) });
+  await page.getByTestId('do-import').click({ timeout: 120_000 });
+  await page.getByTestId('import-done').waitFor({ timeout: 120_000 });
+  await page.waitForFunction(() => document.documentElement.dataset['saving'] === 'saved', undefined, { timeout: 120_000 });
+  // The rows for the next start are kept a moment after the last write.
+  await page.waitForTimeout(4000);
+  return (await marksOf(page)).longestTaskMs;
+}
+
+async function paintMs(page: Page): Promise<number> {
+  const times: number[] = [];
+  for (let i = 0; i < RUNS; i += 1) {
+    await page.goto(URL_OF_BOOK);
+    await page.locator('[id^="row-"]').first().waitFor();
+    await isRead(page);
+    times.push((await marksOf(page)).firstRowMs);
+  }
+  return times.sort((a, b) => a - b)[Math.floor(RUNS / 2)] ?? 0;
+}
+
+/** Scrolls through the list as fast as a thumb flings, and gives the longest frame. */
+async function scrollFrames(page: Page) {
+  await page.waitForTimeout(1500);
+  return page.evaluate(async () => {
+    const list = document.getElementById('book-rows');
+    const frames: number[] = [];
+    let last = performance.now();
+    for (let i = 0; i < 300; i += 1) {
+      if (list) list.scrollTop += 120;
+      const now = await new Promise<number>((resolve) => requestAnimationFrame(resolve));
+      frames.push(now - last);
+      last = now;
+    }
+    frames.sort((a, b) => a - b);
+    return { longestFrameMs: Math.round(frames.at(-1) ?? 0), p95FrameMs: Math.round(frames[284] ?? 0), scrolledPx: list?.scrollTop ?? 0 };
+  });
+}
+
+function firstPageBytes(requested: ReadonlySet<string>): number {
+  const folder = join('dist', 'web', '_expo', 'static', 'js', 'web');
+  return readdirSync(folder)
+    .filter((name) => requested.has(name))
+    .reduce((sum, name) => sum + statSync(join(folder, `${name}.br`)).size, 0);
+}
+
+async function main(): Promise<void> {
+  const hub = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/hub/main.ts'], { env: { ...process.env, PORT: String(PORT) }, stdio: 'ignore' });
+  const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: [...ARGS, '--enable-precise-memory-info'] });
+  try {
+    for (let i = 0; i < 100; i += 1) {
+      if (await fetch(`http://127.0.0.1:${PORT}/api/health`).then(({ ok }) => ok, () => false)) break;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    const results: Record<number, Record<string, number>> = {};
+    let scriptBytes = 0;
+    for (const size of [240, 11_000]) {
+      const context = await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'en-GB' });
+      const page = await context.newPage();
+      await page.addInitScript(watchPage);
+      const importTaskMs = await fill(page, size);
+      const requested = new Set<string>();
+      page.on('request', (request) => {
+        if (request.resourceType() === 'script') requested.add(request.url().split('/').at(-1) ?? '');
+      });
+      const firstPaintMs = await paintMs(page);
+      // What comes when idle (the card's pages) is not of the first page.
+      const html = readFileSync('dist/web/index.html', 'utf8');
+      scriptBytes = firstPageBytes(new Set([...requested].filter((name) => html.includes(name) || /^(_layout|index)-/.test(name))));
+      const scroll = await scrollFrames(page);
+      const heapMb = await page.evaluate(() => (performance as unknown as { memory: { usedJSHeapSize: number } }).memory.usedJSHeapSize / 1e6);
+      results[size] = { firstPaintMs: Math.round(firstPaintMs), importTaskMs: Math.round(importTaskMs), heapMb: Math.round(heapMb), ...scroll };
+      await context.close();
+    }
+    const ratio = (results[11_000]?.['firstPaintMs'] ?? 0) / (results[240]?.['firstPaintMs'] ?? 1);
+    console.log(JSON.stringify({ firstPageScriptKb: Math.round(scriptBytes / 1000), paintRatio: Number(ratio.toFixed(2)), bySize: results }));
+  } finally {
+    await browser.close();
+    hub.kill();
+  }
+}
+
+void main();

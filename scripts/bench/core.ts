@@ -1,0 +1,55 @@
+// Figures of the core: reading vCards against ical.js alone, and finding. Prints one JSON value.
+import ICAL from 'ical.js';
+
+import { encodeUtf8, getFormat } from '@/core/formats';
+import { SearchIndex, toSearchDoc } from '@/core/search';
+import { generateLargeBook } from '@/demo';
+
+/** Queries as they grow while somebody types; each prefix of each is one keystroke. */
+const QUERIES = ['lindqvist', 'got acht', 'mar por', 'harbour', 'tuner gdy', '0163', '+44 7700', 'yoko', 'müller', 'o'];
+
+/** Milliseconds that some work takes, the least of several runs: the rest is what else the machine does. */
+function leastOf(runs: number, work: () => void): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < runs; i += 1) {
+    const started = performance.now();
+    work();
+    least = Math.min(least, performance.now() - started);
+  }
+  return least;
+}
+
+function percentile(values: readonly number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
+}
+
+function readFigures(size: number) {
+  const vcard = getFormat('vcard4');
+  if (!vcard) throw new Error('vCard 4.0 is not in the registry');
+  const text = vcard.write(generateLargeBook(size), { extensions: false });
+  const bytes = encodeUtf8(text);
+  const ours = leastOf(5, () => {
+    const { cards } = vcard.read(bytes);
+    if (cards.length !== size) throw new Error(`${cards.length} of ${size} cards were read`);
+  });
+  const theirs = leastOf(5, () => void ICAL.parse(text));
+  return { size, readMs: Math.round(ours), icalMs: Math.round(theirs), ratio: Number((ours / theirs).toFixed(2)) };
+}
+
+function searchFigures(size: number) {
+  const index = new SearchIndex();
+  const docs = generateLargeBook(size).map((card) => toSearchDoc(card, 'GB'));
+  const buildMs = leastOf(1, () => docs.forEach((doc) => index.add(doc)));
+  const keystrokes: number[] = [];
+  for (let round = 0; round < 5; round += 1) {
+    for (const query of QUERIES) {
+      for (let end = 1; end <= query.length; end += 1) {
+        keystrokes.push(leastOf(1, () => void index.query(query.slice(0, end), 30)));
+      }
+    }
+  }
+  return { size, buildMs: Math.round(buildMs), keystrokeP95Ms: Number(percentile(keystrokes, 0.95).toFixed(2)), keystrokes: keystrokes.length };
+}
+
+console.log(JSON.stringify({ reading: readFigures(11_000), search: [searchFigures(11_000), searchFigures(100_000)] }));
