@@ -25,15 +25,26 @@ const rows = [
   ['importing 11,000 cards, longest task of the page, ms', large.importTaskMs, '—'],
 ];
 console.log('');
-for (const [what, figure, aim] of rows) console.log(`${String(what).padEnd(62)} ${String(figure).padStart(8)}   aim ${aim}`);
+for (const [what, figure, aim] of rows)
+  console.log(`${String(what).padEnd(62)} ${String(figure).padStart(8)}   aim ${aim}`);
 mkdirSync(join(ROOT, '.bench'), { recursive: true });
 writeFileSync(join(ROOT, '.bench', 'latest.json'), `${JSON.stringify({ core, browser }, undefined, 2)}\n`);
 console.log('\nAll figures are in .bench/latest.json.');
 
 function measure(part) {
   console.log(`Measuring: ${part} …`);
-  const args = [binPath('tsx'), '--tsconfig', join(ROOT, 'tsconfig.json'), join(ROOT, 'scripts', 'bench', `${part}.ts`)];
-  const result = spawnSync(process.execPath, args, { cwd: ROOT, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, CHROMIUM } });
+  const args = [
+    binPath('tsx'),
+    '--tsconfig',
+    join(ROOT, 'tsconfig.json'),
+    join(ROOT, 'scripts', 'bench', `${part}.ts`),
+  ];
+  const result = spawnSync(process.execPath, args, {
+    cwd: ROOT,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: { ...process.env, CHROMIUM },
+  });
   if (result.status !== 0) fail(`The figures of ${part} could not be measured; the lines above say why.`);
   return JSON.parse(result.stdout.trim().split('\n').at(-1));
 }

@@ -29,7 +29,9 @@ const browser = countBrowser();
 
 const passed = unit.passed + browser.passed;
 const failed = unit.failed + browser.failed + failedSteps;
-console.log(`\nUnit tests: ${unit.passed} passed, ${unit.failed} failed. In the browser: ${browser.passed} passed, ${browser.failed} failed.`);
+console.log(
+  `\nUnit tests: ${unit.passed} passed, ${unit.failed} failed. In the browser: ${browser.passed} passed, ${browser.failed} failed.`,
+);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);
 
@@ -38,7 +40,9 @@ function step(name, run) {
   const started = Date.now();
   console.log(`\n— ${name}`);
   const status = run();
-  console.log(`— ${name}: ${status === 0 ? 'good' : 'FAILED'} (${Math.round((Date.now() - started) / 1000)} s)`);
+  console.log(
+    `— ${name}: ${status === 0 ? 'good' : 'FAILED'} (${Math.round((Date.now() - started) / 1000)} s)`,
+  );
   if (status !== 0) failedSteps += 1;
 }
 

@@ -11,17 +11,27 @@ import { generateLargeBook } from '@/demo';
 const PORT = 4885;
 const URL_OF_BOOK = `http://127.0.0.1:${PORT}/book`;
 const RUNS = 7;
-const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 /** Notes when the first row of the Book stands on the page, and the longest time that the page could not answer. */
 function watchPage(): void {
   const marks = { firstRowMs: 0, longestTaskMs: 0 };
   Object.assign(window, { marks });
   new MutationObserver(() => {
-    if (marks.firstRowMs === 0 && document.querySelector('[id^="row-"]')) requestAnimationFrame(() => (marks.firstRowMs ||= performance.now()));
+    if (marks.firstRowMs === 0 && document.querySelector('[id^="row-"]'))
+      requestAnimationFrame(() => (marks.firstRowMs ||= performance.now()));
   }).observe(document, { childList: true, subtree: true });
   new PerformanceObserver((list) => {
-    for (const { duration } of list.getEntries()) marks.longestTaskMs = Math.max(marks.longestTaskMs, duration);
+    for (const { duration } of list.getEntries())
+      marks.longestTaskMs = Math.max(marks.longestTaskMs, duration);
   }).observe({ type: 'longtask', buffered: true });
 }
 
@@ -30,7 +40,10 @@ interface Marks {
   longestTaskMs: number;
 }
 const marksOf = (page: Page) => page.evaluate(() => (window as unknown as { marks: Marks }).marks);
-const isRead = (page: Page) => page.waitForFunction(() => document.documentElement.dataset['book'] === 'read', undefined, { timeout: 120_000 });
+const isRead = (page: Page) =>
+  page.waitForFunction(() => document.documentElement.dataset['book'] === 'read', undefined, {
+    timeout: 120_000,
+  });
 
 /** Puts a generated book in by the way a user would, and gives the longest task of the page meanwhile. */
 async function fill(page: Page, size: number): Promise<number> {
@@ -42,7 +55,9 @@ async function fill(page: Page, size: number): Promise<number> {
   await (await chooser).setFiles({ name: 'large.vcf', mimeType: 'text/vcard', buffer: Buffer.from(text) });
   await page.getByTestId('do-import').click({ timeout: 120_000 });
   await page.getByTestId('import-done').waitFor({ timeout: 120_000 });
-  await page.waitForFunction(() => document.documentElement.dataset['saving'] === 'saved', undefined, { timeout: 120_000 });
+  await page.waitForFunction(() => document.documentElement.dataset['saving'] === 'saved', undefined, {
+    timeout: 120_000,
+  });
   // The rows for the next start are kept a moment after the last write.
   await page.waitForTimeout(4000);
   return (await marksOf(page)).longestTaskMs;
@@ -73,7 +88,11 @@ async function scrollFrames(page: Page) {
       last = now;
     }
     frames.sort((a, b) => a - b);
-    return { longestFrameMs: Math.round(frames.at(-1) ?? 0), p95FrameMs: Math.round(frames[284] ?? 0), scrolledPx: list?.scrollTop ?? 0 };
+    return {
+      longestFrameMs: Math.round(frames.at(-1) ?? 0),
+      p95FrameMs: Math.round(frames[284] ?? 0),
+      scrolledPx: list?.scrollTop ?? 0,
+    };
   });
 }
 
@@ -85,11 +104,23 @@ function firstPageBytes(requested: ReadonlySet<string>): number {
 }
 
 async function main(): Promise<void> {
-  const hub = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/hub/main.ts'], { env: { ...process.env, PORT: String(PORT) }, stdio: 'ignore' });
-  const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: [...ARGS, '--enable-precise-memory-info'] });
+  const hub = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/hub/main.ts'], {
+    env: { ...process.env, PORT: String(PORT) },
+    stdio: 'ignore',
+  });
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: [...ARGS, '--enable-precise-memory-info'],
+  });
   try {
     for (let i = 0; i < 100; i += 1) {
-      if (await fetch(`http://127.0.0.1:${PORT}/api/health`).then(({ ok }) => ok, () => false)) break;
+      if (
+        await fetch(`http://127.0.0.1:${PORT}/api/health`).then(
+          ({ ok }) => ok,
+          () => false,
+        )
+      )
+        break;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     const results: Record<number, Record<string, number>> = {};
@@ -106,14 +137,29 @@ async function main(): Promise<void> {
       const firstPaintMs = await paintMs(page);
       // What comes when idle (the card's pages) is not of the first page.
       const html = readFileSync('dist/web/index.html', 'utf8');
-      scriptBytes = firstPageBytes(new Set([...requested].filter((name) => html.includes(name) || /^(_layout|index)-/.test(name))));
+      scriptBytes = firstPageBytes(
+        new Set([...requested].filter((name) => html.includes(name) || /^(_layout|index)-/.test(name))),
+      );
       const scroll = await scrollFrames(page);
-      const heapMb = await page.evaluate(() => (performance as unknown as { memory: { usedJSHeapSize: number } }).memory.usedJSHeapSize / 1e6);
-      results[size] = { firstPaintMs: Math.round(firstPaintMs), importTaskMs: Math.round(importTaskMs), heapMb: Math.round(heapMb), ...scroll };
+      const heapMb = await page.evaluate(
+        () => (performance as unknown as { memory: { usedJSHeapSize: number } }).memory.usedJSHeapSize / 1e6,
+      );
+      results[size] = {
+        firstPaintMs: Math.round(firstPaintMs),
+        importTaskMs: Math.round(importTaskMs),
+        heapMb: Math.round(heapMb),
+        ...scroll,
+      };
       await context.close();
     }
     const ratio = (results[11_000]?.['firstPaintMs'] ?? 0) / (results[240]?.['firstPaintMs'] ?? 1);
-    console.log(JSON.stringify({ firstPageScriptKb: Math.round(scriptBytes / 1000), paintRatio: Number(ratio.toFixed(2)), bySize: results }));
+    console.log(
+      JSON.stringify({
+        firstPageScriptKb: Math.round(scriptBytes / 1000),
+        paintRatio: Number(ratio.toFixed(2)),
+        bySize: results,
+      }),
+    );
   } finally {
     await browser.close();
     hub.kill();

@@ -6,7 +6,18 @@ import { SearchIndex, toSearchDoc } from '@/core/search';
 import { generateLargeBook } from '@/demo';
 
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */
-const QUERIES = ['lindqvist', 'got acht', 'mar por', 'harbour', 'tuner gdy', '0163', '+44 7700', 'yoko', 'müller', 'o'];
+const QUERIES = [
+  'lindqvist',
+  'got acht',
+  'mar por',
+  'harbour',
+  'tuner gdy',
+  '0163',
+  '+44 7700',
+  'yoko',
+  'müller',
+  'o',
+];
 
 /** Milliseconds that some work takes, the least of several runs: the rest is what else the machine does. */
 function leastOf(runs: number, work: () => void): number {
@@ -34,7 +45,12 @@ function readFigures(size: number) {
     if (cards.length !== size) throw new Error(`${cards.length} of ${size} cards were read`);
   });
   const theirs = leastOf(5, () => void ICAL.parse(text));
-  return { size, readMs: Math.round(ours), icalMs: Math.round(theirs), ratio: Number((ours / theirs).toFixed(2)) };
+  return {
+    size,
+    readMs: Math.round(ours),
+    icalMs: Math.round(theirs),
+    ratio: Number((ours / theirs).toFixed(2)),
+  };
 }
 
 function searchFigures(size: number) {
@@ -49,7 +65,14 @@ function searchFigures(size: number) {
       }
     }
   }
-  return { size, buildMs: Math.round(buildMs), keystrokeP95Ms: Number(percentile(keystrokes, 0.95).toFixed(2)), keystrokes: keystrokes.length };
+  return {
+    size,
+    buildMs: Math.round(buildMs),
+    keystrokeP95Ms: Number(percentile(keystrokes, 0.95).toFixed(2)),
+    keystrokes: keystrokes.length,
+  };
 }
 
-console.log(JSON.stringify({ reading: readFigures(11_000), search: [searchFigures(11_000), searchFigures(100_000)] }));
+console.log(
+  JSON.stringify({ reading: readFigures(11_000), search: [searchFigures(11_000), searchFigures(100_000)] }),
+);

@@ -1,5 +1,6 @@
-import { Soon } from '@/places/soon/Soon';
+import { Redirect } from 'expo-router';
 
-export default function Today() {
-  return <Soon place="today" />;
+// Until Today is there, the Book is what one comes for.
+export default function Home() {
+  return <Redirect href="/book" />;
 }

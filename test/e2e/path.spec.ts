@@ -39,7 +39,10 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
   // Each number is a link that dials.
   const number = page.getByTestId('value').first();
   await expect(number).toHaveAttribute('href', /^tel:\+\d{8,15}$/);
-  await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute('href', /^tel:\+\d{8,15}$/);
+  await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute(
+    'href',
+    /^tel:\+\d{8,15}$/,
+  );
 
   // Edited in place.
   await page.getByTestId('edit-card').click();

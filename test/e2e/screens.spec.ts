@@ -4,7 +4,7 @@ import { expect, find, openDemo, test } from './fixtures';
 
 /** Every screen by its address; a card stands for all of them. */
 const SCREENS = [
-  '/',
+  '/today',
   '/book',
   '/book/c0a0d1a1-0000-4000-8a00-000000000003',
   '/book/c0a0d1a1-0000-4000-8b00-000000000001',

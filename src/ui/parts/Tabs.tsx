@@ -12,14 +12,14 @@ interface TabsProps<T extends string> {
 /** A choice of a few words; the chosen one is bold and underlined. */
 export function Tabs<T extends string>({ name, options, value, onChange }: TabsProps<T>) {
   return (
-    <View role="radiogroup" aria-label={name} className="flex-row flex-wrap gap-x-3">
+    <View role="radiogroup" aria-label={name} className="-mx-[13px] flex-row flex-wrap">
       {options.map(([option, label]) => (
         <Pressable
           key={option}
           role="radio"
           aria-checked={option === value}
           onPress={() => onChange(option)}
-          className="min-h-[44px] min-w-[44px] items-start justify-center active:opacity-60"
+          className="min-h-[44px] justify-center px-[13px] active:opacity-60"
         >
           <View className={`border-b-2 pb-1 ${option === value ? 'border-berry' : 'border-transparent'}`}>
             <Txt tone={option === value ? 'berry' : 'faded'} font={option === value ? 'sansBold' : 'sans'}>

@@ -30,7 +30,8 @@ export function CardEditor({ base, isNew, title, at }: CardEditorProps) {
   const form = useForm<CardForm>({
     defaultValues: toForm(base, LOCALE),
     resolver: formResolver,
-    mode: 'onBlur',
+    // Not on leaving a field: an error that appears then moves what is just being pressed away from the finger.
+    mode: 'onSubmit',
     reValidateMode: 'onChange',
   });
   const { isDirty, isSubmitting } = form.formState;

@@ -6,17 +6,7 @@ const PLACES = ['work', 'home'];
 
 /** Phone numbers. */
 export function PhoneRows(props: PartProps) {
-  const choices = [
-    'mobile',
-    'work',
-    'home',
-    'work mobile',
-    'home mobile',
-    'main',
-    'fax',
-    'work fax',
-    'pager',
-  ];
+  const choices = ['mobile', 'work', 'home', 'work mobile', 'main', 'fax'];
   return (
     <Rows
       {...props}

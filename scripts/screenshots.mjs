@@ -1,0 +1,87 @@
+// npm run screenshots: the pictures in docs/screenshots, taken anew from the demo at a phone's size and a wide one.
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { ensureChromium } from './chromium.mjs';
+import { binPath, ensureInstalled, ROOT } from './setup.mjs';
+import { ensureWebBuild } from './webBuild.mjs';
+
+ensureInstalled();
+const executablePath = ensureChromium();
+ensureWebBuild();
+const { chromium } = await import('@playwright/test');
+
+const PORT = '4886';
+const HUB = `http://127.0.0.1:${PORT}`;
+const OUT = join(ROOT, 'docs', 'screenshots');
+const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
+const CARD = '/book/c0a0d1a1-0000-4000-8a00-000000000000';
+const FILE = ['Ottilie Quast', 'Bram de Wit', 'Rosa Ferreira']
+  .map(
+    (name, i) =>
+      `BEGIN:VCARD\r\nVERSION:4.0\r\nUID:urn:uuid:00000000-0000-4000-8000-00000000000${i}\r\nFN:${name}\r\nEND:VCARD\r\n`,
+  )
+  .join('a line that belongs to no card\r\n');
+
+mkdirSync(OUT, { recursive: true });
+const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', '--demo'], {
+  cwd: ROOT,
+  env: { ...process.env, PORT },
+  stdio: 'ignore',
+});
+const browser = await chromium.launch({
+  executablePath,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+try {
+  for (let i = 0; i < 100; i += 1) {
+    if (
+      await fetch(`${HUB}/api/health`).then(
+        ({ ok }) => ok,
+        () => false,
+      )
+    )
+      break;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  for (const size of Object.keys(SIZES)) {
+    await shoot(size, 'light', `book-${size}`, '/book');
+    await shoot(size, 'light', `card-${size}`, CARD);
+    await shoot(size, 'light', `editing-${size}`, `${CARD}/edit`);
+  }
+  await shoot('phone', 'dark', 'card-dark-phone', CARD);
+  await shoot('phone', 'light', 'finding-phone', '/book', (page) =>
+    page.getByTestId('quick-line').fill('har'),
+  );
+  await shoot('phone', 'light', 'import-phone', '/import', async (page) => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByTestId('choose-files').click();
+    await (
+      await chooser
+    ).setFiles({ name: 'old phone.vcf', mimeType: 'text/vcard', buffer: Buffer.from(FILE) });
+    await page.getByTestId('import-preview').waitFor();
+  });
+  await shoot('phone', 'light', 'settings-phone', '/settings');
+} finally {
+  await browser.close();
+  hub.kill();
+}
+
+async function shoot(size, colorScheme, name, path, act = async () => undefined) {
+  const context = await browser.newContext({
+    viewport: SIZES[size],
+    colorScheme,
+    locale: 'en-GB',
+    hasTouch: size === 'phone',
+    reducedMotion: 'reduce',
+  });
+  const page = await context.newPage();
+  await page.goto(HUB + path);
+  await page.waitForFunction(() => document.documentElement.dataset.book === 'read');
+  await act(page);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: join(OUT, `${name}.png`) });
+  await context.close();
+  console.log(`docs/screenshots/${name}.png`);
+}

@@ -1,0 +1,5 @@
+import { Soon } from '@/places/soon/Soon';
+
+export default function Today() {
+  return <Soon place="today" />;
+}
