@@ -1,5 +1,8 @@
 const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
 
+/** The icons as CommonJS: Jest doesn't turn ES modules of that ending into it. */
+const icons = { '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js' };
+
 /** Plain TypeScript runs in Node; what draws something runs with jest-expo's web preset. */
 module.exports = {
   projects: [
@@ -22,7 +25,7 @@ module.exports = {
       displayName: 'ui',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,places,app}/**/*.test.tsx', '<rootDir>/src/book/**/*.test.tsx'],
-      moduleNameMapper: { ...alias, '\\.css$': '<rootDir>/test/unit/emptyStyle.js' },
+      moduleNameMapper: { ...alias, ...icons, '\\.css$': '<rootDir>/test/unit/emptyStyle.js' },
     },
   ],
 };

@@ -42,6 +42,11 @@ export function focusedId(prefix: string): string | undefined {
   return id.startsWith(prefix) ? id.slice(prefix.length) : undefined;
 }
 
+/** Whether no element has the focus, so that keys are meant for the page as a whole. */
+export function isNothingFocused(): boolean {
+  return document.activeElement === null || document.activeElement === document.body;
+}
+
 /** Puts the focus on the element with an id; false where it isn't on the page. */
 export function focusId(id: string): boolean {
   const element = document.getElementById(id);

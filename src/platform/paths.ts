@@ -3,6 +3,9 @@ export function cardPath(uid: string, page: '' | '/edit' = ''): string {
   return `/book/${encodeURIComponent(uid.replace(/^urn:uuid:/, ''))}${page}`;
 }
 
+/** The ids of the Book's rows on the page begin so. */
+export const ROW_ID = 'row-';
+
 /** The uid that an address names. */
 export function uidFromPath(part: string): string {
   const isUuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(part);

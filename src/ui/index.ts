@@ -21,4 +21,5 @@ export { Tabs } from './parts/Tabs';
 export { ThumbIndex } from './parts/ThumbIndex';
 export { Txt } from './parts/Txt';
 export { type Colours, ThemeProvider, useColours } from './theme/ThemeProvider';
+export { usePageTitle } from './theme/usePageTitle';
 export { useWide } from './theme/useWide';

@@ -112,6 +112,10 @@ test('the book is found through, opened, edited and left by the keyboard alone',
   await expect(page.getByTestId('card-page')).toContainText('Della');
   await page.keyboard.press('Escape');
   await expect(page).toHaveURL(/\/book$/);
+  // The focus is back on the row, and arrow keys go on from there.
+  await expect(page.getByRole('link', { name: /^Delphine Ames/ })).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('link', { name: /^Märta Ångström/ })).toBeFocused();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('Go to the quick line');
   await page.keyboard.press('Escape');

@@ -3,11 +3,9 @@ import { View } from 'react-native';
 
 import { selectRow, useAppSelector, usePhoto } from '@/book';
 import type { Uid } from '@/core/card';
-import { cardPath } from '@/platform';
+import { cardPath, ROW_ID } from '@/platform';
 import { go } from '@/platform/navigation';
 import { ListRow, Stamp, Txt } from '@/ui';
-
-import { ROW_ID } from './useRowKeys';
 
 interface BookRowProps {
   readonly uid: Uid;

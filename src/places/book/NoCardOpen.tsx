@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 
-import { Txt, useWide } from '@/ui';
+import { Txt, usePageTitle, useWide } from '@/ui';
 
 /** Beside the Book on a wide screen, as long as no card is open. */
 export function NoCardOpen() {
   const { isWide } = useWide();
+  usePageTitle('Book');
   if (!isWide) return null;
   return (
     <View className="max-w-[460px] px-10 pt-6">

@@ -2,10 +2,15 @@ import { useEffect } from 'react';
 
 import type { BookItem } from '@/book';
 import type { Uid } from '@/core/card';
-import { firstIdInView, focusedId, focusId, nextFrame, onKeyPress } from '@/platform';
-
-/** The ids of rows begin so. */
-export const ROW_ID = 'row-';
+import {
+  firstIdInView,
+  focusedId,
+  focusId,
+  isNothingFocused,
+  nextFrame,
+  onKeyPress,
+  ROW_ID,
+} from '@/platform';
 
 /** The id of what scrolls, which the tab key stops at. */
 export const LIST_ID = 'book-rows';
@@ -22,7 +27,7 @@ export function useRowKeys(items: readonly BookItem[], scrollTo: (index: number)
       onKeyPress(({ key, isCommand, isTyping }) => {
         if (isCommand || isTyping) return false;
         const from = focusedId(ROW_ID);
-        const isOnList = focusedId(LIST_ID) !== undefined;
+        const isOnList = focusedId(LIST_ID) !== undefined || isNothingFocused();
         if (from === undefined && !(isOnList && (key === 'ArrowDown' || key === 'ArrowUp'))) return false;
         const rows = items.flatMap((item, index) => (item.kind === 'row' ? [{ uid: item.uid, index }] : []));
         if (from === undefined) {

@@ -2,11 +2,11 @@ import { useLocalSearchParams } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 
 import { selectSettings, useAppSelector, useCard } from '@/book';
-import type { Card } from '@/core/card';
+import { type Card, shownAs } from '@/core/card';
 import { cardValues } from '@/core/showing';
 import { localDay, LOCALE, uidFromPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, EmptyPlace, PageBar, useWide } from '@/ui';
+import { Act, EmptyPlace, PageBar, usePageTitle, useWide } from '@/ui';
 
 import { Brief } from './Brief';
 import { CardActs } from './CardActs';
@@ -40,6 +40,7 @@ function OpenCard({ card }: { readonly card: Card }) {
   const { country } = useAppSelector(selectSettings);
   const groups = cardValues(card, { country, locale: LOCALE, today: localDay() });
   useCardKeys(card);
+  usePageTitle(shownAs(card) || 'No name yet');
   return (
     <View className="flex-1" testID="card-page">
       {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}

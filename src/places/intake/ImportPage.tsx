@@ -3,7 +3,7 @@ import { ScrollView, View } from 'react-native';
 
 import { formatCount, onFileDrop, pickFiles } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, PageBar, ProgressLine, Txt, Upload, useWide } from '@/ui';
+import { Act, NextAct, PageBar, ProgressLine, Txt, Upload, usePageTitle, useWide } from '@/ui';
 
 import { Done } from './Done';
 import { Preview } from './Preview';
@@ -15,6 +15,7 @@ const ACCEPT = '.vcf,.vcard,.json,text/vcard,text/x-vcard,application/jscontact+
 /** Taking cards in from files: chosen, looked at, then put into the book. */
 export function ImportPage() {
   const { isWide } = useWide();
+  usePageTitle('Import');
   const work = useImport();
   const { state, read } = work;
   useEffect(() => onFileDrop((files) => void read(files)), [read]);

@@ -4,7 +4,7 @@ import { ScrollView, View } from 'react-native';
 import { changeSettings, selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Choice, PageBar, Switch, Txt, useWide } from '@/ui';
+import { Act, Choice, PageBar, Switch, Txt, usePageTitle, useWide } from '@/ui';
 
 import { CountryField } from './CountryField';
 import { ExportPart } from './ExportPart';
@@ -19,6 +19,7 @@ const SIZES = [
 /** What the user can set, and the ways in and out of the book. */
 export function SettingsPage() {
   const { isWide } = useWide();
+  usePageTitle('Settings');
   const dispatch = useAppDispatch();
   const settings = useAppSelector(selectSettings);
   const setAside = useAppSelector(selectSetAside);

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
+import { usePageTitle } from '../theme/usePageTitle';
 import { Txt } from './Txt';
 
 interface EmptyPlaceProps {
@@ -12,6 +13,7 @@ interface EmptyPlaceProps {
 
 /** A place without anything in it yet: what will be here, and the first step. */
 export function EmptyPlace({ title, text, isComing = false, children }: EmptyPlaceProps) {
+  usePageTitle(title);
   return (
     <View className="max-w-[560px] gap-3 px-5 pt-6">
       <Txt font="serif" size="head" heading={1}>

@@ -4,7 +4,7 @@ import { ScrollView, View } from 'react-native';
 import type { Card } from '@/core/card';
 import { type CardForm, toForm } from '@/core/editing';
 import { LOCALE } from '@/platform';
-import { Act, NextAct, Txt, useWide } from '@/ui';
+import { Act, NextAct, Txt, usePageTitle, useWide } from '@/ui';
 
 import { AddressRows } from './AddressRows';
 import { formResolver } from './formResolver';
@@ -38,6 +38,7 @@ export function CardEditor({ base, isNew, title, at }: CardEditorProps) {
   const guard = useLeaveGuard(isDirty || (isNew && form.getValues('name') !== ''));
   const { save, close } = useSaveCard({ base, isNew, form, release: guard.release });
   const part = { form, at };
+  usePageTitle(title);
   return (
     <View className="flex-1" testID="card-editor">
       <ScrollView keyboardShouldPersistTaps="handled">

@@ -1,0 +1,96 @@
+import { act } from 'react';
+
+import { newCard } from '@/core/card';
+import type { Hit } from '@/core/search';
+import { go } from '@/platform/navigation';
+
+import { renderInBook, settle } from '../../../test/unit/renderInBook';
+import { QuickLine } from './QuickLine';
+
+jest.mock('@/platform/navigation', () => ({ go: jest.fn() }));
+beforeEach(() => jest.mocked(go).mockClear());
+
+const cardOf = (uid: string, full: string) => ({ ...newCard(uid, '2026-01-01T00:00:00Z'), name: { full } });
+const book = [cardOf('a', 'Ada Lowther'), cardOf('b', 'Bo Ek')];
+const hit = (uid: string, more: Partial<Hit> = {}): Hit => ({
+  uid,
+  score: 1,
+  field: 'name',
+  value: '',
+  ...more,
+});
+
+/** A search whose answers are given by hand, in any order. */
+function slowSearch() {
+  const asked = new Map<string, (hits: Hit[]) => void>();
+  const search = {
+    put: () => Promise.resolve(0),
+    query: (text: string) => new Promise<Hit[]>((resolve) => asked.set(text, resolve)),
+  };
+  return { search, answer: (text: string, hits: Hit[]) => act(async () => asked.get(text)?.(hits)) };
+}
+const key = (element: HTMLElement, name: string) =>
+  act(() =>
+    element.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true })),
+  );
+
+test('what was found stands under the line, with the value that speaks for it', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  drawn.type(drawn.get('combobox'), 'wex');
+  await answer('wex', [hit('b', { field: 'place', value: 'Wexmere' })]);
+  expect(drawn.all('option').map(({ textContent }) => textContent)).toEqual(['BEBo EkWexmere']);
+  expect(drawn.get('combobox').getAttribute('aria-expanded')).toBe('true');
+});
+
+test('an answer that a later letter has overtaken is not shown', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  drawn.type(drawn.get('combobox'), 'a');
+  drawn.type(drawn.get('combobox'), 'ad');
+  await answer('ad', [hit('a')]);
+  await answer('a', [hit('b'), hit('a')]);
+  expect(drawn.all('option').map((option) => option.getAttribute('aria-label'))).toEqual(['Ada Lowther']);
+});
+
+test('arrows choose, Enter opens the chosen one and empties the line', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  const line = drawn.get('combobox') as HTMLInputElement;
+  drawn.type(line, 'o');
+  await answer('o', [hit('a'), hit('b')]);
+  key(line, 'ArrowDown');
+  key(line, 'ArrowDown');
+  expect(line.getAttribute('aria-activedescendant')).toBe('found-1');
+  expect(drawn.all('option').map((option) => option.getAttribute('aria-selected'))).toEqual([
+    'false',
+    'true',
+  ]);
+  key(line, 'Enter');
+  expect(jest.mocked(go).mock.calls).toEqual([['/book/b']]);
+  expect(line.value).toBe('');
+});
+
+test('Enter before anything was found opens nothing; Escape closes', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  const line = drawn.get('combobox') as HTMLInputElement;
+  drawn.type(line, 'x');
+  key(line, 'Enter');
+  expect(go).not.toHaveBeenCalled();
+  await answer('x', []);
+  expect(drawn.page.textContent).toContain('Nothing found for “x”');
+  key(line, 'Escape');
+  await settle();
+  expect(line.value).toBe('');
+});
+
+test('a name that nobody has begins a new card', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  drawn.type(drawn.get('combobox'), 'Cy Dee');
+  await answer('Cy Dee', []);
+  const [offer] = drawn.all('button').filter(({ textContent }) => textContent === 'New card with this name');
+  if (offer) drawn.press(offer);
+  expect(go).toHaveBeenCalledWith('/book/new?name=Cy%20Dee');
+});

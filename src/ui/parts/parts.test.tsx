@@ -1,0 +1,148 @@
+import { renderDom } from '../../../test/unit/renderDom';
+import {
+  Act,
+  Choice,
+  EmptyPlace,
+  Field,
+  ListRow,
+  NoticeBar,
+  ProgressLine,
+  Stamp,
+  Switch,
+  Tabs,
+  Txt,
+} from '..';
+
+const nothing = () => undefined;
+
+test('a person’s stamp stands upright, 4:5, an organisation’s lies, 5:4, and neither is read out', () => {
+  const shapeOf = (isOrg: boolean) => {
+    const box = renderDom(<Stamp initials="AL" isOrg={isOrg} />).page.firstElementChild as HTMLElement;
+    expect(box.getAttribute('aria-hidden')).toBe('true');
+    expect(box.textContent).toBe('AL');
+    const style = getComputedStyle(box);
+    return Number.parseFloat(style.width) / Number.parseFloat(style.height);
+  };
+  expect(shapeOf(false)).toBeCloseTo(4 / 5, 5);
+  expect(shapeOf(true)).toBeCloseTo(5 / 4, 5);
+});
+
+test('a field says its error instead of its hint, and the error belongs to it', () => {
+  const drawn = renderDom(<Field label="Mail" value="x" onChange={nothing} hint="any" />);
+  const input = () => drawn.get('input');
+  expect([input().getAttribute('aria-label'), input().getAttribute('aria-invalid')]).toEqual(['Mail', null]);
+  drawn.redraw(<Field label="Mail" value="x" onChange={nothing} hint="any" error="no mail address" />);
+  expect(input().getAttribute('aria-invalid')).toBe('true');
+  const noteId = input().getAttribute('aria-describedby') ?? '';
+  expect(document.getElementById(noteId)?.textContent).toBe('no mail address');
+  expect(drawn.page.textContent).not.toContain('any');
+});
+
+test('a field hands on what is typed', () => {
+  const typed = jest.fn();
+  const drawn = renderDom(<Field label="Name" value="" onChange={typed} />);
+  drawn.type(drawn.get('input'), 'Ada');
+  expect(typed).toHaveBeenCalledWith('Ada');
+});
+
+test('of a choice one is ticked, and another can be', () => {
+  const chosen = jest.fn();
+  const options = [
+    ['a', 'First'],
+    ['b', 'Second'],
+  ] as const;
+  const drawn = renderDom(<Choice name="Order" options={options} value="a" onChange={chosen} />);
+  const [first, second] = drawn.all('radio');
+  expect([first, second].map((radio) => radio?.getAttribute('aria-checked'))).toEqual(['true', 'false']);
+  expect([first, second].map((radio) => radio?.querySelector('svg') !== null)).toEqual([true, false]);
+  if (second) drawn.press(second);
+  expect(chosen).toHaveBeenCalledWith('b');
+});
+
+test('a switch says in a word whether it is on', () => {
+  const changed = jest.fn();
+  const drawn = renderDom(<Switch label="Particles" isOn={false} onChange={changed} />);
+  expect(drawn.get('switch').textContent).toContain('Off');
+  drawn.press(drawn.get('switch'));
+  expect(changed).toHaveBeenCalledWith(true);
+  drawn.redraw(<Switch label="Particles" isOn onChange={changed} />);
+  expect([drawn.get('switch').textContent, drawn.get('switch').getAttribute('aria-checked')]).toEqual([
+    'ParticlesOn',
+    'true',
+  ]);
+});
+
+test('tabs tell which is chosen', () => {
+  const changed = jest.fn();
+  const options = [
+    ['all', 'All'],
+    ['people', 'People'],
+  ] as const;
+  const drawn = renderDom(<Tabs name="Which" options={options} value="all" onChange={changed} />);
+  const [, people] = drawn.all('radio');
+  expect(people?.getAttribute('aria-checked')).toBe('false');
+  if (people) drawn.press(people);
+  expect(changed).toHaveBeenCalledWith('people');
+});
+
+test('a message is read out, an error at once, and offers Undo only where there is something to take back', () => {
+  const undo = jest.fn();
+  const drawn = renderDom(<NoticeBar text="Deleted Ada" tone="plain" onUndo={undo} onClose={nothing} />);
+  expect(drawn.get('notice').getAttribute('role')).toBe('status');
+  drawn.press(drawn.get('notice-undo'));
+  expect(undo).toHaveBeenCalledTimes(1);
+  drawn.redraw(<NoticeBar text="Not saved" tone="error" onClose={nothing} />);
+  expect(drawn.get('notice').getAttribute('role')).toBe('alert');
+  expect(() => drawn.get('notice-undo')).toThrow();
+});
+
+test('progress is said in words and figures, and can be stopped', () => {
+  const stop = jest.fn();
+  const drawn = renderDom(<ProgressLine text="Reading 5 cards" share01={0.256} onStop={stop} />);
+  expect(drawn.get('progressbar').getAttribute('aria-valuenow')).toBe('26');
+  drawn.press(drawn.get('button'));
+  expect(stop).toHaveBeenCalled();
+});
+
+test('an act without room for its word keeps it for screen readers; a disabled one does nothing', () => {
+  const pressed = jest.fn();
+  const drawn = renderDom(<Act label="Clear" iconOnly onPress={pressed} isDisabled />);
+  expect([drawn.get('button').textContent, drawn.get('button').getAttribute('aria-label')]).toEqual([
+    '',
+    'Clear',
+  ]);
+  drawn.press(drawn.get('button'));
+  expect(pressed).not.toHaveBeenCalled();
+});
+
+test('a row is a real link, and a plain press stays within the application', () => {
+  const pressed = jest.fn();
+  const drawn = renderDom(
+    <ListRow title="Ada" second="Tuner" stamp={null} href="/book/a" onPress={pressed} />,
+  );
+  const link = drawn.get('a');
+  expect([link.getAttribute('href'), link.getAttribute('aria-label')]).toEqual(['/book/a', 'Ada, Tuner']);
+  const click = new MouseEvent('click', { bubbles: true, cancelable: true });
+  link.dispatchEvent(click);
+  expect(pressed).toHaveBeenCalledTimes(1);
+  expect(click.defaultPrevented).toBe(true);
+});
+
+test('a press with Ctrl is the browser’s: it opens another page', () => {
+  const pressed = jest.fn();
+  const drawn = renderDom(<ListRow title="Ada" stamp={null} href="/book/a" onPress={pressed} />);
+  const click = new MouseEvent('click', { bubbles: true, cancelable: true, ctrlKey: true });
+  drawn.get('a').addEventListener('click', (event) => event.preventDefault());
+  drawn.get('a').dispatchEvent(click);
+  expect(pressed).not.toHaveBeenCalled();
+});
+
+test('a place that is coming says so in a word', () => {
+  const { page } = renderDom(<EmptyPlace title="Lists" text="People picked together." isComing />);
+  expect(page.textContent).toBe('ListsComingPeople picked together.');
+});
+
+test('a heading has its level', () => {
+  const drawn = renderDom(<Txt heading={2}>Phone</Txt>);
+  expect(drawn.page.querySelector('h2')?.textContent).toBe('Phone');
+});

@@ -1,0 +1,98 @@
+// The command line as a person calls it: its own process, one JSON value on stdout, one line on stderr for bad input.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const ROOT = join(__dirname, '../..');
+const folder = mkdtempSync(join(tmpdir(), 'cordialis-cli-'));
+const at = (name: string) => join(folder, name);
+
+function book(...args: string[]) {
+  const cli = [
+    join(ROOT, 'node_modules/tsx/dist/cli.mjs'),
+    '--tsconfig',
+    join(ROOT, 'tsconfig.json'),
+    join(ROOT, 'src/cli/main.ts'),
+  ];
+  const { status, stdout, stderr } = spawnSync(process.execPath, [...cli, ...args], {
+    cwd: folder,
+    encoding: 'utf8',
+  });
+  return { status, stderr, value: stdout === '' ? undefined : (JSON.parse(stdout) as unknown) };
+}
+
+const VCARD = [
+  'BEGIN:VCARD',
+  'VERSION:3.0',
+  'UID:a',
+  'FN:Ada Lowther',
+  'N:Lowther;Ada;;;',
+  'no property',
+  'END:VCARD',
+  'BEGIN:VCARD',
+  'VERSION:3.0',
+  'UID:b',
+  'FN:Bo Ek',
+  'ADR:;;;Wexmere;;;',
+  'END:VCARD',
+  '',
+];
+beforeAll(() => {
+  writeFileSync(at('in.vcf'), VCARD.join('\r\n'));
+  writeFileSync(at('words.txt'), 'only words');
+});
+
+test('convert reads by contents, writes by the ending, and reports each fault with its line', () => {
+  const { status, value } = book('convert', 'in.vcf', 'out.json');
+  expect(status).toBe(0);
+  expect(value).toEqual({
+    read: 2,
+    written: 2,
+    problems: [{ line: 6, message: expect.stringContaining('no property') as unknown }],
+  });
+  const cards = JSON.parse(readFileSync(at('out.json'), 'utf8')) as { uid: string }[];
+  expect(cards.map(({ uid }) => uid)).toEqual(['a', 'b']);
+});
+
+test('convert goes there and back without a difference', () => {
+  book('convert', 'in.vcf', 'one.json');
+  for (const format of ['vcard3', 'vcard4', 'jscontact']) {
+    book('convert', 'one.json', `there.${format}`, '--to', format);
+    book('convert', `there.${format}`, 'back.json');
+    expect(JSON.parse(readFileSync(at('back.json'), 'utf8'))).toEqual(
+      JSON.parse(readFileSync(at('one.json'), 'utf8')),
+    );
+  }
+});
+
+test('search gives uids, best first', () => {
+  expect(book('search', 'in.vcf', 'wex').value).toEqual(['b']);
+  expect(book('search', 'in.vcf', 'low ad').value).toEqual(['a']);
+  expect(book('search', 'in.vcf', 'nobody').value).toEqual([]);
+});
+
+const faults = [
+  { name: 'an unknown verb', args: ['dance'], says: /usage: book convert\|search/ },
+  { name: 'no verb at all', args: [], says: /usage/ },
+  { name: 'a missing file', args: ['convert', 'gone.vcf', 'x.vcf'], says: /gone\.vcf/ },
+  {
+    name: 'a file without cards',
+    args: ['search', 'words.txt', 'a'],
+    says: /words\.txt: no cards were found/,
+  },
+  {
+    name: 'an unknown format',
+    args: ['convert', 'in.vcf', 'x', '--to', 'papyrus'],
+    says: /papyrus: no format.*vcard4/,
+  },
+  { name: 'a missing argument', args: ['convert', 'in.vcf'], says: /usage: book convert IN OUT/ },
+];
+for (const { name, args, says } of faults) {
+  test(`${name} ends with exit 2 and one line that says so`, () => {
+    const { status, stderr, value } = book(...args);
+    expect([status, value]).toEqual([2, undefined]);
+    expect(stderr).toMatch(says);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+  });
+}
