@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 
 import { expect, find, openDemo, test } from './fixtures';
 
@@ -18,82 +19,76 @@ const SCREENS = [
   '/book/nobody',
 ];
 
-for (const scheme of ['light', 'dark'] as const) {
-  test(`no screen has a fault of accessibility, ${scheme}`, async ({ page }) => {
-    test.setTimeout(180_000);
-    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
-    for (const path of SCREENS) {
-      await openDemo(page, path);
-      await page.getByRole('main').locator('h1, [role=heading][aria-level="1"]').first().waitFor();
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-        .analyze();
-      expect
-        .soft(
-          violations.map(
-            ({ id, nodes }) =>
-              `${path} ${id}: ${nodes
-                .map(({ html }) => html.slice(0, 160))
-                .slice(0, 3)
-                .join(' | ')}`,
-          ),
-        )
-        .toEqual([]);
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
+/** What axe finds wrong, a line each. */
+async function faultsOf(page: Page, part = 'html'): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).include(part).withTags(TAGS).analyze();
+  return violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .map(({ html }) => html.slice(0, 160))
+        .slice(0, 3)
+        .join(' | ')}`,
+  );
+}
+
+/** What reaches beyond the right edge of the window. */
+function overTheEdge(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const limit = document.documentElement.clientWidth;
+    return [...document.querySelectorAll('#root *')]
+      .filter((element) => element.getBoundingClientRect().right > limit + 1 && element.textContent)
+      .map((element) => element.textContent?.slice(0, 60) ?? '');
+  });
+}
+
+/** What is too small for a finger: under 44 px, by look.md. */
+function tooSmall(page: Page): Promise<string[]> {
+  return page.evaluate(() =>
+    [...document.querySelectorAll('a, button, [role=button], [role=radio], [role=switch], input')]
+      // The thumb index is one tall target that is slid along; its letters are not aimed at one by one.
+      .filter((element) => element.closest('[aria-label="Letters"]') === null)
+      .filter((element) => getComputedStyle(element).visibility === 'visible')
+      .map((element) => ({
+        name: element.getAttribute('aria-label') ?? element.textContent,
+        box: element.getBoundingClientRect(),
+      }))
+      .filter(({ box }) => box.width > 0 && (box.height < 43.5 || box.width < 43.5))
+      .map(({ name, box }) => `${name} ${Math.round(box.width)}×${Math.round(box.height)}`),
+  );
+}
+
+for (const path of SCREENS) {
+  test(`${path} is accessible, light and dark, and nothing is cut off or too small`, async ({
+    page,
+    viewport,
+  }) => {
+    const isPhone = (viewport?.width ?? 0) < 900;
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await openDemo(page, path);
+    await page.getByRole('main').getByRole('heading', { level: 1 }).first().waitFor();
+    expect.soft(await faultsOf(page), 'light').toEqual([]);
+    await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+    await expect(page.locator('html')).toHaveClass(/dark/);
+    expect.soft(await faultsOf(page), 'dark').toEqual([]);
+    for (const width of isPhone ? [390, 360] : [1280, 1600, 900]) {
+      await page.setViewportSize({ width, height: 800 });
+      expect.soft(await overTheEdge(page), `over the edge at ${width} px`).toEqual([]);
+      if (isPhone) expect.soft(await tooSmall(page), `too small at ${width} px`).toEqual([]);
     }
   });
 }
 
 test('an open sheet and open finds have no fault of accessibility either', async ({ page }) => {
   await openDemo(page);
-  const check = async () =>
-    (
-      await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-    ).violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 200)}`);
   await page.getByTestId('quick-line').fill('lin');
   await page.getByRole('option').first().waitFor();
-  expect.soft(await check()).toEqual([]);
+  expect.soft(await faultsOf(page, '[role=search]')).toEqual([]);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Order/ }).click();
   await page.getByRole('dialog').waitFor();
-  expect.soft(await check()).toEqual([]);
-});
-
-for (const width of [360, 768, 1600]) {
-  test(`nothing is cut off or runs over at ${width} px`, async ({ page }) => {
-    await page.setViewportSize({ width, height: 800 });
-    for (const path of SCREENS) {
-      await openDemo(page, path);
-      await page.getByRole('main').locator('h1, [role=heading][aria-level="1"]').first().waitFor();
-      const over = await page.evaluate(() => {
-        const limit = document.documentElement.clientWidth;
-        return [...document.querySelectorAll('#root *')]
-          .filter((element) => element.getBoundingClientRect().right > limit + 1 && element.textContent)
-          .map((element) => element.textContent?.slice(0, 60));
-      });
-      expect.soft(over, path).toEqual([]);
-    }
-  });
-}
-
-test('what is pressed is at least 44 px high and wide enough for a finger', async ({ page, viewport }) => {
-  test.skip((viewport?.width ?? 0) > 900, 'a finger is a matter of the phone');
-  for (const path of SCREENS) {
-    await openDemo(page, path);
-    await page.getByRole('main').locator('h1, [role=heading][aria-level="1"]').first().waitFor();
-    const small = await page.evaluate(() =>
-      [...document.querySelectorAll('a, button, [role=button], [role=radio], [role=switch], input')]
-        // The thumb index is one tall target that is slid along; its letters are not aimed at one by one.
-        .filter((element) => element.closest('[aria-label="Letters"]') === null)
-        .filter((element) => getComputedStyle(element).visibility === 'visible')
-        .map((element) => ({
-          name: element.getAttribute('aria-label') ?? element.textContent,
-          box: element.getBoundingClientRect(),
-        }))
-        .filter(({ box }) => box.width > 0 && (box.height < 43.5 || box.width < 43.5))
-        .map(({ name, box }) => `${name} ${Math.round(box.width)}×${Math.round(box.height)}`),
-    );
-    expect.soft(small, path).toEqual([]);
-  }
+  expect.soft(await faultsOf(page, '[role=dialog]')).toEqual([]);
 });
 
 test('the book is found through, opened, edited and left by the keyboard alone', async ({ page }) => {
@@ -115,7 +110,7 @@ test('the book is found through, opened, edited and left by the keyboard alone',
   // The focus is back on the row, and arrow keys go on from there.
   await expect(page.getByRole('link', { name: /^Delphine Ames/ })).toBeFocused();
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByRole('link', { name: /^Märta Ångström/ })).toBeFocused();
+  await expect(page.getByRole('link', { name: /^Märta/ })).toBeFocused();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('Go to the quick line');
   await page.keyboard.press('Escape');
