@@ -20,6 +20,6 @@ export { Switch } from './parts/Switch';
 export { Tabs } from './parts/Tabs';
 export { ThumbIndex } from './parts/ThumbIndex';
 export { Txt } from './parts/Txt';
-export { type Colours, ThemeProvider, useColours } from './theme/ThemeProvider';
+export { type Colours, ThemeProvider, useColours, useTypeScale } from './theme/ThemeProvider';
 export { usePageTitle } from './theme/usePageTitle';
 export { useWide } from './theme/useWide';

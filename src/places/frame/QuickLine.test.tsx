@@ -30,7 +30,12 @@ function slowSearch() {
   return { search, answer: (text: string, hits: Hit[]) => act(async () => asked.get(text)?.(hits)) };
 }
 const key = (element: HTMLElement, name: string) =>
-  act(() => void element.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true })));
+  act(
+    () =>
+      void element.dispatchEvent(
+        new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }),
+      ),
+  );
 
 test('what was found stands under the line, with the value that speaks for it', async () => {
   const { search, answer } = slowSearch();

@@ -1,8 +1,12 @@
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 
+import { useTypeScale } from '../theme/ThemeProvider';
 import { linkProps } from './linkProps';
 import { Txt } from './Txt';
+
+/** Width in px that a stamp lying on its side takes, so that names stand under each other. */
+const STAMP_WIDTH = 45;
 
 interface ListRowProps {
   readonly title: string;
@@ -41,7 +45,9 @@ export function ListRow({
       {...(href === undefined ? { onPress } : linkProps(href, onPress))}
       className={`min-h-[61px] flex-row items-center gap-4 border-b border-rule py-2 pl-1 pr-2 active:bg-leaf ${isChosen ? 'bg-leaf' : 'hover:bg-leaf/60'}`}
     >
-      <View className="w-[45px] items-center">{stamp}</View>
+      <View className="items-center" style={{ width: STAMP_WIDTH * useTypeScale() }}>
+        {stamp}
+      </View>
       <View className="min-w-0 flex-1">
         <Txt font="serif" size="strong" lines={1}>
           {title}

@@ -1,5 +1,6 @@
 import { Image, View } from 'react-native';
 
+import { useTypeScale } from '../theme/ThemeProvider';
 import { Txt } from './Txt';
 
 interface StampProps {
@@ -15,7 +16,8 @@ const SIZES = { row: { short: 36, long: 45 }, card: { short: 72, long: 90 } };
 
 /** A portrait, or the initials where there is none. It says nothing to a screen reader: the name stands beside it. */
 export function Stamp({ initials, isOrg, photo, size = 'row' }: StampProps) {
-  const { short, long } = SIZES[size];
+  const scale = useTypeScale();
+  const [short, long] = [SIZES[size].short * scale, SIZES[size].long * scale];
   const box = isOrg ? { width: long, height: short } : { width: short, height: long };
   return (
     <View

@@ -12,10 +12,16 @@ import tokens from './tokens.json';
 export type Colours = (typeof tokens.colours)['light'];
 
 const ColoursContext = createContext<Colours>(tokens.colours.light);
+const TypeScaleContext = createContext(1);
 
 /** The colours for what takes no class: icons, drawings. */
 export function useColours(): Colours {
   return useContext(ColoursContext);
+}
+
+/** The user's size of type, 1 as designed; for what is measured in px and has text in it. */
+export function useTypeScale(): number {
+  return useContext(TypeScaleContext);
 }
 
 interface ThemeProps {
@@ -44,5 +50,9 @@ export function ThemeProvider({ scheme, typeScale, children }: ThemeProps) {
     page.classList.add(name);
     page.style.fontSize = `${16 * typeScale}px`;
   }, [name, typeScale]);
-  return <ColoursContext.Provider value={tokens.colours[name]}>{children}</ColoursContext.Provider>;
+  return (
+    <TypeScaleContext.Provider value={typeScale}>
+      <ColoursContext.Provider value={tokens.colours[name]}>{children}</ColoursContext.Provider>
+    </TypeScaleContext.Provider>
+  );
 }

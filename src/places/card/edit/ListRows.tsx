@@ -40,7 +40,7 @@ export function MailRows(props: PartProps) {
       {...props}
       name="emails"
       title="Mail"
-      noun="mail"
+      noun="mail address"
       blank={{ label: 'work', isPreferred: false, address: '' }}
       row={(i, isFirst) => (
         <>
@@ -54,7 +54,7 @@ export function MailRows(props: PartProps) {
             isFirst={isFirst}
             testID={`mail-${i}`}
           />
-          <LabelAct form={props.form} name={`emails.${i}`} noun="mail" choices={PLACES} />
+          <LabelAct form={props.form} name={`emails.${i}`} noun="mail address" choices={PLACES} />
         </>
       )}
     />
