@@ -1,7 +1,9 @@
 const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
 
 /** The icons as CommonJS: Jest doesn't turn ES modules of that ending into it. */
-const icons = { '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js' };
+const icons = {
+  '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
+};
 
 /** Plain TypeScript runs in Node; what draws something runs with jest-expo's web preset. */
 module.exports = {

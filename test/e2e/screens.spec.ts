@@ -144,6 +144,23 @@ test('a letter of the thumb index leads to its names', async ({ page }) => {
   ).toBeInViewport();
 });
 
+test('sliding along the thumb index goes through the letters', async ({ page }) => {
+  await openDemo(page);
+  const letters = page.getByRole('navigation', { name: 'Letters' });
+  const centreOf = async (letter: RegExp) => {
+    const box = await letters.getByRole('button', { name: letter }).boundingBox();
+    return [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2] as const;
+  };
+  await page.mouse.move(...(await centreOf(/^B,/)));
+  await page.mouse.down();
+  await page.mouse.move(...(await centreOf(/^K,/)), { steps: 12 });
+  const headings = page.getByTestId('book-list');
+  await expect(headings.getByRole('heading', { name: 'K', exact: true })).toBeInViewport();
+  await page.mouse.move(...(await centreOf(/^S,/)), { steps: 12 });
+  await expect(headings.getByRole('heading', { name: 'S', exact: true })).toBeInViewport();
+  await page.mouse.up();
+});
+
 test('the address names what is open, and back goes back', async ({ page, viewport }) => {
   await openDemo(page);
   await find(page, 'ames', /Delphine Ames/);

@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { useRef, useState } from 'react';
+import { type GestureResponderEvent, Pressable, View } from 'react-native';
 
 import { useTypeScale } from '../theme/ThemeProvider';
 import { fitLetters, type LetterCount } from './fitLetters';
@@ -21,18 +21,37 @@ const WIDTH = 34;
 /** Rows under a letter weigh by their root: a letter with a hundred names is not a hundred times as tall. */
 const weigh = (count: number) => Math.sqrt(count) + 0.8;
 
+/** A slide along the letters is not the page's to scroll by. */
+const NO_SCROLLING = { touchAction: 'none' } as object;
+
+/** The letter's place under a point of the page; undefined beside them. */
+function letterAt(x: number, y: number): number | undefined {
+  const cell = document.elementFromPoint(x, y)?.closest('[data-letter]');
+  return cell ? Number(cell.getAttribute('data-letter')) : undefined;
+}
+
 /** The letters that really occur, each as tall as its share of the book; where room is short, neighbours share. */
 export function ThumbIndex({ letters, onPress }: ThumbIndexProps) {
   const [height, setHeight] = useState(0);
   const scale = useTypeScale();
   const minCell = MIN_CELL * scale;
   const cells = fitLetters(letters, Math.floor(height / minCell));
+  const last = useRef<number>(undefined);
+  const slide = ({ nativeEvent }: GestureResponderEvent) => {
+    const index = letterAt(nativeEvent.pageX, nativeEvent.pageY);
+    if (index === undefined || index === last.current) return;
+    last.current = index;
+    onPress(index);
+  };
   return (
     <View
       role="navigation"
       aria-label="Letters"
       onLayout={({ nativeEvent }) => setHeight(nativeEvent.layout.height)}
-      style={{ width: WIDTH * scale }}
+      // A finger that slides along goes through the letters.
+      onMoveShouldSetResponder={() => true}
+      onResponderMove={slide}
+      style={[{ width: WIDTH * scale }, NO_SCROLLING]}
       className="border-l border-rule"
     >
       {height === 0
@@ -44,6 +63,7 @@ export function ThumbIndex({ letters, onPress }: ThumbIndexProps) {
               // Rows are reached by arrow keys; two dozen more tab stops would stand in the way.
               tabIndex={-1}
               aria-label={`${label}, ${count}`}
+              {...({ dataSet: { letter: index } } as object)}
               onPress={() => onPress(index)}
               style={{ flexGrow: weigh(count), flexBasis: 0, minHeight: minCell }}
               className="items-center justify-center overflow-hidden border-b border-rule hover:bg-leaf active:bg-leaf"

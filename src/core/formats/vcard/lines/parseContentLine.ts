@@ -71,9 +71,17 @@ function readValues(text: string, position: number, params: Params, name: string
   }
 }
 
-function nextOf(text: string, from: number, stops: string): number {
+const [COMMA, COLON, SEMICOLON] = [',', ':', ';'].map((char) => char.charCodeAt(0));
+
+/** The place of the next colon or semicolon, or comma where it counts; the end of the text where there is none. */
+function nextOf(text: string, from: number, stops: ';:' | ',;:'): number {
+  const comma = stops === ',;:' ? COMMA : COLON;
   let at = from;
-  while (at < text.length && !stops.includes(text.charAt(at))) at += 1;
+  for (; at < text.length; at += 1) {
+    // Compared as codes: this is the loop that every letter of a file goes through.
+    const code = text.charCodeAt(at);
+    if (code === COLON || code === SEMICOLON || code === comma) break;
+  }
   return at;
 }
 

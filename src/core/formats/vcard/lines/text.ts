@@ -14,14 +14,18 @@ export function unescapeText(value: string): string {
   return value.replace(/\\([\\,;:nN])/g, (_, char: string) => (char === 'n' || char === 'N' ? '\n' : char));
 }
 
+const BACKSLASH = '\\'.charCodeAt(0);
+
 /** Splits a value at a separator that no backslash precedes; the parts are still escaped. */
 export function splitValue(value: string, separator: ';' | ','): string[] {
   if (!value.includes('\\')) return value.split(separator);
+  const code = separator.charCodeAt(0);
   const parts: string[] = [];
   let start = 0;
   for (let i = 0; i < value.length; i += 1) {
-    if (value.charAt(i) === '\\') i += 1;
-    else if (value.charAt(i) === separator) {
+    const char = value.charCodeAt(i);
+    if (char === BACKSLASH) i += 1;
+    else if (char === code) {
       parts.push(value.slice(start, i));
       start = i + 1;
     }
@@ -33,6 +37,10 @@ export function splitValue(value: string, separator: ';' | ','): string[] {
 /** The texts of a value that is a list (RFC 6350 §3.4), empty ones left out. */
 export function readTextList(value: string, separator: ';' | ',' = ','): string[] {
   if (value === '') return [];
+  if (!value.includes(separator)) {
+    const text = unescapeText(value).trim();
+    return text === '' ? [] : [text];
+  }
   const texts: string[] = [];
   for (const part of splitValue(value, separator)) {
     const text = unescapeText(part).trim();

@@ -36,8 +36,11 @@ const readTel: PropertyReader = (draft, line) => {
 const readEmail: PropertyReader = (draft, line) => {
   const address = unescapeText(line.value).trim();
   if (address === '') return undefined;
-  const types = (line.params['TYPE'] ?? []).filter((type) => type.toLowerCase() !== 'internet');
-  const plain: ContentLine = { ...line, params: { ...line.params, TYPE: types } };
+  const isDefault = (type: string) => type.toLowerCase() === 'internet';
+  const types = line.params['TYPE'] ?? [];
+  const plain: ContentLine = types.some(isDefault)
+    ? { ...line, params: { ...line.params, TYPE: types.filter((type) => !isDefault(type)) } }
+    : line;
   return addEntry(draft, 'emails', line, { address, ...readUse(draft, plain) });
 };
 
