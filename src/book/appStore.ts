@@ -1,4 +1,5 @@
 import { combineSlices, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { setAutoFreeze } from 'immer';
 
 import { cardsSlice } from './cards/cardsSlice';
 import { historySlice } from './history/historySlice';
@@ -6,6 +7,10 @@ import { rowsSlice } from './rows/rowsSlice';
 import type { Services } from './services';
 import { settingsSlice } from './settings/settingsSlice';
 import { statusSlice } from './status/statusSlice';
+
+// Freezing walks through every card and row that comes in, which a book of ten thousand makes slow; the types keep
+// anybody from writing into them.
+setAutoFreeze(false);
 
 const rootReducer = combineSlices(cardsSlice, rowsSlice, historySlice, settingsSlice, statusSlice);
 
