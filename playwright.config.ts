@@ -1,5 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
+import chromiumArgs from './scripts/chromiumArgs.json';
+
 /** Ports of the two hubs that the tests run against: the demo's and one for an empty book. */
 const DEMO_PORT = 4881;
 const OWN_PORT = 4882;
@@ -14,15 +16,7 @@ const hub = (port: number, args: string) => ({
 // Debian's Chromium runs as root in a container only without its sandbox; the rest keeps it from calling out.
 const chromium = {
   executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: chromiumArgs,
 };
 
 export default defineConfig({

@@ -1,6 +1,6 @@
 // npm run screenshots: the pictures in docs/screenshots, taken anew from the demo at a phone's size and a wide one.
 import { spawn } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { ensureChromium } from './chromium.mjs';
@@ -32,7 +32,7 @@ const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', '--demo'
 });
 const browser = await chromium.launch({
   executablePath,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  args: JSON.parse(readFileSync(join(ROOT, 'scripts', 'chromiumArgs.json'), 'utf8')),
 });
 try {
   for (let i = 0; i < 100; i += 1) {

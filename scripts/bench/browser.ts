@@ -8,18 +8,11 @@ import { chromium, type Page } from '@playwright/test';
 import { getFormat } from '@/core/formats';
 import { generateLargeBook } from '@/demo';
 
+import chromiumArgs from '../chromiumArgs.json';
+
 const PORT = 4885;
 const URL_OF_BOOK = `http://127.0.0.1:${PORT}/book`;
 const RUNS = 11;
-const ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
 
 /** Notes when the first row of the Book stands on the page, and the longest time that the page could not answer. */
 function watchPage(): void {
@@ -110,7 +103,7 @@ async function main(): Promise<void> {
   });
   const browser = await chromium.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    args: [...ARGS, '--enable-precise-memory-info'],
+    args: [...chromiumArgs, '--enable-precise-memory-info'],
   });
   try {
     for (let i = 0; i < 100; i += 1) {

@@ -1,0 +1,113 @@
+import type { Job } from '@/book';
+import { type Card, newCard } from '@/core/card';
+import type { ReadResult } from '@/core/formats';
+
+import { renderInBook, settle } from '../../../test/unit/renderInBook';
+import { ImportPage } from './ImportPage';
+
+/** The worker's mockAnswer to the next file; undefined for one that never comes. */
+let mockAnswer: ReadResult | Error | undefined;
+const mockStopped = jest.fn();
+jest.mock('@/book/clients/filesClient', () => ({
+  readFileInWorker: (): Job<ReadResult> => ({
+    result:
+      mockAnswer === undefined
+        ? new Promise(() => undefined)
+        : mockAnswer instanceof Error
+          ? Promise.reject(mockAnswer)
+          : Promise.resolve(mockAnswer),
+    stop: () => mockStopped(),
+  }),
+}));
+let mockFiles: { name: string; arrayBuffer: () => Promise<ArrayBuffer> }[] = [];
+jest.mock('@/platform', () => ({
+  ...jest.requireActual<object>('@/platform'),
+  pickFiles: () => Promise.resolve(mockFiles),
+}));
+jest.mock('@/platform/navigation', () => ({ go: jest.fn() }));
+beforeEach(() => {
+  mockFiles = [{ name: 'old.vcf', arrayBuffer: () => Promise.resolve(new ArrayBuffer(0)) }];
+  mockStopped.mockClear();
+});
+
+const cardOf = (uid: string, full: string, more: Partial<Card> = {}): Card => ({
+  ...newCard(uid, '2026-01-01T00:00:00Z'),
+  name: { full },
+  ...more,
+});
+const ada = cardOf('a', 'Ada Lowther', { emails: { e1: { address: 'ada@example.org' } } });
+const changed = { ...ada, emails: { e1: { address: 'new@example.org' } } };
+
+async function chooseFile(cards: readonly Card[] = [ada]) {
+  const drawn = await renderInBook(<ImportPage />, cards);
+  drawn.press(drawn.get('choose-files'));
+  await settle();
+  return drawn;
+}
+
+test('new, different and equal cards are told apart, and nothing is taken that was not chosen', async () => {
+  mockAnswer = { cards: [changed, cardOf('b', 'Bo Ek'), cardOf('c', 'Cy Dee')], problems: [] };
+  const drawn = await chooseFile();
+  const preview = drawn.get('import-preview').textContent;
+  expect(preview).toContain('2 new cards');
+  expect(preview).toContain('1 card already here, but different');
+  expect(preview).toContain('Differs in: mail');
+  expect(Object.keys(drawn.store.getState().cards.byUid)).toEqual(['a']);
+  drawn.press(drawn.get('do-import'));
+  await settle();
+  const { byUid } = drawn.store.getState().cards;
+  expect(Object.keys(byUid).sort()).toEqual(['a', 'b', 'c']);
+  expect(byUid['a']?.emails).toEqual(ada.emails);
+  expect(drawn.get('import-done').textContent).toContain('2 cards taken in from old.vcf');
+  expect(drawn.get('import-done').textContent).toContain('1 card was left out');
+});
+
+test('a different card is taken when asked for, and the import undoes as one', async () => {
+  mockAnswer = { cards: [changed, cardOf('b', 'Bo Ek')], problems: [] };
+  const drawn = await chooseFile();
+  drawn.press(drawn.get('take-different'));
+  drawn.press(drawn.get('do-import'));
+  await settle();
+  expect(drawn.store.getState().cards.byUid['a']?.emails).toEqual(changed.emails);
+  const [undoAct] = drawn.all('button').filter(({ textContent }) => textContent === 'Undo the import');
+  if (undoAct) drawn.press(undoAct);
+  await settle();
+  expect(Object.keys(drawn.store.getState().cards.byUid)).toEqual(['a']);
+  expect(drawn.store.getState().cards.byUid['a']?.emails).toEqual(ada.emails);
+});
+
+test('what could not be read is shown with its line and its text', async () => {
+  mockAnswer = {
+    cards: [],
+    problems: [{ code: 'not-a-property', line: 7, message: 'no property', text: 'scribble' }],
+  };
+  const drawn = await chooseFile();
+  expect(drawn.get('import-problems').textContent).toContain('old.vcf, line 7: no property');
+  expect(drawn.get('import-problems').textContent).toContain('scribble');
+  expect(() => drawn.get('do-import')).toThrow();
+});
+
+test('reading that fails says so, and that nothing was changed', async () => {
+  mockAnswer = new Error('out of memory');
+  const drawn = await chooseFile();
+  expect(drawn.get('alert').textContent).toContain(
+    'old.vcf could not be read: out of memory. Nothing was changed.',
+  );
+});
+
+test('reading can be stopped', async () => {
+  mockAnswer = undefined;
+  const drawn = await chooseFile();
+  expect(drawn.page.textContent).toContain('Reading old.vcf');
+  const [stop] = drawn.all('button').filter(({ textContent }) => textContent === 'Stop');
+  if (stop) drawn.press(stop);
+  await settle();
+  expect(mockStopped).toHaveBeenCalledTimes(1);
+  expect(drawn.get('choose-files')).toBeTruthy();
+});
+
+test('choosing no file stays where it was', async () => {
+  mockFiles = [];
+  const drawn = await chooseFile();
+  expect(drawn.get('choose-files')).toBeTruthy();
+});
