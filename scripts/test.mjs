@@ -55,6 +55,7 @@ function countUnit() {
 function countBrowser() {
   if (!existsSync(BROWSER)) return { passed: 0, failed: 0 };
   const { stats } = JSON.parse(readFileSync(BROWSER, 'utf8'));
-  if (stats.flaky > 0) console.log(`${stats.flaky} of the tests in the browser passed at the second try only.`);
+  if (stats.flaky > 0)
+    console.log(`${stats.flaky} of the tests in the browser passed at the second try only.`);
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
 }
