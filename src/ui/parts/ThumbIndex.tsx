@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { type GestureResponderEvent, Pressable, View } from 'react-native';
+import { Pressable, View } from 'react-native';
 
 import { useTypeScale } from '../theme/ThemeProvider';
 import { fitLetters, type LetterCount } from './fitLetters';
@@ -37,8 +37,9 @@ export function ThumbIndex({ letters, onPress }: ThumbIndexProps) {
   const minCell = MIN_CELL * scale;
   const cells = fitLetters(letters, Math.floor(height / minCell));
   const last = useRef<number>(undefined);
-  const slide = ({ nativeEvent }: GestureResponderEvent) => {
-    const index = letterAt(nativeEvent.pageX, nativeEvent.pageY);
+  const slide = ({ buttons, clientX, clientY }: Pick<PointerEvent, 'buttons' | 'clientX' | 'clientY'>) => {
+    if (buttons !== 1) return;
+    const index = letterAt(clientX, clientY);
     if (index === undefined || index === last.current) return;
     last.current = index;
     onPress(index);
@@ -49,8 +50,7 @@ export function ThumbIndex({ letters, onPress }: ThumbIndexProps) {
       aria-label="Letters"
       onLayout={({ nativeEvent }) => setHeight(nativeEvent.layout.height)}
       // A finger that slides along goes through the letters.
-      onMoveShouldSetResponder={() => true}
-      onResponderMove={slide}
+      {...({ onPointerMove: slide } as object)}
       style={[{ width: WIDTH * scale }, NO_SCROLLING]}
       className="border-l border-rule"
     >
