@@ -7,7 +7,6 @@ export type { AppStore } from './appStore';
 export { changeBook, redo, undo, type Wish } from './changeBook';
 export { type Job, readFileInWorker } from './clients/filesClient';
 export * from './hooks';
-export { selectRedoable, selectUndoable } from './history/historySlice';
 export { exportBook, exportCards } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export {

@@ -6,11 +6,12 @@ import { type Card, shownAs } from '@/core/card';
 import { cardValues } from '@/core/showing';
 import { localDay, LOCALE, uidFromPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, EmptyPlace, PageBar, usePageTitle, useWide } from '@/ui';
+import { PageBar, usePageTitle, useWide } from '@/ui';
 
 import { Brief } from './Brief';
 import { CardActs } from './CardActs';
 import { CardFoot } from './CardFoot';
+import { NoSuchCard } from './NoSuchCard';
 import { ReachRow } from './ReachRow';
 import { useCardKeys } from './useCardKeys';
 import { ValueRows } from './ValueRows';
@@ -20,18 +21,7 @@ export function CardPage() {
   const { card: part = '' } = useLocalSearchParams<{ card: string }>();
   const card = useCard(uidFromPath(part));
   if (card === undefined) return null;
-  if (card === null) {
-    return (
-      <EmptyPlace
-        title="No such card"
-        text="It may have been deleted, or belongs to another book. Undo brings a deleted card back."
-      >
-        <View className="flex-row">
-          <Act label="Go to the Book" onPress={() => go('/book', 'replace')} />
-        </View>
-      </EmptyPlace>
-    );
-  }
+  if (card === null) return <NoSuchCard />;
   return <OpenCard key={card.uid} card={card} />;
 }
 

@@ -1,13 +1,11 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
 
 import { useCard, useServices } from '@/book';
 import { newCard, parseName, shownAs } from '@/core/card';
 import { uidFromPath } from '@/platform';
-import { go } from '@/platform/navigation';
-import { Act, EmptyPlace } from '@/ui';
 
+import { NoSuchCard } from '../NoSuchCard';
 import { CardEditor } from './CardEditor';
 
 /** The page on which a card of the book is edited. */
@@ -17,15 +15,7 @@ export function EditPage() {
   // What editing began with: another page may change the card meanwhile.
   const [base, setBase] = useState(card ?? undefined);
   if (card && base?.uid !== card.uid) setBase(card);
-  if (card === null) {
-    return (
-      <EmptyPlace title="No such card" text="It may have been deleted. Undo brings a deleted card back.">
-        <View className="flex-row">
-          <Act label="Go to the Book" onPress={() => go('/book', 'replace')} />
-        </View>
-      </EmptyPlace>
-    );
-  }
+  if (card === null) return <NoSuchCard />;
   if (!base || base.uid !== card?.uid) return null;
   return <CardEditor key={base.uid} base={base} isNew={false} title={`Edit ${shownAs(base)}`} at={at} />;
 }
