@@ -62,7 +62,13 @@ const components = (kinds: readonly string[]) =>
         { minLength: 1, maxLength: 6 },
       ),
     },
-    { isOrdered: fc.boolean(), defaultSeparator: text, full: word },
+    {
+      isOrdered: fc.boolean(),
+      defaultSeparator: text,
+      full: word,
+      phoneticSystem: fc.constantFrom('ipa', 'piny'),
+      phoneticScript: fc.constant('Latn'),
+    },
   );
 const service = fc.oneof(
   rec({ uri: fc.webUrl() }, { service: word, user: word }),

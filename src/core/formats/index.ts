@@ -5,4 +5,4 @@
  */
 export type { CardFormat, Problem, ProblemCode, ReadOptions, ReadResult, WriteOptions } from './format';
 export { findFormat, FORMATS, getFormat } from './registry';
-export { decodeUtf8, encodeUtf8 } from './textCodec';
+export { decodeUtf8, encodeUtf8 } from '../text';

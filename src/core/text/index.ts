@@ -1,7 +1,8 @@
 /**
- * Text made comparable.
- * Standard: Unicode normalisation (UAX #15).
+ * Text: made comparable, and out of bytes.
+ * Standard: Unicode normalisation (UAX #15), WHATWG Encoding.
  * Left out: ordering, which Intl.Collator does.
  */
-export { hashText } from './hashText';
 export { foldedWords, foldText } from './foldText';
+export { hashText } from './hashText';
+export { decodeCharset, decodeText, decodeUtf8, decodeWindows1252, encodeUtf8 } from './textCodec';

@@ -4,7 +4,7 @@
  * Left out: CardGroup of its drafts.
  */
 import type { CardFormat } from '../format';
-import { decodeUtf8 } from '../textCodec';
+import { decodeUtf8 } from '../../text';
 import { readJscontact } from './readJscontact';
 import { writeJscontact } from './writeJscontact';
 

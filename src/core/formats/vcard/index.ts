@@ -5,7 +5,7 @@
  */
 import type { CardFormat } from '../format';
 import { readVcard } from './readVcard';
-import { type VcardVersion, VERSION_3, VERSION_4 } from './version';
+import { type VcardVersion, VERSION_3, VERSION_4 } from '../../mapping';
 import { writeVcard } from './writeVcard';
 
 function vcardFormat(version: VcardVersion): CardFormat {

@@ -1,11 +1,22 @@
 import type { Card } from '../../card';
+import {
+  type ContentLine,
+  decodeLegacy,
+  escapeText,
+  type LogicalLine,
+  parseContentLine,
+  readLogicalLines,
+  unescapeText,
+} from '../../lines';
+import { readProperties, uidFromText } from '../../mapping';
+import { encodeUtf8 } from '../../text';
 import type { Problem, ReadOptions, ReadResult } from '../format';
-import { type ContentLine, type LogicalLine, parseContentLine, readLogicalLines } from './lines';
-import { readProperties } from './read/readProperties';
-import { uidFromText } from './uidFromText';
 
 /** How many cards are read between two reports of progress. */
 const REPORT_EVERY = 250;
+
+/** Cards nested in each other are read so deep; beyond it a file means harm. */
+const MAX_NESTING = 8;
 
 /** What a card says of itself as a record, not of a person. */
 const RECORD_KEYS = new Set(['@type', 'version', 'uid', 'kind', 'prodId', 'created', 'updated', 'language']);
@@ -22,42 +33,69 @@ interface Block {
  * Reads a file of vCards. A fault costs at most the line or the card it is in; each is reported with its line and
  * its text.
  *
- * Source: RFC 6350 and RFC 2426 for the syntax, RFC 9555 for the meaning.
+ * Source: RFC 6350 and RFC 2426 for the syntax, vCard 2.1 (versit, 1996; from memory) for older files, RFC 9555 for
+ * the meaning. An agent's card inside another becomes a card of its own, related as `agent` (RFC 6350 §6.6.6).
  */
 export function readVcard(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
   const cards: Card[] = [];
   const problems: Problem[] = [];
-  let block: Block | undefined;
-  const finish = () => {
-    const card = block && readBlock(block, problems);
-    if (card) cards.push(card);
-    block = undefined;
-  };
+  const result = { cards, problems };
+  /** The card being read, and those it is nested in. */
+  const open: Block[] = [];
   for (const logical of readLogicalLines(bytes)) {
     const { text, line } = logical;
+    const block = open.at(-1);
     if (isMark(text, 'BEGIN')) {
-      if (block) problems.push(missingEnd(block.start));
-      finish();
-      block = { start: line, lines: [], raw: [text] };
+      if (block && !isAgent(block.lines.at(-1))) finishBroken(open, result);
+      if (open.length < MAX_NESTING) open.push({ start: line, lines: [], raw: [text] });
     } else if (!block) {
       if (text.trim() !== '') problems.push(outside(logical));
     } else if (isMark(text, 'END')) {
-      finish();
+      finish(open, result);
       if (cards.length % REPORT_EVERY === 0) options.onProgress?.(logical.share01, cards.length);
     } else {
       takeLine(block, logical, problems);
     }
   }
-  if (block) problems.push(missingEnd(block.start));
-  finish();
+  if (open.length > 0) finishBroken(open, result);
   options.onProgress?.(1, cards.length);
-  return { cards, problems };
+  return result;
 }
 
 function isMark(text: string, mark: 'BEGIN' | 'END'): boolean {
   // Most lines are told apart by their first letter.
   if (text.length > 40 || !' \tBbEe'.includes(text.charAt(0))) return false;
   return text.trim().toUpperCase().replace(/\s/g, '') === `${mark}:VCARD`;
+}
+
+/** Whether a card may follow inside: AGENT of vCard 2.1 has its value on the next lines. */
+function isAgent(line: ContentLine | undefined): boolean {
+  return line?.name === 'AGENT' && line.value.trim() === '';
+}
+
+/** Ends the innermost card; one inside another is noted there as its agent. */
+function finish(open: Block[], { cards, problems }: ReadResult): void {
+  const block = open.pop();
+  const card = block && readBlock(block, { cards, problems });
+  if (!card) return;
+  cards.push(card);
+  const around = open.at(-1);
+  const agent = around?.lines.pop();
+  if (around && agent) around.lines.push(asRelated(agent, card.uid));
+}
+
+function asRelated(agent: ContentLine, value: string): ContentLine {
+  return { ...agent, name: 'RELATED', params: { TYPE: ['agent'] }, value: escapeText(value) };
+}
+
+/** Ends cards that have no END. */
+function finishBroken(open: Block[], result: ReadResult): void {
+  while (open.length > 0) {
+    const { start: line } = open.at(-1) ?? { start: 0 };
+    const message = 'the card that begins here has no END:VCARD; it was read up to the next';
+    result.problems.push({ code: 'missing-end', line, message });
+    finish(open, result);
+  }
 }
 
 function takeLine(block: Block, logical: LogicalLine, problems: Problem[]): void {
@@ -70,10 +108,13 @@ function takeLine(block: Block, logical: LogicalLine, problems: Problem[]): void
   }
 }
 
-function readBlock({ start, lines, raw }: Block, problems: Problem[]): Card | undefined {
+function readBlock({ start, lines, raw }: Block, result: ReadResult): Card | undefined {
+  const { problems } = result;
   const text = () => raw.join('\n');
+  const isVersion21 = lines.some(({ name, value }) => name === 'VERSION' && value.trim() === '2.1');
   try {
-    const { card, problems: own } = readProperties(lines, () => uidFromText(text()));
+    const plain = lines.map((line) => readAgent(decodeLegacy(line, isVersion21), result));
+    const { card, problems: own } = readProperties(plain, () => uidFromText(text()));
     problems.push(...own);
     if (Object.keys(card).some((key) => !RECORD_KEYS.has(key))) return card;
     problems.push({
@@ -90,12 +131,17 @@ function readBlock({ start, lines, raw }: Block, problems: Problem[]): Card | un
   }
 }
 
-function missingEnd(line: number): Problem {
-  return {
-    code: 'missing-end',
-    line,
-    message: 'the card that begins here has no END:VCARD; it was read up to the next',
-  };
+/** AGENT of vCard 3.0 (RFC 2426 §3.5.4): a card as text, or where to find one. */
+function readAgent(line: ContentLine, { cards, problems }: ReadResult): ContentLine {
+  if (line.name !== 'AGENT' || line.value.trim() === '') return line;
+  const value = unescapeText(line.value);
+  if (line.params['VALUE']?.[0]?.toLowerCase() === 'uri') return asRelated(line, value);
+  if (!/^\s*BEGIN\s*:\s*VCARD/i.test(value)) return line;
+  const nested = readVcard(encodeUtf8(value));
+  problems.push(...nested.problems.map((problem) => ({ ...problem, line: line.line })));
+  cards.push(...nested.cards);
+  const [first] = nested.cards;
+  return first ? asRelated(line, first.uid) : line;
 }
 
 function outside({ text, line }: LogicalLine): Problem {

@@ -1,5 +1,6 @@
 // Worked examples of the standards, each named beside its check.
 import { decodeUtf8, encodeUtf8, findFormat } from '..';
+import { vcard4 } from '.';
 import { readVcard } from './readVcard';
 
 const read = (...lines: string[]) => readVcard(encodeUtf8(lines.join('\r\n')));
@@ -187,6 +188,107 @@ test('RFC 9555 §2.3.1: the same title in another language is a localization', (
   );
   expect(cards[0]?.titles).toEqual({ t1: { name: 'Boss', kind: 'title' } });
   expect(cards[0]?.localizations).toEqual({ fr: { 'titles/t1': { name: 'Patron', kind: 'title' } } });
+});
+
+test('RFC 9554 §4.6: how the parts of a name are spoken', () => {
+  const { cards } = read(
+    'BEGIN:VCARD',
+    'VERSION:4.0',
+    'FN:x',
+    'N;ALTID=1;LANGUAGE=zh-Hant:孫;中山;文,逸仙;;;;',
+    'N;ALTID=1;PHONETIC=jyut;SCRIPT=Latn;LANGUAGE=yue:syun1;zung1saan1;man4,jat6sin1;;;;',
+    'END:VCARD',
+  );
+  expect(cards[0]?.name).toMatchObject({
+    phoneticSystem: 'jyut',
+    phoneticScript: 'Latn',
+    components: [
+      { kind: 'given', value: '中山', phonetic: 'zung1saan1' },
+      { kind: 'given2', value: '文', phonetic: 'man4' },
+      { kind: 'given2', value: '逸仙', phonetic: 'jat6sin1' },
+      { kind: 'surname', value: '孫', phonetic: 'syun1' },
+    ],
+  });
+  const written = vcard4.write(cards);
+  expect(written).toContain('PHONETIC=jyut');
+  expect(written).not.toContain('JSPROP');
+  expect(readVcard(encodeUtf8(written)).cards).toEqual(cards);
+});
+
+test('RFC 8605 §2.1: where to write to the party that a card stands for', () => {
+  const { cards } = read(
+    'BEGIN:VCARD',
+    'VERSION:4.0',
+    'FN:x',
+    'CONTACT-URI;PREF=1:mailto:contact@example.com',
+    'END:VCARD',
+  );
+  expect(cards[0]?.links).toEqual({
+    l1: { uri: 'mailto:contact@example.com', kind: 'contact', pref: 1 },
+  });
+});
+
+test('RFC 6474 §2: place of birth, day and place of death', () => {
+  const { cards } = read(
+    'BEGIN:VCARD',
+    'VERSION:4.0',
+    'FN:x',
+    "BIRTHPLACE:Babies'R'Us Hospital",
+    'BDAY:19460415',
+    'DEATHPLACE;VALUE=uri:geo:38.899533,-77.036476',
+    'DEATHDATE:19960415',
+    'END:VCARD',
+  );
+  expect(cards[0]?.anniversaries).toEqual({
+    d1: { kind: 'birth', date: { year: 1946, month: 4, day: 15 }, place: { full: "Babies'R'Us Hospital" } },
+    d2: {
+      kind: 'death',
+      date: { year: 1996, month: 4, day: 15 },
+      place: { coordinates: 'geo:38.899533,-77.036476' },
+    },
+  });
+});
+
+test('RFC 6715 §2: expertise, hobbies, interests and the directory of an organisation', () => {
+  const { cards } = read(
+    'BEGIN:VCARD',
+    'VERSION:4.0',
+    'FN:x',
+    'EXPERTISE;LEVEL=beginner;INDEX=2:chinese literature',
+    'EXPERTISE;INDEX=1;LEVEL=expert:chemistry',
+    'HOBBY;INDEX=1;LEVEL=high:reading',
+    'INTEREST;INDEX=1;LEVEL=medium:r&b music',
+    'ORG-DIRECTORY;INDEX=1:http://directory.mycompany.example.com',
+    'END:VCARD',
+  );
+  expect(Object.values(cards[0]?.personalInfo ?? {})).toEqual([
+    { kind: 'expertise', value: 'chinese literature', level: 'low', listAs: 2 },
+    { kind: 'expertise', value: 'chemistry', level: 'high', listAs: 1 },
+    { kind: 'hobby', value: 'reading', level: 'high', listAs: 1 },
+    { kind: 'interest', value: 'r&b music', level: 'medium', listAs: 1 },
+  ]);
+  expect(Object.values(cards[0]?.directories ?? {})).toEqual([
+    { kind: 'directory', uri: 'http://directory.mycompany.example.com', listAs: 1 },
+  ]);
+});
+
+test('RFC 6350 §6.6.5: a group has members', () => {
+  const { cards } = read(
+    'BEGIN:VCARD',
+    'VERSION:4.0',
+    'KIND:group',
+    'FN:The Doe family',
+    'MEMBER:urn:uuid:03a0e51f-d1aa-4385-8a53-e29025acd8af',
+    'MEMBER:urn:uuid:b8767877-b4a1-4c70-9acc-505d3819e519',
+    'END:VCARD',
+  );
+  expect(cards[0]).toMatchObject({
+    kind: 'group',
+    members: {
+      'urn:uuid:03a0e51f-d1aa-4385-8a53-e29025acd8af': true,
+      'urn:uuid:b8767877-b4a1-4c70-9acc-505d3819e519': true,
+    },
+  });
 });
 
 const dates = [

@@ -1,8 +1,8 @@
 import type { Card } from '../../card';
 import type { WriteOptions } from '../format';
-import { foldLine, formatContentLine } from './lines';
-import type { VcardVersion } from './version';
-import { writeProperties } from './write/writeProperties';
+import { foldLine, formatContentLine } from '../../lines';
+
+import { type VcardVersion, writeProperties } from '../../mapping';
 
 /** How many cards are written between two reports of progress. */
 const REPORT_EVERY = 250;

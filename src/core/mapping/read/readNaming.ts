@@ -1,5 +1,5 @@
-import { type Card, deriveName, type Name, type NameComponent } from '../../../card';
-import { type ContentLine, readCompound, readTextList, splitValue, unescapeText } from '../lines';
+import { type Card, deriveName, type Name, type NameComponent } from '../../card';
+import { type ContentLine, readCompound, readTextList, splitValue, unescapeText } from '../../lines';
 import { addEntry, type PropertyReader } from './draft';
 import { readPositions } from './readPositions';
 import { readUse } from './readUse';

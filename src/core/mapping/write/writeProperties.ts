@@ -1,5 +1,5 @@
-import { type Card, diffJson, formatPointer } from '../../../card';
-import { type ContentLine, escapeText, type Params } from '../lines';
+import { type Card, diffJson, formatPointer } from '../../card';
+import { type ContentLine, escapeText, type Params } from '../../lines';
 import { readProperties } from '../read/readProperties';
 import type { VcardVersion } from '../version';
 import { type Sheet, writeEntry } from './useParams';

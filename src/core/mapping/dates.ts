@@ -1,4 +1,4 @@
-import { type AnniversaryDate, isRealDate, type PartialDate } from '../../card';
+import { type AnniversaryDate, isRealDate, type PartialDate } from '../card';
 
 /** RFC 6350 §4.3.1 with and without hyphens: 19850412, 1985-04-12, 1985-04, 1985, --0412, --04-12, --04. */
 const DATE = /^(?:(\d{4})-?(\d\d)-?(\d\d)|(\d{4})-(\d\d)|(\d{4})|--(\d\d)-?(\d\d)|--(\d\d))$/;

@@ -1,7 +1,8 @@
-import { type Card, deriveName, type Name, shownAs } from '../../../card';
-import { escapePart, escapeText, type Params } from '../lines';
+import { type Card, deriveName, type Name, shownAs } from '../../card';
+import { escapePart, escapeText, type Params } from '../../lines';
 import { N_KINDS } from '../read/readNaming';
 import { type Sheet, writeEntry } from './useParams';
+import { isWrittenAsPhonetic, writeOlderPhonetic, writePhonetic } from './writePhonetic';
 import { writePositions } from './writePositions';
 
 /** Kinds of the longer N and the older places that repeat them (RFC 9554 §2.2). */
@@ -86,7 +87,11 @@ function writeN(sheet: Sheet, name: Name): void {
     .slice(0, size)
     .map((values) => values.map(escapePart).join(','))
     .join(';');
+  const isSpoken = isWrittenAsPhonetic(sheet, name);
+  if (isSpoken) params['ALTID'] = ['1'];
   writeEntry(sheet, 'N', value, name.vCardParams ? { vCardParams: name.vCardParams } : {}, undefined, params);
+  if (isSpoken) writePhonetic(sheet, 'N', name, N_KINDS, '1');
+  else writeOlderPhonetic(sheet, name);
   if (!hasLongNames && surname !== undefined)
     writeEntry(sheet, 'SORT-STRING', escapeText(surname), {}, undefined);
 }

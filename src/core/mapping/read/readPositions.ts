@@ -1,4 +1,4 @@
-import { splitValue, unescapeText } from '../lines';
+import { splitValue, unescapeText } from '../../lines';
 
 /** Ordered components and what stands between them. */
 interface Ordered<K extends string> {

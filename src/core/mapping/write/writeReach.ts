@@ -1,7 +1,8 @@
-import type { Address, Card, OnlineService } from '../../../card';
-import { escapePart, escapeText, type Params } from '../lines';
+import type { Address, Card, OnlineService } from '../../card';
+import { escapePart, escapeText, type Params } from '../../lines';
 import { ADR_KINDS, FIRST_LONG_PLACE } from '../read/readAddressComponents';
 import { type Sheet, writeEntry } from './useParams';
+import { isWrittenAsPhonetic, writePhonetic } from './writePhonetic';
 import { writePositions } from './writePositions';
 
 /** Writes the ways in which somebody is reached. */
@@ -56,7 +57,11 @@ function writeAddress(sheet: Sheet, entry: Address, id: string): void {
   const value = places
     .slice(0, isLong ? ADR_KINDS.length : FIRST_LONG_PLACE)
     .map((values) => values.map(escapePart).join(','));
+  // ALTIDs of names and addresses may be the same; the property's name tells them apart.
+  const isSpoken = isWrittenAsPhonetic(sheet, entry);
+  if (isSpoken) params['ALTID'] = [id];
   writeEntry(sheet, 'ADR', value.join(';'), entry, { collection: 'addresses', id }, params);
+  if (isSpoken) writePhonetic(sheet, 'ADR', entry, ADR_KINDS, id);
   if (entry.full !== undefined && hasLabelProperty)
     writeEntry(sheet, 'LABEL', escapeText(entry.full), {}, undefined);
 }

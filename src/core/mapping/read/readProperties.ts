@@ -1,18 +1,35 @@
-import { type Card, deriveName, formatPointer, getAt, parseCard, parsePointer, setAt } from '../../../card';
-import type { Problem } from '../../format';
-import { type ContentLine, unescapeText } from '../lines';
+import { type Card, deriveName, formatPointer, getAt, parseCard, parsePointer, setAt } from '../../card';
+import type { Problem } from '../../formats/format';
+import { type ContentLine, unescapeText } from '../../lines';
 import type { Draft, PropertyReader } from './draft';
 import { detailReaders } from './readDetail';
 import { namingReaders } from './readNaming';
+import { OLDER_PHONETIC, readOlderPhonetic, readPhonetic } from './readPhonetic';
 import { reachReaders } from './readReach';
 import { resourceReaders } from './readResource';
 
+const phoneticReaders = Object.fromEntries(
+  OLDER_PHONETIC.map((name): [string, PropertyReader] => [
+    name,
+    ({ card }, line) => readOlderPhonetic(card, line),
+  ]),
+);
+
 const READERS = new Map<string, PropertyReader>(
-  Object.entries({ ...namingReaders, ...reachReaders, ...resourceReaders, ...detailReaders }),
+  Object.entries({
+    ...namingReaders,
+    ...reachReaders,
+    ...resourceReaders,
+    ...detailReaders,
+    ...phoneticReaders,
+  }),
 );
 
 /** Read after all others, since they lean on them: FN on N, a place on its day, a layout on its address. */
-const LATE = new Set(['FN', 'LABEL', 'GEO', 'TZ', 'BIRTHPLACE', 'DEATHPLACE', 'SORT-STRING']);
+const LATE = new Set([
+  ...['FN', 'LABEL', 'GEO', 'TZ', 'BIRTHPLACE', 'DEATHPLACE', 'SORT-STRING'],
+  ...OLDER_PHONETIC,
+]);
 
 /**
  * Makes a card of the properties of one vCard (RFC 9555 §2). What has no equivalent stays in vCardProps.
@@ -29,7 +46,10 @@ export function readProperties(
   const take = (line: ContentLine) => {
     if (isFrame(line, draft)) return;
     const altKey = line.params['ALTID'] && `${line.name} ${line.params['ALTID'][0] ?? ''}`;
-    if (altKey !== undefined && main.has(altKey) && readAlternative(draft, line, main.get(altKey))) return;
+    if (altKey !== undefined && main.has(altKey)) {
+      const first = main.get(altKey);
+      if (readPhonetic(draft.card, line, first) || readAlternative(draft, line, first)) return;
+    }
     const path = READERS.get(line.name)?.(draft, line);
     if (path === undefined) keepProperty(draft, line);
     if (altKey !== undefined) main.set(altKey, path);
@@ -46,10 +66,10 @@ function blank(uid: string): Card {
   return { '@type': 'Card', version: '1.0', uid };
 }
 
-/** Within an ALTID the one without a language comes first, as the main one. */
+/** Within an ALTID the one without a language or a pronunciation comes first, as the main one. */
 function mainFirst(lines: readonly ContentLine[]): readonly ContentLine[] {
   const isAlternative = ({ params }: ContentLine) =>
-    params['ALTID'] !== undefined && params['LANGUAGE'] !== undefined;
+    params['ALTID'] !== undefined && (params['LANGUAGE'] !== undefined || params['PHONETIC'] !== undefined);
   if (!lines.some(isAlternative)) return lines;
   return [...lines.filter((line) => !isAlternative(line)), ...lines.filter(isAlternative)];
 }

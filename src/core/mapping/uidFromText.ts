@@ -1,4 +1,4 @@
-import { hashText } from '../../text';
+import { hashText } from '../text';
 
 /**
  * A uid for a card that came without one: the same text always gives the same, so that reading a file twice adds

@@ -1,4 +1,4 @@
-import type { AddressComponent } from '../../../card';
+import type { AddressComponent } from '../../card';
 
 /** RFC 6350 §6.3.1 and RFC 9554 §2.1: what stands at each place of ADR. Places 1 and 2 are the older form. */
 export const ADR_KINDS = [

@@ -1,5 +1,5 @@
-import { type ContentLine, unescapeText } from '../lines';
-import { readCompound } from '../lines';
+import { type ContentLine, readCompound, unescapeText } from '../../lines';
+
 import { addEntry, type Draft, type PropertyReader } from './draft';
 import { ADR_KINDS, readAddressComponents } from './readAddressComponents';
 import { readPositions } from './readPositions';

@@ -1,6 +1,6 @@
-import { type Collection, nextId } from '../../../card';
-import type { ContentLine, Params } from '../lines';
-import { escapeText } from '../lines';
+import { type Collection, nextId } from '../../card';
+import type { ContentLine, Params } from '../../lines';
+import { escapeText } from '../../lines';
 import type { VcardVersion } from '../version';
 
 /** What any entry may say about its use (RFC 9553 §1.5). */

@@ -1,4 +1,4 @@
-import { type ContentLine, unescapeText } from '../lines';
+import { type ContentLine, unescapeText } from '../../lines';
 import { addEntry, type PropertyReader } from './draft';
 import { readUse } from './readUse';
 

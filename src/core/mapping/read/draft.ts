@@ -1,6 +1,6 @@
-import { type Card, type Collection, nextId } from '../../../card';
-import type { Problem } from '../../format';
-import type { ContentLine } from '../lines';
+import { type Card, type Collection, nextId } from '../../card';
+import type { Problem } from '../../formats/format';
+import type { ContentLine } from '../../lines';
 
 /** A card while its properties are being read. Readers of properties write into it; nobody else has it yet. */
 export interface Draft {

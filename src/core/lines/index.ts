@@ -1,9 +1,10 @@
 /**
- * The line syntax that all vCards share: lines, folds, parameters, escapes.
- * Standard: RFC 6350 §3, RFC 6868; tolerant beyond them when reading.
+ * The line syntax that vCard and iCalendar share: lines, folds, parameters, escapes.
+ * Standard: RFC 6350 §3, RFC 5545 §3.1, RFC 6868; tolerant beyond them when reading.
  * Left out: what a property means.
  */
 export type { ContentLine, Params } from './contentLine';
+export { decodeLegacy } from './decodeLegacy';
 export { foldLine } from './foldLine';
 export { formatContentLine } from './formatContentLine';
 export { parseContentLine } from './parseContentLine';

@@ -1,4 +1,4 @@
-import type { ContentLine } from '../lines';
+import type { ContentLine } from '../../lines';
 import type { Draft } from './draft';
 
 /** What TYPE, PREF, the group and the parameters without an equivalent say about an entry. */
