@@ -26,7 +26,7 @@ export function parseTypedDate(
 function readFigures(text: string, order: FigureOrder): PartialDate | undefined {
   const iso = /^(\d{4})-(\d\d?)(?:-(\d\d?))?$/.exec(text);
   if (iso) return dateOf(iso[1], iso[2], iso[3]);
-  const yearless = /^--(\d\d)-?(\d\d)$/.exec(text);
+  const yearless = /^--(\d\d)(?:-?(\d\d))?$/.exec(text);
   if (yearless) return dateOf(undefined, yearless[1], yearless[2]);
   if (/^\d{4}$/.test(text)) return dateOf(text, undefined, undefined);
   const figures = /^(\d\d?)\s*[./-]\s*(\d\d?)(?:\s*[./-]\s*(\d{4}))?\.?$/.exec(text);

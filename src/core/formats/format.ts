@@ -1,4 +1,4 @@
-import type { Card } from '../card';
+import type { Card, LeapDayRule } from '../card';
 
 /** What may be wrong with what people give us. */
 export type ProblemCode =
@@ -36,6 +36,10 @@ export interface ReadOptions {
 export interface WriteOptions {
   /** Whether what only this product understands goes along (JSPROP), so that nothing is lost. Default true. */
   readonly extensions?: boolean;
+  /** Calendars: where 29 February is kept in a year without one. */
+  readonly leapDay?: LeapDayRule;
+  /** Tables: the columns by their headings, in order; without it those that the cards need. */
+  readonly columns?: readonly string[];
   readonly onProgress?: (share01: number, cards: number) => void;
 }
 
@@ -46,8 +50,13 @@ export interface CardFormat {
   readonly label: string;
   readonly mediaType: string;
   readonly extension: string;
-  /** How surely the bytes are of this format, 0 to 1. */
+  /** Whether any card comes back from it just as it was. */
+  readonly isLossless: boolean;
+  /** How surely the bytes are of this format, 0 to 1; 0 for one that is only written. */
   detect(bytes: Uint8Array): number;
-  read(bytes: Uint8Array, options?: ReadOptions): ReadResult;
+  read?(bytes: Uint8Array, options?: ReadOptions): ReadResult;
   write(cards: readonly Card[], options?: WriteOptions): string;
 }
+
+/** A format that can be read as well. */
+export type ReadableFormat = CardFormat & Required<Pick<CardFormat, 'read'>>;

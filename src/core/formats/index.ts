@@ -3,6 +3,14 @@
  * Standards: see each folder.
  * Left out: comparing what was read with the book.
  */
-export type { CardFormat, Problem, ProblemCode, ReadOptions, ReadResult, WriteOptions } from './format';
+export type {
+  CardFormat,
+  Problem,
+  ProblemCode,
+  ReadableFormat,
+  ReadOptions,
+  ReadResult,
+  WriteOptions,
+} from './format';
 export { findFormat, FORMATS, getFormat } from './registry';
 export { decodeUtf8, encodeUtf8 } from '../text';

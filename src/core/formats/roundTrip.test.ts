@@ -3,11 +3,14 @@ import fc from 'fast-check';
 
 import { arbitraryCard } from '../../../test/unit/arbitraryCard';
 import { isSameJson } from '../json';
-import { encodeUtf8, findFormat, FORMATS } from '.';
+import { encodeUtf8, findFormat, FORMATS, type ReadableFormat } from '.';
 
-test('there are formats to test', () => expect(FORMATS.length).toBeGreaterThanOrEqual(3));
+const LOSSLESS = FORMATS.filter(
+  (format): format is ReadableFormat => format.isLossless && format.read !== undefined,
+);
+test('there are formats to test', () => expect(LOSSLESS.length).toBeGreaterThanOrEqual(4));
 
-for (const format of FORMATS) {
+for (const format of LOSSLESS) {
   test(`${format.label}: any card written and read again is the same card`, () => {
     fc.assert(
       fc.property(fc.array(arbitraryCard, { minLength: 1, maxLength: 2 }), (cards) => {
@@ -40,5 +43,5 @@ for (const format of FORMATS) {
 }
 
 test('a file of no known format is recognised as such', () => {
-  expect(findFormat(encodeUtf8('name,mail\nAda,ada@example.org'))).toBeUndefined();
+  expect(findFormat(encodeUtf8('Dear Ada,\nyour piano is tuned.'))).toBeUndefined();
 });

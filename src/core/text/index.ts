@@ -5,4 +5,11 @@
  */
 export { foldedWords, foldText } from './foldText';
 export { hashText } from './hashText';
-export { decodeCharset, decodeText, decodeUtf8, decodeWindows1252, encodeUtf8 } from './textCodec';
+export {
+  decodeCharset,
+  decodeText,
+  type DecodedText,
+  decodeUtf8,
+  decodeWindows1252,
+  encodeUtf8,
+} from './textCodec';

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 
+import { entriesOf } from './common';
+
 /** RFC 9553 §1.7.2: vendor properties carry a domain name; this one is reserved for examples (RFC 2606). */
 export const VENDOR = 'cordialis.example:';
 
@@ -8,6 +10,9 @@ const rhythmSchema = z.looseObject({
   unit: z.enum(['day', 'week', 'month', 'quarter', 'year']),
   paused: z.boolean().exactOptional(),
 });
+
+/** A value under a name that the user has given it, where no property of the standard fits. */
+const ownFieldSchema = z.looseObject({ label: z.string(), value: z.string() });
 
 /** What the product knows of a card and no standard property says. */
 export const vendorShape = {
@@ -18,4 +23,5 @@ export const vendorShape = {
   'cordialis.example:rhythm': rhythmSchema.exactOptional(),
   /** A day such as 2026-11-24, set by hand. */
   'cordialis.example:due': z.iso.date().exactOptional(),
+  'cordialis.example:fields': entriesOf(ownFieldSchema).exactOptional(),
 };

@@ -3,17 +3,18 @@
  * Standard: RFC 9553, application/jscontact+json.
  * Left out: CardGroup of its drafts.
  */
-import type { CardFormat } from '../format';
 import { decodeUtf8 } from '../../text';
+import type { ReadableFormat } from '../format';
 import { readJscontact } from './readJscontact';
 import { writeJscontact } from './writeJscontact';
 
 /** RFC 9553. */
-export const jscontact: CardFormat = {
+export const jscontact: ReadableFormat = {
   id: 'jscontact',
   label: 'JSContact',
   mediaType: 'application/jscontact+json',
   extension: 'json',
+  isLossless: true,
   detect: (bytes) =>
     /^\s*[[{][\s\S]*"@type"\s*:\s*"Card"/.test(decodeUtf8(bytes)?.slice(0, 4000) ?? '') ? 1 : 0,
   read: readJscontact,

@@ -1,6 +1,6 @@
 import { type Card, parseCard } from '../../card';
-import type { Problem, ReadOptions, ReadResult } from '../format';
 import { decodeUtf8 } from '../../text';
+import type { Problem, ReadOptions, ReadResult } from '../format';
 
 /** Reads a JSON array of cards, or one card alone; what is no card is reported with its text. */
 export function readJscontact(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {

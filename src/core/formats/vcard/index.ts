@@ -1,19 +1,20 @@
 /**
- * vCard: 3.0 and 4.0, read tolerantly and written strictly.
- * Standard: RFC 2426, RFC 6350 with RFC 6868, 9554 and the mapping of RFC 9555.
- * Left out for now: quoted-printable and nested cards of 2.1, whose other lines are read.
+ * vCard: 2.1, 3.0 and 4.0, read tolerantly; 3.0 and 4.0 written strictly.
+ * Standard: versit 2.1, RFC 2426, RFC 6350 with RFC 6868; the properties as in core/mapping.
+ * Left out: writing 2.1.
  */
-import type { CardFormat } from '../format';
-import { readVcard } from './readVcard';
 import { type VcardVersion, VERSION_3, VERSION_4 } from '../../mapping';
+import type { ReadableFormat } from '../format';
+import { readVcard } from './readVcard';
 import { writeVcard } from './writeVcard';
 
-function vcardFormat(version: VcardVersion): CardFormat {
+function vcardFormat(version: VcardVersion): ReadableFormat {
   return {
     id: `vcard${version.id.charAt(0)}`,
     label: `vCard ${version.id}`,
     mediaType: 'text/vcard;charset=utf-8',
     extension: 'vcf',
+    isLossless: true,
     detect: (bytes) => detectVcard(bytes, version),
     read: readVcard,
     write: (cards, options) => writeVcard(version, cards, options),

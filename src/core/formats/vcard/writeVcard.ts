@@ -1,8 +1,7 @@
 import type { Card } from '../../card';
-import type { WriteOptions } from '../format';
 import { foldLine, formatContentLine } from '../../lines';
-
 import { type VcardVersion, writeProperties } from '../../mapping';
+import type { WriteOptions } from '../format';
 
 /** How many cards are written between two reports of progress. */
 const REPORT_EVERY = 250;

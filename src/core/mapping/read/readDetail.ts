@@ -1,5 +1,5 @@
-import { readDate, readTimestamp } from '../dates';
 import { type ContentLine, readTextList, unescapeText } from '../../lines';
+import { readDate, readTimestamp } from '../dates';
 import { addEntry, type Draft, type PropertyReader } from './draft';
 import { readUse } from './readUse';
 

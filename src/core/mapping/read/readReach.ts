@@ -1,5 +1,4 @@
 import { type ContentLine, readCompound, unescapeText } from '../../lines';
-
 import { addEntry, type Draft, type PropertyReader } from './draft';
 import { ADR_KINDS, readAddressComponents } from './readAddressComponents';
 import { readPositions } from './readPositions';

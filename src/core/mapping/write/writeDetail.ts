@@ -1,6 +1,6 @@
 import type { Anniversary, Card, Media } from '../../card';
-import { formatDate } from '../dates';
 import { escapeText, type Params } from '../../lines';
+import { formatDate } from '../dates';
 import { type Sheet, writeEntry } from './useParams';
 
 const DAY_NAMES: Record<string, string> = { birth: 'BDAY', death: 'DEATHDATE', wedding: 'ANNIVERSARY' };

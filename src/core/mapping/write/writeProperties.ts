@@ -14,8 +14,14 @@ import { writeReach } from './writeReach';
  * as a JSPROP (RFC 9555 §3.1), so that nothing is lost whatever the card holds.
  *
  * @param withExtensions - false leaves the JSPROPs out, for readers that make nothing of them
+ * @param asRead - the properties as the syntax they are written in gives them back
  */
-export function writeProperties(card: Card, version: VcardVersion, withExtensions: boolean): ContentLine[] {
+export function writeProperties(
+  card: Card,
+  version: VcardVersion,
+  withExtensions: boolean,
+  asRead: (lines: readonly ContentLine[]) => readonly ContentLine[] = (lines) => lines,
+): ContentLine[] {
   const sheet: Sheet = { version, lines: [], groups: groupsOf(card), ids: new Map() };
   writeEntry(sheet, 'VERSION', version.id, {}, undefined);
   writeRecord(sheet, card);
@@ -23,7 +29,7 @@ export function writeProperties(card: Card, version: VcardVersion, withExtension
   writeReach(sheet, card);
   writeDetail(sheet, card);
   writeKept(sheet, card);
-  if (withExtensions) writeExtensions(sheet, card);
+  if (withExtensions) writeExtensions(sheet, card, asRead(sheet.lines));
   return sheet.lines;
 }
 
@@ -66,8 +72,8 @@ function writeKept(sheet: Sheet, card: Card): void {
   }
 }
 
-function writeExtensions(sheet: Sheet, card: Card): void {
-  const { card: back } = readProperties(sheet.lines, () => card.uid);
+function writeExtensions(sheet: Sheet, card: Card, lines: readonly ContentLine[]): void {
+  const { card: back } = readProperties(lines, () => card.uid);
   for (const { path, after } of diffJson(back, card)) {
     const value = escapeText(JSON.stringify(after ?? null));
     writeEntry(sheet, 'JSPROP', value, {}, undefined, { JSPTR: [formatPointer(path)] });

@@ -1,0 +1,56 @@
+import type { Card } from '../../card';
+import type { ContentLine } from '../../lines';
+import { readProperties, uidFromText } from '../../mapping';
+import { decodeText } from '../../text';
+import type { Problem, ReadOptions, ReadResult } from '../format';
+import { fromJcard } from './fromJcard';
+
+/** Reads one jCard or an array of them; what is none is reported with its text. */
+export function readJcard(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
+  const problems: Problem[] = [];
+  const value = parseJson(decodeText(bytes).text, problems);
+  const items =
+    Array.isArray(value) && isMark(value[0]) ? [value] : Array.isArray(value) ? (value as unknown[]) : [];
+  const cards = items.flatMap((item, i) => readOne(item, `card ${i + 1} of ${items.length}`, problems) ?? []);
+  options.onProgress?.(1, cards.length);
+  return { cards, problems };
+}
+
+function isMark(value: unknown): boolean {
+  return typeof value === 'string' && value.toLowerCase() === 'vcard';
+}
+
+function readOne(item: unknown, place: string, problems: Problem[]): Card | undefined {
+  const [mark, properties] = Array.isArray(item) ? (item as unknown[]) : [];
+  if (!isMark(mark) || !Array.isArray(properties)) {
+    problems.push({
+      code: 'unreadable-card',
+      line: 0,
+      message: `${place} is no jCard`,
+      text: JSON.stringify(item),
+    });
+    return undefined;
+  }
+  const lines: ContentLine[] = [];
+  for (const [i, property] of (properties as unknown[]).entries()) {
+    const line = fromJcard(property, i + 1);
+    if (line) lines.push(line);
+    else {
+      const message = `${place}: its property ${i + 1} has no name, parameters, type and value`;
+      problems.push({ code: 'not-a-property', line: 0, message, text: JSON.stringify(property) });
+    }
+  }
+  const { card, problems: own } = readProperties(lines, () => uidFromText(JSON.stringify(item)));
+  problems.push(...own.map((problem) => ({ ...problem, line: 0, message: `${place}: ${problem.message}` })));
+  return card;
+}
+
+function parseJson(text: string, problems: Problem[]): unknown {
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    problems.push({ code: 'not-this-format', line: 0, message: `this is no JSON: ${reason}`, text });
+    return undefined;
+  }
+}

@@ -1,0 +1,21 @@
+import type { Card } from '../../card';
+import { type ContentLine } from '../../lines';
+import { VERSION_4, writeProperties } from '../../mapping';
+import type { WriteOptions } from '../format';
+import { fromJcard } from './fromJcard';
+import { toJcard } from './toJcard';
+
+/** Writes cards as a JSON array of jCards, a card a line, so that files can be compared line by line. */
+export function writeJcard(cards: readonly Card[], options: WriteOptions = {}): string {
+  const lines = cards.map((card) => {
+    const properties = writeProperties(card, VERSION_4, options.extensions ?? true, throughJcard);
+    return JSON.stringify(['vcard', properties.map(toJcard)]);
+  });
+  options.onProgress?.(1, cards.length);
+  return `[\n${lines.join(',\n')}\n]\n`;
+}
+
+/** Properties as a reader of the file will see them. */
+function throughJcard(lines: readonly ContentLine[]): ContentLine[] {
+  return lines.flatMap((line, i) => fromJcard(toJcard(line), i + 1) ?? []);
+}
