@@ -35,6 +35,7 @@ const VCARD = [
   'UID:b',
   'FN:Bo Ek',
   'ADR:;;;Wexmere;;;',
+  'BDAY:1990-12-01',
   'END:VCARD',
   '',
 ];
@@ -57,13 +58,29 @@ test('convert reads by contents, writes by the ending, and reports each fault wi
 
 test('convert goes there and back without a difference', () => {
   book('convert', 'in.vcf', 'one.json');
-  for (const format of ['vcard3', 'vcard4', 'jscontact']) {
+  for (const format of ['vcard3', 'vcard4', 'jscontact', 'jcard']) {
     book('convert', 'one.json', `there.${format}`, '--to', format);
     book('convert', `there.${format}`, 'back.json');
     expect(JSON.parse(readFileSync(at('back.json'), 'utf8'))).toEqual(
       JSON.parse(readFileSync(at('one.json'), 'utf8')),
     );
   }
+});
+
+test('convert writes a table and a calendar, and reads the table back', () => {
+  expect(book('convert', 'in.vcf', 'out.csv').value).toMatchObject({ written: 2 });
+  expect(readFileSync(at('out.csv'), 'utf8')).toContain('Ada Lowther');
+  book('convert', 'out.csv', 'table.json');
+  expect(JSON.parse(readFileSync(at('table.json'), 'utf8'))).toMatchObject([{ uid: 'a' }, { uid: 'b' }]);
+  expect(book('convert', 'in.vcf', 'out.ics').status).toBe(0);
+  expect(readFileSync(at('out.ics'), 'utf8')).toContain('SUMMARY:Bo Ek: birthday (1990)');
+});
+
+test('upcoming gives the days of a window, nearest first', () => {
+  expect(book('upcoming', 'in.vcf', '--from', '2026-11-25', '--days', '30').value).toEqual([
+    { uid: 'b', kind: 'birth', date: '2026-12-01', years: 36, daysAway: 6 },
+  ]);
+  expect(book('upcoming', 'in.vcf', '--days', '5', '--from', '2026-11-25').value).toEqual([]);
 });
 
 test('search gives uids, best first', () => {
@@ -85,6 +102,16 @@ const faults = [
     name: 'an unknown format',
     args: ['convert', 'in.vcf', 'x', '--to', 'papyrus'],
     says: /papyrus: no format.*vcard4/,
+  },
+  {
+    name: 'a day the calendar has not',
+    args: ['upcoming', 'in.vcf', '--from', '2026-02-30', '--days', '3'],
+    says: /--from 2026-02-30: is no day/,
+  },
+  {
+    name: 'a missing window',
+    args: ['upcoming', 'in.vcf', '--from', '2026-02-03'],
+    says: /--days is missing/,
   },
   { name: 'a missing argument', args: ['convert', 'in.vcf'], says: /usage: book convert IN OUT/ },
 ];

@@ -13,7 +13,7 @@ export function convert(args: readonly string[]) {
   const wanted = flag === -1 ? undefined : args[flag + 1];
   const format =
     wanted === undefined
-      ? FORMATS.find(({ extension }) => output.endsWith(`.${extension}`))
+      ? FORMATS.find(({ extension }) => output.toLowerCase().endsWith(`.${extension}`))
       : getFormat(wanted);
   if (!format) {
     const known = FORMATS.map(({ id }) => id).join(', ');

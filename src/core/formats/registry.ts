@@ -1,11 +1,12 @@
 import { csv } from './csv';
 import type { CardFormat, ReadableFormat } from './format';
+import { icalendar } from './icalendar';
 import { jcard } from './jcard';
 import { jscontact } from './jscontact';
 import { vcard3, vcard4 } from './vcard';
 
 /** Every format there is. A new one is offered, tested and converted to by being listed here. */
-export const FORMATS: readonly CardFormat[] = [vcard4, vcard3, jscontact, jcard, csv];
+export const FORMATS: readonly CardFormat[] = [vcard4, vcard3, jscontact, jcard, csv, icalendar];
 
 /** The format that the bytes are most surely of; undefined where none knows them. */
 export function findFormat(bytes: Uint8Array): ReadableFormat | undefined {

@@ -1,0 +1,81 @@
+import {
+  type Anniversary,
+  type Card,
+  daysInMonth,
+  type LeapDayRule,
+  shownAs,
+  toPartialDate,
+} from '../../card';
+import { escapePart, foldLine, formatContentLine, type Params } from '../../lines';
+import { uidFromText } from '../../mapping';
+import type { WriteOptions } from '../format';
+
+/** The year a day begins in where its own isn't known; a leap year, so that 29 February is in it. */
+const UNKNOWN_YEAR = 2000;
+
+/** RFC 5545 §3.8.7.2 asks for a DTSTAMP; a card that was never written has this one. */
+const NO_STAMP = '1970-01-01T00:00:00Z';
+
+const WORDS: Readonly<Record<string, string>> = { birth: 'birthday', wedding: 'wedding day' };
+const CATEGORIES: Readonly<Record<string, string>> = { birth: 'BIRTHDAY' };
+
+/**
+ * Writes the yearly days of cards as one calendar (RFC 5545): an event a day, all day, each year, with a UID that
+ * stays the same for as long as the card has the entry. Days without a month are left out, and so are days of death
+ * and the birthdays of people who have died.
+ */
+export function writeCalendar(cards: readonly Card[], options: WriteOptions = {}): string {
+  const events = cards.flatMap((card) =>
+    Object.entries(card.anniversaries ?? {}).flatMap(([id, day]) =>
+      eventOf(card, id, day, options.leapDay ?? 'february-28'),
+    ),
+  );
+  options.onProgress?.(1, cards.length);
+  const lines = [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//cordialis.example//Cordialis//EN',
+    'CALSCALE:GREGORIAN',
+    'X-WR-CALNAME:Birthdays and anniversaries',
+    'REFRESH-INTERVAL;VALUE=DURATION:P1D',
+    ...events,
+    'END:VCALENDAR',
+  ];
+  return `${lines.map(foldLine).join('\r\n')}\r\n`;
+}
+
+function eventOf(card: Card, id: string, day: Anniversary, leapDay: LeapDayRule): string[] {
+  const { year, month, day: dayOfMonth } = toPartialDate(day.date);
+  if (month === undefined || dayOfMonth === undefined || day.kind === 'death') return [];
+  const hasDied = Object.values(card.anniversaries ?? {}).some(({ kind }) => kind === 'death');
+  if (hasDied && day.kind === 'birth') return [];
+  // A year that the calendar can't have (RFC 5545 §3.3.4), or without this day.
+  const isUsable = year !== undefined && year > 0 && dayOfMonth <= daysInMonth(month, year);
+  const start = [isUsable ? year : UNKNOWN_YEAR, month, dayOfMonth];
+  const digits = start.map((part, i) => String(part).padStart(i === 0 ? 4 : 2, '0')).join('');
+  const isLeapDay = month === 2 && dayOfMonth === 29;
+  const word = day.label ?? WORDS[day.kind] ?? day.kind;
+  const since = isUsable ? ` (${year})` : '';
+  const category = CATEGORIES[day.kind] ?? 'ANNIVERSARY';
+  return [
+    'BEGIN:VEVENT',
+    property('UID', uidFromText(`${card.uid} ${id} ${day.kind}`)),
+    property('DTSTAMP', (card.updated ?? card.created ?? NO_STAMP).replace(/[-:]|\.\d+/g, '')),
+    property('DTSTART', digits, { VALUE: ['DATE'] }),
+    property('RRULE', `FREQ=YEARLY${isLeapDay ? LEAP_DAY_RULES[leapDay] : ''}`),
+    property('SUMMARY', escapePart(`${shownAs(card)}: ${word}${since}`)),
+    property('CATEGORIES', category),
+    property('TRANSP', 'TRANSPARENT'),
+    'END:VEVENT',
+  ];
+}
+
+/** RFC 5545 §3.3.10: the last day of February; or day 60, which is 29 February in leap years and 1 March in others. */
+const LEAP_DAY_RULES: Readonly<Record<LeapDayRule, string>> = {
+  'february-28': ';BYMONTH=2;BYMONTHDAY=-1',
+  'march-1': ';BYYEARDAY=60',
+};
+
+function property(name: string, value: string, params: Params = {}): string {
+  return formatContentLine({ name, params, value, line: 0 });
+}
