@@ -1,18 +1,17 @@
 import { combineSlices, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
-import { setAutoFreeze } from 'immer';
 
-import { cardsSlice } from './cards/cardsSlice';
-import { historySlice } from './history/historySlice';
-import { rowsSlice } from './rows/rowsSlice';
+import { cardsReducer } from './cards/cardsSlice';
+import { historyReducer } from './history/historySlice';
+import { rowsReducer } from './rows/rowsSlice';
 import type { Services } from './services';
 import { settingsSlice } from './settings/settingsSlice';
 import { statusSlice } from './status/statusSlice';
 
-// Freezing walks through every card and row that comes in, which a book of ten thousand makes slow; the types keep
-// anybody from writing into them.
-setAutoFreeze(false);
-
-const rootReducer = combineSlices(cardsSlice, rowsSlice, historySlice, settingsSlice, statusSlice);
+const rootReducer = combineSlices(
+  { cards: cardsReducer, rows: rowsReducer, history: historyReducer },
+  settingsSlice,
+  statusSlice,
+);
 
 /** Everything the page knows. */
 export type RootState = ReturnType<typeof rootReducer>;

@@ -182,7 +182,7 @@ test('an import is one step, counts what is there already, and undoes as one', a
   await store.dispatch(openBook());
   await store.dispatch(add(ada));
   const incoming = [ada, { ...ada, uid: 'x' }, bo];
-  const preview = store.dispatch(previewImport(incoming));
+  const preview = await store.dispatch(previewImport(incoming));
   expect([preview.fresh.length, preview.same.length, preview.different.length]).toEqual([2, 1, 0]);
   await store.dispatch(importCards(preview.fresh, 'a.vcf'));
   expect(Object.keys(store.getState().cards.byUid)).toHaveLength(3);

@@ -6,6 +6,7 @@ import { selectCardsByUid } from './cards/cardsSlice';
 import { type BeforeAfter, type Cause, type Change, replayChange, toCardChanges } from './history/change';
 import { selectChange, selectRedoable, selectUndoable } from './history/historySlice';
 import { detachPhotos } from './photos/detachPhotos';
+import type { Services } from './services';
 import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
 
@@ -45,17 +46,22 @@ export function changeBook({
     ];
     const cards = toCardChanges(pairs);
     if (cards.length === 0) return undefined;
-    const id = `${String(services.nowMs()).padStart(14, '0')}-${services.newUid().slice(-8)}`;
-    const change: Change = { id, at: stamp, cause, label, cards, state: 'done' };
+    const change = newChange(services, { cause, label, cards, at: stamp });
     const now: CardsNow = { upserts: pairs.flatMap(({ after }) => after ?? []), removed: [...removed] };
     dispatch(commit(change, now, false));
-    dispatch(noticed({ text: label, tone: 'plain', changeId: id }));
+    dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
     return change;
   };
 }
 
+/** A step of the history that has just been done; its id sorts by time. */
+export function newChange(services: Services, some: Omit<Change, 'id' | 'state'>): Change {
+  const id = `${String(services.nowMs()).padStart(14, '0')}-${services.newUid().slice(-8)}`;
+  return { ...some, id, state: 'done' };
+}
+
 /** A card saved without a change: only its date of writing differs. */
-function isOnlyStamped(pair: BeforeAfter): boolean {
+export function isOnlyStamped(pair: BeforeAfter): boolean {
   return toCardChanges([pair]).every(
     (one) => one.kind === 'edit' && one.edits.every(({ path }) => path[0] === 'updated'),
   );

@@ -5,9 +5,16 @@
  */
 export type { AppStore } from './appStore';
 export { changeBook, redo, undo, type Wish } from './changeBook';
-export { type Job, readFileInWorker } from './clients/filesClient';
+export { type PiecesOptions } from './changeInPieces';
+export {
+  type FileContents,
+  findHeadingsInWorker,
+  type Job,
+  readFileInWorker,
+  unpackFileInWorker,
+} from './clients/filesClient';
 export * from './hooks';
-export { exportBook, exportCards } from './intake/exportBook';
+export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export {
   type BookItem,
@@ -20,6 +27,7 @@ export {
   selectRowsByUid,
 } from './rows/rowsSlice';
 export { changeSettings } from './settings/changeSettings';
+export { rememberColumns } from './settings/rememberColumns';
 export { selectSettings, type Settings } from './settings/settingsSlice';
 export { type Book, startBook } from './startBook';
 export {

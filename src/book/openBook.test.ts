@@ -20,8 +20,7 @@ async function storedBook(...cards: Card[]): Promise<MemoryStorage> {
   await book.store.dispatch(openBook());
   await book.store.dispatch(add(...cards));
   await book.writer.flush();
-  book.store.dispatch(rememberRows());
-  await Promise.resolve();
+  await book.store.dispatch(rememberRows());
   return book.storage;
 }
 

@@ -16,6 +16,9 @@ import { readCards } from './store/readCards';
 /** Cards read between two breaths of the page. */
 const CHUNK = 400;
 
+/** Rows written out between two breaths of the page. */
+const ROWS_AT_ONCE = 3000;
+
 /** Steps of the history that are at hand after a start. */
 const CHANGES_AT_START = 60;
 
@@ -46,7 +49,7 @@ export function openBook(): AppThunk<Promise<void>> {
         .sort()
         .slice(-CHANGES_AT_START);
       dispatch(changesArrived(await readChanges(services, changes)));
-      dispatch(rememberRows());
+      await dispatch(rememberRows());
     } catch (error) {
       dispatch(openFailed(error instanceof Error ? error.message : String(error)));
     }
@@ -115,13 +118,19 @@ export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
 }
 
 /** Keeps the rows for the next start. Not awaited by anything: if it is lost the rows are made from the cards. */
-export function rememberRows(): AppThunk {
-  return (_, getState, services) => {
+export function rememberRows(): AppThunk<Promise<void>> {
+  return async (_, getState, services) => {
     const state = getState();
     const { sortBy: by, particlesCount } = selectSettings(state);
     const byUid = selectRowsByUid(state);
     const rows = selectOrder(state).flatMap((uid) => byUid[uid] ?? []);
-    void services.storage.setMany({ [KEYS.rows]: JSON.stringify({ order: { by, particlesCount }, rows }) });
+    const texts: string[] = [];
+    for (let start = 0; start < rows.length; start += ROWS_AT_ONCE) {
+      texts.push(JSON.stringify(rows.slice(start, start + ROWS_AT_ONCE)).slice(1, -1));
+      await services.yieldToPage();
+    }
+    const order = JSON.stringify({ by, particlesCount });
+    await services.storage.setMany({ [KEYS.rows]: `{"order":${order},"rows":[${texts.join(',')}]}` });
   };
 }
 

@@ -42,7 +42,7 @@ export function startBook(name: BookName): Book {
       store.dispatch(savingChanged({ kind: 'saved' }));
       channel.post(written);
       clearTimeout(remember);
-      remember = setTimeout(() => store.dispatch(rememberRows()), REMEMBER_AFTER_MS);
+      remember = setTimeout(() => void store.dispatch(rememberRows()), REMEMBER_AFTER_MS);
     },
     onFailed: (message) => store.dispatch(savingChanged({ kind: 'failed', message })),
     onMerged: (cards) => store.dispatch(cardsArrived({ upserts: cards, removed: [] })),

@@ -51,3 +51,17 @@ export function onFileDrop(take: (files: File[]) => void): () => void {
     window.removeEventListener('drop', drop);
   };
 }
+
+/** Takes text or files that are pasted anywhere but into a field. Returns the way to stop. */
+export function onPaste(take: (file: File) => void): () => void {
+  const paste = (event: ClipboardEvent) => {
+    const isField = event.target instanceof HTMLElement && event.target.closest('input, textarea') !== null;
+    const [file] = [...(event.clipboardData?.files ?? [])];
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (isField || (!file && text.trim() === '')) return;
+    event.preventDefault();
+    take(file ?? new File([text], 'pasted text', { type: 'text/plain' }));
+  };
+  window.addEventListener('paste', paste);
+  return () => window.removeEventListener('paste', paste);
+}

@@ -22,6 +22,8 @@ export { default as Plus } from 'lucide-react-native/icons/plus';
 export { default as Search } from 'lucide-react-native/icons/search';
 export { default as Settings2 } from 'lucide-react-native/icons/settings-2';
 export { default as Smartphone } from 'lucide-react-native/icons/smartphone';
+export { default as Square } from 'lucide-react-native/icons/square';
+export { default as SquareCheck } from 'lucide-react-native/icons/square-check';
 export { default as Star } from 'lucide-react-native/icons/star';
 export { default as Sun } from 'lucide-react-native/icons/sun';
 export { default as Trash } from 'lucide-react-native/icons/trash';

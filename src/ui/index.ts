@@ -18,6 +18,7 @@ export { Sheet } from './parts/Sheet';
 export { Stamp } from './parts/Stamp';
 export { Switch } from './parts/Switch';
 export { Tabs } from './parts/Tabs';
+export { Tick } from './parts/Tick';
 export { ThumbIndex } from './parts/ThumbIndex';
 export { Txt } from './parts/Txt';
 export { type Colours, ThemeProvider, useColours, useTypeScale } from './theme/ThemeProvider';

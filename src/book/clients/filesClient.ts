@@ -2,7 +2,7 @@ import { proxy, wrap } from 'comlink';
 
 import type { Card } from '@/core/card';
 
-import type { FilesApi, Progress } from '../workers/files';
+import type { FileReport, FilesApi, Progress } from '../workers/files';
 
 /** A piece of work in a worker of its own, which ends with it. */
 export interface Job<T> {
@@ -11,14 +11,41 @@ export interface Job<T> {
   stop(): void;
 }
 
-/** Reads the bytes of a file into cards. */
-export function readFileInWorker(bytes: Uint8Array, onProgress: Progress) {
-  return runJob((api) => api.read(bytes, proxy(onProgress)));
+/** What was read from a file. */
+export type FileContents = FileReport & { readonly cards: readonly Card[] };
+
+/** The files in an archive; any other file as itself. */
+export function unpackFileInWorker(name: string, bytes: Uint8Array) {
+  return runJob((api) => api.unpack(name, bytes));
 }
 
-/** Writes cards as the text of a file. */
-export function writeFileInWorker(cards: readonly Card[], formatId: string, onProgress: Progress) {
-  return runJob((api) => api.write(cards, formatId, proxy(onProgress)));
+/** Reads the bytes of a file into cards. @param columns - of a table, as headings of ours; undefined has them guessed */
+export function readFileInWorker(
+  bytes: Uint8Array,
+  onProgress: Progress,
+  columns?: readonly string[],
+): Job<FileContents> {
+  const cards: Card[] = [];
+  const take = (some: readonly Card[]) => void cards.push(...some);
+  return runJob(async (api) => {
+    const report = await api.read(bytes, columns, proxy(take), proxy(onProgress));
+    return { ...report, cards };
+  });
+}
+
+/** The columns that a table of some cards needs. */
+export function findHeadingsInWorker(cards: readonly Card[]) {
+  return runJob((api) => api.headings(cards));
+}
+
+/** Writes cards as the text of a file. @param columns - of a table; undefined for all that are needed */
+export function writeFileInWorker(
+  cards: readonly Card[],
+  formatId: string,
+  onProgress: Progress,
+  columns?: readonly string[],
+) {
+  return runJob((api) => api.write(cards, formatId, columns, proxy(onProgress)));
 }
 
 type Remote = ReturnType<typeof wrap<FilesApi>>;

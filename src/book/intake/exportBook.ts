@@ -2,19 +2,21 @@ import type { Card } from '@/core/card';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
-import { type Job, writeFileInWorker } from '../clients/filesClient';
+import { findHeadingsInWorker, type Job, writeFileInWorker } from '../clients/filesClient';
 import { attachPhotos, photoIds } from '../photos/detachPhotos';
 import type { Progress } from '../workers/files';
 
 interface ExportOptions {
   readonly onProgress: Progress;
+  /** Of a table: its columns by their headings. */
+  readonly columns?: readonly string[];
 }
 
 /** Starts writing some cards, photos included, as the text of one file. @param formatId - of a format of the registry */
 export function exportCards(
   cards: readonly Card[],
   formatId: string,
-  { onProgress }: ExportOptions,
+  { onProgress, columns }: ExportOptions,
 ): AppThunk<Promise<Job<string>>> {
   return async (_, __, services) => {
     const photos = await services.photos.getMany(cards.flatMap(photoIds));
@@ -22,6 +24,7 @@ export function exportCards(
       cards.map((card) => attachPhotos(card, photos)),
       formatId,
       onProgress,
+      columns,
     );
   };
 }
@@ -30,4 +33,9 @@ export function exportCards(
 export function exportBook(formatId: string, options: ExportOptions): AppThunk<Promise<Job<string>>> {
   return (dispatch, getState) =>
     dispatch(exportCards(Object.values(selectCardsByUid(getState())), formatId, options));
+}
+
+/** Starts finding the columns that a table of the whole book needs. */
+export function findBookHeadings(): AppThunk<Job<string[]>> {
+  return (_, getState) => findHeadingsInWorker(Object.values(selectCardsByUid(getState())));
 }

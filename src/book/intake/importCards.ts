@@ -1,28 +1,45 @@
 import type { Card } from '@/core/card';
-import { compareIntake, type Intake } from '@/core/intake';
+import { compareIntake, type Intake, latestByUid } from '@/core/intake';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
-import { changeBook } from '../changeBook';
+import { changeInPieces, type PiecesOptions } from '../changeInPieces';
 import type { Change } from '../history/change';
 import { detachPhotos } from '../photos/detachPhotos';
 
+/** Cards compared between two breaths of the page. */
+const PIECE = 300;
+
 /** What cards read from a file would do to the book. Photos are detached on both sides before they are compared. */
-export function previewImport(cards: readonly Card[]): AppThunk<Intake> {
-  return (_, getState) => {
-    const known = selectCardsByUid(getState());
-    const photosOf = new Map(cards.map((card) => [card.uid, card]));
-    const { fresh, same, different } = compareIntake(
-      cards.map((card) => detachPhotos(card).card),
-      (uid) => known[uid],
-    );
-    const whole = (list: readonly Card[]) => list.map((card) => photosOf.get(card.uid) ?? card);
-    return { fresh: whole(fresh), same: whole(same), different: whole(different) };
+export function previewImport(cards: readonly Card[]): AppThunk<Promise<Intake>> {
+  return async (_, getState, services) => {
+    const intake: Intake = { fresh: [], same: [], different: [] };
+    const latest = latestByUid(cards);
+    for (let start = 0; start < latest.length; start += PIECE) {
+      const piece = latest.slice(start, start + PIECE);
+      const whole = new Map(piece.map((card) => [card.uid, card]));
+      const known = selectCardsByUid(getState());
+      const sorted = compareIntake(
+        piece.map((card) => detachPhotos(card).card),
+        (uid) => known[uid],
+      );
+      for (const group of ['fresh', 'same', 'different'] as const)
+        intake[group].push(...sorted[group].map((card) => whole.get(card.uid) ?? card));
+      await services.yieldToPage();
+    }
+    return intake;
   };
 }
 
 /** Takes cards into the book, as one step that can be undone as one. */
-export function importCards(cards: readonly Card[], source: string): AppThunk<Promise<Change | undefined>> {
+export function importCards(
+  cards: readonly Card[],
+  source: string,
+  options: PiecesOptions = {},
+): AppThunk<Promise<Change | undefined>> {
   const count = cards.length === 1 ? '1 card' : `${cards.length} cards`;
-  return changeBook({ cause: 'import', label: `Imported ${count} from ${source}`, upserts: cards });
+  return changeInPieces(
+    { cause: 'import', label: `Imported ${count} from ${source}`, upserts: cards },
+    options,
+  );
 }

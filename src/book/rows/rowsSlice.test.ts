@@ -4,9 +4,9 @@ import { type Card, newCard, parseName } from '@/core/card';
 
 import { bookChanged, cardsArrived } from '../actions';
 import type { Change } from '../history/change';
-import { type RowFilter, rowsReordered, rowsSlice, selectBookList } from './rowsSlice';
+import { type RowFilter, rowsReducer, rowsReordered, selectBookList } from './rowsSlice';
 
-const { reducer } = rowsSlice;
+const reducer = rowsReducer;
 const stateOf = (rows: ReturnType<typeof reducer>) => ({ rows });
 
 function cardOf(uid: string, name: string, isOrg = false): Card {

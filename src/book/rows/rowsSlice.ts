@@ -1,4 +1,4 @@
-import { createSelector, createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
+import { createAction, createSelector, type UnknownAction } from '@reduxjs/toolkit';
 
 import { type Card, type CardRow, compareRows, hasRow, type SortOrder, toRow, type Uid } from '@/core/card';
 
@@ -16,7 +16,8 @@ export interface RowOrder extends SortOrder {
 /** Which cards the Book shows. */
 export type RowFilter = 'all' | 'people' | 'organisations';
 
-interface RowsState {
+/** The rows and their order. */
+export interface RowsState {
   readonly byUid: Readonly<Record<Uid, CardRow>>;
   /** Uids in the order of the book. */
   readonly order: readonly Uid[];
@@ -25,31 +26,26 @@ interface RowsState {
 
 const initialState: RowsState = { byUid: {}, order: [], settings: { by: 'surname', particlesCount: false } };
 
-/** A line per card, in the order of the book. */
-export const rowsSlice = createSlice({
-  name: 'rows',
-  initialState,
-  reducers: {
-    /** Another order: all rows are made anew from the cards. */
-    rowsReordered: (_, { payload }: PayloadAction<{ settings: RowOrder; cards: readonly Card[] }>) =>
-      putRows({ ...initialState, settings: payload.settings }, { upserts: payload.cards, removed: [] }),
-  },
-  extraReducers: (builder) => {
-    builder
-      .addCase(rowsRemembered, (state, { payload }) => ({
-        settings: (original(state) ?? initialState).settings,
-        byUid: Object.fromEntries(payload.map((row) => [row.uid, row])),
-        order: payload.map(({ uid }) => uid),
-      }))
-      .addCase(bookChanged, (state, { payload }) => putRows(original(state) ?? initialState, payload))
-      .addCase(cardsArrived, (state, { payload }) => putRows(original(state) ?? initialState, payload));
-  },
-  selectors: {
-    selectRow: (state, uid: Uid): CardRow | undefined => state.byUid[uid],
-    selectRowsByUid: (state) => state.byUid,
-    selectOrder: (state) => state.order,
-  },
-});
+/** Another order: all rows are made anew from the cards. */
+export const rowsReordered = createAction<{ settings: RowOrder; cards: readonly Card[] }>('rows/reordered');
+
+/** A line per card, in the order of the book. A plain reducer, as that of the cards is. */
+export function rowsReducer(state: RowsState = initialState, action: UnknownAction): RowsState {
+  if (bookChanged.match(action) || cardsArrived.match(action)) return putRows(state, action.payload);
+  if (rowsReordered.match(action)) {
+    const { settings, cards } = action.payload;
+    return putRows({ ...initialState, settings }, { upserts: cards, removed: [] });
+  }
+  if (rowsRemembered.match(action)) {
+    const rows = action.payload;
+    return {
+      settings: state.settings,
+      byUid: Object.fromEntries(rows.map((row) => [row.uid, row])),
+      order: rows.map(({ uid }) => uid),
+    };
+  }
+  return state;
+}
 
 /** Collators are dear to make and the same for as long as the locale is. */
 const collators = new Map<string, { order: Intl.Collator; letter: Intl.Collator }>();
@@ -67,6 +63,7 @@ function collatorsOf(locale: string | undefined) {
 }
 
 function putRows(state: RowsState, { upserts, removed }: CardsNow): RowsState {
+  if (upserts.length === 0 && removed.length === 0) return state;
   const { order: collator, letter } = collatorsOf(state.settings.locale);
   const byUid = { ...state.byUid };
   const gone = new Set(removed.filter((uid) => byUid[uid]));
@@ -120,8 +117,16 @@ function place(
   return order;
 }
 
-export const { rowsReordered } = rowsSlice.actions;
-export const { selectRow, selectRowsByUid, selectOrder } = rowsSlice.selectors;
+interface WithRows {
+  readonly rows: RowsState;
+}
+
+/** A card's line; undefined where it has none. */
+export const selectRow = (root: WithRows, uid: Uid): CardRow | undefined => root.rows.byUid[uid];
+/** All lines, by uid. */
+export const selectRowsByUid = (root: WithRows) => root.rows.byUid;
+/** Uids in the order of the book. */
+export const selectOrder = (root: WithRows) => root.rows.order;
 
 /** One line of the Book: a letter over the rows that begin with it, or a row. */
 export type BookItem =

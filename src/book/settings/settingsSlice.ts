@@ -9,6 +9,8 @@ export const settingsSchema = z.object({
   /** ISO 3166-1 alpha-2, for numbers written without a country code. */
   country: z.string().length(2).catch('GB'),
   scheme: z.enum(['system', 'light', 'dark']).catch('system'),
+  /** Of tables that were read: what their columns say, by the hash of their headings; the latest last. */
+  tableColumns: z.record(z.string(), z.array(z.string())).catch({}),
   /** 1 is the size as designed. */
   typeScale: z.number().min(0.85).max(1.6).catch(1),
 });

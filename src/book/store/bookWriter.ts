@@ -8,6 +8,9 @@ import { readCards } from './readCards';
 /** How long changes are gathered before they are written together, in milliseconds. */
 const GATHER_MS = 120;
 
+/** Cards in one batch at most, so that writing a large import never holds the page up. */
+const BATCH = 300;
+
 /** What other pages need to know after a write. */
 export interface Written {
   readonly uids: readonly Uid[];
@@ -25,8 +28,8 @@ export interface WriterEvents {
 }
 
 /**
- * Writes what changed, soon after it changed, all in one batch, so that a change and its history stand in the store
- * together or not at all. While it writes, no other page of the same book does; what another page has written
+ * Writes what changed, soon after it changed. A change of up to BATCH cards and its history stand in the store
+ * together or not at all; of a larger one the history comes first, so that it can be taken back. While it writes, no other page of the same book does; what another page has written
  * since is merged, value by value, not overwritten.
  */
 export class BookWriter {
@@ -59,10 +62,17 @@ export class BookWriter {
     for (const uid of removed) this.seen.delete(uid);
   }
 
-  /** Takes a change on to be written. */
-  putChange(change: Change, upserts: readonly Card[], removed: readonly Uid[]): void {
+  /** Takes cards on that belong to a change which has been taken on before. */
+  putCards(upserts: readonly Card[], removed: readonly Uid[] = []): void {
     for (const card of upserts) this.cards.set(card.uid, card);
     for (const uid of removed) this.cards.set(uid, undefined);
+    this.events.onSaving();
+    this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
+  }
+
+  /** Takes a change on to be written. */
+  putChange(change: Change, upserts: readonly Card[], removed: readonly Uid[]): void {
+    this.putCards(upserts, removed);
     this.put(`${KEYS.change}${change.id}`, JSON.stringify(change));
   }
 
@@ -82,23 +92,35 @@ export class BookWriter {
   }
 
   private async write(): Promise<void> {
-    if (!this.isBusy) return;
-    const cards = new Map(this.cards);
-    const others = new Map(this.others);
-    try {
-      await withTabLock(`${this.name}-write`, () => this.writeBatch(cards, others));
-    } catch (error) {
-      this.events.onFailed(error instanceof Error ? error.message : String(error));
-      return;
+    const written = new Set<string>();
+    while (this.isBusy) {
+      const cards = new Map(firstOf(this.cards, BATCH));
+      const others = new Map(this.others);
+      try {
+        await withTabLock(`${this.name}-write`, () => this.writeBatch(cards, others));
+      } catch (error) {
+        this.events.onFailed(error instanceof Error ? error.message : String(error));
+        return;
+      }
+      // Only what has not changed again since is done.
+      for (const [uid, card] of cards) {
+        written.add(`${KEYS.card}${uid}`);
+        // A card undefined here is one that was removed; it is done as well.
+        if (this.cards.has(uid) && this.cards.get(uid) === card) this.cards.delete(uid);
+      }
+      for (const [key, text] of others) {
+        written.add(key);
+        if (this.others.get(key) === text) this.others.delete(key);
+      }
     }
-    // Only what has not changed again since is done.
-    for (const [uid, card] of cards) if (this.cards.get(uid) === card) this.cards.delete(uid);
-    for (const [key, text] of others) if (this.others.get(key) === text) this.others.delete(key);
-    const changeIds = [...others.keys()]
-      .filter((key) => key.startsWith(KEYS.change))
-      .map((key) => key.slice(KEYS.change.length));
-    if (!this.isBusy)
-      this.events.onSaved({ uids: [...cards.keys()], changeIds, settings: others.has(KEYS.settings) });
+    if (written.size === 0) return;
+    const under = (prefix: string) =>
+      [...written].flatMap((key) => (key.startsWith(prefix) ? [key.slice(prefix.length)] : []));
+    this.events.onSaved({
+      uids: under(KEYS.card),
+      changeIds: under(KEYS.change),
+      settings: written.has(KEYS.settings),
+    });
   }
 
   private async writeBatch(
@@ -122,9 +144,11 @@ export class BookWriter {
   private async mergeWithStored(
     cards: ReadonlyMap<Uid, Card | undefined>,
   ): Promise<Map<Uid, Card | undefined>> {
+    // A card that this page has never seen in the store is new there.
+    const seen = [...cards.keys()].filter((uid) => this.seen.has(uid));
     const stored = await readCards(
       this.storage,
-      [...cards.keys()].map((uid) => `${KEYS.card}${uid}`),
+      seen.map((uid) => `${KEYS.card}${uid}`),
     );
     const merged = new Map(cards);
     const news: Card[] = [];
@@ -140,5 +164,13 @@ export class BookWriter {
     }
     if (news.length > 0) this.events.onMerged(news);
     return merged;
+  }
+}
+
+function* firstOf<K, V>(map: ReadonlyMap<K, V>, count: number): Generator<[K, V]> {
+  let left = count;
+  for (const entry of map) {
+    if (left-- <= 0) return;
+    yield entry;
   }
 }

@@ -1,31 +1,106 @@
 import { expose } from 'comlink';
 
 import type { Card } from '@/core/card';
-import { findFormat, getFormat, type Problem, type ReadResult } from '@/core/formats';
+import { formatHeading, parseHeading } from '@/core/columns';
+import { findFormat, getFormat, type Problem } from '@/core/formats';
+import { csvHeadings, guessColumns, readRows, readTable } from '@/core/tables';
+
+import { type UnpackedFile, unpackFile } from './unpackFile';
 
 /** Told how far it is, 0 to 1, and how many cards are done. */
 export type Progress = (share01: number, cards: number) => void;
 
-/** What the page may ask of the worker that reads and writes files. */
-export interface FilesApi {
-  read(bytes: Uint8Array, onProgress: Progress): ReadResult & { readonly formatLabel: string };
-  write(cards: readonly Card[], formatId: string, onProgress: Progress): string;
+/** Takes cards on, some at a time, so that the page is never held up by a whole book at once. */
+export type CardSink = (cards: readonly Card[]) => void;
+
+/** What a table turned out to be; the page shows it so that its columns can be matched by hand. */
+export interface TableInfo {
+  readonly headings: readonly string[];
+  /** Of each column the first values that are there. */
+  readonly samples: readonly (readonly string[])[];
+  /** What each column says of a card, as headings of our own tables. */
+  readonly columns: readonly string[];
+  readonly rows: number;
 }
 
+/** What was in a file, beside its cards. */
+export interface FileReport {
+  readonly formatLabel: string;
+  readonly problems: readonly Problem[];
+  readonly table?: TableInfo;
+}
+
+/** What the page may ask of the worker that reads and writes files. */
+export interface FilesApi {
+  unpack(name: string, bytes: Uint8Array): UnpackedFile[];
+  read(
+    bytes: Uint8Array,
+    columns: readonly string[] | undefined,
+    onCards: CardSink,
+    onProgress: Progress,
+  ): Promise<FileReport>;
+  headings(cards: readonly Card[]): string[];
+  write(
+    cards: readonly Card[],
+    formatId: string,
+    columns: readonly string[] | undefined,
+    onProgress: Progress,
+  ): string;
+}
+
+/** Cards handed over at a time. */
+const BATCH = 250;
+/** Values of a column that are shown. */
+const SAMPLES = 3;
+
 const api: FilesApi = {
-  read: (bytes, onProgress) => {
-    const format = findFormat(bytes);
-    if (!format) {
-      const message = 'no cards were found in it; vCard (.vcf) and JSContact (.json) can be read';
-      const problem: Problem = { code: 'not-this-format', line: 0, message };
-      return { cards: [], problems: [problem], formatLabel: 'unknown' };
-    }
-    return { ...format.read(bytes, { onProgress }), formatLabel: format.label };
+  unpack: unpackFile,
+  read: async (bytes, columns, onCards, onProgress) => {
+    const { cards, ...report } = readFile(bytes, columns, onProgress);
+    // Awaited, so that the page takes one batch in before the next comes.
+    for (let start = 0; start < cards.length; start += BATCH)
+      await onCards(cards.slice(start, start + BATCH));
+    return report;
   },
-  write: (cards, formatId, onProgress) => {
+  headings: csvHeadings,
+  write: (cards, formatId, columns, onProgress) => {
     const format = getFormat(formatId);
     if (!format) throw new RangeError(`there is no format ${formatId}`);
-    return format.write(cards, { onProgress });
+    return format.write(cards, { onProgress, ...(columns ? { columns } : {}) });
   },
 };
 expose(api);
+
+function readFile(
+  bytes: Uint8Array,
+  columns: readonly string[] | undefined,
+  onProgress: Progress,
+): FileReport & { readonly cards: readonly Card[] } {
+  const format = findFormat(bytes);
+  if (columns || format?.id === 'csv') return readAsTable(bytes, columns, onProgress);
+  if (!format) {
+    const message = 'no cards were found in it; vCard, JSContact, jCard and tables (CSV) can be read';
+    const problem: Problem = { code: 'not-this-format', line: 0, message };
+    return { cards: [], problems: [problem], formatLabel: 'unknown' };
+  }
+  return { ...format.read(bytes, { onProgress }), formatLabel: format.label };
+}
+
+function readAsTable(bytes: Uint8Array, wished: readonly string[] | undefined, onProgress: Progress) {
+  const table = readTable(bytes);
+  const guessed = guessColumns(table);
+  const columns = guessed.map((guess, i) => parseHeading(wished?.[i] ?? '') ?? guess);
+  const samples = columns.map((_, at) =>
+    table.rows
+      .map(({ cells }) => cells[at]?.trim() ?? '')
+      .filter(Boolean)
+      .slice(0, SAMPLES),
+  );
+  const info: TableInfo = {
+    headings: columns.map((_, i) => table.headings?.[i] ?? ''),
+    samples,
+    columns: columns.map(formatHeading),
+    rows: table.rows.length,
+  };
+  return { ...readRows(table, columns, { onProgress }), formatLabel: 'Table (CSV)', table: info };
+}

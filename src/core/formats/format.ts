@@ -1,4 +1,5 @@
 import type { Card, LeapDayRule } from '../card';
+import type { FormatFacts } from './facts';
 
 /** What may be wrong with what people give us. */
 export type ProblemCode =
@@ -44,14 +45,7 @@ export interface WriteOptions {
 }
 
 /** One format of cards in files. All formats are listed in formats/registry. */
-export interface CardFormat {
-  readonly id: string;
-  /** For people: "vCard 4.0". */
-  readonly label: string;
-  readonly mediaType: string;
-  readonly extension: string;
-  /** Whether any card comes back from it just as it was. */
-  readonly isLossless: boolean;
+export interface CardFormat extends FormatFacts {
   /** How surely the bytes are of this format, 0 to 1; 0 for one that is only written. */
   detect(bytes: Uint8Array): number;
   read?(bytes: Uint8Array, options?: ReadOptions): ReadResult;

@@ -3,6 +3,7 @@
  * Standards: see each folder.
  * Left out: comparing what was read with the book.
  */
+export { FORMAT_FACTS, type FormatFacts, type FormatId } from './facts';
 export type {
   CardFormat,
   Problem,

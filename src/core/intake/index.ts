@@ -4,4 +4,4 @@
  * Left out: duplicates under another uid.
  */
 export { changedValues } from './changedValues';
-export { compareIntake, type Intake } from './compareIntake';
+export { compareIntake, type Intake, latestByUid } from './compareIntake';

@@ -13,12 +13,14 @@ const WINDOWS_1252 = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090
 /** WHATWG Encoding §4.2: labels that all mean windows-1252. */
 const LATIN_1 = /^(us-)?ascii$|^iso[-_]?8859[-_]?1$|^latin-?1$|^l1$|^(windows|cp|x-cp)-?1252$|^ansi/i;
 
-const strictUtf8 = new TextDecoder('utf-8', { fatal: true });
-const utf8 = new TextEncoder();
+// Made when first asked for: some test environments of the browser's have neither.
+let strictUtf8: TextDecoder | undefined;
+let utf8: TextEncoder | undefined;
 
 /** UTF-8 to text; undefined where the bytes are not UTF-8. A byte order mark is dropped. */
 export function decodeUtf8(bytes: Uint8Array): string | undefined {
   try {
+    strictUtf8 ??= new TextDecoder('utf-8', { fatal: true });
     return strictUtf8.decode(bytes);
   } catch {
     return undefined;
@@ -84,5 +86,6 @@ function utf16Endian(bytes: Uint8Array): 'le' | 'be' | undefined {
 
 /** Text to UTF-8. */
 export function encodeUtf8(text: string): Uint8Array {
+  utf8 ??= new TextEncoder();
   return utf8.encode(text);
 }

@@ -5,8 +5,8 @@ import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, NextAct, Txt } from '@/ui';
 
+import type { ImportSummary } from './importState';
 import { Problems } from './Problems';
-import type { ImportSummary } from './useImport';
 
 interface DoneProps {
   readonly summary: ImportSummary;

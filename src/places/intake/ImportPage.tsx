@@ -1,24 +1,29 @@
 import { useEffect } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { formatCount, onFileDrop, pickFiles } from '@/platform';
+import { formatCount, onFileDrop, onPaste, pickFiles } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, PageBar, ProgressLine, Txt, Upload, usePageTitle, useWide } from '@/ui';
+import { Act, PageBar, ProgressLine, Txt, usePageTitle, useWide } from '@/ui';
 
 import { Done } from './Done';
+import { Invitation } from './Invitation';
+import { Mapping } from './Mapping';
 import { Preview } from './Preview';
 import { useImport } from './useImport';
 
 /** The kinds of files that are offered when choosing. */
-const ACCEPT = '.vcf,.vcard,.json,text/vcard,text/x-vcard,application/jscontact+json';
+const ACCEPT =
+  '.vcf,.vcard,.json,.jcard,.csv,.tsv,.txt,.zip,text/vcard,text/x-vcard,text/csv,application/jscontact+json,application/vcard+json,application/zip';
 
-/** Taking cards in from files: chosen, looked at, then put into the book. */
+/** Taking cards in from files or pasted text: chosen, looked at, then put into the book. */
 export function ImportPage() {
   const { isWide } = useWide();
   usePageTitle('Import');
   const work = useImport();
   const { state, read } = work;
+  const isIdle = state.kind === 'idle';
   useEffect(() => onFileDrop((files) => void read(files)), [read]);
+  useEffect(() => (isIdle ? onPaste((file) => void read([file])) : undefined), [isIdle, read]);
   const choose = async () => {
     const files = await pickFiles(ACCEPT);
     if (files.length > 0) await read(files);
@@ -31,7 +36,9 @@ export function ImportPage() {
           <Txt font="serif" size="head" heading={1}>
             Import
           </Txt>
-          {state.kind === 'idle' ? <Invitation onChoose={() => void choose()} /> : null}
+          {state.kind === 'idle' ? (
+            <Invitation onChoose={() => void choose()} onText={(file) => void read([file])} />
+          ) : null}
           {state.kind === 'reading' ? (
             <ProgressLine
               text={`Reading ${state.name}: ${formatCount(state.cards, 'card', 'cards')}`}
@@ -39,8 +46,23 @@ export function ImportPage() {
               onStop={work.stop}
             />
           ) : null}
+          {state.kind === 'mapping' ? (
+            <Mapping
+              mapping={state}
+              onColumn={work.setColumn}
+              onConfirm={() => void work.confirmColumns()}
+              onDrop={work.reset}
+            />
+          ) : null}
           {state.kind === 'preview' ? (
             <Preview preview={state} onImport={(cards) => void work.take(cards)} onDrop={work.reset} />
+          ) : null}
+          {state.kind === 'taking' ? (
+            <ProgressLine
+              text={`Putting in: ${formatCount(state.cards, 'card', 'cards')}. Stop takes back what is in by then`}
+              share01={state.share01}
+              onStop={work.stop}
+            />
           ) : null}
           {state.kind === 'done' ? <Done summary={state} onMore={work.reset} /> : null}
           {state.kind === 'failed' ? (
@@ -53,21 +75,6 @@ export function ImportPage() {
           ) : null}
         </View>
       </ScrollView>
-    </View>
-  );
-}
-
-function Invitation({ onChoose }: { readonly onChoose: () => void }) {
-  return (
-    <View className="gap-4">
-      <Txt font="serifItalic" size="strong" tone="faded">
-        From vCard files (.vcf), as phones, mail programs and directories write them, or from JSContact files
-        (.json). You see what would change before anything does.
-      </Txt>
-      <NextAct label="Choose files" icon={Upload} onPress={onChoose} testID="choose-files" />
-      <Txt size="small" tone="faded">
-        Or drop them anywhere on this page.
-      </Txt>
     </View>
   );
 }

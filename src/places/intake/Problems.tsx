@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { formatCount, saveFile } from '@/platform';
 import { Act, Txt } from '@/ui';
 
-import type { FileProblem } from './useImport';
+import type { FileProblem } from './importState';
 
 const SHOWN_AT_FIRST = 5;
 const SHOWN_AT_MOST = 100;

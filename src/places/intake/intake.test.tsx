@@ -1,23 +1,31 @@
-import type { Job } from '@/book';
+import { act } from 'react';
+
+import type { FileContents, Job } from '@/book';
 import { type Card, newCard } from '@/core/card';
-import type { ReadResult } from '@/core/formats';
 
 import { renderInBook, settle } from '../../../test/unit/renderInBook';
 import { ImportPage } from './ImportPage';
 
 /** The worker's mockAnswer to the next file; undefined for one that never comes. */
-let mockAnswer: ReadResult | Error | undefined;
+let mockAnswer: Partial<FileContents> | Error | undefined;
+/** The columns that a table was last read by. */
+let mockColumns: readonly string[] | undefined;
 const mockStopped = jest.fn();
 jest.mock('@/book/clients/filesClient', () => ({
-  readFileInWorker: (): Job<ReadResult> => ({
-    result:
+  unpackFileInWorker: (name: string, bytes: Uint8Array) => ({
+    result: Promise.resolve([{ name, bytes }]),
+    stop: () => undefined,
+  }),
+  readFileInWorker: (_: unknown, __: unknown, columns?: readonly string[]): Job<unknown> => {
+    mockColumns = columns;
+    const result =
       mockAnswer === undefined
         ? new Promise(() => undefined)
         : mockAnswer instanceof Error
           ? Promise.reject(mockAnswer)
-          : Promise.resolve(mockAnswer),
-    stop: () => mockStopped(),
-  }),
+          : Promise.resolve({ formatLabel: 'test', ...mockAnswer });
+    return { result, stop: () => mockStopped() as undefined };
+  },
 }));
 let mockFiles: { name: string; arrayBuffer: () => Promise<ArrayBuffer> }[] = [];
 jest.mock('@/platform', () => ({
@@ -74,6 +82,40 @@ test('a different card is taken when asked for, and the import undoes as one', a
   await settle();
   expect(Object.keys(drawn.store.getState().cards.byUid)).toEqual(['a']);
   expect(drawn.store.getState().cards.byUid['a']?.emails).toEqual(ada.emails);
+});
+
+test('one card of a group can be left out', async () => {
+  mockAnswer = { cards: [cardOf('b', 'Bo Ek'), cardOf('c', 'Cy Dee')], problems: [] };
+  const drawn = await chooseFile();
+  const [bo] = drawn.all('checkbox').filter((box) => box.getAttribute('aria-label') === 'Bo Ek');
+  if (bo) drawn.press(bo);
+  drawn.press(drawn.get('do-import'));
+  await settle();
+  expect(Object.keys(drawn.store.getState().cards.byUid).sort()).toEqual(['a', 'c']);
+});
+
+test('the columns of a table are shown, changed by hand, read again and remembered', async () => {
+  const table = {
+    headings: ['Navn', 'X'],
+    samples: [['Bo'], ['5']],
+    columns: ['Shown as', 'Left out'],
+    rows: 1,
+  };
+  mockAnswer = { cards: [cardOf('b', 'Bo Ek')], problems: [], table };
+  const drawn = await chooseFile();
+  expect(drawn.get('import-mapping').textContent).toContain('a table of 1 row');
+  const column = () => drawn.all('button').find((one) => one.getAttribute('aria-label')?.startsWith('X:'));
+  expect(column()?.getAttribute('aria-label')).toBe('X: Left out. Change');
+  const opener = column();
+  if (opener) drawn.press(opener);
+  const tags = [...document.querySelectorAll<HTMLElement>('[role=radio]')].find((one) => one.textContent === 'Tags');
+  if (tags) drawn.press(tags);
+  await act(() => new Promise<void>((resolve) => setTimeout(resolve, 300)));
+  expect(mockColumns).toEqual(['Shown as', 'Tags']);
+  drawn.press(drawn.get('confirm-columns'));
+  await settle();
+  expect(drawn.get('import-preview').textContent).toContain('1 new card');
+  expect(Object.values(drawn.store.getState().settings.tableColumns)).toEqual([['Shown as', 'Tags']]);
 });
 
 test('what could not be read is shown with its line and its text', async () => {

@@ -2,9 +2,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { exportBook, type Job, noticed, useAppDispatch, useWhenRead } from '@/book';
-import { FORMATS, getFormat } from '@/core/formats';
+import { FORMAT_FACTS, type FormatId } from '@/core/formats/facts';
 import { fileName, formatCount, localDay, saveFile } from '@/platform';
 import { Act, Choice, ProgressLine, Txt } from '@/ui';
+
+import { ColumnsChoice } from './ColumnsChoice';
 
 interface Running {
   readonly share01: number;
@@ -15,18 +17,18 @@ interface Running {
 export function ExportPart() {
   const dispatch = useAppDispatch();
   const whenRead = useWhenRead();
-  const [formatId, setFormatId] = useState(FORMATS[0]?.id ?? '');
+  const [formatId, setFormatId] = useState<FormatId>('vcard4');
+  const [columns, setColumns] = useState<readonly string[]>();
   const [running, setRunning] = useState<Running>();
   const [job, setJob] = useState<Job<string>>();
+  const format = FORMAT_FACTS[formatId];
   const run = async () => {
-    const format = getFormat(formatId);
-    if (!format) return;
     setRunning({ share01: 0, cards: 0 });
     try {
       await whenRead();
-      const writing = await dispatch(
-        exportBook(format.id, { onProgress: (share01, cards) => setRunning({ share01, cards }) }),
-      );
+      const onProgress = (share01: number, cards: number) => setRunning({ share01, cards });
+      const chosen = formatId === 'csv' && columns ? { columns } : {};
+      const writing = await dispatch(exportBook(format.id, { onProgress, ...chosen }));
       setJob(writing);
       const text = await writing.result;
       saveFile(fileName(`Cordialis ${localDay()}`, format.extension), text, format.mediaType);
@@ -44,13 +46,24 @@ export function ExportPart() {
     <View>
       <Choice
         name="Format of the export"
-        options={FORMATS.map(({ id, label }) => [id, label] as const)}
+        options={Object.values(FORMAT_FACTS).map(({ id, label }) => [id, label] as const)}
         value={formatId}
         onChange={setFormatId}
       />
+      <View className="pt-2">
+        <Txt size="small" tone="faded">
+          {format.keeps}
+        </Txt>
+      </View>
+      {formatId === 'csv' ? <ColumnsChoice columns={columns} onChange={setColumns} /> : null}
       {running === undefined ? (
         <View className="flex-row">
-          <Act label="Export the whole book" onPress={() => void run()} testID="export-book" />
+          <Act
+            label="Export the whole book"
+            isDisabled={formatId === 'csv' && columns?.length === 0}
+            onPress={() => void run()}
+            testID="export-book"
+          />
         </View>
       ) : (
         <ProgressLine
@@ -59,10 +72,6 @@ export function ExportPart() {
           {...(job ? { onStop: () => job.stop() } : {})}
         />
       )}
-      <Txt size="small" tone="faded">
-        Everything goes out, photos included. vCard 4.0 and JSContact keep all of it; vCard 3.0 is for older
-        programs.
-      </Txt>
     </View>
   );
 }

@@ -1,27 +1,15 @@
 /**
- * Tables: any CSV in, with columns matched to what a card holds; chosen columns out.
- * Standard: RFC 4180 as far as files keep to it; the rest is common practice.
- * Left out: what a cell can't hold (photos, related cards, rhythm); a table is not lossless.
+ * Tables as a format of files.
+ * Standard: RFC 4180 as far as files keep to it; core/tables does the work.
+ * Left out: matching columns by hand, for which the page asks core/tables itself.
  */
+import { guessColumns, readRows, readTable, writeCsv } from '../../tables';
+import { FORMAT_FACTS } from '../facts';
 import type { ReadableFormat } from '../format';
-import { guessColumns } from './guessColumns';
-import { readRows } from './readRows';
-import { readTable } from './readTable';
-import { writeCsv } from './writeCsv';
-
-export { type Column, FIELDS, type FieldId, formatHeading, parseHeading } from './columns';
-export { guessColumns } from './guessColumns';
-export { type RowOptions, readRows } from './readRows';
-export { readTable, type Table } from './readTable';
-export { csvHeadings } from './writeCsv';
 
 /** Text with rows and columns; the least sure of all formats, as any text has lines. */
 export const csv: ReadableFormat = {
-  id: 'csv',
-  label: 'CSV',
-  mediaType: 'text/csv;charset=utf-8',
-  extension: 'csv',
-  isLossless: false,
+  ...FORMAT_FACTS.csv,
   detect: (bytes) => {
     const table = readTable(bytes.subarray(0, 20_000));
     const columns = guessColumns(table);
@@ -32,7 +20,7 @@ export const csv: ReadableFormat = {
   },
   read: (bytes, options) => {
     const table = readTable(bytes);
-    return readRows(table, guessColumns(table), { ...(options ? { onProgress: options.onProgress } : {}) });
+    return readRows(table, guessColumns(table), { onProgress: options?.onProgress });
   },
   write: writeCsv,
 };

@@ -3,16 +3,13 @@
  * Standard: RFC 5545.
  * Left out: reading calendars; deaths, and birthdays of the dead.
  */
+import { FORMAT_FACTS } from '../facts';
 import type { CardFormat } from '../format';
 import { writeCalendar } from './writeCalendar';
 
 /** RFC 5545; only written. */
 export const icalendar: CardFormat = {
-  id: 'ics',
-  label: 'Calendar of days',
-  mediaType: 'text/calendar;charset=utf-8',
-  extension: 'ics',
-  isLossless: false,
+  ...FORMAT_FACTS.ics,
   detect: () => 0,
   write: writeCalendar,
 };

@@ -4,17 +4,14 @@
  * Left out: xCard (RFC 6351).
  */
 import { decodeText } from '../../text';
+import { FORMAT_FACTS } from '../facts';
 import type { ReadableFormat } from '../format';
 import { readJcard } from './readJcard';
 import { writeJcard } from './writeJcard';
 
 /** RFC 7095. */
 export const jcard: ReadableFormat = {
-  id: 'jcard',
-  label: 'jCard',
-  mediaType: 'application/vcard+json',
-  extension: 'jcard',
-  isLossless: true,
+  ...FORMAT_FACTS.jcard,
   detect: (bytes) => (/^\s*\[\s*(\[\s*)?"vcard"\s*,/i.test(decodeText(bytes.subarray(0, 400)).text) ? 1 : 0),
   read: readJcard,
   write: writeJcard,

@@ -4,17 +4,14 @@
  * Left out: CardGroup of its drafts.
  */
 import { decodeUtf8 } from '../../text';
+import { FORMAT_FACTS } from '../facts';
 import type { ReadableFormat } from '../format';
 import { readJscontact } from './readJscontact';
 import { writeJscontact } from './writeJscontact';
 
 /** RFC 9553. */
 export const jscontact: ReadableFormat = {
-  id: 'jscontact',
-  label: 'JSContact',
-  mediaType: 'application/jscontact+json',
-  extension: 'json',
-  isLossless: true,
+  ...FORMAT_FACTS.jscontact,
   detect: (bytes) =>
     /^\s*[[{][\s\S]*"@type"\s*:\s*"Card"/.test(decodeUtf8(bytes)?.slice(0, 4000) ?? '') ? 1 : 0,
   read: readJscontact,

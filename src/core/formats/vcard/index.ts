@@ -4,17 +4,14 @@
  * Left out: writing 2.1.
  */
 import { type VcardVersion, VERSION_3, VERSION_4 } from '../../mapping';
+import { FORMAT_FACTS } from '../facts';
 import type { ReadableFormat } from '../format';
 import { readVcard } from './readVcard';
 import { writeVcard } from './writeVcard';
 
 function vcardFormat(version: VcardVersion): ReadableFormat {
   return {
-    id: `vcard${version.id.charAt(0)}`,
-    label: `vCard ${version.id}`,
-    mediaType: 'text/vcard;charset=utf-8',
-    extension: 'vcf',
-    isLossless: true,
+    ...(version.id === '4.0' ? FORMAT_FACTS.vcard4 : FORMAT_FACTS.vcard3),
     detect: (bytes) => detectVcard(bytes, version),
     read: readVcard,
     write: (cards, options) => writeVcard(version, cards, options),

@@ -1,4 +1,4 @@
-import { foldText } from '../../text';
+import { foldText } from '../text';
 
 /** What a column may say of a card, in the order of our own tables. `many`: told apart by a label and a number. */
 export const FIELDS = [

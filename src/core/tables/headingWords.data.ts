@@ -1,5 +1,5 @@
 // Words that head columns, folded (core/text), in English, German, French, Spanish, Italian, Portuguese, Dutch, Swedish, Danish, Norwegian, Finnish, Polish, Czech, Russian, Japanese and Chinese. From dictionaries' common knowledge; written by hand.
-import type { FieldId } from './columns';
+import type { FieldId } from '../columns';
 
 /** Phrases that name a field, longest first where one contains another. */
 export const FIELD_WORDS: Readonly<Partial<Record<FieldId, string>>> = {

@@ -6,10 +6,10 @@ import {
   type NameComponent,
   nextId,
   parseName,
-} from '../../card';
-import { type FigureOrder, findCountryCode, type LabelKind, parseLabel, parseTypedDate } from '../../editing';
-import type { Problem } from '../format';
-import { type Column, type FieldId, formatHeading } from './columns';
+} from '../card';
+import { type Column, type FieldId, formatHeading } from '../columns';
+import { type FigureOrder, findCountryCode, type LabelKind, parseLabel, parseTypedDate } from '../editing';
+import type { Problem } from '../formats/format';
 import type { TableRow } from './readTable';
 
 /** A row as a card, or why it gives none, and what could not be read of it. */

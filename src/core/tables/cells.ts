@@ -1,7 +1,7 @@
-import { type Address, type Anniversary, type Card, type Name, shownAs, toPartialDate } from '../../card';
-import { formatLabel, type Labelled } from '../../editing';
-import { formatDate } from '../../mapping';
-import { type Column, type FieldId, formatHeading } from './columns';
+import { type Address, type Anniversary, type Card, type Name, shownAs, toPartialDate } from '../card';
+import { type Column, type FieldId, formatHeading } from '../columns';
+import { formatLabel, type Labelled } from '../editing';
+import { formatDate } from '../mapping';
 
 /** One value of a card, and the column it belongs in. */
 export interface Cell {

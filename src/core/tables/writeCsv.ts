@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 
-import type { Card } from '../../card';
-import type { WriteOptions } from '../format';
+import type { Card } from '../card';
+import { type Column, FIELDS, formatHeading } from '../columns';
+import type { WriteOptions } from '../formats/format';
 import { cellsOfCard } from './cells';
-import { type Column, FIELDS, formatHeading } from './columns';
 
 /** How many cards are written between two reports of progress. */
 const REPORT_EVERY = 500;

@@ -1,6 +1,6 @@
-import { parseTypedDate } from '../../editing';
-import { foldText } from '../../text';
-import { type Column, type FieldId, FIELDS, formatHeading } from './columns';
+import { type Column, type FieldId, FIELDS, formatHeading } from '../columns';
+import { parseTypedDate } from '../editing';
+import { foldText } from '../text';
 import { contextOfHeading, matchHeading } from './matchHeading';
 import { JUDGED_ROWS, type Table } from './readTable';
 

@@ -1,5 +1,5 @@
-import { foldedWords } from '../../text';
-import { type Column, type FieldId, FIELDS, parseHeading } from './columns';
+import { type Column, type FieldId, parseHeading } from '../columns';
+import { foldedWords } from '../text';
 import { CONTEXT_WORDS, FEATURE_WORDS, FIELD_WORDS } from './headingWords.data';
 
 /** Fields whose columns may be for home or for work. */
@@ -73,9 +73,4 @@ function phraseTable<K extends string>(table: Readonly<Partial<Record<K, string>
     }
   }
   return phrases;
-}
-
-/** The heading of a field in our own words. */
-export function headingOf(field: FieldId): string {
-  return FIELDS.find(({ id }) => id === field)?.heading ?? field;
 }

@@ -1,9 +1,11 @@
 // Tables as programs and people write them; RFC 4180 for the syntax, headings by common practice.
 import fc from 'fast-check';
 
-import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
-import { encodeUtf8, findFormat } from '..';
-import { csv, FIELDS, formatHeading, guessColumns, parseHeading, readTable } from '.';
+import { arbitraryCard } from '../../../test/unit/arbitraryCard';
+import { FIELDS, formatHeading, parseHeading } from '../columns';
+import { encodeUtf8, findFormat } from '../formats';
+import { csv } from '../formats/csv';
+import { guessColumns, readTable } from '.';
 import { cellsOfCard } from './cells';
 
 const tableOf = (...lines: string[]) => readTable(encodeUtf8(lines.join('\n')));

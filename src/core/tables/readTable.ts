@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 
-import { type DecodedText, decodeText } from '../../text';
-import type { Problem } from '../format';
+import type { Problem } from '../formats/format';
+import { type DecodedText, decodeText } from '../text';
 import { matchHeading } from './matchHeading';
 
 /** A file as rows and columns, all of it found out from the bytes alone. */

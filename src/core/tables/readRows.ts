@@ -1,9 +1,9 @@
-import type { Card } from '../../card';
-import { type FigureOrder, parseTypedDate } from '../../editing';
-import { uidFromText } from '../../mapping';
-import type { Problem, ReadResult } from '../format';
+import type { Card } from '../card';
+import { type Column } from '../columns';
+import { type FigureOrder, parseTypedDate } from '../editing';
+import type { Problem, ReadResult } from '../formats/format';
+import { uidFromText } from '../mapping';
 import { buildCard } from './buildCard';
-import { type Column } from './columns';
 import type { Table, TableRow } from './readTable';
 
 /** How rows are read. */

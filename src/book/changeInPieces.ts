@@ -1,0 +1,77 @@
+import type { Card } from '@/core/card';
+
+import { bookChanged, cardsArrived } from './actions';
+import type { AppThunk } from './appStore';
+import { selectCardsByUid } from './cards/cardsSlice';
+import { isOnlyStamped, newChange, undo, type Wish } from './changeBook';
+import { type BeforeAfter, type CardChange, type Change, toCardChanges } from './history/change';
+import { detachPhotos } from './photos/detachPhotos';
+import { selectSettings } from './settings/settingsSlice';
+import { noticed } from './status/statusSlice';
+
+/** Cards put in between two breaths of the page. */
+const PIECE = 250;
+
+/** What a long change is watched and stopped by. */
+export interface PiecesOptions {
+  readonly onProgress?: (share01: number, cards: number) => void;
+  /** Asked between two pieces; what has been done by then is taken back. */
+  readonly isStopped?: () => boolean;
+}
+
+/**
+ * Changes many cards without holding the page up: piece by piece, yet one step of the history. The step is noted
+ * first, so that what a crash leaves half done can be taken back as well.
+ *
+ * @returns the change, or undefined where nothing differs or the user has stopped it
+ */
+export function changeInPieces(
+  { cause, label, upserts = [] }: Omit<Wish, 'removed'>,
+  { onProgress, isStopped }: PiecesOptions = {},
+): AppThunk<Promise<Change | undefined>> {
+  return async (dispatch, getState, services) => {
+    const stamp = services.utcNow();
+    const cards: Card[] = [];
+    const changes: CardChange[] = [];
+    for (const piece of piecesOf(upserts)) {
+      const known = selectCardsByUid(getState());
+      const detached = piece.map(detachPhotos);
+      await services.photos.put(
+        Object.assign({}, ...detached.map(({ photos }) => photos)) as Record<string, string>,
+      );
+      const pairs = detached
+        .map(({ card }): BeforeAfter & { after: Card } => ({
+          before: known[card.uid],
+          after: cause === 'import' ? card : { ...card, updated: stamp },
+        }))
+        .filter((pair) => !isOnlyStamped(pair));
+      changes.push(...toCardChanges(pairs));
+      cards.push(...pairs.map(({ after }) => after));
+      await services.yieldToPage();
+      if (isStopped?.() === true) return undefined;
+    }
+    if (changes.length === 0) return undefined;
+    const change = newChange(services, { cause, label, cards: changes, at: stamp });
+    dispatch(bookChanged({ upserts: [], removed: [], change }));
+    services.writer.putChange(change, [], []);
+    let done = 0;
+    for (const piece of piecesOf(cards)) {
+      dispatch(cardsArrived({ upserts: piece, removed: [] }));
+      services.writer.putCards(piece);
+      void services.search.put(piece, [], selectSettings(getState()).country);
+      done += piece.length;
+      onProgress?.(done / cards.length, done);
+      await services.yieldToPage();
+      if (isStopped?.() === true) {
+        dispatch(undo(change.id));
+        return undefined;
+      }
+    }
+    dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
+    return change;
+  };
+}
+
+function* piecesOf(cards: readonly Card[]): Generator<readonly Card[]> {
+  for (let start = 0; start < cards.length; start += PIECE) yield cards.slice(start, start + PIECE);
+}

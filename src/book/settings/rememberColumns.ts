@@ -1,0 +1,15 @@
+import type { AppThunk } from '../appStore';
+import { changeSettings } from './changeSettings';
+import { selectSettings } from './settingsSlice';
+
+/** Tables whose columns are remembered at most. */
+const MAX_REMEMBERED = 40;
+
+/** Remembers what the columns of a table say, for the next file with the same headings. */
+export function rememberColumns(key: string, columns: readonly string[]): AppThunk {
+  return (dispatch, getState) => {
+    const { [key]: _, ...others } = selectSettings(getState()).tableColumns;
+    const kept = Object.entries(others).slice(-MAX_REMEMBERED + 1);
+    dispatch(changeSettings({ tableColumns: { ...Object.fromEntries(kept), [key]: [...columns] } }));
+  };
+}

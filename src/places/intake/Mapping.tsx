@@ -1,0 +1,129 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { secondLine, shownAs } from '@/core/card';
+import { formatCount } from '@/platform';
+import { Act, ChevronDown, NextAct, Txt, useColours } from '@/ui';
+
+import { ColumnSheet } from './ColumnSheet';
+import type { TableMapping } from './importState';
+
+/** Cards shown as they would be. */
+const CARDS_SHOWN = 3;
+
+interface MappingProps {
+  readonly mapping: TableMapping;
+  readonly onColumn: (at: number, heading: string) => void;
+  readonly onConfirm: () => void;
+  readonly onDrop: () => void;
+}
+
+/** What each column of a table says, with the first cards as they will be. */
+export function Mapping({ mapping, onColumn, onConfirm, onDrop }: MappingProps) {
+  const [open, setOpen] = useState<number>();
+  const { part, columns, isRemembered, isReading } = mapping;
+  const { table, cards, problems } = part.contents;
+  if (!table) return null;
+  return (
+    <View className="gap-5" testID="import-mapping">
+      <Txt tone="faded">
+        {`${part.name}: a table of ${formatCount(table.rows, 'row', 'rows')}. ${
+          isRemembered
+            ? 'Its columns are matched as you did for the last such file.'
+            : 'See whether its columns are understood.'
+        }`}
+      </Txt>
+      <View>
+        {columns.map((column, at) => (
+          <ColumnRow
+            key={at}
+            heading={table.headings[at] ?? ''}
+            samples={table.samples[at] ?? []}
+            column={column}
+            onPress={() => setOpen(at)}
+          />
+        ))}
+      </View>
+      <View className="gap-1" aria-live="polite" testID="mapping-cards">
+        <Txt font="sansBold">
+          {isReading ? 'Reading again …' : `${formatCount(cards.length, 'card', 'cards')} would come of it`}
+        </Txt>
+        {problems.length === 0 ? null : (
+          <Txt tone="ochre">{`${formatCount(problems.length, 'place', 'places')} can’t be read like this: line ${problems[0]?.line ?? 0}, ${problems[0]?.message ?? ''}`}</Txt>
+        )}
+        {cards.slice(0, CARDS_SHOWN).map((card) => (
+          <View key={card.uid} className="border-b border-rule py-2">
+            <Txt font="serif" size="strong">
+              {shownAs(card) || 'No name'}
+            </Txt>
+            <Txt size="small" tone="faded">
+              {[secondLine(card), ...reachesOf(card)].filter(Boolean).join(' · ')}
+            </Txt>
+          </View>
+        ))}
+      </View>
+      <View className="flex-row items-center gap-4">
+        <NextAct
+          label="These columns are right"
+          isDisabled={isReading || cards.length === 0}
+          onPress={onConfirm}
+          testID="confirm-columns"
+        />
+        <Act label="Leave it" tone="faded" onPress={onDrop} />
+      </View>
+      {open === undefined ? null : (
+        <ColumnSheet
+          heading={table.headings[open] ?? ''}
+          value={columns[open] ?? ''}
+          onChange={(heading) => onColumn(open, heading)}
+          onClose={() => setOpen(undefined)}
+        />
+      )}
+    </View>
+  );
+}
+
+/** The first mail address and number, by which a row is recognised. */
+function reachesOf(card: TableMapping['part']['contents']['cards'][number]): string[] {
+  const [mail] = Object.values(card.emails ?? {});
+  const [phone] = Object.values(card.phones ?? {});
+  return [mail?.address ?? '', phone?.number ?? ''];
+}
+
+interface ColumnRowProps {
+  readonly heading: string;
+  readonly samples: readonly string[];
+  readonly column: string;
+  readonly onPress: () => void;
+}
+
+function ColumnRow({ heading, samples, column, onPress }: ColumnRowProps) {
+  const colours = useColours();
+  const isOut = column === 'Left out';
+  const shown = heading === '' ? 'No heading' : heading;
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${shown}: ${column}. Change`}
+      onPress={onPress}
+      className="min-h-[52px] flex-row items-center gap-3 border-b border-rule py-2 hover:bg-leaf active:bg-leaf"
+    >
+      <View className="min-w-0 flex-1">
+        <Txt font="sansBold" tone={heading === '' ? 'faded' : 'ink'}>
+          {shown}
+        </Txt>
+        <Txt size="small" tone="faded" lines={1}>
+          {samples.length === 0 ? 'Empty' : samples.join(' · ')}
+        </Txt>
+      </View>
+      <View className="max-w-[48%] flex-row items-center gap-1">
+        <View className="min-w-0 shrink">
+          <Txt tone={isOut ? 'faded' : 'berry'} lines={2}>
+            {column}
+          </Txt>
+        </View>
+        <ChevronDown size={20} strokeWidth={1.75} color={isOut ? colours.faded : colours.berry} />
+      </View>
+    </Pressable>
+  );
+}

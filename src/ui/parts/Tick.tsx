@@ -1,0 +1,33 @@
+import type { ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { Square, SquareCheck } from '../icons';
+import { useColours } from '../theme/ThemeProvider';
+
+interface TickProps {
+  /** For screen readers: what is chosen or not. */
+  readonly name: string;
+  readonly isOn: boolean;
+  readonly onChange: (isOn: boolean) => void;
+  readonly children: ReactNode;
+  readonly testID?: string;
+}
+
+/** One of many lines that can each be chosen; the box is ticked where it is. */
+export function Tick({ name, isOn, onChange, children, testID }: TickProps) {
+  const colours = useColours();
+  const Box = isOn ? SquareCheck : Square;
+  return (
+    <Pressable
+      role="checkbox"
+      aria-checked={isOn}
+      aria-label={name}
+      onPress={() => onChange(!isOn)}
+      {...(testID === undefined ? {} : { testID })}
+      className="min-h-[44px] flex-row items-center gap-3 border-b border-rule py-2 hover:bg-leaf active:bg-leaf"
+    >
+      <Box size={20} strokeWidth={1.75} color={isOn ? colours.berry : colours.faded} />
+      <View className="min-w-0 flex-1">{children}</View>
+    </Pressable>
+  );
+}
