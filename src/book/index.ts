@@ -29,7 +29,7 @@ export {
 export { changeSettings } from './settings/changeSettings';
 export { rememberColumns } from './settings/rememberColumns';
 export { selectSettings, type Settings } from './settings/settingsSlice';
-export { type Book, startBook } from './startBook';
+export { type Book, getBook } from './startBook';
 export {
   noticeClosed,
   noticed,

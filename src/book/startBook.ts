@@ -28,8 +28,22 @@ export interface Book {
   readonly services: Services;
 }
 
+const books = new Map<BookName, Book>();
+
+/**
+ * The book of a name, started when it is first asked for. A page has one: what React draws for the first time and
+ * throws away, because something below has yet to be loaded, must not start a second one beside it.
+ */
+export function getBook(name: BookName): Book {
+  const known = books.get(name);
+  if (known) return known;
+  const book = startBook(name);
+  books.set(name, book);
+  return book;
+}
+
 /** Starts a book on this device's storage, and begins to read it. */
-export function startBook(name: BookName): Book {
+function startBook(name: BookName): Book {
   const storage = openStorage(name);
   let remember: ReturnType<typeof setTimeout> | undefined;
   const channel = openTabChannel(name, (message) => {

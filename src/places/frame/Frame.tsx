@@ -1,9 +1,9 @@
 import { usePathname } from 'expo-router';
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
 
-import { selectOpenFault, selectSettings, ServicesProvider, startBook, useAppSelector } from '@/book';
+import { getBook, selectOpenFault, selectSettings, ServicesProvider, useAppSelector } from '@/book';
 import { bookName } from '@/platform';
 import { EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
 
@@ -18,7 +18,7 @@ import { usePageState } from './usePageState';
 
 /** What is around every screen: the state, the theme, the way to the five places, the quick line, messages. */
 export function Frame({ children }: { readonly children: ReactNode }) {
-  const [{ store, services }] = useState(() => startBook(bookName()));
+  const { store, services } = getBook(bookName());
   return (
     <Provider store={store}>
       <ServicesProvider value={services}>
