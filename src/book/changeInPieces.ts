@@ -10,7 +10,7 @@ import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
 
 /** Cards put in between two breaths of the page. */
-const PIECE = 250;
+const PIECE = 200;
 
 /** What a long change is watched and stopped by. */
 export interface PiecesOptions {
