@@ -19,3 +19,15 @@ export function localDay(): string {
   const two = (value: number) => String(value).padStart(2, '0');
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }
+
+/** The time it is now in a zone of the IANA database, as "14:05"; undefined for a zone that isn't known. */
+export function timeIn(timeZone: string): string | undefined {
+  if (timeZone === '') return undefined;
+  try {
+    return new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(
+      new Date(),
+    );
+  } catch {
+    return undefined;
+  }
+}

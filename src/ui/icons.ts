@@ -1,7 +1,9 @@
 /**
  * The icons in use, each from a file of its own: the package's index would bring all two thousand along.
  */
+export { default as ArrowDown } from 'lucide-react-native/icons/arrow-down';
 export { default as ArrowDownAZ } from 'lucide-react-native/icons/arrow-down-a-z';
+export { default as ArrowUp } from 'lucide-react-native/icons/arrow-up';
 export { default as BookOpen } from 'lucide-react-native/icons/book-open';
 export { default as Brush } from 'lucide-react-native/icons/brush';
 export { default as Check } from 'lucide-react-native/icons/check';

@@ -11,6 +11,8 @@ export const settingsSchema = z.object({
   scheme: z.enum(['system', 'light', 'dark']).catch('system'),
   /** Of tables that were read: what their columns say, by the hash of their headings; the latest last. */
   tableColumns: z.record(z.string(), z.array(z.string())).catch({}),
+  /** The parts of a card that are offered at once when one is written, in order; none for the usual ones. */
+  cardLayout: z.array(z.string()).catch([]),
   /** 1 is the size as designed. */
   typeScale: z.number().min(0.85).max(1.6).catch(1),
 });

@@ -4,6 +4,7 @@ import { arbitraryCard } from '../../../test/unit/arbitraryCard';
 import { type Card, newCard } from '../card';
 import { isSameJson } from '../json';
 import {
+  BLANK_ROWS,
   type CardForm,
   cardFormSchema,
   findCountryCode,
@@ -86,11 +87,133 @@ const cases: {
     value: 'Stage door',
   },
   {
+    name: 'parts typed one by one make the name, and the line stays what is shown',
+    change: (form) => {
+      Object.assign(form.parts, { given: 'Adelheid', surname: 'van der Lowther', credential: 'MA' });
+      form.name = 'Ada van der Lowther';
+    },
+    expected: (card) => card.name,
+    value: {
+      components: [
+        { kind: 'given', value: 'Adelheid' },
+        { kind: 'surname', value: 'van der Lowther' },
+        { kind: 'credential', value: 'MA' },
+      ],
+      full: 'Ada van der Lowther',
+    },
+  },
+  {
+    name: 'how a name sounds and is sorted stands with it',
+    change: (form) => Object.assign(form.parts, { givenSound: 'AY-da', sortedAs: 'Lother' }),
+    expected: (card) => card.name,
+    value: {
+      components: [
+        { kind: 'given', value: 'Ada', phonetic: 'AY-da' },
+        { kind: 'surname', value: 'Lowther' },
+      ],
+      isOrdered: true,
+      sortAs: { surname: 'Lother' },
+    },
+  },
+  {
+    name: 'two places of work keep their posts apart',
+    change: (form) => {
+      form.work = [
+        {
+          ...BLANK_ROWS.work,
+          organization: 'Harbour Hall',
+          unit: 'Stage; Light',
+          post: 'Head',
+          role: 'Lighting',
+        },
+        { ...BLANK_ROWS.work, organization: 'Festival', post: 'Adviser' },
+      ];
+    },
+    expected: ({ organizations, titles }) => ({ organizations, titles }),
+    value: {
+      organizations: {
+        g1: { name: 'Harbour Hall', units: [{ name: 'Stage' }, { name: 'Light' }] },
+        g2: { name: 'Festival' },
+      },
+      titles: {
+        t1: { kind: 'title', name: 'Head', organizationId: 'g1' },
+        t2: { kind: 'role', name: 'Lighting', organizationId: 'g1' },
+        t3: { kind: 'title', name: 'Adviser', organizationId: 'g2' },
+      },
+    },
+  },
+  {
+    name: 'nicknames, languages and tags are read from one line each',
+    change: (form) =>
+      Object.assign(form, { nickname: 'Addie, Del', languages: 'Norwegian, de', tags: 'press, patron' }),
+    expected: ({ nicknames, preferredLanguages, keywords }) => ({ nicknames, preferredLanguages, keywords }),
+    value: {
+      nicknames: { n1: { name: 'Addie' }, n2: { name: 'Del' } },
+      preferredLanguages: { q1: { language: 'no' }, q2: { language: 'de' } },
+      keywords: { press: true, patron: true },
+    },
+  },
+  {
+    name: 'a value is made private, and a mail address gets a name of its own',
+    change: (form) => {
+      Object.assign(form.phones[0] ?? {}, { isPrivate: true });
+      form.emails.push({
+        ...BLANK_ROWS.emails,
+        id: 'new',
+        address: 'ada@example.org',
+        shownAs: 'Box office',
+      });
+    },
+    expected: ({ phones, emails }) => [phones?.['p1']?.number, phones?.['p1'] as object, emails],
+    value: [
+      '020 7946 0958',
+      expect.objectContaining({ 'cordialis.example:private': true }),
+      {
+        e1: {
+          address: 'ada@example.org',
+          contexts: { work: true },
+          'cordialis.example:shownAs': 'Box office',
+        },
+      },
+    ],
+  },
+  {
+    name: 'accounts, interests, own fields, keys, relations, zone and pronouns',
+    change: (form) => {
+      form.accounts.push({ ...BLANK_ROWS.accounts, id: 'new', label: 'Matrix', text: '@ada:example.org' });
+      form.infos.push({ ...BLANK_ROWS.infos, id: 'new', label: 'hobby', text: 'sailing' });
+      form.ownFields.push({ ...BLANK_ROWS.ownFields, id: 'new', label: 'Shoe size', text: '39' });
+      form.keys.push({ ...BLANK_ROWS.keys, id: 'new', text: 'https://example.org/ada.asc' });
+      form.relations.push({ id: 'b', label: 'spouse', text: 'Bo' }, { id: '', label: 'friend', text: 'Cy' });
+      Object.assign(form, { timeZone: 'Europe/Oslo', pronouns: 'she/her', isPrivate: true });
+    },
+    expected: (card) => [
+      card.onlineServices,
+      card.personalInfo,
+      card['cordialis.example:fields'],
+      card.cryptoKeys,
+      card.relatedTo,
+      card['cordialis.example:timeZone'],
+      card.speakToAs,
+      card['cordialis.example:private'],
+    ],
+    value: [
+      { s1: { user: '@ada:example.org', service: 'Matrix' } },
+      { i1: { kind: 'hobby', value: 'sailing' } },
+      { f1: { label: 'Shoe size', value: '39' } },
+      { k1: { uri: 'https://example.org/ada.asc' } },
+      { b: { relation: { spouse: true } } },
+      'Europe/Oslo',
+      { pronouns: { r1: { pronouns: 'she/her' } } },
+      true,
+    ],
+  },
+  {
     name: 'an added row gets an id of its own, an empty one is left out',
     change: (form) =>
       form.phones.push(
-        { id: 'new1', number: '2', label: '', isPreferred: true },
-        { id: 'new2', number: ' ', label: '', isPreferred: false },
+        { ...BLANK_ROWS.phones, id: 'new1', number: '2', label: '', isPreferred: true },
+        { ...BLANK_ROWS.phones, id: 'new2', number: ' ', label: '' },
       ),
     expected: (card) => Object.entries(card.phones ?? {}).slice(2),
     value: [['p3', { number: '2', pref: 1 }]],
@@ -122,13 +245,14 @@ const cases: {
   },
   {
     name: 'a birthday without a year',
-    change: (form) => form.dates.push({ id: 'n', label: 'birthday', text: '3 February' }),
+    change: (form) =>
+      form.dates.push({ ...BLANK_ROWS.dates, id: 'n', label: 'birthday', text: '3 February' }),
     expected: (card) => card.anniversaries,
     value: { d1: { kind: 'birth', date: { month: 2, day: 3 } } },
   },
   {
     name: 'a day of another kind keeps its label',
-    change: (form) => form.dates.push({ id: 'n', label: 'First concert', text: '1999' }),
+    change: (form) => form.dates.push({ ...BLANK_ROWS.dates, id: 'n', label: 'First concert', text: '1999' }),
     expected: (card) => card.anniversaries?.['d1'],
     value: { kind: 'cordialis.example:other', date: { year: 1999 }, label: 'First concert' },
   },
@@ -146,13 +270,14 @@ const cases: {
   },
   {
     name: 'a web address without its scheme gets one',
-    change: (form) => form.links.push({ id: 'n', label: '', uri: 'ada.example.org' }),
+    change: (form) => form.links.push({ ...BLANK_ROWS.links, id: 'n', label: '', uri: 'ada.example.org' }),
     expected: (card) => card.links?.['l1']?.uri,
     value: 'https://ada.example.org',
   },
   {
     name: 'organisation and title',
-    change: (form) => Object.assign(form, { organization: 'Brine & Bellows', title: 'Organ builder' }),
+    change: (form) =>
+      Object.assign(form.work[0] ?? {}, { organization: 'Brine & Bellows', post: 'Organ builder' }),
     expected: (card) => [card.organizations, card.titles],
     value: [{ g1: { name: 'Brine & Bellows' } }, { t1: { name: 'Organ builder', kind: 'title' } }],
   },
@@ -197,18 +322,20 @@ const faults = [
   { name: 'nothing at all', change: () => undefined, path: ['name'] },
   {
     name: 'a mail address without @',
-    change: (form: CardForm) => form.emails.push({ id: 'n', label: '', isPreferred: false, address: 'ada' }),
+    change: (form: CardForm) =>
+      form.emails.push({ ...BLANK_ROWS.emails, id: 'n', label: '', isPreferred: false, address: 'ada' }),
     path: ['emails', 0, 'address'],
   },
   {
     name: 'a number without digits',
-    change: (form: CardForm) => form.phones.push({ id: 'n', label: '', isPreferred: false, number: 'ask' }),
+    change: (form: CardForm) =>
+      form.phones.push({ ...BLANK_ROWS.phones, id: 'n', label: '', isPreferred: false, number: 'ask' }),
     path: ['phones', 0, 'number'],
   },
   {
     name: 'a day that does not exist',
     change: (form: CardForm) => (
-      form.dates.push({ id: 'n', label: '', text: '31 April' }),
+      form.dates.push({ ...BLANK_ROWS.dates, id: 'n', label: '', text: '31 April' }),
       (form.name = 'A')
     ),
     path: ['dates', 0, 'text'],
@@ -226,9 +353,12 @@ for (const { name, change, path } of faults) {
 for (const only of ['name', 'organization', 'phones', 'emails'] as const) {
   test(`one of four is enough: ${only}`, () => {
     const form = toForm(newCard('x', '2026-01-01T00:00:00Z'));
-    if (only === 'phones') form.phones.push({ id: 'n', label: '', isPreferred: false, number: '1' });
-    else if (only === 'emails') form.emails.push({ id: 'n', label: '', isPreferred: false, address: 'a@b' });
-    else form[only] = 'A';
+    if (only === 'phones')
+      form.phones.push({ ...BLANK_ROWS.phones, id: 'n', label: '', isPreferred: false, number: '1' });
+    else if (only === 'emails')
+      form.emails.push({ ...BLANK_ROWS.emails, id: 'n', label: '', isPreferred: false, address: 'a@b' });
+    else if (only === 'organization') form.work = [{ ...BLANK_ROWS.work, organization: 'A' }];
+    else form.name = 'A';
     expect(cardFormSchema.safeParse(form).success).toBe(true);
   });
 }

@@ -1,16 +1,11 @@
-import {
-  type Address,
-  type Anniversary,
-  type Card,
-  type Collection,
-  formatName,
-  type Name,
-  nextId,
-  parseName,
-} from '../card';
+import { type Address, type Anniversary, type Card, nextId, type OnlineService } from '../card';
 import type { CardForm } from './cardForm';
-import { type LabelKind, type Labelled, parseLabel } from './label';
+import { parseLanguage } from './languageName';
 import { parseTypedDate } from './parseTypedDate';
+import { putName } from './putName';
+import { isSameRow, put, putRows } from './putRows';
+import { putWork } from './putWork';
+import { parseRelation } from './relations';
 import { DATE_LABELS, toForm } from './toForm';
 
 /** What the form needs to know that neither it nor the card says. */
@@ -18,157 +13,171 @@ export interface FormContext {
   readonly locale?: string;
   /** Finds the code of a country by its name, ISO 3166-1 alpha-2. */
   readonly findCountryCode?: (name: string) => string | undefined;
+  /** What another card is called, as the form was told when it began. */
+  readonly nameOf?: (uid: string) => string | undefined;
 }
 
 /**
  * The card as the form has it. What the form doesn't show stays, and a value whose text has not been touched stays
- * exactly as it was, however it was written.
+ * exactly as it was, however it was written. A relation without an id is left out: whoever saves has to find or make
+ * its card first.
  */
 export function fromForm(card: Card, form: CardForm, context: FormContext = {}): Card {
-  const before = toForm(card, context.locale);
+  const before = toForm(card, context);
   const next: Card = { ...card };
   if (form.kind === 'org') next.kind = 'org';
   else if (card.kind === 'org') next.kind = 'individual';
-  if (form.name !== before.name || form.kind !== before.kind) put(next, 'name', nameFrom(card, form));
-  putFirst(next, 'nicknames', form.nickname, before.nickname, (name) => ({ name }));
-  putFirst(next, 'titles', form.title, before.title, (name) => ({ name, kind: 'title' }));
-  putFirst(next, 'organizations', form.organization, before.organization, (name) => ({ name }));
-  putList(
-    next,
-    'phones',
-    form.phones,
-    before.phones,
-    ({ number }, old) => number.trim() && { ...old, number: number.trim() },
-  );
-  putList(
-    next,
-    'emails',
-    form.emails,
-    before.emails,
-    ({ address }, old) => address.trim() && { ...old, address: address.trim() },
-  );
-  putList(
-    next,
-    'links',
-    form.links,
-    before.links,
-    ({ uri }, old) => uri.trim() && { ...old, uri: webUri(uri.trim()) },
-  );
-  putList(next, 'addresses', form.addresses, before.addresses, (row, old) =>
-    addressFrom(row, old as Address | undefined, context),
-  );
-  putList(next, 'anniversaries', form.dates, before.dates, (row, old) =>
+  if (form.isPrivate !== before.isPrivate)
+    put(next, 'cordialis.example:private', form.isPrivate || undefined);
+  putName(next, form, before);
+  putLine(next, 'nicknames', form.nickname, before.nickname, 'name', (name) => name);
+  putPronouns(next, form.pronouns, before.pronouns);
+  putWork(next, form.work, before.work);
+  putReach(next, form, before, context);
+  putRows(next, 'anniversaries', form.dates, before.dates, (row, old) =>
     dateFrom(row, old as Anniversary | undefined, context),
   );
-  putList(
+  putRows(
+    next,
+    'personalInfo',
+    form.infos,
+    before.infos,
+    ({ label, text }, old) => text.trim() && { ...old, kind: label.trim() || 'interest', value: text.trim() },
+  );
+  putLine(next, 'preferredLanguages', form.languages, before.languages, 'language', (name) =>
+    parseLanguage(name, context.locale),
+  );
+  if (form.timeZone !== before.timeZone)
+    put(next, 'cordialis.example:timeZone', form.timeZone.trim() || undefined);
+  putTags(next, form.tags, before.tags);
+  putRelations(next, form.relations, before.relations);
+  putRows(
     next,
     'notes',
     form.notes,
     before.notes,
     ({ text }, old) => text.trim() && { ...old, note: text.trim() },
   );
+  putRows(
+    next,
+    'cordialis.example:fields',
+    form.ownFields,
+    before.ownFields,
+    ({ label, text }, old) =>
+      text.trim() && { ...old, label: label.trim() || 'own field', value: text.trim() },
+  );
+  putRows(
+    next,
+    'cryptoKeys',
+    form.keys,
+    before.keys,
+    ({ text }, old) => text.trim() && { ...old, uri: text.trim() },
+  );
   return next;
 }
 
-function put<K extends keyof Card>(card: Card, key: K, value: Card[K] | undefined): void {
-  if (value === undefined) delete card[key];
-  else card[key] = value;
-}
-
-/** A typed name in its parts; that of an organisation as a whole. */
-function nameFrom(card: Card, form: CardForm): Name | undefined {
-  const line = form.name.trim();
-  if (line === '') return undefined;
-  if (form.kind === 'org') return { full: line };
-  const kinds = (card.name?.components ?? []).map(({ kind }) => kind);
-  const familyFirst =
-    kinds.includes('given') &&
-    kinds.indexOf('surname') !== -1 &&
-    kinds.indexOf('surname') < kinds.indexOf('given');
-  const isOrdered = card.name?.isOrdered === true && !formatName(card.name).includes(',');
-  const name = parseName(line, {
-    familyFirst: isOrdered && familyFirst,
-    doubleSurname: kinds.includes('surname2'),
+function putReach(next: Card, form: CardForm, before: CardForm, context: FormContext): void {
+  putRows(
+    next,
+    'phones',
+    form.phones,
+    before.phones,
+    ({ number }, old) => number.trim() && { ...old, number: number.trim() },
+  );
+  putRows(next, 'emails', form.emails, before.emails, ({ address, shownAs }, old) => {
+    const { 'cordialis.example:shownAs': _, ...rest } = (old ?? {}) as Record<string, unknown>;
+    const shown = shownAs.trim() === '' ? {} : { 'cordialis.example:shownAs': shownAs.trim() };
+    return address.trim() && { ...rest, address: address.trim(), ...shown };
   });
-  const sortAs = form.name.includes(',') ? undefined : card.name?.sortAs;
-  return name && (sortAs ? { ...name, sortAs } : name);
+  putRows(next, 'onlineServices', form.accounts, before.accounts, (row, old) =>
+    accountFrom(row, old as OnlineService | undefined),
+  );
+  putRows(
+    next,
+    'links',
+    form.links,
+    before.links,
+    ({ uri }, old) => uri.trim() && { ...old, uri: webUri(uri.trim()) },
+  );
+  putRows(next, 'addresses', form.addresses, before.addresses, (row, old) =>
+    addressFrom(row, old as Address | undefined, context),
+  );
 }
 
-type FirstCollection = 'nicknames' | 'titles' | 'organizations';
-
-/** The first entry of a collection is edited as one line; the others stay. */
-function putFirst<K extends FirstCollection>(
+/** Entries that the form has as one line with commas between; each that is still named stays as it was. */
+function putLine(
   card: Card,
-  collection: K,
-  text: string,
+  collection: 'nicknames' | 'preferredLanguages',
+  line: string,
   before: string,
-  make: (text: string) => object,
+  property: 'name' | 'language',
+  parse: (text: string) => string,
 ): void {
-  if (text === before) return;
-  const entries: Record<string, object> = { ...card[collection] };
-  const first = Object.keys(entries)[0] ?? nextId(collection);
-  if (text.trim() === '') delete entries[first];
-  else entries[first] = { ...make(text.trim()), ...entries[first], name: text.trim() };
-  put(card, collection, Object.keys(entries).length === 0 ? undefined : (entries as Card[K]));
-}
-
-interface Row {
-  readonly id: string;
-  readonly label?: string;
-  readonly isPreferred?: boolean;
-}
-
-type ListCollection = Exclude<Collection, 'pronouns' | 'personalInfo'>;
-const LABEL_KINDS: Partial<Record<ListCollection, LabelKind>> = {
-  phones: 'phone',
-  addresses: 'address',
-  emails: 'other',
-  links: 'other',
-};
-
-/** Makes the entries of a collection in the order of the form; `make` gives '' for a row that says nothing. */
-function putList<R extends Row>(
-  card: Card,
-  collection: ListCollection,
-  rows: readonly R[],
-  before: readonly R[],
-  make: (row: R, old: object | undefined) => object | '',
-): void {
-  if (isSameRow(rows, before)) return;
-  const old = (card[collection] ?? {}) as Record<string, object>;
+  if (line === before) return;
+  const old = Object.entries((card[collection] ?? {}) as Record<string, Record<string, unknown>>);
   const entries: Record<string, object> = {};
-  for (const row of rows) {
-    const was = before.find(({ id }) => id === row.id);
-    const known = old[row.id];
-    if (known && was && isSameRow(row, was)) {
-      entries[row.id] = known;
-      continue;
-    }
-    const made = make(row, known);
-    if (made === '') continue;
-    const id = known ? row.id : nextId(collection, { ...old, ...entries });
-    entries[id] = withUse(made, row, was, LABEL_KINDS[collection]);
+  for (const text of line.split(/[,;、]/)) {
+    if (text.trim() === '') continue;
+    const value = parse(text.trim());
+    const known = old.find(([, entry]) => entry[property] === value);
+    const id = known?.[0] ?? nextId(collection, { ...card[collection], ...entries });
+    entries[id] = known?.[1] ?? { [property]: value };
   }
-  const isEmpty = Object.keys(entries).length === 0;
-  put(card, collection, isEmpty ? undefined : (entries as never));
+  put(card, collection, Object.keys(entries).length === 0 ? undefined : (entries as never));
 }
 
-function isSameRow(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
+function putPronouns(card: Card, text: string, before: string): void {
+  if (text === before) return;
+  const { pronouns = {}, ...rest } = card.speakToAs ?? {};
+  const [first = 'r1', ...others] = Object.keys(pronouns);
+  const kept = Object.fromEntries(others.map((id) => [id, pronouns[id] ?? { pronouns: '' }]));
+  const wished =
+    text.trim() === '' ? kept : { [first]: { ...pronouns[first], pronouns: text.trim() }, ...kept };
+  const speakToAs = Object.keys(wished).length === 0 ? rest : { ...rest, pronouns: wished };
+  put(card, 'speakToAs', Object.keys(speakToAs).length === 0 ? undefined : speakToAs);
 }
 
-/** Label and preference as the row has them, where they were touched. */
-function withUse(entry: object, row: Row, was: Row | undefined, kind: LabelKind | undefined): object {
-  let used = entry as Labelled & { pref?: number };
-  if (kind && row.label !== undefined && row.label !== (was?.label ?? '')) {
-    const { contexts: _, features: __, label: ___, ...rest } = used;
-    used = { ...rest, ...parseLabel(row.label, kind) };
+function putTags(card: Card, line: string, before: string): void {
+  if (line === before) return;
+  const words = line.split(',').flatMap((word) => (word.trim() === '' ? [] : [word.trim()]));
+  put(
+    card,
+    'keywords',
+    words.length === 0 ? undefined : Object.fromEntries(words.map((word) => [word, true])),
+  );
+}
+
+function putRelations(card: Card, rows: CardForm['relations'], before: CardForm['relations']): void {
+  if (isSameRow(rows, before)) return;
+  const related: NonNullable<Card['relatedTo']> = {};
+  for (const { id, label, text } of rows) {
+    if (id === '' || text.trim() === '') continue;
+    const was = before.find((row) => row.id === id);
+    const old = card.relatedTo?.[id] ?? {};
+    related[id] = was?.label === label ? old : { ...old, relation: parseRelation(label) };
   }
-  if (row.isPreferred !== undefined && row.isPreferred !== (was?.isPreferred ?? false)) {
-    const { pref: _, ...rest } = used;
-    used = row.isPreferred ? { ...rest, pref: 1 } : rest;
-  }
-  return used;
+  put(card, 'relatedTo', Object.keys(related).length === 0 ? undefined : related);
+}
+
+/** A name on a service, or an address of it with a scheme. */
+function accountFrom(
+  { label, text }: CardForm['accounts'][number],
+  old: OnlineService | undefined,
+): object | '' {
+  const value = text.trim();
+  const { service: _, user, uri, ...rest } = old ?? {};
+  if (value === '') return '';
+  const service = label.trim() === '' ? {} : { service: label.trim() };
+  if (value === (user ?? uri))
+    return {
+      ...rest,
+      ...(user === undefined ? {} : { user }),
+      ...(uri === undefined ? {} : { uri }),
+      ...service,
+    };
+  return /^[a-z][\w+.-]*:\S+$/i.test(value)
+    ? { ...rest, uri: value, ...service }
+    : { ...rest, user: value, ...service };
 }
 
 /** "example.org" is meant as a web address; anything with a scheme stays as it is. */

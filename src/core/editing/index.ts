@@ -5,7 +5,11 @@
  */
 export { type CardForm, cardFormSchema } from './cardForm';
 export { findCountryCode } from './countryCode';
+export { BLANK_ROWS, DEFAULT_LAYOUT, filledParts, FORM_PARTS, type FormPartId } from './formParts';
 export { type FormContext, fromForm } from './fromForm';
 export { formatLabel, type Labelled, type LabelKind, parseLabel } from './label';
 export { type FigureOrder, parseTypedDate } from './parseTypedDate';
-export { DATE_LABELS, toForm } from './toForm';
+export { formatLanguage, parseLanguage } from './languageName';
+export { relateBack } from './relateBack';
+export { parseRelation, RELATION_WORDS, relationLabel, reverseRelation } from './relations';
+export { BLANK_WORK, DATE_LABELS, toForm, type ToFormOptions } from './toForm';

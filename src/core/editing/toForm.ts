@@ -1,6 +1,8 @@
-import { type Address, type Card, formatName, formatPartialDate, toPartialDate } from '../card';
+import { type Address, type Card, formatName, formatPartialDate, nameParts, toPartialDate } from '../card';
 import type { CardForm } from './cardForm';
 import { formatLabel } from './label';
+import { formatLanguage } from './languageName';
+import { relationLabel } from './relations';
 
 /** Our words for the kinds of anniversaries of RFC 9553 §2.8.1. */
 export const DATE_LABELS: Readonly<Record<string, string>> = {
@@ -9,31 +11,130 @@ export const DATE_LABELS: Readonly<Record<string, string>> = {
   death: 'death',
 };
 
-/** What the editing page shows of a card. @param locale - for dates in words */
-export function toForm(card: Card, locale?: string): CardForm {
+/** What the form is told that the card doesn't say. */
+export interface ToFormOptions {
+  /** For dates and languages in words. */
+  readonly locale?: string | undefined;
+  /** What another card is called; its uid where it isn't known. */
+  readonly nameOf?: (uid: string) => string | undefined;
+}
+
+/** What the editing page shows of a card. */
+export function toForm(card: Card, { locale, nameOf }: ToFormOptions = {}): CardForm {
   return {
     kind: card.kind === 'org' ? 'org' : 'individual',
+    isPrivate: card['cordialis.example:private'] === true,
     name: formatName(card.name),
-    nickname: Object.values(card.nicknames ?? {})[0]?.name ?? '',
-    title: Object.values(card.titles ?? {})[0]?.name ?? '',
-    organization: Object.values(card.organizations ?? {})[0]?.name ?? '',
+    parts: toPartsForm(card),
+    nickname: Object.values(card.nicknames ?? {})
+      .map(({ name }) => name)
+      .join(', '),
+    pronouns: Object.values(card.speakToAs?.pronouns ?? {})[0]?.pronouns ?? '',
+    work: toWorkForm(card),
     phones: each(card.phones, ({ number, ...use }) => ({
       number: number.replace(/^tel:/, ''),
       ...used(use),
     })),
-    emails: each(card.emails, ({ address, ...use }) => ({ address, ...used(use) })),
-    addresses: each(card.addresses, (entry) => ({ label: formatLabel(entry), ...toAddressForm(entry) })),
-    links: each(card.links, ({ uri, ...use }) => ({ uri, label: formatLabel(use) })),
+    emails: each(card.emails, ({ address, ...use }) => ({
+      address,
+      shownAs: textOf(use, 'cordialis.example:shownAs'),
+      ...used(use),
+    })),
+    accounts: each(card.onlineServices, (entry) => ({
+      label: entry.service ?? '',
+      text: entry.user ?? entry.uri ?? '',
+      ...guarded(entry),
+    })),
+    addresses: each(card.addresses, (entry) => ({
+      label: formatLabel(entry),
+      ...guarded(entry),
+      ...toAddressForm(entry),
+    })),
+    links: each(card.links, ({ uri, ...use }) => ({ uri, label: formatLabel(use), ...guarded(use) })),
     dates: each(card.anniversaries, (entry) => ({
       label: entry.label ?? DATE_LABELS[entry.kind] ?? entry.kind.replace(/^.*:/, ''),
       text: formatPartialDate(toPartialDate(entry.date), locale),
+      ...guarded(entry),
     })),
-    notes: each(card.notes, ({ note }) => ({ text: note })),
+    infos: each(card.personalInfo, ({ kind, value }) => ({ label: kind, text: value })),
+    relations: Object.entries(card.relatedTo ?? {}).map(([uid, { relation }]) => ({
+      id: uid,
+      label: relationLabel(relation),
+      text: nameOf?.(uid) ?? uid,
+    })),
+    languages: Object.values(card.preferredLanguages ?? {})
+      .map(({ language }) => formatLanguage(language, locale))
+      .join(', '),
+    timeZone: textOf(card, 'cordialis.example:timeZone'),
+    tags: Object.keys(card.keywords ?? {}).join(', '),
+    notes: each(card.notes, ({ note, ...rest }) => ({ text: note, ...guarded(rest) })),
+    ownFields: each(card['cordialis.example:fields'], ({ label, value, ...rest }) => ({
+      label,
+      text: value,
+      ...guarded(rest),
+    })),
+    keys: each(card.cryptoKeys, ({ uri }) => ({ text: uri })),
   };
 }
 
+function toPartsForm({ name }: Card): CardForm['parts'] {
+  const soundOf = (kind: string) =>
+    (name?.components ?? [])
+      .filter((component) => component.kind === kind)
+      .flatMap(({ phonetic }) => phonetic ?? [])
+      .join(' ');
+  return {
+    title: nameParts(name, 'title'),
+    given: nameParts(name, 'given'),
+    given2: nameParts(name, 'given2'),
+    surname: nameParts(name, 'surname'),
+    surname2: nameParts(name, 'surname2'),
+    generation: nameParts(name, 'generation'),
+    credential: nameParts(name, 'credential'),
+    givenSound: soundOf('given'),
+    surnameSound: soundOf('surname'),
+    sortedAs: name?.sortAs?.['surname'] ?? '',
+  };
+}
+
+/** A row for each organisation with the post and the role there; posts without one stand with the first, or alone. */
+function toWorkForm(card: Card): CardForm['work'] {
+  const houses = Object.entries(card.organizations ?? {});
+  const rows: CardForm['work'] = houses.map(([id, { name = '', units = [] }]) => ({
+    ...BLANK_WORK,
+    id,
+    organization: name,
+    unit: units.map((unit) => unit.name).join('; '),
+  }));
+  for (const [titleId, { name, kind, organizationId }] of Object.entries(card.titles ?? {})) {
+    const [field, idField] = kind === 'role' ? (['role', 'roleId'] as const) : (['post', 'postId'] as const);
+    const place =
+      organizationId === undefined
+        ? rows.find((row) => row[idField] === '')
+        : rows.find((row) => row.id === organizationId && row[idField] === '');
+    const target = place ?? { ...BLANK_WORK };
+    if (!place) rows.push(target);
+    target[field] = name;
+    target[idField] = titleId;
+  }
+  return rows.length === 0 ? [{ ...BLANK_WORK }] : rows;
+}
+
+/** A place of work about which nothing is said yet. */
+export const BLANK_WORK: CardForm['work'][number] = {
+  id: '',
+  postId: '',
+  roleId: '',
+  organization: '',
+  unit: '',
+  post: '',
+  role: '',
+};
+
 /** The lines of an address that are edited apart; what else it has is kept beside them. */
-export function toAddressForm(entry: Address): Omit<CardForm['addresses'][number], 'id' | 'label'> {
+export function toAddressForm(
+  entry: Address,
+): Omit<CardForm['addresses'][number], 'id' | 'label' | 'isPrivate'> {
   const of = (...kinds: string[]) =>
     (entry.components ?? [])
       .filter(({ kind }) => kinds.includes(kind))
@@ -50,7 +151,17 @@ export function toAddressForm(entry: Address): Omit<CardForm['addresses'][number
 }
 
 function used(use: Parameters<typeof formatLabel>[0] & { readonly pref?: number }) {
-  return { label: formatLabel(use), isPreferred: use.pref === 1 };
+  return { label: formatLabel(use), isPreferred: use.pref === 1, ...guarded(use) };
+}
+
+function guarded(entry: object) {
+  return { isPrivate: (entry as Record<string, unknown>)['cordialis.example:private'] === true };
+}
+
+/** A vendor property of the card or of an entry, where it is a text. */
+function textOf(entry: object, property: string): string {
+  const value = (entry as Record<string, unknown>)[property];
+  return typeof value === 'string' ? value : '';
 }
 
 function each<T, U extends object>(

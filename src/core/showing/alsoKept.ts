@@ -2,11 +2,9 @@ import type { Card } from '../card';
 
 /** What a page that shows a card's usual values leaves unsaid, in the singular and the plural. */
 const WORDS: readonly (readonly [keyof Card, string, string])[] = [
-  ['relatedTo', 'related card', 'related cards'],
   ['members', 'member', 'members'],
   ['calendars', 'calendar', 'calendars'],
   ['schedulingAddresses', 'scheduling address', 'scheduling addresses'],
-  ['cryptoKeys', 'key', 'keys'],
   ['directories', 'directory entry', 'directory entries'],
   ['localizations', 'translation', 'translations'],
   ['vCardProps', 'property of another program', 'properties of other programs'],
@@ -19,5 +17,5 @@ export function alsoKept(card: Card): string[] {
     const count = Array.isArray(value) ? value.length : Object.keys((value ?? {}) as object).length;
     return count === 0 ? [] : [`${count} ${count === 1 ? one : many}`];
   });
-  return card.speakToAs === undefined ? counted : ['how to speak to them', ...counted];
+  return card.speakToAs?.grammaticalGender === undefined ? counted : ['grammatical gender', ...counted];
 }

@@ -8,7 +8,8 @@ import {
   shownAs,
   toPartialDate,
 } from '../card';
-import { DATE_LABELS, formatLabel } from '../editing';
+import { DATE_LABELS, formatLabel, formatLanguage, relationLabel } from '../editing';
+import { isObject } from '../json';
 import { dialUri, formatPhone } from '../phone';
 import { mailUri, smsUri, wayUri } from './reachOf';
 import { safeUri } from './safeUri';
@@ -21,6 +22,10 @@ export interface ShowOptions {
   readonly locale: string;
   /** ISO 8601 calendar date where the user is. */
   readonly today: string;
+  /** What another card is called. */
+  readonly nameOf?: (uid: string) => string | undefined;
+  /** The time it is now in an IANA time zone. */
+  readonly timeIn?: (zone: string) => string | undefined;
 }
 
 /** One value of a card. */
@@ -35,6 +40,8 @@ export interface CardValue {
   readonly uri?: string;
   /** Another thing to open with it: a message to a number. */
   readonly messageUri?: string;
+  /** Another card that pressing it opens. */
+  readonly cardUid?: string;
   /** The text that copying gives. */
   readonly copy: string;
   readonly preferable?: Preferable;
@@ -56,12 +63,15 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
     { label: 'Web', values: links(card) },
     { label: 'Account', values: accounts(card) },
     ...dates(card, options),
+    { label: 'People', values: relations(card, options) },
+    { label: 'Time there', values: timeThere(card, options) },
+    { label: 'Pronouns', values: each(card.speakToAs?.pronouns, 'pronouns', ({ pronouns }) => [pronouns]) },
     { label: 'Nickname', values: each(card.nicknames, 'nicknames', ({ name }) => [name]) },
     { label: 'Work', values: work(card) },
     {
       label: 'Languages',
       values: each(card.preferredLanguages, 'preferredLanguages', ({ language }) => [
-        languageName(language, options.locale),
+        formatLanguage(language, options.locale),
       ]),
     },
     {
@@ -75,8 +85,10 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
     },
     { label: 'Tags', values: tags(card) },
     { label: 'Note', values: each(card.notes, 'notes', ({ note }) => note.split('\n')) },
+    ...ownFields(card),
+    { label: 'Key', values: each(card.cryptoKeys, 'cryptoKeys', ({ uri }) => [shortUri(uri)]) },
   ];
-  return groups.filter(({ values }) => values.length > 0);
+  return groups.filter(({ values }) => values.length > 0).map((group) => markPrivate(card, group));
 }
 
 function joined(...parts: readonly (string | undefined)[]): string {
@@ -234,10 +246,65 @@ function tags(card: Card): CardValue[] {
     : [{ collection: 'keywords', id: '', lines: [words.join(', ')], second: '', copy: words.join(', ') }];
 }
 
-function languageName(tag: string, locale: string): string {
-  try {
-    return new Intl.DisplayNames(locale, { type: 'language' }).of(tag) ?? tag;
-  } catch {
-    return tag;
-  }
+/** Other cards; an entry whose card isn't in the book is shown by what it says itself. */
+function relations(card: Card, { nameOf }: ShowOptions): CardValue[] {
+  return Object.entries(card.relatedTo ?? {}).map(([uid, { relation }]) => {
+    const name = nameOf?.(uid);
+    const shown = name ?? uid;
+    return {
+      collection: 'relatedTo',
+      id: uid,
+      lines: [shown],
+      copy: shown,
+      second: joined(relationLabel(relation), name === undefined ? 'not in the book' : ''),
+      ...(name === undefined ? {} : { cardUid: uid }),
+    };
+  });
+}
+
+/** The zone of the card, else of an address; with the time it is there now. */
+function timeThere(card: Card, { timeIn }: ShowOptions): CardValue[] {
+  const zones = [
+    card['cordialis.example:timeZone'],
+    ...Object.values(card.addresses ?? {}).map(({ timeZone }) => timeZone),
+  ];
+  const zone = zones.find((one) => one !== undefined);
+  if (zone === undefined) return [];
+  const now = timeIn?.(zone);
+  return [
+    {
+      collection: 'timeZone',
+      id: zone,
+      lines: [now ?? zone],
+      second: now === undefined ? '' : zone,
+      copy: zone,
+    },
+  ];
+}
+
+/** Each field of the user's own is a group under its own name. */
+function ownFields(card: Card): ValueGroup[] {
+  return Object.entries(card['cordialis.example:fields'] ?? {}).map(([id, { label, value }]) => ({
+    label,
+    values: [
+      { collection: 'cordialis.example:fields', id, lines: value.split('\n'), second: '', copy: value },
+    ],
+  }));
+}
+
+/** The beginning of a long address, such as one that holds its data itself. */
+function shortUri(uri: string): string {
+  return uri.length > 80 ? `${uri.slice(0, 60)}…` : uri;
+}
+
+function markPrivate(card: Card, group: ValueGroup): ValueGroup {
+  const isPrivate = ({ collection, id }: CardValue) => {
+    const entries = (card as unknown as Record<string, Record<string, unknown> | undefined>)[collection];
+    const entry = entries?.[id];
+    return isObject(entry) && entry['cordialis.example:private'] === true;
+  };
+  if (!group.values.some(isPrivate)) return group;
+  const mark = (value: CardValue) =>
+    isPrivate(value) ? { ...value, second: joined(value.second, 'private') } : value;
+  return { ...group, values: group.values.map(mark) };
 }

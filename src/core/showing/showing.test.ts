@@ -88,13 +88,13 @@ test('the way leads to the coordinates where they are known, else to the address
 
 test('what has no group is counted, so that it is not thought lost', () => {
   const shown = card({
-    cryptoKeys: { k1: { uri: 'data:,x' } },
+    members: { x: true },
     vCardProps: [
       ['x-a', {}, 'text', '1'],
       ['x-b', {}, 'text', '2'],
     ],
   });
-  expect(alsoKept(shown)).toEqual(['1 key', '2 properties of other programs']);
+  expect(alsoKept(shown)).toEqual(['1 member', '2 properties of other programs']);
   expect(alsoKept(card({}))).toEqual([]);
 });
 
@@ -106,4 +106,42 @@ test('the first post and organisation stand at the head of the page; departments
     organizations: { g1: { name: 'Brine', units: [{ name: 'Organs' }] } },
   });
   expect(group('Work', more).map(({ lines }) => lines[0])).toEqual(['Chair', 'Brine, Organs']);
+});
+
+test('other cards, the time there, own fields and keys are shown, and private values marked', () => {
+  const shown = card({
+    relatedTo: { b: { relation: { spouse: true } }, gone: {} },
+    'cordialis.example:timeZone': 'Europe/Oslo',
+    'cordialis.example:fields': { f1: { label: 'Shoe size', value: '39' } },
+    cryptoKeys: { k1: { uri: `data:,${'x'.repeat(200)}` } },
+    phones: { p1: { number: '1', 'cordialis.example:private': true } as never },
+  });
+  const groups = cardValues(shown, {
+    country: 'GB',
+    locale: 'en-GB',
+    today: '2026-11-24',
+    nameOf: (uid) => (uid === 'b' ? 'Bo Ek' : undefined),
+    timeIn: () => '14:05',
+  });
+  const texts = groups.map(({ label, values }) => [
+    label,
+    values.map(({ lines, second }) => [...lines, second]),
+  ]);
+  expect(texts).toEqual([
+    ['Phone', [['1', 'private']]],
+    [
+      'People',
+      [
+        ['Bo Ek', 'spouse'],
+        ['gone', 'not in the book'],
+      ],
+    ],
+    ['Time there', [['14:05', 'Europe/Oslo']]],
+    ['Shoe size', [['39', '']]],
+    ['Key', [[`data:,${'x'.repeat(54)}…`, '']]],
+  ]);
+  expect(groups.find(({ label }) => label === 'People')?.values.map(({ cardUid }) => cardUid)).toEqual([
+    'b',
+    undefined,
+  ]);
 });

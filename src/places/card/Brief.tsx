@@ -4,9 +4,16 @@ import { usePhoto } from '@/book';
 import { type Card, initialsOf, nameParts, placeOf, preferredEntry, shownAs } from '@/core/card';
 import { Stamp, Txt, useWide } from '@/ui';
 
+interface BriefProps {
+  readonly card: Card;
+  /** In a narrow column, whatever the width of the page. */
+  readonly isAside?: boolean;
+}
+
 /** The head of a card: who it is and what to know before talking. */
-export function Brief({ card }: { readonly card: Card }) {
-  const { isWide } = useWide();
+export function Brief({ card, isAside = false }: BriefProps) {
+  const { isWide: isWidePage } = useWide();
+  const isWide = isWidePage && !isAside;
   const media = Object.values(card.media ?? {}).find(({ kind }) => kind === 'photo' || kind === 'logo');
   const stored = usePhoto(media?.blobId);
   const photo = stored ?? (media?.uri?.startsWith('data:image/') ? media.uri : undefined);
@@ -16,7 +23,7 @@ export function Brief({ card }: { readonly card: Card }) {
       <View className="min-w-0 flex-row gap-4">
         <Stamp initials={initialsOf(card)} isOrg={card.kind === 'org'} photo={photo} size="card" />
         <View className="min-w-0 flex-1 justify-center gap-1">
-          <Txt font="serif" size="head" heading={1} testID="card-name">
+          <Txt font="serif" size="head" {...(isAside ? {} : { heading: 1 as const, testID: 'card-name' })}>
             {shownAs(card) || 'No name yet'}
           </Txt>
           <Lines card={card} />

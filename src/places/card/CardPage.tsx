@@ -1,10 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 
-import { selectSettings, useAppSelector, useCard } from '@/book';
+import { selectRowsByUid, selectSettings, useAppSelector, useCard } from '@/book';
 import { type Card, shownAs } from '@/core/card';
 import { cardValues } from '@/core/showing';
-import { localDay, LOCALE, uidFromPath } from '@/platform';
+import { localDay, LOCALE, timeIn, uidFromPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { PageBar, usePageTitle, useWide } from '@/ui';
 
@@ -28,7 +28,9 @@ export function CardPage() {
 function OpenCard({ card }: { readonly card: Card }) {
   const { isWide } = useWide();
   const { country } = useAppSelector(selectSettings);
-  const groups = cardValues(card, { country, locale: LOCALE, today: localDay() });
+  const rows = useAppSelector(selectRowsByUid);
+  const nameOf = (uid: string) => rows[uid]?.shown;
+  const groups = cardValues(card, { country, locale: LOCALE, today: localDay(), nameOf, timeIn });
   useCardKeys(card);
   usePageTitle(shownAs(card) || 'No name yet');
   return (

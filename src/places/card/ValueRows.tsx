@@ -3,13 +3,22 @@ import { Pressable, View } from 'react-native';
 
 import type { Card } from '@/core/card';
 import type { CardValue, ValueGroup } from '@/core/showing';
+import { cardPath } from '@/platform';
+import { go } from '@/platform/navigation';
 import { Act, Ellipsis, outsideLinkProps, Txt } from '@/ui';
 
 import { useCopy } from './useCopy';
 import { ValueSheet } from './ValueSheet';
 
+interface ValueRowsProps {
+  readonly card: Card;
+  readonly groups: readonly ValueGroup[];
+  /** Only to look at: nothing can be pressed. */
+  readonly isStill?: boolean;
+}
+
 /** The values of a card in their groups; each is something to press, and offers the rest beside it. */
-export function ValueRows({ card, groups }: { readonly card: Card; readonly groups: readonly ValueGroup[] }) {
+export function ValueRows({ card, groups, isStill = false }: ValueRowsProps) {
   const [chosen, setChosen] = useState<{ label: string; value: CardValue }>();
   return (
     <View>
@@ -21,14 +30,18 @@ export function ValueRows({ card, groups }: { readonly card: Card; readonly grou
             </Txt>
           </View>
           <View className="min-w-0 flex-1">
-            {values.map((value) => (
-              <ValueRow
-                key={value.id}
-                label={label}
-                value={value}
-                onMore={() => setChosen({ label, value })}
-              />
-            ))}
+            {values.map((value) =>
+              isStill ? (
+                <StillRow key={value.id} value={value} />
+              ) : (
+                <ValueRow
+                  key={value.id}
+                  label={label}
+                  value={value}
+                  onMore={() => setChosen({ label, value })}
+                />
+              ),
+            )}
           </View>
         </View>
       ))}
@@ -36,6 +49,32 @@ export function ValueRows({ card, groups }: { readonly card: Card; readonly grou
         <ValueSheet card={card} {...chosen} onClose={() => setChosen(undefined)} />
       )}
     </View>
+  );
+}
+
+function StillRow({ value }: { readonly value: CardValue }) {
+  return (
+    <View className="border-b border-rule py-2">
+      <ValueText value={value} />
+    </View>
+  );
+}
+
+function ValueText({ value: { lines, second, collection } }: { readonly value: CardValue }) {
+  const isLong = collection === 'notes';
+  return (
+    <>
+      {lines.map((line, i) => (
+        <Txt key={i} size={isLong ? 'text' : 'strong'} isFigures={!isLong}>
+          {line}
+        </Txt>
+      ))}
+      {second === '' ? null : (
+        <Txt size="small" tone="faded">
+          {second}
+        </Txt>
+      )}
+    </>
   );
 }
 
@@ -47,27 +86,20 @@ interface ValueRowProps {
 
 function ValueRow({ label, value, onMore }: ValueRowProps) {
   const copy = useCopy();
-  const { lines, second, uri } = value;
-  const isLong = value.collection === 'notes';
+  const { lines, second, uri, cardUid } = value;
+  const isLink = uri !== undefined || cardUid !== undefined;
   return (
     <View className="flex-row items-center border-b border-rule">
       <Pressable
-        role={uri === undefined ? 'button' : 'link'}
-        aria-label={[label, ...lines, second, uri === undefined ? 'copy' : ''].filter(Boolean).join(', ')}
-        {...(uri === undefined ? { onPress: () => void copy(value.copy) } : outsideLinkProps(uri))}
+        role={isLink ? 'link' : 'button'}
+        aria-label={[label, ...lines, second, isLink ? '' : 'copy'].filter(Boolean).join(', ')}
+        {...(uri === undefined
+          ? { onPress: () => (cardUid === undefined ? void copy(value.copy) : go(cardPath(cardUid))) }
+          : outsideLinkProps(uri))}
         testID="value"
         className="min-h-[44px] min-w-0 flex-1 justify-center py-2 hover:bg-leaf active:bg-leaf"
       >
-        {lines.map((line, i) => (
-          <Txt key={i} size={isLong ? 'text' : 'strong'} isFigures={!isLong}>
-            {line}
-          </Txt>
-        ))}
-        {second === '' ? null : (
-          <Txt size="small" tone="faded">
-            {second}
-          </Txt>
-        )}
+        <ValueText value={value} />
       </Pressable>
       <Act label={`More for ${lines.join(', ')}`} icon={Ellipsis} iconOnly tone="faded" onPress={onMore} />
     </View>

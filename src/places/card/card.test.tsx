@@ -68,12 +68,13 @@ test('every value is something to press: a link where it opens something safe, e
     'mailto:ada@example.org',
     null,
     null,
+    null,
   ]);
   const copied: string[] = [];
   Object.assign(navigator, {
     clipboard: { writeText: (text: string) => Promise.resolve(void copied.push(text)) },
   });
-  for (const value of values.slice(3)) drawn.press(value);
+  for (const value of values.slice(3, 5)) drawn.press(value);
   await settle();
   expect(copied).toEqual(['javascript:alert(1)', 'First line\nSecond line']);
   expect(drawn.store.getState().status.notices[0]?.text).toBe('Copied First line, Second line');

@@ -108,7 +108,9 @@ test('the columns of a table are shown, changed by hand, read again and remember
   expect(column()?.getAttribute('aria-label')).toBe('X: Left out. Change');
   const opener = column();
   if (opener) drawn.press(opener);
-  const tags = [...document.querySelectorAll<HTMLElement>('[role=radio]')].find((one) => one.textContent === 'Tags');
+  const tags = [...document.querySelectorAll<HTMLElement>('[role=radio]')].find(
+    (one) => one.textContent === 'Tags',
+  );
   if (tags) drawn.press(tags);
   await act(() => new Promise<void>((resolve) => setTimeout(resolve, 300)));
   expect(mockColumns).toEqual(['Shown as', 'Tags']);

@@ -8,6 +8,7 @@ import { Act, Choice, PageBar, Switch, Txt, usePageTitle, useWide } from '@/ui';
 
 import { CountryField } from './CountryField';
 import { ExportPart } from './ExportPart';
+import { LayoutPart } from './LayoutPart';
 
 const SIZES = [
   ['0.9', 'Small'],
@@ -51,6 +52,9 @@ export function SettingsPage() {
           </Part>
           <Part title="Numbers">
             <CountryField country={settings.country} onChange={(country) => set({ country })} />
+          </Part>
+          <Part title="Card layout">
+            <LayoutPart />
           </Part>
           <Part title="Colours">
             <Choice

@@ -23,5 +23,7 @@ export const vendorShape = {
   'cordialis.example:rhythm': rhythmSchema.exactOptional(),
   /** A day such as 2026-11-24, set by hand. */
   'cordialis.example:due': z.iso.date().exactOptional(),
+  /** IANA time zone where somebody is, where no address says it. */
+  'cordialis.example:timeZone': z.string().exactOptional(),
   'cordialis.example:fields': entriesOf(ownFieldSchema).exactOptional(),
 };

@@ -1,5 +1,7 @@
 import { View } from 'react-native';
 
+import { BLANK_ROWS } from '@/core/editing';
+
 import { FormField, type PartProps } from './FormField';
 import { LabelAct } from './LabelAct';
 import { Rows } from './Rows';
@@ -13,7 +15,7 @@ export function AddressRows(props: PartProps) {
       name="addresses"
       title="Address"
       noun="address"
-      blank={{ label: 'work', street: '', postcode: '', locality: '', region: '', country: '' }}
+      blank={BLANK_ROWS.addresses}
       row={(i, isFirst) => (
         <View className="gap-2">
           <FormField

@@ -1,19 +1,25 @@
-import { useForm } from 'react-hook-form';
+import { useState } from 'react';
+import { useController, useForm } from 'react-hook-form';
 import { ScrollView, View } from 'react-native';
 
-import type { Card } from '@/core/card';
+import { useCardGetter } from '@/book';
+import { type Card, shownAs } from '@/core/card';
 import { type CardForm, toForm } from '@/core/editing';
 import { LOCALE } from '@/platform';
-import { Act, NextAct, Txt, usePageTitle, useWide } from '@/ui';
+import { Sheet, Switch, Txt, usePageTitle, useWide } from '@/ui';
 
-import { AddressRows } from './AddressRows';
+import { AddPart } from './AddPart';
+import { EditorFoot } from './EditorFoot';
+import type { PartProps } from './FormField';
 import { formResolver } from './formResolver';
+import { Glance } from './Glance';
 import { KindChoice } from './KindChoice';
 import { LeaveSheet } from './LeaveSheet';
-import { DateRows, LinkRows, MailRows, NoteRows, PhoneRows } from './ListRows';
 import { NameFields } from './NameFields';
+import { PART_VIEWS } from './parts';
 import { useLeaveGuard } from './useLeaveGuard';
 import { useSaveCard } from './useSaveCard';
+import { partOf, useShownParts } from './useShownParts';
 
 interface CardEditorProps {
   /** What editing begins with. */
@@ -22,13 +28,21 @@ interface CardEditorProps {
   readonly title: string;
   /** The collection that was asked for, whose first field gets the focus. */
   readonly at: string | undefined;
+  /** Begins the next new card on the same page. */
+  readonly onNext?: () => void;
 }
 
-/** The values of a card as a form, in the order of its page. */
-export function CardEditor({ base, isNew, title, at }: CardEditorProps) {
-  const { isWide } = useWide();
+/** The values of a card as a form, in the order of its page; beside it the card as it will look. */
+export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) {
+  const { isWide, hasMargin } = useWide();
+  const getCard = useCardGetter();
+  const [isGlancing, setGlancing] = useState(false);
+  const [first] = useState(() => {
+    const nameOf = (uid: string) => shownAs(getCard(uid) ?? base) || undefined;
+    return toForm(base, { locale: LOCALE, nameOf: (uid) => (getCard(uid) ? nameOf(uid) : undefined) });
+  });
   const form = useForm<CardForm>({
-    defaultValues: toForm(base, LOCALE),
+    defaultValues: first,
     resolver: formResolver,
     // Not on leaving a field: an error that appears then moves what is just being pressed away from the finger.
     mode: 'onSubmit',
@@ -36,35 +50,66 @@ export function CardEditor({ base, isNew, title, at }: CardEditorProps) {
   });
   const { isDirty, isSubmitting } = form.formState;
   const guard = useLeaveGuard(isDirty || (isNew && form.getValues('name') !== ''));
-  const { save, close } = useSaveCard({ base, isNew, form, release: guard.release });
-  const part = { form, at };
+  const saving = useSaveCard({ base, isNew, form, release: guard.release, onNext });
+  const parts = useShownParts(first, at);
   usePageTitle(title);
   return (
     <View className="flex-1" testID="card-editor">
-      <ScrollView keyboardShouldPersistTaps="handled">
-        <View className={`max-w-[720px] gap-6 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
-          <Txt font="serif" size="head" heading={1}>
-            {title}
-          </Txt>
-          <KindChoice {...part} />
-          <NameFields {...part} isNew={isNew} />
-          <PhoneRows {...part} />
-          <MailRows {...part} />
-          <AddressRows {...part} />
-          <LinkRows {...part} />
-          <DateRows {...part} />
-          <NoteRows {...part} />
-        </View>
-      </ScrollView>
-      <View
-        className={`flex-row items-center gap-4 border-t border-rule bg-paper py-2 ${isWide ? 'px-6' : 'px-5'}`}
-      >
-        <View className={isWide ? 'w-[200px]' : 'flex-1'}>
-          <NextAct label="Save" onPress={save} isDisabled={isSubmitting} testID="save-card" />
-        </View>
-        <Act label={isDirty ? 'Discard' : 'Close'} tone="faded" onPress={close} testID="close-editor" />
+      <View className="min-h-0 flex-1 flex-row">
+        <ScrollView keyboardShouldPersistTaps="handled" className="flex-1">
+          <View className={`max-w-[720px] gap-6 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
+            <Txt font="serif" size="head" heading={1}>
+              {title}
+            </Txt>
+            <KindChoice form={form} at={at} />
+            <NameFields form={form} at={at} isNew={isNew} />
+            {parts.shown.map((id) => {
+              const Part = PART_VIEWS[id];
+              return (
+                <Part
+                  key={id}
+                  form={form}
+                  at={parts.added === id ? id : partOf(at) === id ? at : undefined}
+                />
+              );
+            })}
+            <AddPart shown={parts.shown} onAdd={parts.add} />
+            <PrivateCard form={form} at={at} />
+          </View>
+        </ScrollView>
+        {hasMargin ? (
+          <ScrollView className="max-w-[380px] border-l border-rule">
+            <Glance base={base} form={form} />
+          </ScrollView>
+        ) : null}
       </View>
-      <LeaveSheet isOpen={guard.isAsking} onStay={guard.stay} onLeave={guard.leave} onSave={save} />
+      <EditorFoot
+        {...saving}
+        isDirty={isDirty}
+        isSubmitting={isSubmitting}
+        canGoOn={onNext !== undefined}
+        {...(hasMargin ? {} : { onGlance: () => setGlancing(true) })}
+      />
+      {isGlancing ? (
+        <Sheet title="As it will look" isOpen onClose={() => setGlancing(false)}>
+          <Glance base={base} form={form} />
+        </Sheet>
+      ) : null}
+      <LeaveSheet isOpen={guard.isAsking} onStay={guard.stay} onLeave={guard.leave} onSave={saving.save} />
     </View>
+  );
+}
+
+/** A private card never leaves this browser but in a backup. */
+function PrivateCard({ form }: PartProps) {
+  const { field } = useController({ control: form.control, name: 'isPrivate' });
+  return (
+    <Switch
+      label="Private card"
+      hint="Not given to devices, and not sent along unless asked for"
+      isOn={field.value}
+      onChange={field.onChange}
+      testID="private-card"
+    />
   );
 }

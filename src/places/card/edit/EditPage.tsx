@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 
 import { useCard, useServices } from '@/book';
-import { newCard, parseName, shownAs } from '@/core/card';
+import { type Card, newCard, parseName, shownAs } from '@/core/card';
 import { uidFromPath } from '@/platform';
 
 import { NoSuchCard } from '../NoSuchCard';
@@ -24,9 +24,19 @@ export function EditPage() {
 export function NewCardPage() {
   const { newUid, utcNow } = useServices();
   const { name = '' } = useLocalSearchParams<{ name?: string }>();
-  const [base] = useState(() => {
-    const parsed = parseName(name);
+  const begin = (line: string): Card => {
+    const parsed = parseName(line);
     return { ...newCard(newUid(), utcNow()), kind: 'individual', ...(parsed ? { name: parsed } : {}) };
-  });
-  return <CardEditor base={base} isNew title="New card" at={undefined} />;
+  };
+  const [base, setBase] = useState(() => begin(name));
+  return (
+    <CardEditor
+      key={base.uid}
+      base={base}
+      isNew
+      title="New card"
+      at={undefined}
+      onNext={() => setBase(begin(''))}
+    />
+  );
 }

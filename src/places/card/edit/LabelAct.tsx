@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
@@ -6,27 +6,36 @@ import { Act, ChevronDown, Choice, Field, NextAct, Sheet, Switch } from '@/ui';
 
 import type { PartProps } from './FormField';
 
+/** The rows that have a label. */
+type LabelledRows =
+  'phones' | 'emails' | 'accounts' | 'links' | 'addresses' | 'dates' | 'infos' | 'relations' | 'ownFields';
+
 interface LabelActProps extends Pick<PartProps, 'form'> {
-  readonly name: `${'phones' | 'emails' | 'links' | 'addresses' | 'dates'}.${number}`;
+  readonly name: `${LabelledRows}.${number}`;
   readonly noun: string;
   readonly choices: readonly string[];
+  /** What else is said of the value here. */
+  readonly children?: ReactNode;
 }
 
 /** What kind a value is: chosen from the usual words or typed, in a sheet that also says which one is preferred. */
-export function LabelAct({ form, name, noun, choices }: LabelActProps) {
+export function LabelAct({ form, name, noun, choices, children }: LabelActProps) {
   const [isOpen, setOpen] = useState(false);
   const { field } = useController({ control: form.control, name: `${name}.label` });
   const isPreferred = useWatch({
     control: form.control,
     name: `${name}.isPreferred` as 'phones.0.isPreferred',
   });
+  const isPrivate = useWatch({ control: form.control, name: `${name}.isPrivate` as 'phones.0.isPrivate' });
   const label = field.value;
   const close = () => setOpen(false);
   const choose = (chosen: string) => {
     field.onChange(chosen);
     close();
   };
-  const shown = [label || 'No label', isPreferred ? 'preferred' : ''].filter(Boolean).join(', ');
+  const shown = [label || 'No label', isPreferred ? 'preferred' : '', isPrivate ? 'private' : '']
+    .filter(Boolean)
+    .join(', ');
   const canPrefer = isPreferred !== undefined;
   return (
     <View className="flex-row">
@@ -48,7 +57,9 @@ export function LabelAct({ form, name, noun, choices }: LabelActProps) {
         />
         <View className="gap-4 pt-4">
           <Field label="Or in your own words" value={label} onChange={field.onChange} testID="own-label" />
+          {children}
           {canPrefer ? <PreferredSwitch form={form} name={name} /> : null}
+          {isPrivate === undefined ? null : <PrivateSwitch form={form} name={name} />}
           <NextAct label="Done" onPress={close} testID="label-done" />
         </View>
       </Sheet>
@@ -69,4 +80,20 @@ function PreferredSwitch({ form, name }: Pick<LabelActProps, 'form' | 'name'>) {
     });
   };
   return <Switch label="Preferred" hint="Used first when calling or writing" isOn={isOn} onChange={set} />;
+}
+
+/** A private value never leaves this browser but in a backup. */
+function PrivateSwitch({ form, name }: Pick<LabelActProps, 'form' | 'name'>) {
+  const { field } = useController({
+    control: form.control,
+    name: `${name}.isPrivate` as 'phones.0.isPrivate',
+  });
+  return (
+    <Switch
+      label="Private"
+      hint="Not sent along, not given to devices"
+      isOn={field.value}
+      onChange={field.onChange}
+    />
+  );
 }

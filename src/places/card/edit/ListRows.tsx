@@ -1,3 +1,5 @@
+import { BLANK_ROWS } from '@/core/editing';
+
 import { FormField, type PartProps } from './FormField';
 import { LabelAct } from './LabelAct';
 import { Rows } from './Rows';
@@ -13,7 +15,7 @@ export function PhoneRows(props: PartProps) {
       name="phones"
       title="Phone"
       noun="phone"
-      blank={{ label: 'mobile', isPreferred: false, number: '' }}
+      blank={BLANK_ROWS.phones}
       row={(i, isFirst) => (
         <>
           <FormField
@@ -41,7 +43,7 @@ export function MailRows(props: PartProps) {
       name="emails"
       title="Mail"
       noun="mail address"
-      blank={{ label: 'work', isPreferred: false, address: '' }}
+      blank={BLANK_ROWS.emails}
       row={(i, isFirst) => (
         <>
           <FormField
@@ -54,7 +56,14 @@ export function MailRows(props: PartProps) {
             isFirst={isFirst}
             testID={`mail-${i}`}
           />
-          <LabelAct form={props.form} name={`emails.${i}`} noun="mail address" choices={PLACES} />
+          <LabelAct form={props.form} name={`emails.${i}`} noun="mail address" choices={PLACES}>
+            <FormField
+              form={props.form}
+              name={`emails.${i}.shownAs`}
+              label="Name on mail to it"
+              hint="Where it isn’t the card’s own"
+            />
+          </LabelAct>
         </>
       )}
     />
@@ -69,7 +78,7 @@ export function LinkRows(props: PartProps) {
       name="links"
       title="Web"
       noun="web address"
-      blank={{ label: '', uri: '' }}
+      blank={BLANK_ROWS.links}
       row={(i, isFirst) => (
         <>
           <FormField
@@ -97,7 +106,7 @@ export function DateRows(props: PartProps) {
       name="dates"
       title="Days"
       noun="day"
-      blank={{ label: 'birthday', text: '' }}
+      blank={BLANK_ROWS.dates}
       row={(i, isFirst) => (
         <>
           <FormField
@@ -129,7 +138,7 @@ export function NoteRows(props: PartProps) {
       name="notes"
       title="Note"
       noun="note"
-      blank={{ text: '' }}
+      blank={BLANK_ROWS.notes}
       row={(i, isFirst) => (
         <FormField
           form={props.form}
@@ -140,6 +149,122 @@ export function NoteRows(props: PartProps) {
           isFirst={isFirst}
           testID={`note-${i}`}
         />
+      )}
+    />
+  );
+}
+
+/** Names on services, and chat addresses; the label is the service. */
+export function AccountRows(props: PartProps) {
+  return (
+    <Rows
+      {...props}
+      name="accounts"
+      title="Account or chat"
+      noun="account"
+      blank={BLANK_ROWS.accounts}
+      row={(i, isFirst) => (
+        <>
+          <FormField
+            form={props.form}
+            name={`accounts.${i}.text`}
+            label={`Account or chat ${i + 1}`}
+            isLabelHidden
+            kind="text"
+            placeholder="Name there, or its address"
+            isFirst={isFirst}
+            testID={`accounts-${i}`}
+          />
+          <LabelAct form={props.form} name={`accounts.${i}`} noun="account" choices={[]} />
+        </>
+      )}
+    />
+  );
+}
+
+/** Interests, hobbies, what somebody is good at. */
+export function InfoRows(props: PartProps) {
+  return (
+    <Rows
+      {...props}
+      name="infos"
+      title="Interests"
+      noun="interest"
+      blank={BLANK_ROWS.infos}
+      row={(i, isFirst) => (
+        <>
+          <FormField
+            form={props.form}
+            name={`infos.${i}.text`}
+            label={`Interests ${i + 1}`}
+            isLabelHidden
+            kind="text"
+            placeholder="Early music"
+            isFirst={isFirst}
+            testID={`infos-${i}`}
+          />
+          <LabelAct
+            form={props.form}
+            name={`infos.${i}`}
+            noun="interest"
+            choices={['interest', 'hobby', 'expertise']}
+          />
+        </>
+      )}
+    />
+  );
+}
+
+/** Fields of the user’s own; the label is its name. */
+export function OwnRows(props: PartProps) {
+  return (
+    <Rows
+      {...props}
+      name="ownFields"
+      title="Own fields"
+      noun="own field"
+      blank={BLANK_ROWS.ownFields}
+      row={(i, isFirst) => (
+        <>
+          <FormField
+            form={props.form}
+            name={`ownFields.${i}.text`}
+            label={`Own fields ${i + 1}`}
+            isLabelHidden
+            kind="text"
+            placeholder="Value"
+            isFirst={isFirst}
+            testID={`ownFields-${i}`}
+          />
+          <LabelAct form={props.form} name={`ownFields.${i}`} noun="own field" choices={[]} />
+        </>
+      )}
+    />
+  );
+}
+
+/** Keys for encrypted mail. */
+export function KeyRows(props: PartProps) {
+  return (
+    <Rows
+      {...props}
+      name="keys"
+      title="Keys"
+      noun="key"
+      blank={BLANK_ROWS.keys}
+      row={(i, isFirst) => (
+        <>
+          <FormField
+            form={props.form}
+            name={`keys.${i}.text`}
+            label={`Keys ${i + 1}`}
+            isLabelHidden
+            kind="url"
+            placeholder="https://example.org/key.asc"
+            isFirst={isFirst}
+            testID={`keys-${i}`}
+          />
+        </>
       )}
     />
   );

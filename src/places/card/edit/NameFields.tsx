@@ -17,7 +17,7 @@ const PARTS = [
   ['credential', 'degree'],
 ] as const;
 
-/** Name, post and organisation, nickname. */
+/** The name as one line, and how it is read. */
 export function NameFields({ form, isNew, at }: PartProps & { readonly isNew: boolean }) {
   const [kind, name] = useWatch({ control: form.control, name: ['kind', 'name'] });
   const { isWide } = useWide();
@@ -31,29 +31,6 @@ export function NameFields({ form, isNew, at }: PartProps & { readonly isNew: bo
         hint={isOrg ? undefined : readAs(name)}
         isFirst={isNew || (at === undefined && isWide)}
         testID="field-name"
-      />
-      <FormField
-        form={form}
-        name="title"
-        label={isOrg ? 'What it does' : 'What they do'}
-        isFirst={at === 'titles'}
-        testID="field-title"
-      />
-      {isOrg ? null : (
-        <FormField
-          form={form}
-          name="organization"
-          label="Organisation"
-          isFirst={at === 'organizations'}
-          testID="field-organization"
-        />
-      )}
-      <FormField
-        form={form}
-        name="nickname"
-        label={isOrg ? 'Also called' : 'Nickname'}
-        isFirst={at === 'nicknames'}
-        testID="field-nickname"
       />
     </View>
   );

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { type ArrayPath, type FieldArray, useFieldArray } from 'react-hook-form';
 import { View } from 'react-native';
 
@@ -30,6 +30,12 @@ export function Rows<N extends ArrayPath<CardForm>>({
   // Entries have ids of their own, so the list's must go by another name.
   const { fields, append, remove } = useFieldArray({ control: form.control, name, keyName: 'rowKey' });
   const add = () => append({ ...blank, id: `new-${fields.length}-${Date.now()}` } as FieldArray<CardForm, N>);
+  // A part that was asked for begins with a row to type in.
+  const isAskedFor = at === name && fields.length === 0;
+  useEffect(() => {
+    if (isAskedFor) add();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the part appears
+  }, []);
   return (
     <View className="gap-1" testID={`rows-${name}`}>
       {fields.length === 0 ? null : (

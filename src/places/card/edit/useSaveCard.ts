@@ -1,9 +1,9 @@
 import { useCallback, useEffect } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 
-import { changeBook, noticed, useAppDispatch, useCardGetter } from '@/book';
-import { type Card, rebaseJson, shownAs } from '@/core/card';
-import { type CardForm, findCountryCode, fromForm } from '@/core/editing';
+import { changeBook, noticed, useAppDispatch, useCardGetter, useServices } from '@/book';
+import { type Card, newCard, parseName, rebaseJson, shownAs } from '@/core/card';
+import { type CardForm, findCountryCode, fromForm, relateBack } from '@/core/editing';
 import { cardPath, focusFirstInvalid, LOCALE, onKeyPress } from '@/platform';
 import { go, goBack } from '@/platform/navigation';
 
@@ -12,38 +12,66 @@ interface SaveOptions {
   readonly isNew: boolean;
   readonly form: UseFormReturn<CardForm>;
   readonly release: () => void;
+  /** Begins the next new card. */
+  readonly onNext?: (() => void) | undefined;
 }
 
 /** Saving what is in the form, and leaving without; also by keys: Ctrl Enter and Escape. */
-export function useSaveCard({ base, isNew, form, release }: SaveOptions): {
+export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions): {
   save: () => void;
+  saveAndNext: () => void;
   close: () => void;
 } {
   const dispatch = useAppDispatch();
   const getCard = useCardGetter();
+  const { newUid, utcNow } = useServices();
   const path = cardPath(base.uid);
-  const keep = async (values: CardForm) => {
+  /** Cards for related people who have none yet; the rows are told their uids. */
+  const makeRelated = (values: CardForm): { values: CardForm; made: Card[] } => {
+    const made: Card[] = [];
+    const relations = values.relations.map((row) => {
+      const isKnown = row.id !== '' && !row.id.startsWith('new-');
+      const name = isKnown || row.text.trim() === '' ? undefined : parseName(row.text);
+      if (!name) return isKnown ? row : { ...row, id: '' };
+      const card: Card = { ...newCard(newUid(), utcNow()), kind: 'individual', name };
+      made.push(card);
+      return { ...row, id: card.uid };
+    });
+    return { values: { ...values, relations }, made };
+  };
+  const keep = async (typed: CardForm) => {
+    const { values, made } = makeRelated(typed);
     const edited = fromForm(base, values, {
       locale: LOCALE,
       findCountryCode: (name) => findCountryCode(name, LOCALE),
+      nameOf: (uid) => shownAs(getCard(uid) ?? base) || undefined,
     });
     const current = getCard(base.uid);
     const card = current ? rebaseJson(base, edited, current) : edited;
+    const others = relateBack(current, card, (uid) => made.find((one) => one.uid === uid) ?? getCard(uid));
+    const untouched = made.filter(({ uid }) => !others.some((other) => other.uid === uid));
     const label = `${isNew ? 'Added' : 'Changed'} ${shownAs(card)}`;
-    await dispatch(changeBook({ cause: isNew ? 'add' : 'edit', label, upserts: [card] }));
+    const upserts = [card, ...others, ...untouched];
+    await dispatch(changeBook({ cause: isNew ? 'add' : 'edit', label, upserts }));
     release();
-    go(path, 'replace');
   };
-  const save = useCallback(() => {
+  const submit = (after: () => void) => {
     form
-      .handleSubmit(keep, () => void focusFirstInvalid())()
+      .handleSubmit(
+        (values) => keep(values).then(after),
+        () => void focusFirstInvalid(),
+      )()
       .catch((error: Error) =>
         dispatch(
           noticed({ text: `Not saved: ${error.message}. Everything typed is still here.`, tone: 'error' }),
         ),
       );
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it closes over stays the same for one card
-  }, [form, dispatch, base]);
+  };
+  // What these close over stays the same for one card.
+  /* eslint-disable react-hooks/exhaustive-deps */
+  const save = useCallback(() => submit(() => go(path, 'replace')), [form, dispatch, base]);
+  const saveAndNext = useCallback(() => submit(() => onNext?.()), [form, dispatch, base, onNext]);
+  /* eslint-enable react-hooks/exhaustive-deps */
   const close = useCallback(() => goBack(isNew ? '/book' : path), [isNew, path]);
   useEffect(
     () =>
@@ -56,5 +84,5 @@ export function useSaveCard({ base, isNew, form, release }: SaveOptions): {
       }),
     [save, close],
   );
-  return { save, close };
+  return { save, saveAndNext, close };
 }

@@ -1,0 +1,43 @@
+import { View } from 'react-native';
+
+import { Act, NextAct, useWide } from '@/ui';
+
+interface EditorFootProps {
+  readonly save: () => void;
+  readonly saveAndNext: () => void;
+  readonly close: () => void;
+  readonly isDirty: boolean;
+  readonly isSubmitting: boolean;
+  /** Whether another card can be written after this one. */
+  readonly canGoOn: boolean;
+  /** Shows the card as it will look; missing where it stands beside the form. */
+  readonly onGlance?: () => void;
+}
+
+/** The acts of the editing page, always within reach. */
+export function EditorFoot(props: EditorFootProps) {
+  const { isWide } = useWide();
+  const { save, saveAndNext, close, isDirty, isSubmitting, canGoOn, onGlance } = props;
+  return (
+    <View
+      className={`flex-row items-center gap-4 border-t border-rule bg-paper py-2 ${isWide ? 'px-6' : 'px-5'}`}
+    >
+      <View className={isWide ? 'w-[160px]' : 'min-w-[88px] flex-1'}>
+        <NextAct label="Save" onPress={save} isDisabled={isSubmitting} testID="save-card" />
+      </View>
+      {canGoOn ? (
+        <Act
+          label="And next"
+          name="Save and write the next card"
+          onPress={saveAndNext}
+          isDisabled={isSubmitting}
+          testID="save-and-next"
+        />
+      ) : null}
+      {onGlance ? (
+        <Act label="Look" name="Show the card as it will look" onPress={onGlance} testID="glance" />
+      ) : null}
+      <Act label={isDirty ? 'Discard' : 'Close'} tone="faded" onPress={close} testID="close-editor" />
+    </View>
+  );
+}
