@@ -44,19 +44,19 @@ export function useCard(uid: Uid): Card | null | undefined {
 }
 
 /** The data: URI of a photo, once it has been read; undefined where there is none. */
-export function usePhoto(blobId: string | undefined): string | undefined {
+export function usePhoto(blobId: string | undefined, size: 'card' | 'row' = 'card'): string | undefined {
   const { photos } = useServices();
   const [photo, setPhoto] = useState<{ id: string; uri: string }>();
   useEffect(() => {
     if (blobId === undefined) return;
     let isCurrent = true;
-    void photos.get(blobId).then((uri) => {
+    void (size === 'row' ? photos.getSmall(blobId) : photos.get(blobId)).then((uri) => {
       if (isCurrent && uri !== null) setPhoto({ id: blobId, uri });
     });
     return () => {
       isCurrent = false;
     };
-  }, [blobId, photos]);
+  }, [blobId, photos, size]);
   return photo && photo.id === blobId ? photo.uri : undefined;
 }
 

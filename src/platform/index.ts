@@ -7,6 +7,7 @@ export * from './acts';
 export * from './bookName';
 export * from './clock';
 export * from './files';
+export * from './image';
 export * from './locale';
 export * from './keyboard';
 export * from './pageEvents';

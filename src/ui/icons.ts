@@ -18,6 +18,7 @@ export { default as List } from 'lucide-react-native/icons/list';
 export { default as Mail } from 'lucide-react-native/icons/mail';
 export { default as MapPin } from 'lucide-react-native/icons/map-pin';
 export { default as MessageSquare } from 'lucide-react-native/icons/message-square';
+export { default as Minus } from 'lucide-react-native/icons/minus';
 export { default as Pencil } from 'lucide-react-native/icons/pencil';
 export { default as Phone } from 'lucide-react-native/icons/phone';
 export { default as Plus } from 'lucide-react-native/icons/plus';

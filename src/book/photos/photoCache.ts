@@ -22,6 +22,25 @@ export class PhotoCache {
     return read;
   }
 
+  /** The photo as small as rows show it, where there is such a one, else as it is. */
+  getSmall(blobId: string): Promise<string | null> {
+    const key = `${KEYS.thumb}${blobId}`;
+    const known = this.cache.get(key);
+    if (known) return known;
+    const read = this.storage.getItem(key).then(
+      (small) => small ?? this.get(blobId),
+      () => null,
+    );
+    this.cache.set(key, read);
+    return read;
+  }
+
+  /** Keeps a small twin of a photo. */
+  async putSmall(blobId: string, uri: string): Promise<void> {
+    await this.storage.setMany({ [`${KEYS.thumb}${blobId}`]: uri });
+    this.cache.delete(`${KEYS.thumb}${blobId}`);
+  }
+
   /** Many at once, for export; not kept in memory. */
   async getMany(blobIds: readonly string[]): Promise<Record<string, string | null>> {
     const stored = await this.storage.getMany(blobIds.map((id) => `${KEYS.photo}${id}`));

@@ -8,6 +8,8 @@ export const KEYS = {
   rows: 'rows',
   card: 'card:',
   photo: 'photo:',
+  /** A photo as small as rows show it. */
+  thumb: 'thumb:',
   change: 'change:',
   aside: 'aside:',
 } as const;

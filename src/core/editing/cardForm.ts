@@ -111,6 +111,8 @@ export const cardFormSchema = z
   .object({
     kind: z.enum(['individual', 'org']),
     isPrivate,
+    /** A data: URI; blob: with the id of one that lies apart; '' for none. */
+    photo: text,
     name: text,
     parts,
     /** Several with commas between. */

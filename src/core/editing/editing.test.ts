@@ -178,6 +178,12 @@ const cases: {
     ],
   },
   {
+    name: 'a photo takes the place of the one shown, and leaves sounds alone',
+    change: (form) => Object.assign(form, { photo: 'data:image/jpeg;base64,AA==' }),
+    expected: (card) => card.media,
+    value: { m1: { kind: 'photo', uri: 'data:image/jpeg;base64,AA==' } },
+  },
+  {
     name: 'accounts, interests, own fields, keys, relations, zone and pronouns',
     change: (form) => {
       form.accounts.push({ ...BLANK_ROWS.accounts, id: 'new', label: 'Matrix', text: '@ada:example.org' });

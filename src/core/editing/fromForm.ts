@@ -6,7 +6,7 @@ import { putName } from './putName';
 import { isSameRow, put, putRows } from './putRows';
 import { putWork } from './putWork';
 import { parseRelation } from './relations';
-import { DATE_LABELS, toForm } from './toForm';
+import { DATE_LABELS, isPortrait, toForm } from './toForm';
 
 /** What the form needs to know that neither it nor the card says. */
 export interface FormContext {
@@ -29,6 +29,7 @@ export function fromForm(card: Card, form: CardForm, context: FormContext = {}):
   else if (card.kind === 'org') next.kind = 'individual';
   if (form.isPrivate !== before.isPrivate)
     put(next, 'cordialis.example:private', form.isPrivate || undefined);
+  if (form.photo !== before.photo) putPhoto(next, form);
   putName(next, form, before);
   putLine(next, 'nicknames', form.nickname, before.nickname, 'name', (name) => name);
   putPronouns(next, form.pronouns, before.pronouns);
@@ -102,6 +103,16 @@ function putReach(next: Card, form: CardForm, before: CardForm, context: FormCon
   putRows(next, 'addresses', form.addresses, before.addresses, (row, old) =>
     addressFrom(row, old as Address | undefined, context),
   );
+}
+
+/** The portrait takes the place of the one that was shown; other media stay. */
+function putPhoto(card: Card, { photo, kind }: CardForm): void {
+  const entries = Object.entries(card.media ?? {});
+  const shown = entries.find(([, entry]) => isPortrait(entry))?.[0];
+  const media = Object.fromEntries(entries.filter(([id]) => id !== shown));
+  if (photo !== '')
+    media[shown ?? nextId('media', card.media)] = { kind: kind === 'org' ? 'logo' : 'photo', uri: photo };
+  put(card, 'media', Object.keys(media).length === 0 ? undefined : media);
 }
 
 /** Entries that the form has as one line with commas between; each that is still named stays as it was. */

@@ -24,6 +24,7 @@ export function toForm(card: Card, { locale, nameOf }: ToFormOptions = {}): Card
   return {
     kind: card.kind === 'org' ? 'org' : 'individual',
     isPrivate: card['cordialis.example:private'] === true,
+    photo: photoOf(card),
     name: formatName(card.name),
     parts: toPartsForm(card),
     nickname: Object.values(card.nicknames ?? {})
@@ -75,6 +76,18 @@ export function toForm(card: Card, { locale, nameOf }: ToFormOptions = {}): Card
     })),
     keys: each(card.cryptoKeys, ({ uri }) => ({ text: uri })),
   };
+}
+
+/** The first photo or logo, whichever way it is kept. */
+function photoOf(card: Card): string {
+  const entry = Object.values(card.media ?? {}).find(isPortrait);
+  if (!entry) return '';
+  return entry.uri ?? (entry.blobId === undefined ? '' : `blob:${entry.blobId}`);
+}
+
+/** Whether a medium is what a stamp shows. */
+export function isPortrait({ kind }: { readonly kind?: string }): boolean {
+  return kind === 'photo' || kind === 'logo';
 }
 
 function toPartsForm({ name }: Card): CardForm['parts'] {

@@ -15,7 +15,7 @@ interface BookRowProps {
 /** One card of the Book. It is drawn anew only when its own row changes. */
 export const BookRow = memo(function BookRow({ uid, isOpen }: BookRowProps) {
   const row = useAppSelector((state) => selectRow(state, uid));
-  const photo = usePhoto(row?.photo);
+  const photo = usePhoto(row?.photo, 'row');
   if (!row) return null;
   const path = cardPath(uid);
   return (

@@ -14,7 +14,7 @@ interface FoundRowProps {
 /** One card that was found, with the value that speaks for it. */
 export function FoundRow({ hit, id, isChosen, onOpen }: FoundRowProps) {
   const row = useAppSelector((state) => selectRow(state, hit.uid));
-  const photo = usePhoto(row?.photo);
+  const photo = usePhoto(row?.photo, 'row');
   if (!row) return null;
   return (
     <ListRow

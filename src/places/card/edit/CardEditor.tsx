@@ -17,6 +17,7 @@ import { KindChoice } from './KindChoice';
 import { LeaveSheet } from './LeaveSheet';
 import { NameFields } from './NameFields';
 import { PART_VIEWS } from './parts';
+import { PhotoField } from './PhotoField';
 import { useLeaveGuard } from './useLeaveGuard';
 import { useSaveCard } from './useSaveCard';
 import { partOf, useShownParts } from './useShownParts';
@@ -62,6 +63,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
               {title}
             </Txt>
             <KindChoice form={form} at={at} />
+            <PhotoField form={form} />
             <NameFields form={form} at={at} isNew={isNew} />
             {parts.shown.map((id) => {
               const Part = PART_VIEWS[id];
