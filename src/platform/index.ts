@@ -12,5 +12,6 @@ export * from './locale';
 export * from './keyboard';
 export * from './pageEvents';
 export * from './paths';
+export * from './share';
 export * from './storage';
 export * from './tabs';

@@ -6,6 +6,7 @@
 export * from './icons';
 export { Act, NextAct } from './parts/Act';
 export { Choice } from './parts/Choice';
+export { Code } from './parts/Code';
 export { EmptyPlace } from './parts/EmptyPlace';
 export { Field } from './parts/Field';
 export { LinkAct } from './parts/LinkAct';

@@ -2,7 +2,7 @@ import { proxy, wrap } from 'comlink';
 
 import type { Card } from '@/core/card';
 
-import type { FileReport, FilesApi, Progress } from '../workers/files';
+import type { FileReport, FilesApi, Progress, WriteChoices } from '../workers/files';
 
 /** A piece of work in a worker of its own, which ends with it. */
 export interface Job<T> {
@@ -38,14 +38,14 @@ export function findHeadingsInWorker(cards: readonly Card[]) {
   return runJob((api) => api.headings(cards));
 }
 
-/** Writes cards as the text of a file. @param columns - of a table; undefined for all that are needed */
+/** Writes cards as the text of a file. */
 export function writeFileInWorker(
   cards: readonly Card[],
   formatId: string,
   onProgress: Progress,
-  columns?: readonly string[],
+  options: WriteChoices = {},
 ) {
-  return runJob((api) => api.write(cards, formatId, columns, proxy(onProgress)));
+  return runJob((api) => api.write(cards, formatId, options, proxy(onProgress)));
 }
 
 type Remote = ReturnType<typeof wrap<FilesApi>>;

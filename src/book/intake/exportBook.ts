@@ -10,13 +10,15 @@ interface ExportOptions {
   readonly onProgress: Progress;
   /** Of a table: its columns by their headings. */
   readonly columns?: readonly string[];
+  /** Whether what only this product understands goes along. Default true. */
+  readonly extensions?: boolean;
 }
 
 /** Starts writing some cards, photos included, as the text of one file. @param formatId - of a format of the registry */
 export function exportCards(
   cards: readonly Card[],
   formatId: string,
-  { onProgress, columns }: ExportOptions,
+  { onProgress, ...options }: ExportOptions,
 ): AppThunk<Promise<Job<string>>> {
   return async (_, __, services) => {
     const photos = await services.photos.getMany(cards.flatMap(photoIds));
@@ -24,7 +26,7 @@ export function exportCards(
       cards.map((card) => attachPhotos(card, photos)),
       formatId,
       onProgress,
-      columns,
+      options,
     );
   };
 }

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 
 import type { Card } from '@/core/card';
 import { formatHeading, parseHeading } from '@/core/columns';
-import { findFormat, getFormat, type Problem } from '@/core/formats';
+import { findFormat, getFormat, type Problem, type WriteOptions } from '@/core/formats';
 import { csvHeadings, guessColumns, readRows, readTable } from '@/core/tables';
 
 import { type UnpackedFile, unpackFile } from './unpackFile';
@@ -30,6 +30,9 @@ export interface FileReport {
   readonly table?: TableInfo;
 }
 
+/** What the user chose for a file that is written. */
+export type WriteChoices = Pick<WriteOptions, 'columns' | 'extensions' | 'leapDay'>;
+
 /** What the page may ask of the worker that reads and writes files. */
 export interface FilesApi {
   unpack(name: string, bytes: Uint8Array): UnpackedFile[];
@@ -40,12 +43,7 @@ export interface FilesApi {
     onProgress: Progress,
   ): Promise<FileReport>;
   headings(cards: readonly Card[]): string[];
-  write(
-    cards: readonly Card[],
-    formatId: string,
-    columns: readonly string[] | undefined,
-    onProgress: Progress,
-  ): string;
+  write(cards: readonly Card[], formatId: string, options: WriteChoices, onProgress: Progress): string;
 }
 
 /** Cards handed over at a time. */
@@ -63,10 +61,10 @@ const api: FilesApi = {
     return report;
   },
   headings: csvHeadings,
-  write: (cards, formatId, columns, onProgress) => {
+  write: (cards, formatId, options, onProgress) => {
     const format = getFormat(formatId);
     if (!format) throw new RangeError(`there is no format ${formatId}`);
-    return format.write(cards, { onProgress, ...(columns ? { columns } : {}) });
+    return format.write(cards, { ...options, onProgress });
   },
 };
 expose(api);

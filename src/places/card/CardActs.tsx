@@ -1,18 +1,20 @@
+import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
 
 import { changeBook, useAppDispatch } from '@/book';
 import { type Card, shownAs } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Download, NextAct, Pencil, Trash, useWide } from '@/ui';
+import { Act, NextAct, Pencil, Send, Trash, useWide } from '@/ui';
 
-import { useSendCard } from './useSendCard';
+/** Brings the code's drawing along, which the page itself does without. */
+const SendSheet = lazy(() => import('./SendSheet').then((part) => ({ default: part.SendSheet })));
 
 /** What can be done with the card itself. */
 export function CardActs({ card }: { readonly card: Card }) {
   const dispatch = useAppDispatch();
   const { isWide } = useWide();
-  const send = useSendCard(card);
+  const [isSending, setSending] = useState(false);
   const remove = async () => {
     await dispatch(changeBook({ cause: 'delete', label: `Deleted ${shownAs(card)}`, removed: [card.uid] }));
     go('/book');
@@ -26,9 +28,20 @@ export function CardActs({ card }: { readonly card: Card }) {
         testID="edit-card"
       />
       <View className="flex-row gap-5">
-        <Act label="As a file" name="Save this card as a vCard file" icon={Download} onPress={send} />
+        <Act
+          label="Send"
+          name="Send this card to somebody"
+          icon={Send}
+          onPress={() => setSending(true)}
+          testID="send-card"
+        />
         <Act label="Delete" icon={Trash} tone="brick" onPress={() => void remove()} testID="delete-card" />
       </View>
+      {isSending ? (
+        <Suspense fallback={null}>
+          <SendSheet card={card} onClose={() => setSending(false)} />
+        </Suspense>
+      ) : null}
     </View>
   );
 }
