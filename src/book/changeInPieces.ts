@@ -26,7 +26,7 @@ export interface PiecesOptions {
  * @returns the change, or undefined where nothing differs or the user has stopped it
  */
 export function changeInPieces(
-  { cause, label, upserts = [] }: Omit<Wish, 'removed'>,
+  { cause, label, upserts = [], removed = [] }: Wish,
   { onProgress, isStopped }: PiecesOptions = {},
 ): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState, services) => {
@@ -50,6 +50,9 @@ export function changeInPieces(
       await services.yieldToPage();
       if (isStopped?.() === true) return undefined;
     }
+    const before = selectCardsByUid(getState());
+    const gone = removed.filter((uid) => before[uid]);
+    changes.push(...toCardChanges(gone.map((uid) => ({ before: before[uid] }))));
     if (changes.length === 0) return undefined;
     const change = newChange(services, { cause, label, cards: changes, at: stamp });
     dispatch(bookChanged({ upserts: [], removed: [], change }));
@@ -66,6 +69,11 @@ export function changeInPieces(
         dispatch(undo(change.id));
         return undefined;
       }
+    }
+    if (gone.length > 0) {
+      dispatch(cardsArrived({ upserts: [], removed: gone }));
+      services.writer.putCards([], gone);
+      void services.search.put([], gone, selectSettings(getState()).country);
     }
     dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
     return change;

@@ -14,8 +14,10 @@ export {
   unpackFileInWorker,
 } from './clients/filesClient';
 export * from './hooks';
+export { backUpBook, noteBackup, openBackup, restoreBackup, type RestoreOptions } from './intake/backup';
 export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
+export { selectOrganisations } from './organisations/selectOrganisations';
 export {
   type BookItem,
   type LetterShare,
@@ -26,6 +28,7 @@ export {
   selectRow,
   selectRowsByUid,
 } from './rows/rowsSlice';
+export { publishCalendar } from './intake/publishCalendar';
 export { changeSettings } from './settings/changeSettings';
 export { rememberColumns } from './settings/rememberColumns';
 export { selectSettings, type Settings } from './settings/settingsSlice';

@@ -13,7 +13,12 @@ function main(): void {
   if (!existsSync(join(webRoot, 'index.html')))
     fail(`the application has not been built into ${webRoot}; run npm run build`);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
-  const hub = makeHub({ webRoot, ...(isDemo ? { demoDay: new Date().toISOString().slice(0, 10) } : {}) });
+  const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data');
+  const hub = makeHub({
+    webRoot,
+    dataRoot,
+    ...(isDemo ? { demoDay: new Date().toISOString().slice(0, 10) } : {}),
+  });
   const server = hub.listen(port, '127.0.0.1', (error) => {
     if (error) fail(`port ${port} can't be used (${error.message}); choose another: PORT=4871 npm run demo`);
     const address = server.address();

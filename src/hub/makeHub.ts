@@ -6,6 +6,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 
+import { calendarApi, calendarFeed } from './api/calendarApi';
 import { demoApi } from './api/demoApi';
 
 /** How the hub is started. */
@@ -14,19 +15,26 @@ export interface HubOptions {
   readonly webRoot: string;
   /** The day the demo is made for, 2026-11-24; without it the hub serves the user's own book. */
   readonly demoDay?: string;
+  /** Folder for what the hub keeps; without it the hub keeps nothing. */
+  readonly dataRoot?: string;
 }
 
 /** Files whose names carry a hash of their contents may be kept for good. */
 const ONE_YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** Makes the hub's application; who listens is the caller's business. */
-export function makeHub({ webRoot, demoDay }: HubOptions): Express {
+export function makeHub({ webRoot, demoDay, dataRoot }: HubOptions): Express {
   const hub = express();
   hub.disable('x-powered-by');
   hub.use(securityHeaders());
   hub.use(compression());
   hub.get('/api/health', (_, response) => void response.json({ ok: true }));
   if (demoDay !== undefined) hub.use('/api/demo', demoApi(demoDay));
+  if (dataRoot !== undefined) {
+    const calendars = join(dataRoot, 'calendars');
+    hub.use('/api/calendar', calendarApi(calendars));
+    hub.use('/calendar', calendarFeed(calendars));
+  }
   hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));
   for (const folder of ['_expo', 'assets']) hub.use(`/${folder}`, hashedFiles(join(webRoot, folder)));
   hub.use(express.static(webRoot, { index: false }));

@@ -19,9 +19,9 @@ export function pickFiles(accept: string): Promise<File[]> {
   });
 }
 
-/** Hands a text to the user as a file. */
-export function saveFile(name: string, text: string, mediaType: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: mediaType }));
+/** Hands a text, or bytes, to the user as a file. */
+export function saveFile(name: string, content: string | Uint8Array, mediaType: string): void {
+  const url = URL.createObjectURL(new Blob([content as BlobPart], { type: mediaType }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

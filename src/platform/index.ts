@@ -5,6 +5,7 @@
  */
 export * from './acts';
 export * from './bookName';
+export * from './calendarHub';
 export * from './clock';
 export * from './files';
 export * from './image';

@@ -1,5 +1,6 @@
 import { proxy, wrap } from 'comlink';
 
+import type { BackupContents, RestoredBackup } from '@/core/backup';
 import type { Card } from '@/core/card';
 
 import type { FileReport, FilesApi, Progress, WriteChoices } from '../workers/files';
@@ -46,6 +47,20 @@ export function writeFileInWorker(
   options: WriteChoices = {},
 ) {
   return runJob((api) => api.write(cards, formatId, options, proxy(onProgress)));
+}
+
+/** Packs the whole book into one archive. */
+export function writeBackupInWorker(contents: BackupContents) {
+  return runJob((api) => api.writeBackup(contents));
+}
+
+/** Opens an archive of a whole book. */
+export function readBackupInWorker(bytes: Uint8Array): Job<RestoredBackup> {
+  return runJob(async (api) => {
+    const read = await api.readBackup(bytes);
+    if ('fault' in read) throw new Error(read.fault);
+    return read;
+  });
 }
 
 type Remote = ReturnType<typeof wrap<FilesApi>>;

@@ -13,6 +13,12 @@ export const settingsSchema = z.object({
   tableColumns: z.record(z.string(), z.array(z.string())).catch({}),
   /** The parts of a card that are offered at once when one is written, in order; none for the usual ones. */
   cardLayout: z.array(z.string()).catch([]),
+  /** The name of the calendar on the hub; '' where there is none. */
+  calendarToken: z.string().catch(''),
+  /** UTCDateTime of the last backup; '' for none. */
+  lastBackupAt: z.string().catch(''),
+  /** UTCDateTime at which the user was last reminded of making one. */
+  backupRemindedAt: z.string().catch(''),
   /** 1 is the size as designed. */
   typeScale: z.number().min(0.85).max(1.6).catch(1),
 });

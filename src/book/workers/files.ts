@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
+import { unzipSync, zipSync } from 'fflate';
 
+import { type BackupContents, readBackup, type RestoredBackup, writeBackup } from '@/core/backup';
 import type { Card } from '@/core/card';
 import { formatHeading, parseHeading } from '@/core/columns';
 import { findFormat, getFormat, type Problem, type WriteOptions } from '@/core/formats';
@@ -43,6 +45,8 @@ export interface FilesApi {
     onProgress: Progress,
   ): Promise<FileReport>;
   headings(cards: readonly Card[]): string[];
+  writeBackup(contents: BackupContents): Promise<Uint8Array>;
+  readBackup(bytes: Uint8Array): Promise<RestoredBackup | { readonly fault: string }>;
   write(cards: readonly Card[], formatId: string, options: WriteChoices, onProgress: Progress): string;
 }
 
@@ -61,6 +65,17 @@ const api: FilesApi = {
     return report;
   },
   headings: csvHeadings,
+  writeBackup: async (contents) =>
+    zipSync(await writeBackup(contents, sha256), { mtime: contents.made.slice(0, 10) }),
+  readBackup: async (bytes) => {
+    try {
+      return await readBackup(unzipSync(bytes), sha256);
+    } catch (error) {
+      return {
+        fault: `it is no archive that can be opened: ${error instanceof Error ? error.message : String(error)}`,
+      };
+    }
+  },
   write: (cards, formatId, options, onProgress) => {
     const format = getFormat(formatId);
     if (!format) throw new RangeError(`there is no format ${formatId}`);
@@ -68,6 +83,11 @@ const api: FilesApi = {
   },
 };
 expose(api);
+
+async function sha256(bytes: Uint8Array): Promise<string> {
+  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>));
+  return Array.from(hash, (byte) => byte.toString(16).padStart(2, '0')).join('');
+}
 
 function readFile(
   bytes: Uint8Array,

@@ -33,6 +33,9 @@ export function unpackFile(name: string, bytes: Uint8Array): UnpackedFile[] {
         return false;
       },
     });
+    // Of a backup only the cards are cards.
+    if (unpacked['manifest.json'] && unpacked['cards.json'])
+      return [{ name: `${name}: cards.json`, bytes: unpacked['cards.json'] }];
     const good = Object.entries(unpacked).map(([inner, content]) => ({
       name: `${name}: ${inner}`,
       bytes: content,

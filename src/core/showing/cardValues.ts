@@ -24,6 +24,10 @@ export interface ShowOptions {
   readonly today: string;
   /** What another card is called. */
   readonly nameOf?: (uid: string) => string | undefined;
+  /** The card of an organisation by its name. */
+  readonly organisationOf?: (name: string) => Card | undefined;
+  /** The people of an organisation by its name. */
+  readonly peopleOf?: (name: string) => readonly Card[];
   /** The time it is now in an IANA time zone. */
   readonly timeIn?: (zone: string) => string | undefined;
 }
@@ -67,7 +71,9 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
     { label: 'Time there', values: timeThere(card, options) },
     { label: 'Pronouns', values: each(card.speakToAs?.pronouns, 'pronouns', ({ pronouns }) => [pronouns]) },
     { label: 'Nickname', values: each(card.nicknames, 'nicknames', ({ name }) => [name]) },
-    { label: 'Work', values: work(card) },
+    { label: 'Work', values: work(card, options) },
+    { label: 'Phone there', values: phonesThere(card, options) },
+    { label: 'People there', values: peopleThere(card, options) },
     {
       label: 'Languages',
       values: each(card.preferredLanguages, 'preferredLanguages', ({ language }) => [
@@ -221,22 +227,57 @@ function comesRound(entry: Anniversary, today: string): string {
     : `${next.years} ${next.years === 1 ? 'year' : 'years'} ${when}`;
 }
 
-/** What the head of the page doesn't say already: further posts and organisations, and departments. */
-function work(card: Card): CardValue[] {
+/** What the head of the page doesn't say already: further posts, departments, and organisations that have a card. */
+function work(card: Card, { organisationOf }: ShowOptions): CardValue[] {
   const [, ...posts] = each(
     card.titles,
     'titles',
     ({ name }) => [name],
     ({ kind }) => (kind === 'role' ? 'role' : ''),
   );
-  const houses = each(card.organizations, 'organizations', ({ name = '', units = [] }) => [
-    joined(name, ...units.map((unit) => unit.name)),
-  ]);
-  const isSaid = ({ lines }: CardValue, i: number) =>
-    i === 0 && (lines[0] === shownAs(card) || !lines[0]?.includes(','));
-  return [...posts, ...houses.filter((house, i) => !isSaid(house, i))].filter(
-    ({ lines }) => lines.length > 0,
-  );
+  const houses = Object.entries(card.organizations ?? {}).flatMap(([id, { name = '', units = [] }], i) => {
+    const lines = [joined(name, ...units.map((unit) => unit.name))].filter(Boolean);
+    const uid = card.kind === 'org' ? undefined : organisationOf?.(name)?.uid;
+    const isSaid = i === 0 && units.length === 0 && (name === shownAs(card) || uid === undefined);
+    if (isSaid || lines.length === 0) return [];
+    const value: CardValue = { collection: 'organizations', id, lines, second: '', copy: lines.join('') };
+    return [uid === undefined ? value : { ...value, cardUid: uid }];
+  });
+  return [...posts, ...houses];
+}
+
+/** Numbers of somebody's organisation, to be reached there. */
+function phonesThere(card: Card, options: ShowOptions): CardValue[] {
+  if (card.kind === 'org') return [];
+  return Object.values(card.organizations ?? {}).flatMap(({ name = '' }) => {
+    const house = options.organisationOf?.(name);
+    return house ? phones(house, options.country).map((value) => ofHouse(house, value)) : [];
+  });
+}
+
+/** A value that stands on the organisation's card and is edited there. */
+function ofHouse(house: Card, { preferable: _, isPreferred: __, ...value }: CardValue): CardValue {
+  return {
+    ...value,
+    collection: 'organizations',
+    id: `${house.uid} ${value.id}`,
+    second: joined(shownAs(house), value.second),
+  };
+}
+
+/** Who names an organisation as theirs, and as what. */
+function peopleThere(card: Card, { peopleOf }: ShowOptions): CardValue[] {
+  if (card.kind !== 'org' || !peopleOf) return [];
+  const name = shownAs(card);
+  return peopleOf(name).map((person) => {
+    const shown = shownAs(person);
+    const departments = Object.values(person.organizations ?? {}).flatMap(({ units = [] }) =>
+      units.map((unit) => unit.name),
+    );
+    const posts = Object.values(person.titles ?? {}).map((title) => title.name);
+    const second = joined(...posts, ...departments);
+    return { collection: 'people', id: person.uid, lines: [shown], copy: shown, second, cardUid: person.uid };
+  });
 }
 
 function tags(card: Card): CardValue[] {

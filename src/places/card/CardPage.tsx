@@ -1,7 +1,14 @@
 import { useLocalSearchParams } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 
-import { selectRowsByUid, selectSettings, useAppSelector, useCard } from '@/book';
+import {
+  selectOrganisations,
+  selectRowsByUid,
+  selectSettings,
+  useAppSelector,
+  useCard,
+  useCardGetter,
+} from '@/book';
 import { type Card, shownAs } from '@/core/card';
 import { cardValues } from '@/core/showing';
 import { localDay, LOCALE, timeIn, uidFromPath } from '@/platform';
@@ -30,7 +37,17 @@ function OpenCard({ card }: { readonly card: Card }) {
   const { country } = useAppSelector(selectSettings);
   const rows = useAppSelector(selectRowsByUid);
   const nameOf = (uid: string) => rows[uid]?.shown;
-  const groups = cardValues(card, { country, locale: LOCALE, today: localDay(), nameOf, timeIn });
+  const organisations = useAppSelector(selectOrganisations);
+  const getCard = useCardGetter();
+  const groups = cardValues(card, {
+    country,
+    locale: LOCALE,
+    today: localDay(),
+    nameOf,
+    timeIn,
+    organisationOf: (name) => getCard(organisations.findOrganisation(name) ?? ''),
+    peopleOf: (name) => organisations.findPeople(name).flatMap((uid) => getCard(uid) ?? []),
+  });
   useCardKeys(card);
   usePageTitle(shownAs(card) || 'No name yet');
   return (

@@ -13,6 +13,8 @@ import { Notices } from './Notices';
 import { isInPlace, PLACES } from './places';
 import { QuickLine } from './QuickLine';
 import { SaveState } from './SaveState';
+import { useBackupReminder } from './useBackupReminder';
+import { useCalendarFeed } from './useCalendarFeed';
 import { usePageKeys } from './usePageKeys';
 import { usePageState } from './usePageState';
 
@@ -34,6 +36,8 @@ function Themed({ children }: { readonly children: ReactNode }) {
   const fault = useAppSelector(selectOpenFault);
   const { isHelpOpen, closeHelp } = usePageKeys();
   usePageState();
+  useBackupReminder();
+  useCalendarFeed();
   const content =
     fault === undefined ? (
       children

@@ -6,6 +6,8 @@ import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Choice, PageBar, Switch, Txt, usePageTitle, useWide } from '@/ui';
 
+import { BackupPart } from './BackupPart';
+import { CalendarPart } from './CalendarPart';
 import { CountryField } from './CountryField';
 import { ExportPart } from './ExportPart';
 import { LayoutPart } from './LayoutPart';
@@ -76,11 +78,15 @@ export function SettingsPage() {
               onChange={(size) => set({ typeScale: Number(size) })}
             />
           </Part>
+          <Part title="Backup">
+            <BackupPart />
+          </Part>
           <Part title="In and out">
             <View className="flex-row">
               <Act label="Import cards from files" onPress={() => go('/import')} testID="to-import" />
             </View>
             <ExportPart />
+            <CalendarPart />
           </Part>
           {setAside.length === 0 ? null : (
             <Part title="Set aside">

@@ -5,8 +5,8 @@ import { Txt } from './Txt';
 
 interface ProgressLineProps {
   readonly text: string;
-  /** 0 to 1. */
-  readonly share01: number;
+  /** 0 to 1; undefined where nobody can tell, and no line is drawn. */
+  readonly share01: number | undefined;
   readonly onStop?: () => void;
 }
 
@@ -20,16 +20,18 @@ export function ProgressLine({ text, share01, onStop }: ProgressLineProps) {
         </Txt>
         {onStop ? <Act label="Stop" tone="brick" onPress={onStop} /> : null}
       </View>
-      <View
-        role="progressbar"
-        aria-label={text}
-        aria-valuemin={0}
-        aria-valuemax={100}
-        aria-valuenow={Math.round(share01 * 100)}
-        className="h-[3px] bg-rule"
-      >
-        <View className="h-[3px] bg-moss" style={{ width: `${Math.round(share01 * 100)}%` }} />
-      </View>
+      {share01 === undefined ? null : (
+        <View
+          role="progressbar"
+          aria-label={text}
+          aria-valuemin={0}
+          aria-valuemax={100}
+          aria-valuenow={Math.round(share01 * 100)}
+          className="h-[3px] bg-rule"
+        >
+          <View className="h-[3px] bg-moss" style={{ width: `${Math.round(share01 * 100)}%` }} />
+        </View>
+      )}
     </View>
   );
 }

@@ -1,9 +1,18 @@
 import { useCallback, useEffect } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 
-import { changeBook, noticed, useAppDispatch, useCardGetter, useServices } from '@/book';
+import {
+  changeBook,
+  noticed,
+  selectOrganisations,
+  useAppDispatch,
+  useAppSelector,
+  useCardGetter,
+  useServices,
+} from '@/book';
 import { type Card, newCard, parseName, rebaseJson, shownAs } from '@/core/card';
 import { type CardForm, findCountryCode, fromForm, relateBack } from '@/core/editing';
+import { renameOrganisation } from '@/core/organisations';
 import { cardPath, focusFirstInvalid, LOCALE, onKeyPress } from '@/platform';
 import { go, goBack } from '@/platform/navigation';
 
@@ -25,6 +34,7 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
   const dispatch = useAppDispatch();
   const getCard = useCardGetter();
   const { newUid, utcNow } = useServices();
+  const organisations = useAppSelector(selectOrganisations);
   const path = cardPath(base.uid);
   /** Cards for related people who have none yet; the rows are told their uids. */
   const makeRelated = (values: CardForm): { values: CardForm; made: Card[] } => {
@@ -39,6 +49,13 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
     });
     return { values: { ...values, relations }, made };
   };
+  /** An organisation's new name, on the cards of its people. */
+  const renameEverywhere = (before: Card | undefined, after: Card): Card[] => {
+    const [from, to] = [before ? shownAs(before) : '', shownAs(after)];
+    if (after.kind !== 'org' || from === '' || from === to) return [];
+    const people = organisations.findPeople(from).flatMap((uid) => getCard(uid) ?? []);
+    return people.map((person) => renameOrganisation(person, from, to));
+  };
   const keep = async (typed: CardForm) => {
     const { values, made } = makeRelated(typed);
     const edited = fromForm(base, values, {
@@ -50,8 +67,12 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
     const card = current ? rebaseJson(base, edited, current) : edited;
     const others = relateBack(current, card, (uid) => made.find((one) => one.uid === uid) ?? getCard(uid));
     const untouched = made.filter(({ uid }) => !others.some((other) => other.uid === uid));
-    const label = `${isNew ? 'Added' : 'Changed'} ${shownAs(card)}`;
-    const upserts = [card, ...others, ...untouched];
+    const renamed = renameEverywhere(current, card).filter(
+      ({ uid }) => !others.some((other) => other.uid === uid),
+    );
+    const along = renamed.length === 0 ? '' : `, and its name on ${renamed.length} more`;
+    const label = `${isNew ? 'Added' : 'Changed'} ${shownAs(card)}${along}`;
+    const upserts = [card, ...others, ...untouched, ...renamed];
     await dispatch(changeBook({ cause: isNew ? 'add' : 'edit', label, upserts }));
     release();
   };
@@ -69,8 +90,11 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
   };
   // What these close over stays the same for one card.
   /* eslint-disable react-hooks/exhaustive-deps */
-  const save = useCallback(() => submit(() => go(path, 'replace')), [form, dispatch, base]);
-  const saveAndNext = useCallback(() => submit(() => onNext?.()), [form, dispatch, base, onNext]);
+  const save = useCallback(() => submit(() => go(path, 'replace')), [form, dispatch, base, organisations]);
+  const saveAndNext = useCallback(
+    () => submit(() => onNext?.()),
+    [form, dispatch, base, organisations, onNext],
+  );
   /* eslint-enable react-hooks/exhaustive-deps */
   const close = useCallback(() => goBack(isNew ? '/book' : path), [isNew, path]);
   useEffect(

@@ -1,0 +1,18 @@
+import { putCalendar } from '@/platform';
+
+import type { AppThunk } from '../appStore';
+import { selectCardsByUid } from '../cards/cardsSlice';
+import { writeFileInWorker } from '../clients/filesClient';
+import { selectSettings } from '../settings/settingsSlice';
+
+/** Gives the hub the days of all cards that are not private; nothing where no address is set. @throws Error as putCalendar */
+export function publishCalendar(): AppThunk<Promise<void>> {
+  return async (_, getState) => {
+    const { calendarToken } = selectSettings(getState());
+    if (calendarToken === '') return;
+    const cards = Object.values(selectCardsByUid(getState())).filter(
+      (card) => card.anniversaries && card['cordialis.example:private'] !== true,
+    );
+    await putCalendar(calendarToken, await writeFileInWorker(cards, 'ics', () => undefined).result);
+  };
+}

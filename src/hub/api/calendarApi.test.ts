@@ -1,0 +1,54 @@
+import { mkdtempSync, readdirSync } from 'node:fs';
+import type { AddressInfo, Server } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import express from 'express';
+
+import { calendarApi, calendarFeed } from './calendarApi';
+
+const TOKEN = '0123456789abcdef0123456789abcdef';
+const TEXT = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nEND:VCALENDAR\r\n';
+const folder = join(mkdtempSync(join(tmpdir(), 'cordialis-calendar-')), 'calendars');
+let server: Server;
+let url: string;
+beforeAll(async () => {
+  const hub = express().use('/api/calendar', calendarApi(folder)).use('/calendar', calendarFeed(folder));
+  server = hub.listen(0, '127.0.0.1') as Server;
+  await new Promise((resolve) => server.once('listening', resolve));
+  url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(() => server.close());
+
+const put = (token: string, body: string, type = 'text/calendar') =>
+  fetch(`${url}/api/calendar/${token}`, { method: 'PUT', body, headers: { 'Content-Type': type } });
+
+test('a calendar that was put is served under its address, as a calendar, until it is taken away', async () => {
+  expect((await put(TOKEN, TEXT)).status).toBe(204);
+  const served = await fetch(`${url}/calendar/${TOKEN}.ics`);
+  expect(served.headers.get('content-type')).toBe('text/calendar; charset=utf-8');
+  expect(await served.text()).toBe(TEXT);
+  await fetch(`${url}/api/calendar/${TOKEN}`, { method: 'DELETE' });
+  expect((await fetch(`${url}/calendar/${TOKEN}.ics`)).status).toBe(404);
+});
+
+const refused = [
+  { name: 'a short address', token: 'abc', body: TEXT },
+  { name: 'an address that leads elsewhere', token: '..%2f..%2fpasswd', body: TEXT },
+  { name: 'a text that is no calendar', token: TOKEN, body: '<html>' },
+  { name: 'another kind of file', token: TOKEN, body: TEXT, type: 'text/plain' },
+];
+for (const { name, token, body, type } of refused) {
+  test(`${name} is refused, and nothing is written`, async () => {
+    expect((await put(token, body, type)).status).toBe(400);
+    expect(readdirSync(folder)).toEqual([]);
+  });
+}
+
+test('only so many calendars are kept', async () => {
+  const tokens = Array.from({ length: 21 }, (_, i) => i.toString(16).padStart(32, '0'));
+  const statuses: number[] = [];
+  for (const token of tokens) statuses.push((await put(token, TEXT)).status);
+  expect(statuses.filter((status) => status === 204)).toHaveLength(20);
+  expect(statuses.at(-1)).toBe(409);
+});

@@ -1,0 +1,47 @@
+import { useEffect } from 'react';
+
+import {
+  changeSettings,
+  noticed,
+  selectCounts,
+  selectReading,
+  selectSettings,
+  useAppDispatch,
+  useAppSelector,
+} from '@/book';
+import { bookName, nowMs } from '@/platform';
+
+const DAY_MS = 86_400_000;
+/** A backup older than this is worth a word; so is a book of this many cards that has none. */
+const OLD_AFTER_DAYS = 30;
+const CARDS_WORTH_IT = 20;
+/** How long nothing more is said of it. */
+const AGAIN_AFTER_DAYS = 7;
+
+/** Says once a week that the last backup is old, in the user's own book. */
+export function useBackupReminder(): void {
+  const dispatch = useAppDispatch();
+  const isRead = useAppSelector(selectReading) === undefined;
+  const counts = useAppSelector(selectCounts);
+  const { lastBackupAt, backupRemindedAt } = useAppSelector(selectSettings);
+  const isLarge = counts.people + counts.organisations >= CARDS_WORTH_IT;
+  useEffect(() => {
+    if (!isRead || !isLarge || bookName() === 'cordialis-demo') return;
+    // A book that has just become worth it is given a week, too.
+    if (backupRemindedAt === '') {
+      dispatch(changeSettings({ backupRemindedAt: new Date(nowMs()).toISOString() }));
+      return;
+    }
+    const age = daysSince(lastBackupAt);
+    if (age < OLD_AFTER_DAYS || daysSince(backupRemindedAt) < AGAIN_AFTER_DAYS) return;
+    const text =
+      lastBackupAt === '' ? 'No backup of this book has been made yet' : `The last backup is ${age} days old`;
+    dispatch(noticed({ text: `${text}. Settings has “Make a backup”`, tone: 'plain' }));
+    dispatch(changeSettings({ backupRemindedAt: new Date(nowMs()).toISOString() }));
+  }, [isRead, isLarge, lastBackupAt, backupRemindedAt, dispatch]);
+}
+
+/** Whole days since a moment; very many where there is none. */
+function daysSince(utc: string): number {
+  return utc === '' ? Infinity : Math.floor((nowMs() - Date.parse(utc)) / DAY_MS);
+}
