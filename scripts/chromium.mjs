@@ -1,7 +1,7 @@
 // Finds a Chromium for the tests in the browser, or installs Debian's where that is possible.
-import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 
+import { canInstall, installPackages } from './debian.mjs';
 import { fail } from './setup.mjs';
 
 const PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
@@ -13,7 +13,8 @@ export function ensureChromium() {
   if (wished) return existsSync(wished) ? wished : fail(`CHROMIUM names ${wished}, where there is nothing.`);
   const found = PLACES.find((place) => existsSync(place));
   if (found && hasFonts()) return found;
-  install();
+  if (canInstall()) console.log('Installing Chromium and fonts …');
+  installPackages(PACKAGES);
   return (
     PLACES.find((place) => existsSync(place)) ??
     fail(
@@ -24,21 +25,5 @@ export function ensureChromium() {
 
 /** Fonts matter to the pictures only, so a system without Debian's packages is taken as it is. */
 function hasFonts() {
-  return (
-    !existsSync('/usr/bin/apt-get') ||
-    existsSync('/usr/share/fonts/opentype/noto') ||
-    process.getuid?.() !== 0
-  );
-}
-
-function install() {
-  if (!existsSync('/usr/bin/apt-get') || process.getuid?.() !== 0) return;
-  console.log('Installing Chromium and fonts …');
-  const apt = (...args) =>
-    spawnSync('apt-get', args, {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
-  apt('update', '-qq');
-  apt('install', '-y', '-qq', '--no-install-recommends', ...PACKAGES);
+  return !canInstall() || existsSync('/usr/share/fonts/opentype/noto');
 }

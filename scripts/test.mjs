@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { ensureChromium } from './chromium.mjs';
+import { ensurePeers } from './debian.mjs';
 import { ensureInstalled, ROOT, runBin } from './setup.mjs';
 import { ensureWebBuild } from './webBuild.mjs';
 
@@ -12,6 +13,7 @@ const BROWSER = join(RESULTS, 'e2e.json');
 
 ensureInstalled();
 const chromium = ensureChromium();
+ensurePeers();
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 

@@ -10,10 +10,14 @@ export const FORMATS: readonly CardFormat[] = [vcard4, vcard3, jscontact, jcard,
 
 /** The format that the bytes are most surely of; undefined where none knows them. */
 export function findFormat(bytes: Uint8Array): ReadableFormat | undefined {
-  const [best] = FORMATS.filter(isReadable)
-    .map((format) => ({ format, score: format.detect(bytes) }))
-    .sort((a, b) => b.score - a.score);
-  return best && best.score > 0 ? best.format : undefined;
+  let best: { format: ReadableFormat; score: number } | undefined;
+  for (const format of FORMATS.filter(isReadable)) {
+    const score = format.detect(bytes);
+    // One that is certain saves the others the work.
+    if (score === 1) return format;
+    if (score > (best?.score ?? 0)) best = { format, score };
+  }
+  return best?.format;
 }
 
 /** The format with an id, such as vcard4; undefined for an unknown one. */
