@@ -24,6 +24,13 @@ const FILE = ['Ottilie Quast', 'Bram de Wit', 'Rosa Ferreira']
   )
   .join('a line that belongs to no card\r\n');
 
+const TABLE = [
+  'Vorname;Name;Handy;E-Mail;Geburtstag;T-Shirt',
+  'Ottilie;Quast;+49 160 1234567;ottilie@example.org;03.02.1968;M',
+  'Bram;de Wit;+31 6 97012345;bram@example.org;14.09.1981;L',
+  'Rosa;Ferreira;;rosa@example.org;31.02.1990;S',
+].join('\n');
+
 mkdirSync(OUT, { recursive: true });
 const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', '--demo'], {
   cwd: ROOT,
@@ -61,6 +68,18 @@ try {
       await chooser
     ).setFiles({ name: 'old phone.vcf', mimeType: 'text/vcard', buffer: Buffer.from(FILE) });
     await page.getByTestId('import-preview').waitFor();
+  });
+  await shoot('phone', 'light', 'mapping-phone', '/import', async (page) => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByTestId('choose-files').click();
+    await (
+      await chooser
+    ).setFiles({ name: 'Freiwillige.csv', mimeType: 'text/csv', buffer: Buffer.from(TABLE) });
+    await page.getByTestId('import-mapping').waitFor();
+  });
+  await shoot('phone', 'light', 'sending-phone', CARD, async (page) => {
+    await page.getByTestId('send-card').click();
+    await page.getByTestId('send-sheet').waitFor();
   });
   await shoot('phone', 'light', 'settings-phone', '/settings');
 } finally {

@@ -1,4 +1,9 @@
-// Figures of the core: reading vCards against ical.js alone, and finding. Prints one JSON value.
+// Figures of the core: reading vCards against ical.js alone, in time and memory, and finding. Prints one JSON value.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
 import ICAL from 'ical.js';
 
 import { encodeUtf8, getFormat } from '@/core/formats';
@@ -35,17 +40,17 @@ function percentile(values: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
 }
 
-function readFigures(size: number) {
+function readFigures(size: number, runs = 5) {
   const vcard = getFormat('vcard4');
   if (!vcard?.read) throw new Error('vCard 4.0 is not in the registry');
   const { read } = vcard;
   const text = vcard.write(generateLargeBook(size), { extensions: false });
   const bytes = encodeUtf8(text);
-  const ours = leastOf(5, () => {
+  const ours = leastOf(runs, () => {
     const { cards } = read(bytes);
     if (cards.length !== size) throw new Error(`${cards.length} of ${size} cards were read`);
   });
-  const theirs = leastOf(5, () => void ICAL.parse(text));
+  const theirs = leastOf(runs, () => void ICAL.parse(text));
   return {
     size,
     readMs: Math.round(ours),
@@ -74,6 +79,31 @@ function searchFigures(size: number) {
   };
 }
 
+/** The most memory that a process has which reads a book once, over one that only loads its file. */
+function memoryFigures(size: number) {
+  const file = join(mkdtempSync(join(tmpdir(), 'cordialis-bench-')), 'book.vcf');
+  writeFileSync(file, getFormat('vcard4')?.write(generateLargeBook(size), { extensions: false }) ?? '');
+  const maxMb = (reader: string) => {
+    const args = [...process.execArgv, join('scripts', 'bench', 'memory.ts'), file, reader];
+    const { stdout, stderr } = spawnSync(process.execPath, args, { encoding: 'utf8' });
+    if (stdout === '') throw new Error(stderr);
+    return (JSON.parse(stdout) as { maxRssKb: number }).maxRssKb / 1024;
+  };
+  const idle = maxMb('none');
+  const [ours, theirs] = [maxMb('ours') - idle, maxMb('ical') - idle];
+  return {
+    size,
+    oursMb: Math.round(ours),
+    icalMb: Math.round(theirs),
+    ratio: Number((ours / theirs).toFixed(2)),
+  };
+}
+
 console.log(
-  JSON.stringify({ reading: readFigures(11_000), search: [searchFigures(11_000), searchFigures(100_000)] }),
+  JSON.stringify({
+    reading: readFigures(11_000),
+    readingMore: readFigures(100_000, 1),
+    memory: [memoryFigures(11_000), memoryFigures(100_000)],
+    search: [searchFigures(11_000), searchFigures(100_000)],
+  }),
 );

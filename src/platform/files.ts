@@ -30,6 +30,15 @@ export function saveFile(name: string, content: string | Uint8Array, mediaType: 
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
+/** Hands out a file that is kept as a data: URI. */
+export function saveDataUri(name: string, uri: string): void {
+  const match = /^data:([^;,]*)[^,]*;base64,(.*)$/s.exec(uri);
+  if (!match) throw new Error('the file is damaged');
+  const bytes = Uint8Array.from(atob(match[2] ?? ''), (char) => char.charCodeAt(0));
+  // Never as something that a browser would run.
+  saveFile(name, bytes, 'application/octet-stream');
+}
+
 /** A name that every file system takes, made of a title: letters and digits of any script, the rest as hyphens. */
 export function fileName(title: string, extension: string): string {
   const plain = title.replace(/[^\p{L}\p{M}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '');
@@ -64,4 +73,14 @@ export function onPaste(take: (file: File) => void): () => void {
   };
   window.addEventListener('paste', paste);
   return () => window.removeEventListener('paste', paste);
+}
+
+/** The bytes of a file as a data: URI. */
+export function readAsDataUri(file: Blob): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.onerror = () => reject(new Error('the file could not be read'));
+    reader.readAsDataURL(file);
+  });
 }

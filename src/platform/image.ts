@@ -1,3 +1,5 @@
+import { readAsDataUri } from './files';
+
 /** A rectangle of a picture, in its own pixels. */
 export interface PictureArea {
   readonly x: number;
@@ -11,12 +13,7 @@ const QUALITY01 = 0.86;
 
 /** The bytes of a picture as a data: URI, to be looked at; nothing of it is kept yet. @throws Error for what is no picture */
 export async function openPicture(file: Blob): Promise<string> {
-  const uri = await new Promise<string>((resolve, reject) => {
-    const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result));
-    reader.onerror = () => reject(new Error('the file could not be read'));
-    reader.readAsDataURL(file);
-  });
+  const uri = await readAsDataUri(file);
   await decodePicture(uri);
   return uri;
 }

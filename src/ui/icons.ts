@@ -14,6 +14,7 @@ export { default as Download } from 'lucide-react-native/icons/download';
 export { default as Ellipsis } from 'lucide-react-native/icons/ellipsis';
 export { default as ExternalLink } from 'lucide-react-native/icons/external-link';
 export { default as Globe } from 'lucide-react-native/icons/globe';
+export { default as Link } from 'lucide-react-native/icons/link';
 export { default as List } from 'lucide-react-native/icons/list';
 export { default as Mail } from 'lucide-react-native/icons/mail';
 export { default as MapPin } from 'lucide-react-native/icons/map-pin';

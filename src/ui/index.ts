@@ -20,6 +20,7 @@ export { Stamp } from './parts/Stamp';
 export { Switch } from './parts/Switch';
 export { Tabs } from './parts/Tabs';
 export { Tick } from './parts/Tick';
+export { TextLink } from './parts/TextLink';
 export { ThumbIndex } from './parts/ThumbIndex';
 export { Txt } from './parts/Txt';
 export { type Colours, ThemeProvider, useColours, useTypeScale } from './theme/ThemeProvider';

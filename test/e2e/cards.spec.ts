@@ -97,6 +97,8 @@ test('an organisation shows its people, and its new name reaches them', async ({
   await page.getByTestId('add-phones').click();
   await page.getByTestId('phone-0').fill('020 7946 0111');
   await page.getByTestId('save-card').click();
+  await page.getByTestId('card-page').waitFor();
+  await isSaved(page);
   const hall = page.url();
   await page.goto(`${DEMO}/book/new`);
   await isRead(page);
@@ -107,6 +109,7 @@ test('an organisation shows its people, and its new name reaches them', async ({
     'href',
     'tel:+442079460111',
   );
+  await isSaved(page);
   await page.goto(hall);
   await isRead(page);
   await expect(page.getByRole('link', { name: /^People there, Zara Quast/ })).toBeVisible();
@@ -154,6 +157,33 @@ test('a photo is cropped, drawn anew without what its file says, and shown on th
   expect(Buffer.from(kept.uri.split(',')[1] ?? '', 'base64').toString('latin1')).not.toContain(
     'TAKEN-AT-HOME',
   );
+});
+
+test('a file is kept with a card and comes out as it went in; a note leads to another card', async ({
+  page,
+}) => {
+  await openDemo(page, '/book/new');
+  await page.getByTestId('field-name').fill('Zacharias Quast');
+  await page.getByTestId('add-part').click();
+  await page.getByTestId('add-part-files').click();
+  const bytes = Uint8Array.from({ length: 3000 }, (_, i) => i % 251);
+  await choose(page, 'add-files', 'plan.bin', bytes);
+  await expect(page.getByTestId('file-0')).toHaveValue('plan.bin');
+  await page.getByTestId('add-notes').click();
+  await page.getByTestId('note-0').fill('Knows **well**');
+  await page.getByTestId('link-note-0').click();
+  await page.getByTestId('link-note-name').fill('got ach');
+  await page.getByRole('button', { name: 'Link Götz Achterberg' }).click();
+  await page.getByTestId('save-card').click();
+  await page.getByTestId('card-page').waitFor();
+  await isSaved(page);
+  await page.reload();
+  await isRead(page);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Files, plan.bin, save' }).click();
+  expect(readFileSync(await (await download).path()).equals(Buffer.from(bytes))).toBe(true);
+  await page.getByTestId('note-text').getByRole('link', { name: 'Götz Achterberg' }).click();
+  await expect(page.getByTestId('card-name')).toHaveText('Götz Achterberg');
 });
 
 test('a card goes out as a file, as text and as a code, without notes unless asked', async ({

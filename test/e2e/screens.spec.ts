@@ -46,7 +46,11 @@ function overTheEdge(page: Page): Promise<string[]> {
 /** What is too small for a finger: under 44 px, by look.md. */
 function tooSmall(page: Page): Promise<string[]> {
   return page.evaluate(() =>
-    [...document.querySelectorAll('a, button, [role=button], [role=radio], [role=switch], input')]
+    [
+      ...document.querySelectorAll(
+        'a, button, [role=button], [role=radio], [role=switch], [role=checkbox], input',
+      ),
+    ]
       // The thumb index is one tall target that is slid along; its letters are not aimed at one by one.
       .filter((element) => element.closest('[aria-label="Letters"]') === null)
       .filter((element) => getComputedStyle(element).visibility === 'visible')
@@ -89,6 +93,47 @@ test('an open sheet and open finds have no fault of accessibility either', async
   await page.getByRole('button', { name: /^Order/ }).click();
   await page.getByRole('dialog').waitFor();
   expect.soft(await faultsOf(page, '[role=dialog]')).toEqual([]);
+});
+
+test('the sheets and steps of sending, adding, matching and restoring have no fault of accessibility', async ({
+  page,
+}) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await openDemo(page, '/book/c0a0d1a1-0000-4000-8a00-000000000003');
+  await page.getByTestId('send-card').click();
+  await page.getByTestId('send-sheet').waitFor();
+  expect.soft(await faultsOf(page, '[role=dialog]'), 'sending').toEqual([]);
+  await openDemo(page, '/book/new');
+  await page.getByTestId('add-part').click();
+  await page.getByTestId('add-part-filter').waitFor();
+  expect.soft(await faultsOf(page, '[role=dialog]'), 'adding').toEqual([]);
+  await page.getByTestId('add-part-parts').click();
+  for (const part of [
+    'pronouns',
+    'accounts',
+    'relations',
+    'infos',
+    'languages',
+    'timeZone',
+    'tags',
+    'ownFields',
+    'keys',
+  ]) {
+    await page.getByTestId('add-part').click();
+    await page.getByTestId(`add-part-${part}`).click();
+  }
+  await page.getByTestId('keys-0').waitFor();
+  expect.soft(await faultsOf(page), 'a full form').toEqual([]);
+  expect.soft(await overTheEdge(page), 'a full form').toEqual([]);
+  await openDemo(page, '/import');
+  await page.getByTestId('paste-text').click();
+  await page.getByTestId('import-text').fill('Vorname;Handy;Rang\nAda;+49 160 1234567;3\n');
+  await page.getByTestId('read-text').click();
+  await page.getByTestId('import-mapping').waitFor();
+  expect.soft(await faultsOf(page), 'matching').toEqual([]);
+  await page.getByRole('button', { name: /^Rang:/ }).click();
+  await page.getByRole('dialog').waitFor();
+  expect.soft(await faultsOf(page, '[role=dialog]'), 'choosing a column').toEqual([]);
 });
 
 test('the book is found through, opened, edited and left by the keyboard alone', async ({ page }) => {

@@ -73,6 +73,8 @@ const info = z.object({ id, label, text });
 /** Another card; how it is related is its label, the name is for people and its uid is the id. */
 const relation = z.object({ id, label, text });
 const ownField = z.object({ id, label, isPrivate, text });
+/** A file that belongs to the card; uri as that of the photo. */
+const file = z.object({ id, text, uri: text });
 const key = z.object({
   id,
   text: text.refine(
@@ -137,6 +139,7 @@ export const cardFormSchema = z
     notes: z.array(note),
     ownFields: z.array(ownField),
     keys: z.array(key),
+    files: z.array(file),
   })
   .refine(
     (form) =>

@@ -178,6 +178,15 @@ const cases: {
     ],
   },
   {
+    name: 'a file is kept with the card, under its name',
+    change: (form) =>
+      form.files.push({ id: 'new', text: ' plan.pdf ', uri: 'data:application/pdf;base64,AA==' }),
+    expected: (card) => card.media,
+    value: {
+      m1: { kind: 'cordialis.example:file', label: 'plan.pdf', uri: 'data:application/pdf;base64,AA==' },
+    },
+  },
+  {
     name: 'a photo takes the place of the one shown, and leaves sounds alone',
     change: (form) => Object.assign(form, { photo: 'data:image/jpeg;base64,AA==' }),
     expected: (card) => card.media,

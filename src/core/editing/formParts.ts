@@ -20,6 +20,7 @@ export const FORM_PARTS = [
   { id: 'tags', title: 'Tags', group: 'More' },
   { id: 'notes', title: 'Note', group: 'More' },
   { id: 'ownFields', title: 'Own field', group: 'More' },
+  { id: 'files', title: 'File', group: 'More' },
   { id: 'keys', title: 'Key', group: 'More' },
 ] as const satisfies readonly { id: keyof CardForm; title: string; group: string }[];
 
@@ -47,6 +48,7 @@ export const BLANK_ROWS = {
   notes: { id: '', isPrivate: false, text: '' },
   ownFields: { ...row, text: '' },
   keys: { id: '', text: '' },
+  files: { id: '', text: '', uri: '' },
 };
 
 /** Which parts of a form say something. */

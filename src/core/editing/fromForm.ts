@@ -6,7 +6,7 @@ import { putName } from './putName';
 import { isSameRow, put, putRows } from './putRows';
 import { putWork } from './putWork';
 import { parseRelation } from './relations';
-import { DATE_LABELS, isPortrait, toForm } from './toForm';
+import { DATE_LABELS, FILE_KIND, filesOf, isPortrait, toForm } from './toForm';
 
 /** What the form needs to know that neither it nor the card says. */
 export interface FormContext {
@@ -30,6 +30,7 @@ export function fromForm(card: Card, form: CardForm, context: FormContext = {}):
   if (form.isPrivate !== before.isPrivate)
     put(next, 'cordialis.example:private', form.isPrivate || undefined);
   if (form.photo !== before.photo) putPhoto(next, form);
+  if (!isSameRow(form.files, before.files)) putFiles(next, form.files);
   putName(next, form, before);
   putLine(next, 'nicknames', form.nickname, before.nickname, 'name', (name) => name);
   putPronouns(next, form.pronouns, before.pronouns);
@@ -112,6 +113,25 @@ function putPhoto(card: Card, { photo, kind }: CardForm): void {
   const media = Object.fromEntries(entries.filter(([id]) => id !== shown));
   if (photo !== '')
     media[shown ?? nextId('media', card.media)] = { kind: kind === 'org' ? 'logo' : 'photo', uri: photo };
+  put(card, 'media', Object.keys(media).length === 0 ? undefined : media);
+}
+
+/** Files in the order of the form; other media stay before them. */
+function putFiles(card: Card, files: CardForm['files']): void {
+  const old = filesOf(card);
+  const media: NonNullable<Card['media']> = Object.fromEntries(
+    Object.entries(card.media ?? {}).filter(([id]) => !Object.hasOwn(old, id)),
+  );
+  for (const { id, text, uri } of files) {
+    const known = Object.hasOwn(old, id) ? old[id] : undefined;
+    if (known) media[id] = { ...known, label: text.trim() || 'file' };
+    else if (uri.startsWith('data:'))
+      media[nextId('media', { ...card.media, ...media })] = {
+        kind: FILE_KIND,
+        label: text.trim() || 'file',
+        uri,
+      };
+  }
   put(card, 'media', Object.keys(media).length === 0 ? undefined : media);
 }
 

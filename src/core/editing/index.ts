@@ -12,4 +12,4 @@ export { type FigureOrder, parseTypedDate } from './parseTypedDate';
 export { formatLanguage, parseLanguage } from './languageName';
 export { relateBack } from './relateBack';
 export { parseRelation, RELATION_WORDS, relationLabel, reverseRelation } from './relations';
-export { BLANK_WORK, DATE_LABELS, toForm, type ToFormOptions } from './toForm';
+export { BLANK_WORK, DATE_LABELS, filesOf, toForm, type ToFormOptions } from './toForm';

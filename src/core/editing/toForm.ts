@@ -1,4 +1,12 @@
-import { type Address, type Card, formatName, formatPartialDate, nameParts, toPartialDate } from '../card';
+import {
+  type Address,
+  type Card,
+  formatName,
+  formatPartialDate,
+  type Media,
+  nameParts,
+  toPartialDate,
+} from '../card';
 import type { CardForm } from './cardForm';
 import { formatLabel } from './label';
 import { formatLanguage } from './languageName';
@@ -75,6 +83,10 @@ export function toForm(card: Card, { locale, nameOf }: ToFormOptions = {}): Card
       ...guarded(rest),
     })),
     keys: each(card.cryptoKeys, ({ uri }) => ({ text: uri })),
+    files: each(filesOf(card), ({ label, uri, blobId }) => ({
+      text: label ?? 'file',
+      uri: uri ?? (blobId === undefined ? '' : `blob:${blobId}`),
+    })),
   };
 }
 
@@ -83,6 +95,14 @@ function photoOf(card: Card): string {
   const entry = Object.values(card.media ?? {}).find(isPortrait);
   if (!entry) return '';
   return entry.uri ?? (entry.blobId === undefined ? '' : `blob:${entry.blobId}`);
+}
+
+/** The kind of a medium that is a file of the user's (RFC 9553 §1.7.2). */
+export const FILE_KIND = 'cordialis.example:file';
+
+/** The files that belong to a card, by their ids. */
+export function filesOf(card: Card): Record<string, Media> {
+  return Object.fromEntries(Object.entries(card.media ?? {}).filter(([, { kind }]) => kind === FILE_KIND));
 }
 
 /** Whether a medium is what a stamp shows. */

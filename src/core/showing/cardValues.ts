@@ -4,59 +4,14 @@ import {
   formatAddress,
   formatPartialDate,
   nextAnniversary,
-  type Preferable,
-  shownAs,
   toPartialDate,
 } from '../card';
-import { DATE_LABELS, formatLabel, formatLanguage, relationLabel } from '../editing';
+import { DATE_LABELS, filesOf, formatLanguage } from '../editing';
 import { isObject } from '../json';
-import { dialUri, formatPhone } from '../phone';
-import { mailUri, smsUri, wayUri } from './reachOf';
+import { type CardValue, each, joined, type ShowOptions, used, type ValueGroup } from './cardValue';
+import { peopleThere, phones, phonesThere, relations, work } from './peopleValues';
+import { mailUri, wayUri } from './reachOf';
 import { safeUri } from './safeUri';
-
-/** What showing depends on beside the card. */
-export interface ShowOptions {
-  /** ISO 3166-1 alpha-2. */
-  readonly country: string;
-  /** BCP 47, for dates in words. */
-  readonly locale: string;
-  /** ISO 8601 calendar date where the user is. */
-  readonly today: string;
-  /** What another card is called. */
-  readonly nameOf?: (uid: string) => string | undefined;
-  /** The card of an organisation by its name. */
-  readonly organisationOf?: (name: string) => Card | undefined;
-  /** The people of an organisation by its name. */
-  readonly peopleOf?: (name: string) => readonly Card[];
-  /** The time it is now in an IANA time zone. */
-  readonly timeIn?: (zone: string) => string | undefined;
-}
-
-/** One value of a card. */
-export interface CardValue {
-  /** The collection and the id of the entry it shows; entries of these can be preferred, removed, edited. */
-  readonly collection: string;
-  readonly id: string;
-  readonly lines: readonly string[];
-  /** What kind it is and what else there is to know: "work, preferred"; '' for nothing. */
-  readonly second: string;
-  /** What pressing it opens; without one it is copied. */
-  readonly uri?: string;
-  /** Another thing to open with it: a message to a number. */
-  readonly messageUri?: string;
-  /** Another card that pressing it opens. */
-  readonly cardUid?: string;
-  /** The text that copying gives. */
-  readonly copy: string;
-  readonly preferable?: Preferable;
-  readonly isPreferred?: boolean;
-}
-
-/** The values of one kind, under the word that the page has for it. */
-export interface ValueGroup {
-  readonly label: string;
-  readonly values: readonly CardValue[];
-}
 
 /** The values of a card in the order of the page; groups without a value are left out. */
 export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
@@ -91,51 +46,11 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
     },
     { label: 'Tags', values: tags(card) },
     { label: 'Note', values: each(card.notes, 'notes', ({ note }) => note.split('\n')) },
+    { label: 'Files', values: files(card) },
     ...ownFields(card),
     { label: 'Key', values: each(card.cryptoKeys, 'cryptoKeys', ({ uri }) => [shortUri(uri)]) },
   ];
   return groups.filter(({ values }) => values.length > 0).map((group) => markPrivate(card, group));
-}
-
-function joined(...parts: readonly (string | undefined)[]): string {
-  return parts.filter(Boolean).join(', ');
-}
-
-type Entries<T> = Readonly<Record<string, T>> | undefined;
-
-function each<T>(
-  entries: Entries<T>,
-  collection: string,
-  lines: (entry: T) => string[],
-  second: (entry: T) => string = () => '',
-): CardValue[] {
-  return Object.entries(entries ?? {}).map(([id, entry]) => {
-    const shown = lines(entry).filter((line) => line !== '');
-    return { collection, id, lines: shown, second: second(entry), copy: shown.join('\n') };
-  });
-}
-
-type Used = Parameters<typeof formatLabel>[0] & { readonly pref?: number };
-
-function used(entry: Used) {
-  const isPreferred = entry.pref === 1;
-  return { second: joined(formatLabel(entry), isPreferred ? 'preferred' : ''), isPreferred };
-}
-
-function phones(card: Card, country: string): CardValue[] {
-  return Object.entries(card.phones ?? {}).map(([id, phone]) => {
-    const shown = formatPhone(phone.number, country);
-    const uris = { uri: dialUri(phone.number, country), messageUri: smsUri(phone.number, country) };
-    return {
-      collection: 'phones',
-      id,
-      lines: [shown],
-      copy: shown,
-      preferable: 'phones',
-      ...used(phone),
-      ...uris,
-    };
-  });
 }
 
 function mails(card: Card): CardValue[] {
@@ -227,80 +142,11 @@ function comesRound(entry: Anniversary, today: string): string {
     : `${next.years} ${next.years === 1 ? 'year' : 'years'} ${when}`;
 }
 
-/** What the head of the page doesn't say already: further posts, departments, and organisations that have a card. */
-function work(card: Card, { organisationOf }: ShowOptions): CardValue[] {
-  const [, ...posts] = each(
-    card.titles,
-    'titles',
-    ({ name }) => [name],
-    ({ kind }) => (kind === 'role' ? 'role' : ''),
-  );
-  const houses = Object.entries(card.organizations ?? {}).flatMap(([id, { name = '', units = [] }], i) => {
-    const lines = [joined(name, ...units.map((unit) => unit.name))].filter(Boolean);
-    const uid = card.kind === 'org' ? undefined : organisationOf?.(name)?.uid;
-    const isSaid = i === 0 && units.length === 0 && (name === shownAs(card) || uid === undefined);
-    if (isSaid || lines.length === 0) return [];
-    const value: CardValue = { collection: 'organizations', id, lines, second: '', copy: lines.join('') };
-    return [uid === undefined ? value : { ...value, cardUid: uid }];
-  });
-  return [...posts, ...houses];
-}
-
-/** Numbers of somebody's organisation, to be reached there. */
-function phonesThere(card: Card, options: ShowOptions): CardValue[] {
-  if (card.kind === 'org') return [];
-  return Object.values(card.organizations ?? {}).flatMap(({ name = '' }) => {
-    const house = options.organisationOf?.(name);
-    return house ? phones(house, options.country).map((value) => ofHouse(house, value)) : [];
-  });
-}
-
-/** A value that stands on the organisation's card and is edited there. */
-function ofHouse(house: Card, { preferable: _, isPreferred: __, ...value }: CardValue): CardValue {
-  return {
-    ...value,
-    collection: 'organizations',
-    id: `${house.uid} ${value.id}`,
-    second: joined(shownAs(house), value.second),
-  };
-}
-
-/** Who names an organisation as theirs, and as what. */
-function peopleThere(card: Card, { peopleOf }: ShowOptions): CardValue[] {
-  if (card.kind !== 'org' || !peopleOf) return [];
-  const name = shownAs(card);
-  return peopleOf(name).map((person) => {
-    const shown = shownAs(person);
-    const departments = Object.values(person.organizations ?? {}).flatMap(({ units = [] }) =>
-      units.map((unit) => unit.name),
-    );
-    const posts = Object.values(person.titles ?? {}).map((title) => title.name);
-    const second = joined(...posts, ...departments);
-    return { collection: 'people', id: person.uid, lines: [shown], copy: shown, second, cardUid: person.uid };
-  });
-}
-
 function tags(card: Card): CardValue[] {
   const words = Object.keys(card.keywords ?? {});
   return words.length === 0
     ? []
     : [{ collection: 'keywords', id: '', lines: [words.join(', ')], second: '', copy: words.join(', ') }];
-}
-
-/** Other cards; an entry whose card isn't in the book is shown by what it says itself. */
-function relations(card: Card, { nameOf }: ShowOptions): CardValue[] {
-  return Object.entries(card.relatedTo ?? {}).map(([uid, { relation }]) => {
-    const name = nameOf?.(uid);
-    const shown = name ?? uid;
-    return {
-      collection: 'relatedTo',
-      id: uid,
-      lines: [shown],
-      copy: shown,
-      second: joined(relationLabel(relation), name === undefined ? 'not in the book' : ''),
-      ...(name === undefined ? {} : { cardUid: uid }),
-    };
-  });
 }
 
 /** The zone of the card, else of an address; with the time it is there now. */
@@ -321,6 +167,18 @@ function timeThere(card: Card, { timeIn }: ShowOptions): CardValue[] {
       copy: zone,
     },
   ];
+}
+
+/** Files that belong to the card; pressing one hands it out again. */
+function files(card: Card): CardValue[] {
+  return Object.entries(filesOf(card)).map(([id, { label = 'file', uri, blobId }]) => ({
+    collection: 'files',
+    id,
+    lines: [label],
+    second: '',
+    copy: label,
+    file: { name: label, ...(uri === undefined ? {} : { uri }), ...(blobId === undefined ? {} : { blobId }) },
+  }));
 }
 
 /** Each field of the user's own is a group under its own name. */

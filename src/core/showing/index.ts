@@ -4,6 +4,7 @@
  * Left out: how it is drawn, and anything that changes the card.
  */
 export { alsoKept } from './alsoKept';
-export { type CardValue, cardValues, type ShowOptions, type ValueGroup } from './cardValues';
+export { type CardValue, type ShowOptions, type ValueGroup } from './cardValue';
+export { cardValues } from './cardValues';
 export { type Reach, reachOf } from './reachOf';
 export { safeUri } from './safeUri';

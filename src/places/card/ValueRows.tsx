@@ -2,12 +2,15 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
 import type { Card } from '@/core/card';
+import { noteHasLinks } from '@/core/notes';
 import type { CardValue, ValueGroup } from '@/core/showing';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Ellipsis, outsideLinkProps, Txt } from '@/ui';
 
+import { NoteText } from './NoteText';
 import { useCopy } from './useCopy';
+import { useFileOut } from './useFileOut';
 import { ValueSheet } from './ValueSheet';
 
 interface ValueRowsProps {
@@ -61,14 +64,17 @@ function StillRow({ value }: { readonly value: CardValue }) {
 }
 
 function ValueText({ value: { lines, second, collection } }: { readonly value: CardValue }) {
-  const isLong = collection === 'notes';
   return (
     <>
-      {lines.map((line, i) => (
-        <Txt key={i} size={isLong ? 'text' : 'strong'} isFigures={!isLong}>
-          {line}
-        </Txt>
-      ))}
+      {collection === 'notes' ? (
+        <NoteText note={lines.join('\n')} />
+      ) : (
+        lines.map((line, i) => (
+          <Txt key={i} size="strong" isFigures>
+            {line}
+          </Txt>
+        ))
+      )}
       {second === '' ? null : (
         <Txt size="small" tone="faded">
           {second}
@@ -86,21 +92,35 @@ interface ValueRowProps {
 
 function ValueRow({ label, value, onMore }: ValueRowProps) {
   const copy = useCopy();
-  const { lines, second, uri, cardUid } = value;
+  const handOut = useFileOut();
+  const { lines, second, uri, cardUid, file } = value;
+  const press = () => {
+    if (file) handOut(file);
+    else if (cardUid === undefined) void copy(value.copy);
+    else go(cardPath(cardUid));
+  };
   const isLink = uri !== undefined || cardUid !== undefined;
+  // Links can't stand inside of something that is pressed as a whole.
+  const hasLinks = value.collection === 'notes' && noteHasLinks(lines.join('\n'));
   return (
     <View className="flex-row items-center border-b border-rule">
-      <Pressable
-        role={isLink ? 'link' : 'button'}
-        aria-label={[label, ...lines, second, isLink ? '' : 'copy'].filter(Boolean).join(', ')}
-        {...(uri === undefined
-          ? { onPress: () => (cardUid === undefined ? void copy(value.copy) : go(cardPath(cardUid))) }
-          : outsideLinkProps(uri))}
-        testID="value"
-        className="min-h-[44px] min-w-0 flex-1 justify-center py-2 hover:bg-leaf active:bg-leaf"
-      >
-        <ValueText value={value} />
-      </Pressable>
+      {hasLinks ? (
+        <View className="min-w-0 flex-1" testID="value">
+          <ValueText value={value} />
+        </View>
+      ) : (
+        <Pressable
+          role={isLink ? 'link' : 'button'}
+          aria-label={[label, ...lines, second, isLink ? '' : file ? 'save' : 'copy']
+            .filter(Boolean)
+            .join(', ')}
+          {...(uri === undefined ? { onPress: press } : outsideLinkProps(uri))}
+          testID="value"
+          className="min-h-[44px] min-w-0 flex-1 justify-center py-2 hover:bg-leaf active:bg-leaf"
+        >
+          <ValueText value={value} />
+        </Pressable>
+      )}
       <Act label={`More for ${lines.join(', ')}`} icon={Ellipsis} iconOnly tone="faded" onPress={onMore} />
     </View>
   );

@@ -2,6 +2,7 @@ import { BLANK_ROWS } from '@/core/editing';
 
 import { FormField, type PartProps } from './FormField';
 import { LabelAct } from './LabelAct';
+import { LinkCardAct } from './LinkCardAct';
 import { Rows } from './Rows';
 
 const PLACES = ['work', 'home'];
@@ -140,15 +141,19 @@ export function NoteRows(props: PartProps) {
       noun="note"
       blank={BLANK_ROWS.notes}
       row={(i, isFirst) => (
-        <FormField
-          form={props.form}
-          name={`notes.${i}.text`}
-          label={`Note ${i + 1}`}
-          isLabelHidden
-          isLong
-          isFirst={isFirst}
-          testID={`note-${i}`}
-        />
+        <>
+          <FormField
+            form={props.form}
+            name={`notes.${i}.text`}
+            label={`Note ${i + 1}`}
+            isLabelHidden
+            isLong
+            hint="**strong**, *emphasis*, lines with - are a list"
+            isFirst={isFirst}
+            testID={`note-${i}`}
+          />
+          <LinkCardAct form={props.form} index={i} />
+        </>
       )}
     />
   );

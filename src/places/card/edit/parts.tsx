@@ -3,6 +3,7 @@ import type { ComponentType } from 'react';
 import type { FormPartId } from '@/core/editing';
 
 import { AddressRows } from './AddressRows';
+import { FileRows } from './FileRows';
 import type { PartProps } from './FormField';
 import {
   AccountRows,
@@ -39,5 +40,6 @@ export const PART_VIEWS: Readonly<Record<FormPartId, ComponentType<PartProps>>> 
   tags: TagsLine,
   notes: NoteRows,
   ownFields: OwnRows,
+  files: FileRows,
   keys: KeyRows,
 };

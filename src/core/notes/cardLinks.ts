@@ -1,0 +1,25 @@
+import type { Uid } from '../card';
+
+/** The scheme under which a note links to another card. */
+export const CARD_SCHEME = 'card:';
+
+/** A link to a card, as it is written into a note. Brackets in the name would end it. */
+export function linkToCard(uid: Uid, name: string): string {
+  // encodeURIComponent leaves round brackets and stars as they are, which mean something here.
+  const target = encodeURIComponent(uid).replace(/[()*]/g, (char) => `%${char.charCodeAt(0).toString(16)}`);
+  return `[${name.replace(/[[\]]/g, '')}](${CARD_SCHEME}${target})`;
+}
+
+/** The cards that a note links to. */
+export function linkedCards(note: string): Uid[] {
+  return [...note.matchAll(/\]\(card:([^)\s]+)\)/g)].flatMap(([, uid = '']) => decodeUid(uid) ?? []);
+}
+
+/** The uid that a link names; undefined where its escapes are broken. */
+export function decodeUid(text: string): Uid | undefined {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return undefined;
+  }
+}

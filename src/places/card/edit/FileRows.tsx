@@ -1,0 +1,55 @@
+import { useFieldArray } from 'react-hook-form';
+import { View } from 'react-native';
+
+import { noticed, useAppDispatch } from '@/book';
+import { pickFiles, readAsDataUri } from '@/platform';
+import { Act, Plus, Txt, X } from '@/ui';
+
+import { FormField, type PartProps } from './FormField';
+
+/** A file larger than this is better kept where files are kept; it would make every backup heavy. */
+const MAX_BYTES = 5e6;
+
+/** Files that belong to the card, each under a name that can be changed. */
+export function FileRows({ form }: PartProps) {
+  const dispatch = useAppDispatch();
+  const { fields, append, remove } = useFieldArray({
+    control: form.control,
+    name: 'files',
+    keyName: 'rowKey',
+  });
+  const add = async () => {
+    for (const file of await pickFiles('')) {
+      if (file.size > MAX_BYTES) {
+        const text = `${file.name} is larger than ${MAX_BYTES / 1e6} MB, which is the most that is kept with a card`;
+        dispatch(noticed({ text, tone: 'error' }));
+      } else
+        append({ id: `new-${file.name}-${Date.now()}`, text: file.name, uri: await readAsDataUri(file) });
+    }
+  };
+  return (
+    <View className="gap-1" testID="rows-files">
+      <Txt size="small" font="sansBold" tone="faded" heading={2}>
+        Files
+      </Txt>
+      {fields.map(({ rowKey }, i) => (
+        <View key={rowKey} className="flex-row items-start gap-1">
+          <View className="min-w-0 flex-1">
+            <FormField
+              form={form}
+              name={`files.${i}.text`}
+              label={`File ${i + 1}`}
+              isLabelHidden
+              testID={`file-${i}`}
+            />
+          </View>
+          <Act label={`Take off file ${i + 1}`} icon={X} iconOnly tone="faded" onPress={() => remove(i)} />
+        </View>
+      ))}
+      <View className="flex-row">
+        <Act label="Add file" icon={Plus} onPress={() => void add()} testID="add-files" />
+      </View>
+      <Txt size="small" tone="faded">{`Up to ${MAX_BYTES / 1e6} MB each.`}</Txt>
+    </View>
+  );
+}
