@@ -36,7 +36,7 @@ interface Marks {
 const marksOf = (page: Page) => page.evaluate(() => (window as unknown as { marks: Marks }).marks);
 const isRead = (page: Page) =>
   page.waitForFunction(() => document.documentElement.dataset['book'] === 'read', undefined, {
-    timeout: 120_000,
+    timeout: 240_000,
   });
 
 /** Puts a generated book in by the way a user would, and gives the longest task of the page meanwhile. */
@@ -51,10 +51,10 @@ async function fill(page: Page, size: number): Promise<number> {
   writeFileSync(file, text);
   await page.evaluate(() => ((window as unknown as { marks: Marks }).marks.longestTaskMs = 0));
   await (await chooser).setFiles(file);
-  await page.getByTestId('do-import').click({ timeout: 120_000 });
-  await page.getByTestId('import-done').waitFor({ timeout: 120_000 });
+  await page.getByTestId('do-import').click({ timeout: 240_000 });
+  await page.getByTestId('import-done').waitFor({ timeout: 240_000 });
   await page.waitForFunction(() => document.documentElement.dataset['saving'] === 'saved', undefined, {
-    timeout: 120_000,
+    timeout: 240_000,
   });
   // The rows for the next start are kept a moment after the last write.
   await page.waitForTimeout(4000);

@@ -2,12 +2,12 @@ import fc from 'fast-check';
 
 import { arbitraryCard } from '../../../test/unit/arbitraryCard';
 import { type Card, newCard } from '../card';
+import { findCountryCode } from '../country';
 import { isSameJson } from '../json';
 import {
   BLANK_ROWS,
   type CardForm,
   cardFormSchema,
-  findCountryCode,
   formatLabel,
   fromForm,
   parseLabel,

@@ -4,8 +4,7 @@
  * Left out: properties the form doesn't show; they stay on the card.
  */
 export { type CardForm, cardFormSchema } from './cardForm';
-export { findCountryCode } from './countryCode';
-export { BLANK_ROWS, DEFAULT_LAYOUT, filledParts, FORM_PARTS, type FormPartId } from './formParts';
+export { BLANK_ROWS, filledParts } from './formParts';
 export { type FormContext, fromForm } from './fromForm';
 export { formatLabel, type Labelled, type LabelKind, parseLabel } from './label';
 export { type FigureOrder, parseTypedDate } from './parseTypedDate';

@@ -16,7 +16,7 @@ const COMMA_LISTS = new Set(['CATEGORIES', 'NICKNAME']);
  * @param isVersion21 - commas are plain characters then, and are escaped
  */
 export function decodeLegacy(line: ContentLine, isVersion21: boolean): ContentLine {
-  const bare = line.params['TYPE']?.find((type) => BARE_ENCODING.test(type));
+  const bare = bareEncoding(line.params['TYPE']);
   const encoding = (line.params['ENCODING']?.[0] ?? bare ?? '').toLowerCase();
   const needsNothing = encoding === '' && line.params['CHARSET'] === undefined;
   if (needsNothing && (!isVersion21 || !line.value.includes(','))) return line;
@@ -30,6 +30,13 @@ export function decodeLegacy(line: ContentLine, isVersion21: boolean): ContentLi
   const isList = COMMA_LISTS.has(line.name) || !isVersion21;
   const value = isList ? plain : plain.replace(/(\\.)|,/gs, (found, escaped) => (escaped ? found : '\\,'));
   return { ...line, params, value: value.replace(/\r\n?|\n/g, '\\n') };
+}
+
+/** The encoding among the types, if there is one; told apart by its first letter, as nearly every line comes by here. */
+function bareEncoding(types: readonly string[] | undefined): string | undefined {
+  if (types === undefined) return undefined;
+  for (const type of types) if ('qQbB78'.includes(type.charAt(0)) && BARE_ENCODING.test(type)) return type;
+  return undefined;
 }
 
 /** RFC 2045 §6.7; what is no code of two hexadecimal digits stays as it is. */

@@ -42,7 +42,9 @@ function* unfold(raw: string, decode = (line: string) => line): Generator<Logica
       if (logical !== '') yield { text: decode(logical), line: startLine, share01: position / text.length };
       logical = text.slice(position, stop);
       startLine = number;
-      if (VERSION_LINE.test(logical)) keepsIndent = logical.trimEnd().endsWith('2.1');
+      // The first letter tells nearly all lines apart from a VERSION.
+      if ((logical.charCodeAt(0) | 32) === LOWER_V && VERSION_LINE.test(logical))
+        keepsIndent = logical.trimEnd().endsWith('2.1');
     } else {
       logical = joined;
     }
@@ -74,6 +76,7 @@ function continueLine(
 }
 
 const EQUALS = '='.charCodeAt(0);
+const LOWER_V = 'v'.charCodeAt(0);
 const VERSION_LINE = /^VERSION[:;]/i;
 const END_LINE = /^END\s*:\s*VCARD\s*$/i;
 const BASE64_LINE = /^[A-Za-z0-9+/]+={0,2}$/;

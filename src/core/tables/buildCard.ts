@@ -8,7 +8,8 @@ import {
   parseName,
 } from '../card';
 import { type Column, type FieldId, formatHeading } from '../columns';
-import { type FigureOrder, findCountryCode, type LabelKind, parseLabel, parseTypedDate } from '../editing';
+import { findCountryCode } from '../country';
+import { type FigureOrder, type LabelKind, parseLabel, parseTypedDate } from '../editing';
 import type { Problem } from '../formats/format';
 import type { TableRow } from './readTable';
 

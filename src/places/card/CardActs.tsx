@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeBook, useAppDispatch } from '@/book';
@@ -7,8 +7,7 @@ import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, NextAct, Pencil, Send, Trash, useWide } from '@/ui';
 
-/** Brings the code's drawing along, which the page itself does without. */
-const SendSheet = lazy(() => import('./SendSheet').then((part) => ({ default: part.SendSheet })));
+import { SendSheet } from './SendSheet';
 
 /** What can be done with the card itself. */
 export function CardActs({ card }: { readonly card: Card }) {
@@ -37,11 +36,7 @@ export function CardActs({ card }: { readonly card: Card }) {
         />
         <Act label="Delete" icon={Trash} tone="brick" onPress={() => void remove()} testID="delete-card" />
       </View>
-      {isSending ? (
-        <Suspense fallback={null}>
-          <SendSheet card={card} onClose={() => setSending(false)} />
-        </Suspense>
-      ) : null}
+      {isSending ? <SendSheet card={card} onClose={() => setSending(false)} /> : null}
     </View>
   );
 }

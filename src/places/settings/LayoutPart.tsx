@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeSettings, selectSettings, useAppDispatch, useAppSelector } from '@/book';
-import { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from '@/core/editing';
+import { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from '@/core/layout';
 import { Act, ArrowDown, ArrowUp, Tick, Txt } from '@/ui';
 
 /** Which empty fields a new card offers at once, and in which order. */

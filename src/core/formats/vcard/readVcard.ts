@@ -113,8 +113,11 @@ function readBlock({ start, lines, raw }: Block, result: ReadResult): Card | und
   const text = () => raw.join('\n');
   const isVersion21 = lines.some(({ name, value }) => name === 'VERSION' && value.trim() === '2.1');
   try {
-    const plain = lines.map((line) => readAgent(decodeLegacy(line, isVersion21), result));
-    const { card, problems: own } = readProperties(plain, () => uidFromText(text()));
+    // In place: most lines stay as they are, and there are hundreds of thousands of them.
+    lines.forEach((line, i) => {
+      if (isVersion21 || needsDecoding(line)) lines[i] = readAgent(decodeLegacy(line, isVersion21), result);
+    });
+    const { card, problems: own } = readProperties(lines, () => uidFromText(text()));
     problems.push(...own);
     if (Object.keys(card).some((key) => !RECORD_KEYS.has(key))) return card;
     problems.push({
@@ -129,6 +132,13 @@ function readBlock({ start, lines, raw }: Block, result: ReadResult): Card | und
     problems.push({ code: 'unreadable-card', line: start, message, text: text() });
     return undefined;
   }
+}
+
+/** Whether a line may be in the manner of vCard 2.1, whatever version its card says it is of. */
+function needsDecoding({ name, params }: ContentLine): boolean {
+  for (const param in params)
+    if (param === 'TYPE' || param === 'ENCODING' || param === 'CHARSET') return true;
+  return name === 'AGENT';
 }
 
 /** AGENT of vCard 3.0 (RFC 2426 §3.5.4): a card as text, or where to find one. */

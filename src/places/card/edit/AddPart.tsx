@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { FORM_PARTS, type FormPartId } from '@/core/editing';
+import { FORM_PARTS, type FormPartId } from '@/core/layout';
 import { foldedWords } from '@/core/text';
 import { Act, Field, Plus, Sheet, Txt } from '@/ui';
 

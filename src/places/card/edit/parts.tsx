@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 
-import type { FormPartId } from '@/core/editing';
+import type { FormPartId } from '@/core/layout';
 
 import { AddressRows } from './AddressRows';
 import { FileRows } from './FileRows';

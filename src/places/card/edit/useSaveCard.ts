@@ -11,7 +11,8 @@ import {
   useServices,
 } from '@/book';
 import { type Card, newCard, parseName, rebaseJson, shownAs } from '@/core/card';
-import { type CardForm, findCountryCode, fromForm, relateBack } from '@/core/editing';
+import { findCountryCode } from '@/core/country';
+import { type CardForm, fromForm, relateBack } from '@/core/editing';
 import { renameOrganisation } from '@/core/organisations';
 import { cardPath, focusFirstInvalid, LOCALE, onKeyPress } from '@/platform';
 import { go, goBack } from '@/platform/navigation';
