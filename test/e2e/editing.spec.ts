@@ -173,3 +173,10 @@ test('what a card holds is text, whatever it says', async ({ page }) => {
   expect(await page.evaluate(() => (window as unknown as { hits: number }).hits)).toBe(0);
   await expect(page.locator('a[href^="javascript"]')).toHaveCount(0);
 });
+
+test('editing a card begins at its head, whatever it holds', async ({ page, viewport }) => {
+  await openDemo(page, '/book/c0a0d1a1-0000-4000-8a00-000000000000/edit');
+  await expect(page.getByTestId('field-name')).toBeInViewport();
+  const focused = await page.evaluate(() => document.activeElement?.getAttribute('data-testid') ?? '');
+  expect(focused).toBe((viewport?.width ?? 0) < 900 ? '' : 'field-name');
+});

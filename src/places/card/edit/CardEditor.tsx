@@ -71,7 +71,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
                 <Part
                   key={id}
                   form={form}
-                  at={parts.added === id ? id : partOf(at) === id ? at : undefined}
+                  at={parts.latest === id ? id : partOf(at) === id ? at : undefined}
                 />
               );
             })}

@@ -38,6 +38,12 @@ export function useShownParts(form: CardForm, at: string | undefined) {
     const asked = partOf(at);
     return [...filledParts(form), ...(asked ? [asked] : [])];
   });
+  /** The part that was asked for last, whose first field gets the focus; none at first. */
+  const [latest, setLatest] = useState<FormPartId>();
+  const add = (part: FormPartId) => {
+    setAdded([...added, part]);
+    setLatest(part);
+  };
   const shown = [...laidOut, ...known.filter((id) => !laidOut.includes(id) && added.includes(id))];
-  return { shown, add: (part: FormPartId) => setAdded([...added, part]), added: added.at(-1) };
+  return { shown, add, latest };
 }
