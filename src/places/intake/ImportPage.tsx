@@ -37,7 +37,17 @@ export function ImportPage() {
             Import
           </Txt>
           {state.kind === 'idle' ? (
-            <Invitation onChoose={() => void choose()} onText={(file) => void read([file])} />
+            <>
+              <Invitation onChoose={() => void choose()} onText={(file) => void read([file])} />
+              {work.last ? (
+                <View className="border-t border-rule pt-3">
+                  <Txt tone="faded">{`Last import: ${formatCount(work.last.taken, 'card', 'cards')} from ${work.last.source}.`}</Txt>
+                  <View className="flex-row">
+                    <Act label="Read what it did" onPress={work.showLast} testID="show-last-import" />
+                  </View>
+                </View>
+              ) : null}
+            </>
           ) : null}
           {state.kind === 'reading' ? (
             <ProgressLine

@@ -70,6 +70,20 @@ test('new, different and equal cards are told apart, and nothing is taken that w
   expect(drawn.get('import-done').textContent).toContain('1 card was left out');
 });
 
+test('what an import did can be read again when one comes back to the page', async () => {
+  mockAnswer = {
+    cards: [cardOf('b', 'Bo Ek')],
+    problems: [{ code: 'not-a-property', line: 7, message: 'no property', text: 'scribble' }],
+  };
+  const drawn = await chooseFile();
+  drawn.press(drawn.get('do-import'));
+  await settle();
+  const again = await renderInBook(<ImportPage />);
+  again.press(again.get('show-last-import'));
+  expect(again.get('import-done').textContent).toContain('1 card taken in from old.vcf');
+  expect(again.get('import-problems').textContent).toContain('scribble');
+});
+
 test('a different card is taken when asked for, and the import undoes as one', async () => {
   mockAnswer = { cards: [changed, cardOf('b', 'Bo Ek')], problems: [] };
   const drawn = await chooseFile();

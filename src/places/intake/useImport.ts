@@ -14,11 +14,14 @@ import {
 import type { Card } from '@/core/card';
 import { columnsKey } from '@/core/columns';
 
-import type { FilePart, ImportState } from './importState';
+import type { FilePart, ImportState, ImportSummary } from './importState';
 import { readFiles } from './readFiles';
 
 /** How long the columns must rest before the table is read anew, in milliseconds. */
 const REREAD_AFTER_MS = 250;
+
+/** What the last import of this page did, so that it can still be read when one comes back. */
+let lastSummary: ImportSummary | undefined;
 
 /** The steps of an import, and how far it is. */
 export function useImport() {
@@ -143,12 +146,25 @@ export function useImport() {
       const left = intake.fresh.length + intake.different.length - cards.length;
       const same = intake.same.length;
       const changeId = change?.id;
-      setState({ kind: 'done', source: source.current, taken: cards.length, same, left, problems, changeId });
+      const taken = cards.length;
+      lastSummary = { kind: 'done', source: source.current, taken, same, left, problems, changeId };
+      setState(lastSummary);
     } catch (error) {
       const reason = error instanceof Error ? error.message : String(error);
       setState({ kind: 'failed', message: `The cards could not be put into the book: ${reason}` });
     }
   };
 
-  return { state, read, stop, take, setColumn, confirmColumns, reset: () => setState({ kind: 'idle' }) };
+  const showLast = () => lastSummary && setState(lastSummary);
+  return {
+    state,
+    last: lastSummary,
+    showLast,
+    read,
+    stop,
+    take,
+    setColumn,
+    confirmColumns,
+    reset: () => setState({ kind: 'idle' }),
+  };
 }
