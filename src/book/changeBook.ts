@@ -33,25 +33,42 @@ export function changeBook({
 }: Wish): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState, services) => {
     const known = selectCardsByUid(getState());
-    const detached = upserts.map(detachPhotos);
-    // Photos first: a card may stand without its change in the store, but not without its photo.
-    await services.photos.put(
-      Object.assign({}, ...detached.map(({ photos }) => photos)) as Record<string, string>,
-    );
     const stamp = services.utcNow();
-    const wished = detached.map(({ card }) => (cause === 'import' ? card : { ...card, updated: stamp }));
-    const pairs: BeforeAfter[] = [
-      ...wished.map((after) => ({ before: known[after.uid], after })).filter((pair) => !isOnlyStamped(pair)),
-      ...removed.map((uid) => ({ before: known[uid] })),
-    ];
-    const cards = toCardChanges(pairs);
+    const changed = await pairWithKnown(services, known, { cause, upserts, stamp });
+    const cards = toCardChanges([...changed, ...removed.map((uid) => ({ before: known[uid] }))]);
     if (cards.length === 0) return undefined;
     const change = newChange(services, { cause, label, cards, at: stamp });
-    const now: CardsNow = { upserts: pairs.flatMap(({ after }) => after ?? []), removed: [...removed] };
+    const now: CardsNow = { upserts: changed.map(({ after }) => after), removed: [...removed] };
     dispatch(commit(change, now, false));
     dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
     return change;
   };
+}
+
+interface Upserts {
+  readonly cause: Cause;
+  readonly upserts: readonly Card[];
+  /** UTCDateTime at which they are changed; what an import brings keeps its own. */
+  readonly stamp: string;
+}
+
+/** Cards as they are and as they shall be, photos detached and stored; those that stay the same are left out. */
+export async function pairWithKnown(
+  services: Services,
+  known: Readonly<Record<Uid, Card>>,
+  { cause, upserts, stamp }: Upserts,
+): Promise<(BeforeAfter & { readonly after: Card })[]> {
+  const detached = upserts.map(detachPhotos);
+  // Photos first: a card may stand without its change in the store, but not without its photo.
+  await services.photos.put(
+    Object.assign({}, ...detached.map(({ photos }) => photos)) as Record<string, string>,
+  );
+  return detached
+    .map(({ card }) => ({
+      before: known[card.uid],
+      after: cause === 'import' ? card : { ...card, updated: stamp },
+    }))
+    .filter((pair) => !isOnlyStamped(pair));
 }
 
 /** A step of the history that has just been done; its id sorts by time. */
@@ -61,7 +78,7 @@ export function newChange(services: Services, some: Omit<Change, 'id' | 'state'>
 }
 
 /** A card saved without a change: only its date of writing differs. */
-export function isOnlyStamped(pair: BeforeAfter): boolean {
+function isOnlyStamped(pair: BeforeAfter): boolean {
   return toCardChanges([pair]).every(
     (one) => one.kind === 'edit' && one.edits.every(({ path }) => path[0] === 'updated'),
   );

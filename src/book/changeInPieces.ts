@@ -1,11 +1,11 @@
-import type { Card } from '@/core/card';
+import type { Card, Uid } from '@/core/card';
 
 import { bookChanged, cardsArrived } from './actions';
 import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
-import { isOnlyStamped, newChange, undo, type Wish } from './changeBook';
-import { type BeforeAfter, type CardChange, type Change, toCardChanges } from './history/change';
-import { detachPhotos } from './photos/detachPhotos';
+import { newChange, pairWithKnown, undo, type Wish } from './changeBook';
+import { type CardChange, type Change, toCardChanges } from './history/change';
+import { piecesOf } from './piecesOf';
 import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
 
@@ -33,18 +33,14 @@ export function changeInPieces(
     const stamp = services.utcNow();
     const cards: Card[] = [];
     const changes: CardChange[] = [];
-    for (const piece of piecesOf(upserts)) {
+    const put = (some: readonly Card[], gone: readonly Uid[]) => {
+      dispatch(cardsArrived({ upserts: some, removed: gone }));
+      services.writer.putCards(some, gone);
+      void services.search.put(some, gone, selectSettings(getState()).country);
+    };
+    for (const piece of piecesOf(upserts, PIECE)) {
       const known = selectCardsByUid(getState());
-      const detached = piece.map(detachPhotos);
-      await services.photos.put(
-        Object.assign({}, ...detached.map(({ photos }) => photos)) as Record<string, string>,
-      );
-      const pairs = detached
-        .map(({ card }): BeforeAfter & { after: Card } => ({
-          before: known[card.uid],
-          after: cause === 'import' ? card : { ...card, updated: stamp },
-        }))
-        .filter((pair) => !isOnlyStamped(pair));
+      const pairs = await pairWithKnown(services, known, { cause, upserts: piece, stamp });
       changes.push(...toCardChanges(pairs));
       cards.push(...pairs.map(({ after }) => after));
       await services.yieldToPage();
@@ -58,10 +54,8 @@ export function changeInPieces(
     dispatch(bookChanged({ upserts: [], removed: [], change }));
     services.writer.putChange(change, [], []);
     let done = 0;
-    for (const piece of piecesOf(cards)) {
-      dispatch(cardsArrived({ upserts: piece, removed: [] }));
-      services.writer.putCards(piece);
-      void services.search.put(piece, [], selectSettings(getState()).country);
+    for (const piece of piecesOf(cards, PIECE)) {
+      put(piece, []);
       done += piece.length;
       onProgress?.(done / cards.length, done);
       await services.yieldToPage();
@@ -70,16 +64,8 @@ export function changeInPieces(
         return undefined;
       }
     }
-    if (gone.length > 0) {
-      dispatch(cardsArrived({ upserts: [], removed: gone }));
-      services.writer.putCards([], gone);
-      void services.search.put([], gone, selectSettings(getState()).country);
-    }
+    if (gone.length > 0) put([], gone);
     dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
     return change;
   };
-}
-
-function* piecesOf(cards: readonly Card[]): Generator<readonly Card[]> {
-  for (let start = 0; start < cards.length; start += PIECE) yield cards.slice(start, start + PIECE);
 }

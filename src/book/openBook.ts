@@ -5,6 +5,7 @@ import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
 import type { Change } from './history/change';
 import { detachPhotos } from './photos/detachPhotos';
+import { piecesOf } from './piecesOf';
 import { rowsReordered, selectOrder, selectRowsByUid } from './rows/rowsSlice';
 import type { Services } from './services';
 import { showSettings } from './settings/changeSettings';
@@ -125,8 +126,8 @@ export function rememberRows(): AppThunk<Promise<void>> {
     const byUid = selectRowsByUid(state);
     const rows = selectOrder(state).flatMap((uid) => byUid[uid] ?? []);
     const texts: string[] = [];
-    for (let start = 0; start < rows.length; start += ROWS_AT_ONCE) {
-      texts.push(JSON.stringify(rows.slice(start, start + ROWS_AT_ONCE)).slice(1, -1));
+    for (const piece of piecesOf(rows, ROWS_AT_ONCE)) {
+      texts.push(JSON.stringify(piece).slice(1, -1));
       await services.yieldToPage();
     }
     const order = JSON.stringify({ by, particlesCount });

@@ -5,7 +5,7 @@ import { selectCardsByUid } from '../cards/cardsSlice';
 import { changeInPieces, type PiecesOptions } from '../changeInPieces';
 import { type Job, readBackupInWorker, writeBackupInWorker } from '../clients/filesClient';
 import type { Change } from '../history/change';
-import { attachPhotos, photoIds } from '../photos/detachPhotos';
+import { withPhotos } from '../photos/withPhotos';
 import { changeSettings } from '../settings/changeSettings';
 import { selectSettings, settingsSchema } from '../settings/settingsSlice';
 
@@ -13,10 +13,8 @@ import { selectSettings, settingsSchema } from '../settings/settingsSlice';
 export function backUpBook(): AppThunk<Promise<Job<Uint8Array>>> {
   return async (_, getState, services) => {
     const state = getState();
-    const cards = Object.values(selectCardsByUid(state));
-    const photos = await services.photos.getMany(cards.flatMap(photoIds));
-    const whole = cards.map((card) => attachPhotos(card, photos));
-    return writeBackupInWorker({ cards: whole, settings: selectSettings(state), made: services.utcNow() });
+    const cards = await withPhotos(Object.values(selectCardsByUid(state)), services.photos);
+    return writeBackupInWorker({ cards, settings: selectSettings(state), made: services.utcNow() });
   };
 }
 

@@ -3,7 +3,7 @@ import type { Card } from '@/core/card';
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { findHeadingsInWorker, type Job, writeFileInWorker } from '../clients/filesClient';
-import { attachPhotos, photoIds } from '../photos/detachPhotos';
+import { withPhotos } from '../photos/withPhotos';
 import type { Progress } from '../workers/files';
 
 interface ExportOptions {
@@ -21,13 +21,7 @@ export function exportCards(
   { onProgress, ...options }: ExportOptions,
 ): AppThunk<Promise<Job<string>>> {
   return async (_, __, services) => {
-    const photos = await services.photos.getMany(cards.flatMap(photoIds));
-    return writeFileInWorker(
-      cards.map((card) => attachPhotos(card, photos)),
-      formatId,
-      onProgress,
-      options,
-    );
+    return writeFileInWorker(await withPhotos(cards, services.photos), formatId, onProgress, options);
   };
 }
 

@@ -6,6 +6,7 @@ import { selectCardsByUid } from '../cards/cardsSlice';
 import { changeInPieces, type PiecesOptions } from '../changeInPieces';
 import type { Change } from '../history/change';
 import { detachPhotos } from '../photos/detachPhotos';
+import { piecesOf } from '../piecesOf';
 
 /** Cards compared between two breaths of the page. */
 const PIECE = 300;
@@ -14,9 +15,7 @@ const PIECE = 300;
 export function previewImport(cards: readonly Card[]): AppThunk<Promise<Intake>> {
   return async (_, getState, services) => {
     const intake: Intake = { fresh: [], same: [], different: [] };
-    const latest = latestByUid(cards);
-    for (let start = 0; start < latest.length; start += PIECE) {
-      const piece = latest.slice(start, start + PIECE);
+    for (const piece of piecesOf(latestByUid(cards), PIECE)) {
       const whole = new Map(piece.map((card) => [card.uid, card]));
       const known = selectCardsByUid(getState());
       const sorted = compareIntake(

@@ -10,11 +10,6 @@ export function linkToCard(uid: Uid, name: string): string {
   return `[${name.replace(/[[\]]/g, '')}](${CARD_SCHEME}${target})`;
 }
 
-/** The cards that a note links to. */
-export function linkedCards(note: string): Uid[] {
-  return [...note.matchAll(/\]\(card:([^)\s]+)\)/g)].flatMap(([, uid = '']) => decodeUid(uid) ?? []);
-}
-
 /** The uid that a link names; undefined where its escapes are broken. */
 export function decodeUid(text: string): Uid | undefined {
   try {

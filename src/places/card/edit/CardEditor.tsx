@@ -2,8 +2,7 @@ import { useState } from 'react';
 import { useController, useForm } from 'react-hook-form';
 import { ScrollView, View } from 'react-native';
 
-import { useCardGetter } from '@/book';
-import { type Card, shownAs } from '@/core/card';
+import type { Card } from '@/core/card';
 import { type CardForm, toForm } from '@/core/editing';
 import { LOCALE } from '@/platform';
 import { Sheet, Switch, Txt, usePageTitle, useWide } from '@/ui';
@@ -19,6 +18,7 @@ import { NameFields } from './NameFields';
 import { PART_VIEWS } from './parts';
 import { PhotoField } from './PhotoField';
 import { useLeaveGuard } from './useLeaveGuard';
+import { useNameOf } from './useNameOf';
 import { useSaveCard } from './useSaveCard';
 import { partOf, useShownParts } from './useShownParts';
 
@@ -36,12 +36,9 @@ interface CardEditorProps {
 /** The values of a card as a form, in the order of its page; beside it the card as it will look. */
 export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) {
   const { isWide, hasMargin } = useWide();
-  const getCard = useCardGetter();
+  const nameOf = useNameOf();
   const [isGlancing, setGlancing] = useState(false);
-  const [first] = useState(() => {
-    const nameOf = (uid: string) => shownAs(getCard(uid) ?? base) || undefined;
-    return toForm(base, { locale: LOCALE, nameOf: (uid) => (getCard(uid) ? nameOf(uid) : undefined) });
-  });
+  const [first] = useState(() => toForm(base, { locale: LOCALE, nameOf }));
   const form = useForm<CardForm>({
     defaultValues: first,
     resolver: formResolver,

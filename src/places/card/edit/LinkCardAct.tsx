@@ -1,12 +1,12 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useController } from 'react-hook-form';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 
-import { selectRowsByUid, useAppSelector, useServices } from '@/book';
 import { linkToCard } from '@/core/notes';
-import { Act, Field, Link, Sheet, Txt } from '@/ui';
+import { Act, Field, Link, Sheet } from '@/ui';
 
 import type { PartProps } from './FormField';
+import { FoundCards, useFoundCards } from './FoundCards';
 
 /** Cards offered while a name is typed. */
 const OFFERED = 8;
@@ -40,38 +40,12 @@ interface ChooseCardProps {
 }
 
 function ChooseCard({ onChoose, onClose }: ChooseCardProps) {
-  const { search } = useServices();
-  const rows = useAppSelector(selectRowsByUid);
   const [text, setText] = useState('');
-  const [found, setFound] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let isCurrent = true;
-    void search.query(text, OFFERED).then((hits) => {
-      if (isCurrent) setFound(hits.map(({ uid }) => uid));
-    });
-    return () => {
-      isCurrent = false;
-    };
-  }, [search, text]);
+  const found = useFoundCards(text, OFFERED);
   return (
     <Sheet title="Link a card" isOpen onClose={onClose}>
       <Field label="Whose" value={text} onChange={setText} isFirst testID="link-note-name" />
-      {found.map((uid) => (
-        <Pressable
-          key={uid}
-          role="button"
-          aria-label={`Link ${rows[uid]?.shown ?? 'this card'}`}
-          onPress={() => onChoose(uid, rows[uid]?.shown ?? uid)}
-          className="min-h-[44px] justify-center border-b border-rule hover:bg-leaf active:bg-leaf"
-        >
-          <Txt font="serif" size="strong">
-            {rows[uid]?.shown ?? uid}
-          </Txt>
-          <Txt size="small" tone="faded">
-            {rows[uid]?.second ?? ''}
-          </Txt>
-        </Pressable>
-      ))}
+      <FoundCards uids={found} verb="Link" onChoose={onChoose} />
     </Sheet>
   );
 }

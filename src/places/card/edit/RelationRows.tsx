@@ -1,12 +1,11 @@
-import { useEffect, useState } from 'react';
 import { useController } from 'react-hook-form';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 
-import { selectRowsByUid, useAppSelector, useServices } from '@/book';
 import { BLANK_ROWS, RELATION_WORDS } from '@/core/editing';
-import { Field, Txt } from '@/ui';
+import { Field } from '@/ui';
 
 import type { PartProps } from './FormField';
+import { FoundCards, useFoundCards } from './FoundCards';
 import { LabelAct } from './LabelAct';
 import { Rows } from './Rows';
 
@@ -38,27 +37,14 @@ function RelatedName({
   index,
   isFirst,
 }: PartProps & { readonly index: number; readonly isFirst: boolean }) {
-  const { search } = useServices();
-  const rows = useAppSelector(selectRowsByUid);
   const { field: name } = useController({ control: form.control, name: `relations.${index}.text` });
   const { field: uid } = useController({ control: form.control, name: `relations.${index}.id` });
-  const [hits, setHits] = useState<{ text: string; uids: readonly string[] }>({ text: '', uids: [] });
   const isOpen = uid.value === '' || uid.value.startsWith('new-');
   const text = name.value.trim();
-  useEffect(() => {
-    let isCurrent = true;
-    if (isOpen && text !== '')
-      void search.query(text, OFFERED).then((answer) => {
-        if (isCurrent) setHits({ text, uids: answer.map((hit) => hit.uid) });
-      });
-    return () => {
-      isCurrent = false;
-    };
-  }, [isOpen, search, text]);
-  const found = isOpen && hits.text === text ? hits.uids : [];
-  const choose = (chosen: string) => {
+  const found = useFoundCards(isOpen ? text : '', OFFERED);
+  const choose = (chosen: string, shown: string) => {
     uid.onChange(chosen);
-    name.onChange(rows[chosen]?.shown ?? name.value);
+    name.onChange(shown);
   };
   return (
     <View>
@@ -82,22 +68,7 @@ function RelatedName({
         isFirst={isFirst}
         testID={`related-${index}`}
       />
-      {found.map((one) => (
-        <Pressable
-          key={one}
-          role="button"
-          aria-label={`Choose ${rows[one]?.shown ?? 'this card'}`}
-          onPress={() => choose(one)}
-          className="min-h-[44px] justify-center border-b border-rule pl-3 hover:bg-leaf active:bg-leaf"
-        >
-          <Txt font="serif" size="strong">
-            {rows[one]?.shown ?? one}
-          </Txt>
-          <Txt size="small" tone="faded">
-            {rows[one]?.second ?? ''}
-          </Txt>
-        </Pressable>
-      ))}
+      <FoundCards uids={found} verb="Choose" onChoose={choose} />
     </View>
   );
 }

@@ -17,6 +17,8 @@ import { renameOrganisation } from '@/core/organisations';
 import { cardPath, focusFirstInvalid, LOCALE, onKeyPress } from '@/platform';
 import { go, goBack } from '@/platform/navigation';
 
+import { useNameOf } from './useNameOf';
+
 interface SaveOptions {
   readonly base: Card;
   readonly isNew: boolean;
@@ -34,6 +36,7 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
 } {
   const dispatch = useAppDispatch();
   const getCard = useCardGetter();
+  const nameOf = useNameOf();
   const { newUid, utcNow } = useServices();
   const organisations = useAppSelector(selectOrganisations);
   const path = cardPath(base.uid);
@@ -62,7 +65,7 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
     const edited = fromForm(base, values, {
       locale: LOCALE,
       findCountryCode: (name) => findCountryCode(name, LOCALE),
-      nameOf: (uid) => shownAs(getCard(uid) ?? base) || undefined,
+      nameOf,
     });
     const current = getCard(base.uid);
     const card = current ? rebaseJson(base, edited, current) : edited;

@@ -1,0 +1,53 @@
+import { useEffect, useState } from 'react';
+import { Pressable } from 'react-native';
+
+import { selectRowsByUid, useAppSelector, useServices } from '@/book';
+import { Txt } from '@/ui';
+
+/** The cards that a text finds, best first, once they have been found; none for those of an earlier text. */
+export function useFoundCards(text: string, limit: number): readonly string[] {
+  const { search } = useServices();
+  const [found, setFound] = useState<{ text: string; uids: readonly string[] }>({ text: '', uids: [] });
+  useEffect(() => {
+    let isCurrent = true;
+    if (text !== '')
+      void search.query(text, limit).then((hits) => {
+        if (isCurrent) setFound({ text, uids: hits.map(({ uid }) => uid) });
+      });
+    return () => {
+      isCurrent = false;
+    };
+  }, [limit, search, text]);
+  return found.text === text ? found.uids : [];
+}
+
+interface FoundCardsProps {
+  readonly uids: readonly string[];
+  /** What pressing one does, for screen readers: "Link". */
+  readonly verb: string;
+  readonly onChoose: (uid: string, name: string) => void;
+}
+
+/** Cards to choose one of, each as its name and what it is. */
+export function FoundCards({ uids, verb, onChoose }: FoundCardsProps) {
+  const rows = useAppSelector(selectRowsByUid);
+  return uids.map((uid) => {
+    const { shown = uid, second = '' } = rows[uid] ?? {};
+    return (
+      <Pressable
+        key={uid}
+        role="button"
+        aria-label={`${verb} ${shown}`}
+        onPress={() => onChoose(uid, shown)}
+        className="min-h-[44px] justify-center border-b border-rule pl-3 hover:bg-leaf active:bg-leaf"
+      >
+        <Txt font="serif" size="strong">
+          {shown}
+        </Txt>
+        <Txt size="small" tone="faded">
+          {second}
+        </Txt>
+      </Pressable>
+    );
+  });
+}
