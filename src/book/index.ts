@@ -17,6 +17,7 @@ export * from './hooks';
 export { backUpBook, noteBackup, openBackup, restoreBackup, type RestoreOptions } from './intake/backup';
 export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
+export { type ImportReport, keepImportReport, readImportReport } from './intake/importReport';
 export { selectOrganisations } from './organisations/selectOrganisations';
 export {
   type BookItem,

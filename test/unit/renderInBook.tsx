@@ -5,7 +5,7 @@ import { Provider } from 'react-redux';
 import { changeBook, ServicesProvider } from '@/book';
 import { openBook } from '@/book/openBook';
 import type { Services } from '@/book/services';
-import { openTestBook } from '@/book/testing';
+import { MemoryStorage, openTestBook } from '@/book/testing';
 import type { Card } from '@/core/card';
 
 import { renderDom } from './renderDom';
@@ -16,7 +16,7 @@ export async function renderInBook(
   cards: readonly Card[] = [],
   some: Partial<Services> = {},
 ) {
-  const book = openTestBook();
+  const book = openTestBook(some.storage instanceof MemoryStorage ? some.storage : undefined);
   const services = { ...book.services, ...some };
   await book.store.dispatch(openBook());
   if (cards.length > 0)
@@ -27,7 +27,12 @@ export async function renderInBook(
     </Provider>
   );
   const drawn = renderDom(wrap(element));
-  return { ...drawn, store: book.store, redraw: (next: ReactElement) => drawn.redraw(wrap(next)) };
+  return {
+    ...drawn,
+    store: book.store,
+    storage: book.storage,
+    redraw: (next: ReactElement) => drawn.redraw(wrap(next)),
+  };
 }
 
 /** Lets what has been promised happen. */

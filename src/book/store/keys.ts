@@ -12,4 +12,6 @@ export const KEYS = {
   thumb: 'thumb:',
   change: 'change:',
   aside: 'aside:',
+  /** What the last import did. */
+  importReport: 'importReport',
 } as const;

@@ -10,6 +10,7 @@ export { newCard } from './newCard';
 export { type Collection, ID_PREFIXES, nextId } from './nextId';
 export { type LeapDayRule, type NextAnniversary, nextAnniversary } from './nextAnniversary';
 export * from './patch';
+export { portraitOf, portraitsOf } from './portraitOf';
 export { type Preferable, preferEntry, preferredEntry } from './preferEntry';
 export { type CardRow, compareRows, hasRow, secondLine, toRow } from './row';
 export * from './schema';

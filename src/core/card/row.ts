@@ -1,5 +1,6 @@
 import { placeOf } from './formatAddress';
 import { indexLetter, initialsOf, shownAs, type SortOrder, sortText } from './name';
+import { portraitOf } from './portraitOf';
 import type { Card } from './schema/types';
 
 /** What a list shows of a card: little enough to keep for every card of a large book. */
@@ -26,9 +27,7 @@ export function hasRow(card: Card): boolean {
 /** @param collator - of the user's locale, with sensitivity 'base' */
 export function toRow(card: Card, order: SortOrder, collator: Intl.Collator): CardRow {
   const sort = sortText(card, order);
-  const photo = Object.values(card.media ?? {}).find(
-    ({ kind }) => kind === 'photo' || kind === 'logo',
-  )?.blobId;
+  const photo = portraitOf(card)?.[1].blobId;
   return {
     uid: card.uid,
     shown: shownAs(card),

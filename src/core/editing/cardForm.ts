@@ -33,6 +33,8 @@ const email = z.object({
 });
 const address = z.object({
   ...{ id, label, isPrivate },
+  /** Letters go there; one address of a card at most. */
+  isPost: z.boolean(),
   street: text,
   postcode: text,
   locality: text,

@@ -253,6 +253,12 @@ const cases: {
     },
   },
   {
+    name: 'an address becomes the one for letters and keeps its label',
+    change: (form) => Object.assign(form.addresses[0] ?? {}, { isPost: true, label: 'home' }),
+    expected: (card) => card.addresses?.['a1']?.contexts,
+    value: { private: true, delivery: true },
+  },
+  {
     name: 'a changed country changes its code',
     change: (form) => Object.assign(form.addresses[0] ?? {}, { country: 'Sweden' }),
     expected: (card) => card.addresses?.['a1']?.countryCode,

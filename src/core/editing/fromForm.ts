@@ -1,4 +1,4 @@
-import { type Address, type Anniversary, type Card, nextId, type OnlineService } from '../card';
+import { type Address, type Anniversary, type Card, nextId, type OnlineService, portraitOf } from '../card';
 import type { CardForm } from './cardForm';
 import { parseLanguage } from './languageName';
 import { parseTypedDate } from './parseTypedDate';
@@ -6,7 +6,7 @@ import { putName } from './putName';
 import { isSameRow, put, putRows } from './putRows';
 import { putWork } from './putWork';
 import { parseRelation } from './relations';
-import { DATE_LABELS, FILE_KIND, filesOf, isPortrait, toForm } from './toForm';
+import { DATE_LABELS, FILE_KIND, filesOf, toForm } from './toForm';
 
 /** What the form needs to know that neither it nor the card says. */
 export interface FormContext {
@@ -109,7 +109,7 @@ function putReach(next: Card, form: CardForm, before: CardForm, context: FormCon
 /** The portrait takes the place of the one that was shown; other media stay. */
 function putPhoto(card: Card, { photo, kind }: CardForm): void {
   const entries = Object.entries(card.media ?? {});
-  const shown = entries.find(([, entry]) => isPortrait(entry))?.[0];
+  const shown = portraitOf(card)?.[0];
   const media = Object.fromEntries(entries.filter(([id]) => id !== shown));
   if (photo !== '')
     media[shown ?? nextId('media', card.media)] = { kind: kind === 'org' ? 'logo' : 'photo', uri: photo };

@@ -6,6 +6,7 @@ export interface Row {
   readonly id: string;
   readonly label?: string;
   readonly isPreferred?: boolean;
+  readonly isPost?: boolean;
   readonly isPrivate?: boolean;
 }
 
@@ -69,8 +70,18 @@ export function isSameRow(a: unknown, b: unknown): boolean {
 function withUse(entry: object, row: Row, was: Row | undefined, kind: LabelKind | undefined): object {
   let used = entry as Labelled & { pref?: number; 'cordialis.example:private'?: true };
   if (kind && row.label !== undefined && row.label !== (was?.label ?? '')) {
-    const { contexts: _, features: __, label: ___, ...rest } = used;
-    used = { ...rest, ...parseLabel(row.label, kind) };
+    const { contexts = {}, features: __, label: ___, ...rest } = used;
+    const read = parseLabel(row.label, kind);
+    // The label of an address doesn't say whether letters go there.
+    const keepsPost = row.isPost === true && contexts['delivery'] === true;
+    const post: Labelled = keepsPost ? { contexts: { ...read.contexts, delivery: true } } : {};
+    used = { ...rest, ...read, ...post };
+  }
+  if (row.isPost !== undefined && row.isPost !== (was?.isPost ?? false)) {
+    const { contexts, ...rest } = used;
+    const { delivery: _, ...others } = contexts ?? {};
+    const wished: Record<string, true> = row.isPost ? { ...others, delivery: true } : others;
+    used = Object.keys(wished).length === 0 ? rest : { ...rest, contexts: wished };
   }
   if (row.isPreferred !== undefined && row.isPreferred !== (was?.isPreferred ?? false)) {
     const { pref: _, ...rest } = used;

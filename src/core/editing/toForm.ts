@@ -5,6 +5,7 @@ import {
   formatPartialDate,
   type Media,
   nameParts,
+  portraitOf,
   toPartialDate,
 } from '../card';
 import type { CardForm } from './cardForm';
@@ -55,7 +56,8 @@ export function toForm(card: Card, { locale, nameOf }: ToFormOptions = {}): Card
       ...guarded(entry),
     })),
     addresses: each(card.addresses, (entry) => ({
-      label: formatLabel(entry),
+      label: formatLabel(withoutPost(entry)),
+      isPost: entry.contexts?.['delivery'] === true,
       ...guarded(entry),
       ...toAddressForm(entry),
     })),
@@ -90,9 +92,9 @@ export function toForm(card: Card, { locale, nameOf }: ToFormOptions = {}): Card
   };
 }
 
-/** The first photo or logo, whichever way it is kept. */
+/** The portrait, whichever way it is kept. */
 function photoOf(card: Card): string {
-  const entry = Object.values(card.media ?? {}).find(isPortrait);
+  const entry = portraitOf(card)?.[1];
   if (!entry) return '';
   return entry.uri ?? (entry.blobId === undefined ? '' : `blob:${entry.blobId}`);
 }
@@ -103,11 +105,6 @@ export const FILE_KIND = 'cordialis.example:file';
 /** The files that belong to a card, by their ids. */
 export function filesOf(card: Card): Record<string, Media> {
   return Object.fromEntries(Object.entries(card.media ?? {}).filter(([, { kind }]) => kind === FILE_KIND));
-}
-
-/** Whether a medium is what a stamp shows. */
-export function isPortrait({ kind }: { readonly kind?: string }): boolean {
-  return kind === 'photo' || kind === 'logo';
 }
 
 function toPartsForm({ name }: Card): CardForm['parts'] {
@@ -164,10 +161,16 @@ export const BLANK_WORK: CardForm['work'][number] = {
   role: '',
 };
 
+/** Whether letters go there is said apart from the label. */
+function withoutPost({ contexts, ...rest }: Address): Address {
+  const { delivery: _, ...others } = contexts ?? {};
+  return { ...rest, contexts: others };
+}
+
 /** The lines of an address that are edited apart; what else it has is kept beside them. */
 export function toAddressForm(
   entry: Address,
-): Omit<CardForm['addresses'][number], 'id' | 'label' | 'isPrivate'> {
+): Omit<CardForm['addresses'][number], 'id' | 'label' | 'isPost' | 'isPrivate'> {
   const of = (...kinds: string[]) =>
     (entry.components ?? [])
       .filter(({ kind }) => kinds.includes(kind))

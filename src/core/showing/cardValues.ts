@@ -3,7 +3,9 @@ import {
   type Card,
   formatAddress,
   formatPartialDate,
+  type Media,
   nextAnniversary,
+  portraitsOf,
   toPartialDate,
 } from '../card';
 import { DATE_LABELS, filesOf, formatLanguage } from '../editing';
@@ -47,6 +49,7 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
     { label: 'Tags', values: tags(card) },
     { label: 'Note', values: each(card.notes, 'notes', ({ note }) => note.split('\n')) },
     { label: 'Files', values: files(card) },
+    { label: 'More pictures', values: pictures(card) },
     ...ownFields(card),
     { label: 'Key', values: each(card.cryptoKeys, 'cryptoKeys', ({ uri }) => [shortUri(uri)]) },
   ];
@@ -171,14 +174,28 @@ function timeThere(card: Card, { timeIn }: ShowOptions): CardValue[] {
 
 /** Files that belong to the card; pressing one hands it out again. */
 function files(card: Card): CardValue[] {
-  return Object.entries(filesOf(card)).map(([id, { label = 'file', uri, blobId }]) => ({
-    collection: 'files',
-    id,
-    lines: [label],
-    second: '',
-    copy: label,
-    file: { name: label, ...(uri === undefined ? {} : { uri }), ...(blobId === undefined ? {} : { blobId }) },
-  }));
+  return Object.entries(filesOf(card)).map(([id, media]) => fileValue('files', id, media, 'file'));
+}
+
+/** Pictures beside the one that the stamp shows. */
+function pictures(card: Card): CardValue[] {
+  return portraitsOf(card)
+    .slice(1)
+    .map(([id, media]) => fileValue('media', id, media, media.kind ?? 'picture'));
+}
+
+function fileValue(
+  collection: string,
+  id: string,
+  { label, uri, blobId }: Media,
+  fallback: string,
+): CardValue {
+  const name = label ?? fallback;
+  const place = uri === undefined ? {} : { uri };
+  return {
+    ...{ collection, id, lines: [name], second: '', copy: name },
+    file: { name, ...place, ...(blobId === undefined ? {} : { blobId }) },
+  };
 }
 
 /** Each field of the user's own is a group under its own name. */

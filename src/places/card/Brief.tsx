@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
 import { usePhoto } from '@/book';
-import { type Card, initialsOf, nameParts, placeOf, preferredEntry, shownAs } from '@/core/card';
+import { type Card, initialsOf, nameParts, placeOf, portraitOf, preferredEntry, shownAs } from '@/core/card';
 import { Stamp, Txt, useWide } from '@/ui';
 
 interface BriefProps {
@@ -14,7 +14,7 @@ interface BriefProps {
 export function Brief({ card, isAside = false }: BriefProps) {
   const { isWide: isWidePage } = useWide();
   const isWide = isWidePage && !isAside;
-  const media = Object.values(card.media ?? {}).find(({ kind }) => kind === 'photo' || kind === 'logo');
+  const media = portraitOf(card)?.[1];
   const stored = usePhoto(media?.blobId);
   const photo = stored ?? (media?.uri?.startsWith('data:image/') ? media.uri : undefined);
   const opener = card['cordialis.example:opener'];

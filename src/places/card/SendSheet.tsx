@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { exportCards, noticed, selectSettings, useAppDispatch, useAppSelector, usePhoto } from '@/book';
-import { type Card, shownAs } from '@/core/card';
+import { type Card, portraitOf, shownAs } from '@/core/card';
 import { cardAsText, cardForCode, cardsAsPage, cardToSend, hasPrivate } from '@/core/sending';
 import { fileName, localDay, LOCALE, printPage, shareFile } from '@/platform';
 import { Act, Code, Copy, Printer, Send, Sheet, Switch, Txt } from '@/ui';
@@ -35,7 +35,7 @@ export function SendSheet({ card, onClose }: { readonly card: Card; readonly onC
   const { country } = useAppSelector(selectSettings);
   const [withPrivate, setPrivate] = useState(false);
   const [withNotes, setNotes] = useState(false);
-  const portrait = Object.values(card.media ?? {}).find(({ kind }) => kind === 'photo' || kind === 'logo');
+  const portrait = portraitOf(card)?.[1];
   const photo = usePhoto(portrait?.blobId) ?? portrait?.uri;
   const sent = cardToSend(card, { withPrivate, withNotes });
   const show = { country, locale: LOCALE, today: localDay() };

@@ -1,11 +1,8 @@
-import type { FileContents } from '@/book';
-import type { Problem } from '@/core/formats';
+import type { FileContents, ImportReport } from '@/book';
 import type { Intake } from '@/core/intake';
 
 /** A fault with the file it is in. */
-export interface FileProblem extends Problem {
-  readonly file: string;
-}
+export type FileProblem = ImportReport['problems'][number];
 
 /** One file, out of an archive or by itself, and what was read from it. */
 export interface FilePart {
@@ -34,14 +31,8 @@ export interface ImportPreview {
 }
 
 /** What was done. */
-export interface ImportSummary {
+export interface ImportSummary extends ImportReport {
   readonly kind: 'done';
-  readonly source: string;
-  readonly taken: number;
-  readonly same: number;
-  readonly left: number;
-  readonly problems: readonly FileProblem[];
-  readonly changeId: string | undefined;
 }
 
 /** How far an import is. */

@@ -70,7 +70,7 @@ test('new, different and equal cards are told apart, and nothing is taken that w
   expect(drawn.get('import-done').textContent).toContain('1 card was left out');
 });
 
-test('what an import did can be read again when one comes back to the page', async () => {
+test('what an import did can be read again even after a reload', async () => {
   mockAnswer = {
     cards: [cardOf('b', 'Bo Ek')],
     problems: [{ code: 'not-a-property', line: 7, message: 'no property', text: 'scribble' }],
@@ -78,7 +78,9 @@ test('what an import did can be read again when one comes back to the page', asy
   const drawn = await chooseFile();
   drawn.press(drawn.get('do-import'));
   await settle();
-  const again = await renderInBook(<ImportPage />);
+  // Another page over the same store, as after a reload.
+  const again = await renderInBook(<ImportPage />, [], { storage: drawn.storage });
+  await settle();
   again.press(again.get('show-last-import'));
   expect(again.get('import-done').textContent).toContain('1 card taken in from old.vcf');
   expect(again.get('import-problems').textContent).toContain('scribble');

@@ -1,10 +1,13 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 import {
   importCards,
+  type ImportReport,
   type Job,
+  keepImportReport,
   previewImport,
   readFileInWorker,
+  readImportReport,
   rememberColumns,
   selectSettings,
   useAppDispatch,
@@ -14,14 +17,11 @@ import {
 import type { Card } from '@/core/card';
 import { columnsKey } from '@/core/columns';
 
-import type { FilePart, ImportState, ImportSummary } from './importState';
+import type { FilePart, ImportState } from './importState';
 import { readFiles } from './readFiles';
 
 /** How long the columns must rest before the table is read anew, in milliseconds. */
 const REREAD_AFTER_MS = 250;
-
-/** What the last import of this page did, so that it can still be read when one comes back. */
-let lastSummary: ImportSummary | undefined;
 
 /** The steps of an import, and how far it is. */
 export function useImport() {
@@ -29,6 +29,10 @@ export function useImport() {
   const whenRead = useWhenRead();
   const remembered = useAppSelector(selectSettings).tableColumns;
   const [state, setState] = useState<ImportState>({ kind: 'idle' });
+  const [last, setLast] = useState<ImportReport>();
+  useEffect(() => {
+    void dispatch(readImportReport()).then((report) => setLast((now) => now ?? report));
+  }, [dispatch]);
   const job = useRef<Job<unknown> | undefined>(undefined);
   const isStopped = useRef(false);
   const parts = useRef<FilePart[]>([]);
@@ -147,18 +151,20 @@ export function useImport() {
       const same = intake.same.length;
       const changeId = change?.id;
       const taken = cards.length;
-      lastSummary = { kind: 'done', source: source.current, taken, same, left, problems, changeId };
-      setState(lastSummary);
+      const report: ImportReport = { source: source.current, taken, same, left, problems, changeId };
+      dispatch(keepImportReport(report));
+      setLast(report);
+      setState({ kind: 'done', ...report });
     } catch (error) {
       const reason = error instanceof Error ? error.message : String(error);
       setState({ kind: 'failed', message: `The cards could not be put into the book: ${reason}` });
     }
   };
 
-  const showLast = () => lastSummary && setState(lastSummary);
+  const showLast = () => last && setState({ kind: 'done', ...last });
   return {
     state,
-    last: lastSummary,
+    last,
     showLast,
     read,
     stop,

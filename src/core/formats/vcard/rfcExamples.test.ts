@@ -190,6 +190,26 @@ test('RFC 9555 §2.3.1: the same title in another language is a localization', (
   expect(cards[0]?.localizations).toEqual({ fr: { 'titles/t1': { name: 'Patron', kind: 'title' } } });
 });
 
+test('RFC 9555 §2.9.4 (from memory): a title in the group of one organisation is that there', () => {
+  const { cards } = read(
+    'BEGIN:VCARD',
+    'VERSION:4.0',
+    'FN:x',
+    'a.TITLE:Director',
+    'a.ORG:Harbour Hall',
+    'b.ORG:Festival',
+    'b.ORG:Town Council',
+    'b.ROLE:Adviser',
+    'TITLE:Neighbour',
+    'END:VCARD',
+  );
+  expect(Object.values(cards[0]?.titles ?? {}).map(({ organizationId }) => organizationId)).toEqual([
+    'g1',
+    undefined,
+    undefined,
+  ]);
+});
+
 test('RFC 9554 §4.6: how the parts of a name are spoken', () => {
   const { cards } = read(
     'BEGIN:VCARD',

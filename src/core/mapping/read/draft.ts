@@ -8,6 +8,8 @@ export interface Draft {
   /** What X-ABLabel says about the properties of a group (RFC 9555 §2.3.3, from memory). */
   readonly labels: ReadonlyMap<string, string>;
   readonly problems: Problem[];
+  /** Ids of organisations and titles by the group their lines are in. */
+  readonly houses: Map<string, { orgs: string[]; titles: string[] }>;
 }
 
 /** Reads one property into the draft; gives the path it went to, or undefined where it can't be understood. */
@@ -26,4 +28,25 @@ export function addEntry(
   const id = isFree ? wished : nextId(collection, entries);
   entries[id] = entry;
   return [collection, id] as const;
+}
+
+/** Notes that an organisation or a title stands in a group of lines. */
+export function noteHouse(draft: Draft, line: ContentLine, what: 'orgs' | 'titles', id: string): void {
+  if (line.group === undefined) return;
+  const group = line.group.toLowerCase();
+  const known = draft.houses.get(group) ?? { orgs: [], titles: [] };
+  known[what].push(id);
+  draft.houses.set(group, known);
+}
+
+/** RFC 9555 §2.9.4 (from memory): a title in one group with a single organisation is that at this organisation. */
+export function settleTitles({ card, houses }: Draft): void {
+  for (const { orgs, titles } of houses.values()) {
+    const [house, ...others] = orgs;
+    if (house === undefined || others.length > 0) continue;
+    for (const id of titles) {
+      const title = card.titles?.[id];
+      if (title) title.organizationId ??= house;
+    }
+  }
 }

@@ -1,6 +1,6 @@
 import { type Card, deriveName, type Name, type NameComponent } from '../../card';
 import { type ContentLine, readCompound, readTextList, splitValue, unescapeText } from '../../lines';
-import { addEntry, type PropertyReader } from './draft';
+import { addEntry, noteHouse, type PropertyReader } from './draft';
 import { readPositions } from './readPositions';
 import { readUse } from './readUse';
 
@@ -82,12 +82,14 @@ const readOrg: PropertyReader = (draft, line) => {
     return sort ? { name: unit, sortAs: sort } : { name: unit };
   });
   if (name === '' && named.length === 0) return undefined;
-  return addEntry(draft, 'organizations', line, {
+  const path = addEntry(draft, 'organizations', line, {
     ...(name === '' ? {} : { name }),
     ...(named.length === 0 ? {} : { units: named }),
     ...(sortAs === '' ? {} : { sortAs }),
     ...readUse(draft, line, undefined, ['SORT-AS']),
   });
+  noteHouse(draft, line, 'orgs', path[1]);
+  return path;
 };
 
 function readSortList(line: ContentLine): string[] {
@@ -99,7 +101,9 @@ function titleReader(kind: 'title' | 'role'): PropertyReader {
   return (draft, line) => {
     const name = unescapeText(line.value).trim();
     if (name === '') return undefined;
-    return addEntry(draft, 'titles', line, { name, kind, ...readUse(draft, line) });
+    const path = addEntry(draft, 'titles', line, { name, kind, ...readUse(draft, line) });
+    noteHouse(draft, line, 'titles', path[1]);
+    return path;
   };
 }
 

@@ -1,7 +1,7 @@
 import { type Card, deriveName, formatPointer, getAt, parseCard, parsePointer, setAt } from '../../card';
 import type { Problem } from '../../formats/format';
 import { type ContentLine, unescapeText } from '../../lines';
-import type { Draft, PropertyReader } from './draft';
+import { type Draft, type PropertyReader, settleTitles } from './draft';
 import { detailReaders } from './readDetail';
 import { namingReaders } from './readNaming';
 import { OLDER_PHONETIC, readOlderPhonetic, readPhonetic } from './readPhonetic';
@@ -41,7 +41,7 @@ export function readProperties(
   fallbackUid: () => string,
 ): { card: Card; problems: Problem[] } {
   const problems: Problem[] = [];
-  const draft: Draft = { card: blank(''), labels: readLabels(lines), problems };
+  const draft: Draft = { card: blank(''), labels: readLabels(lines), problems, houses: new Map() };
   const main = new Map<string, readonly string[] | undefined>();
   const take = (line: ContentLine) => {
     if (isFrame(line, draft)) return;
@@ -58,6 +58,7 @@ export function readProperties(
   for (const line of mainFirst(lines)) if (!LATE.has(line.name)) take(line);
   for (const line of mainFirst(late)) take(line);
   if (draft.card.uid === '') draft.card.uid = fallbackUid();
+  settleTitles(draft);
   settleKind(draft, lines);
   return { card: readExtensions(draft.card, lines, problems), problems };
 }
@@ -96,7 +97,7 @@ function readLabels(lines: readonly ContentLine[]): Map<string, string> {
 function readAlternative(draft: Draft, line: ContentLine, path: readonly string[] | undefined): boolean {
   const language = line.params['LANGUAGE']?.[0];
   if (language === undefined || path === undefined) return false;
-  const scratch: Draft = { ...draft, card: blank('') };
+  const scratch: Draft = { ...draft, card: blank(''), houses: new Map() };
   const { 'PROP-ID': _, ALTID: __, LANGUAGE: ___, ...params } = line.params;
   const read = READERS.get(line.name)?.(scratch, { ...line, params });
   const value = read && getAt(scratch.card, read);

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { BLANK_ROWS } from '@/core/editing';
 
 import { FormField, type PartProps } from './FormField';
-import { LabelAct } from './LabelAct';
+import { LabelAct, OnlySwitch } from './LabelAct';
 import { Rows } from './Rows';
 
 /** Postal addresses, a line for each part that people tell apart. */
@@ -41,12 +41,15 @@ export function AddressRows(props: PartProps) {
           </View>
           <FormField form={form} name={`addresses.${i}.region`} label="Region" />
           <FormField form={form} name={`addresses.${i}.country`} label="Country" testID={`country-${i}`} />
-          <LabelAct
-            form={form}
-            name={`addresses.${i}`}
-            noun="address"
-            choices={['work', 'home', 'post', 'billing']}
-          />
+          <LabelAct form={form} name={`addresses.${i}`} noun="address" choices={['work', 'home', 'billing']}>
+            <OnlySwitch
+              form={form}
+              name={`addresses.${i}`}
+              property="isPost"
+              label="Post address"
+              hint="Letters go there"
+            />
+          </LabelAct>
         </View>
       )}
     />

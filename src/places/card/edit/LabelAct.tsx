@@ -26,6 +26,7 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
     control: form.control,
     name: `${name}.isPreferred` as 'phones.0.isPreferred',
   });
+  const isPost = useWatch({ control: form.control, name: `${name}.isPost` as 'addresses.0.isPost' });
   const isPrivate = useWatch({ control: form.control, name: `${name}.isPrivate` as 'phones.0.isPrivate' });
   const label = field.value;
   const close = () => setOpen(false);
@@ -33,7 +34,12 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
     field.onChange(chosen);
     close();
   };
-  const shown = [label || 'No label', isPreferred ? 'preferred' : '', isPrivate ? 'private' : '']
+  const shown = [
+    label || 'No label',
+    isPreferred ? 'preferred' : '',
+    isPost ? 'post' : '',
+    isPrivate ? 'private' : '',
+  ]
     .filter(Boolean)
     .join(', ');
   const canPrefer = isPreferred !== undefined;
@@ -58,7 +64,15 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
         <View className="gap-4 pt-4">
           <Field label="Or in your own words" value={label} onChange={field.onChange} testID="own-label" />
           {children}
-          {canPrefer ? <PreferredSwitch form={form} name={name} /> : null}
+          {canPrefer ? (
+            <OnlySwitch
+              form={form}
+              name={name}
+              property="isPreferred"
+              label="Preferred"
+              hint="Used first when calling or writing"
+            />
+          ) : null}
           {isPrivate === undefined ? null : <PrivateSwitch form={form} name={name} />}
           <NextAct label="Done" onPress={close} testID="label-done" />
         </View>
@@ -67,19 +81,25 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
   );
 }
 
-/** Only one of a collection is the preferred one. */
-function PreferredSwitch({ form, name }: Pick<LabelActProps, 'form' | 'name'>) {
-  const [collection, index] = name.split('.') as ['phones' | 'emails', string];
+interface OnlySwitchProps extends Pick<LabelActProps, 'form' | 'name'> {
+  readonly property: 'isPreferred' | 'isPost';
+  readonly label: string;
+  readonly hint: string;
+}
+
+/** Something that only one of a collection is: the preferred one, the one that letters go to. */
+export function OnlySwitch({ form, name, property, label, hint }: OnlySwitchProps) {
+  const [collection, index] = name.split('.') as ['phones', string];
   const rows = useWatch({ control: form.control, name: collection });
-  const isOn = rows[Number(index)]?.isPreferred ?? false;
-  const set = (isPreferred: boolean) => {
+  // The paths of one collection stand for those of all.
+  const path = property as 'isPreferred';
+  const isOn = rows[Number(index)]?.[path] ?? false;
+  const set = (isIt: boolean) => {
     rows.forEach((_, i) => {
-      form.setValue(`${collection}.${i}.isPreferred`, isPreferred && i === Number(index), {
-        shouldDirty: true,
-      });
+      form.setValue(`${collection}.${i}.${path}`, isIt && i === Number(index), { shouldDirty: true });
     });
   };
-  return <Switch label="Preferred" hint="Used first when calling or writing" isOn={isOn} onChange={set} />;
+  return <Switch label={label} hint={hint} isOn={isOn} onChange={set} />;
 }
 
 /** A private value never leaves this browser but in a backup. */
