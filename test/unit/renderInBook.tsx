@@ -31,6 +31,7 @@ export async function renderInBook(
     ...drawn,
     store: book.store,
     storage: book.storage,
+    writer: book.writer,
     redraw: (next: ReactElement) => drawn.redraw(wrap(next)),
   };
 }

@@ -78,6 +78,7 @@ test('what an import did can be read again even after a reload', async () => {
   const drawn = await chooseFile();
   drawn.press(drawn.get('do-import'));
   await settle();
+  await drawn.writer.flush();
   // Another page over the same store, as after a reload.
   const again = await renderInBook(<ImportPage />, [], { storage: drawn.storage });
   await settle();
