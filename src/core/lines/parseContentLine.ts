@@ -17,16 +17,45 @@ export function parseContentLine({
 }: Pick<LogicalLine, 'text' | 'line'>): ContentLine | undefined {
   const nameEnd = nextOf(text, 0, ';:');
   if (nameEnd === text.length) return undefined;
-  const head = text.slice(0, nameEnd).trim();
+  const head = getHead(text.slice(0, nameEnd));
+  if (!head) return undefined;
+  const params: Params = {};
+  const colon = text.charAt(nameEnd) === ':' ? nameEnd : readParams(text, nameEnd, params);
+  if (colon === -1) return undefined;
+  const value = text.slice(colon + 1);
+  return head.group === undefined
+    ? { name: head.name, params, value, line }
+    : { group: head.group, name: head.name, params, value, line };
+}
+
+interface Head {
+  readonly name: string;
+  readonly group: string | undefined;
+}
+
+/** What the heads of lines say: a file has hundreds of thousands of lines and a few dozen heads. */
+const heads = new Map<string, Head | undefined>();
+/** Heads kept at most, so that a file of nothing but different ones can't fill the memory. */
+const MAX_HEADS = 2000;
+/** A longer piece of a text may hold on to the whole of it (V8 copies only up to 12 characters). */
+const MAX_KEPT_LENGTH = 12;
+
+function getHead(text: string): Head | undefined {
+  if (text.length > MAX_KEPT_LENGTH) return parseHead(text.trim());
+  const known = heads.get(text);
+  if (known || heads.has(text)) return known;
+  if (heads.size >= MAX_HEADS) heads.clear();
+  const head = parseHead(text.trim());
+  heads.set(text, head);
+  return head;
+}
+
+function parseHead(head: string): Head | undefined {
   const dot = head.indexOf('.');
   const name = dot === -1 ? head : head.slice(dot + 1);
   const group = dot === -1 ? undefined : head.slice(0, dot);
   if (!NAME.test(name) || (group !== undefined && !NAME.test(group))) return undefined;
-  const params: Params = {};
-  const colon = text.charAt(nameEnd) === ':' ? nameEnd : readParams(text, nameEnd, params);
-  if (colon === -1) return undefined;
-  const read = { name: name.toUpperCase(), params, value: text.slice(colon + 1), line };
-  return group === undefined ? read : { group, ...read };
+  return { name: name.toUpperCase(), group };
 }
 
 /** Reads ";NAME=value,…" from `position` on into `params`; gives the place of the colon, or -1. */

@@ -62,10 +62,17 @@ export function readVcard(bytes: Uint8Array, options: ReadOptions = {}): ReadRes
   return result;
 }
 
+const MARKS = { BEGIN: /^\s*BEGIN\s*:\s*VCARD\s*$/i, END: /^\s*END\s*:\s*VCARD\s*$/i };
+/** Letters in lower case; a tab with the bit of lower case set is no tab any more. */
+const [SPACE, TAB, LOWER_B, LOWER_E, LOWER_N] = [32, 9 | 32, 98, 101, 110];
+
 function isMark(text: string, mark: 'BEGIN' | 'END'): boolean {
-  // Most lines are told apart by their first letter.
-  if (text.length > 40 || !' \tBbEe'.includes(text.charAt(0))) return false;
-  return text.trim().toUpperCase().replace(/\s/g, '') === `${mark}:VCARD`;
+  // Most lines are told apart by their first letter, EMAIL from END by its second.
+  const first = text.charCodeAt(0) | 32;
+  const isIndented = first === SPACE || first === TAB;
+  if (!isIndented && (first !== (mark === 'BEGIN' ? LOWER_B : LOWER_E) || text.length > 40)) return false;
+  if (first === LOWER_E && (text.charCodeAt(1) | 32) !== LOWER_N) return false;
+  return MARKS[mark].test(text);
 }
 
 /** Whether a card may follow inside: AGENT of vCard 2.1 has its value on the next lines. */
