@@ -1,6 +1,7 @@
 import { combineSlices, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 
 import { cardsReducer } from './cards/cardsSlice';
+import { choosingReducer } from './choosing/choosingSlice';
 import { historyReducer } from './history/historySlice';
 import { rowsReducer } from './rows/rowsSlice';
 import type { Services } from './services';
@@ -8,7 +9,7 @@ import { settingsSlice } from './settings/settingsSlice';
 import { statusSlice } from './status/statusSlice';
 
 const rootReducer = combineSlices(
-  { cards: cardsReducer, rows: rowsReducer, history: historyReducer },
+  { cards: cardsReducer, rows: rowsReducer, history: historyReducer, choosing: choosingReducer },
   settingsSlice,
   statusSlice,
 );

@@ -6,6 +6,17 @@
 export type { AppStore } from './appStore';
 export { changeBook, redo, undo, type Wish } from './changeBook';
 export { type PiecesOptions } from './changeInPieces';
+export { changeMany, type ManyWish } from './changeMany';
+export {
+  choiceAdded,
+  choiceToggled,
+  choosingBegan,
+  choosingEnded,
+  selectAnchor,
+  selectChosenCards,
+  selectIsChoosing,
+  selectIsPicked,
+} from './choosing/choosingSlice';
 export {
   type FileContents,
   findHeadingsInWorker,
@@ -18,6 +29,9 @@ export { backUpBook, noteBackup, openBackup, restoreBackup, type RestoreOptions 
 export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export { type ImportReport, keepImportReport, readImportReport } from './intake/importReport';
+export { sendCards } from './intake/sendCards';
+export { selectLists } from './lists/selectLists';
+export { selectTags, type TagCount } from './marks/selectTags';
 export { selectOrganisations } from './organisations/selectOrganisations';
 export {
   type BookItem,

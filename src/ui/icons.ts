@@ -4,6 +4,7 @@
 export { default as ArrowDown } from 'lucide-react-native/icons/arrow-down';
 export { default as ArrowDownAZ } from 'lucide-react-native/icons/arrow-down-a-z';
 export { default as ArrowUp } from 'lucide-react-native/icons/arrow-up';
+export { default as Archive } from 'lucide-react-native/icons/archive';
 export { default as BookOpen } from 'lucide-react-native/icons/book-open';
 export { default as Brush } from 'lucide-react-native/icons/brush';
 export { default as Check } from 'lucide-react-native/icons/check';
@@ -16,6 +17,8 @@ export { default as ExternalLink } from 'lucide-react-native/icons/external-link
 export { default as Globe } from 'lucide-react-native/icons/globe';
 export { default as Link } from 'lucide-react-native/icons/link';
 export { default as List } from 'lucide-react-native/icons/list';
+export { default as ListChecks } from 'lucide-react-native/icons/list-checks';
+export { default as ListPlus } from 'lucide-react-native/icons/list-plus';
 export { default as Mail } from 'lucide-react-native/icons/mail';
 export { default as MapPin } from 'lucide-react-native/icons/map-pin';
 export { default as MessageSquare } from 'lucide-react-native/icons/message-square';
@@ -32,6 +35,7 @@ export { default as Square } from 'lucide-react-native/icons/square';
 export { default as SquareCheck } from 'lucide-react-native/icons/square-check';
 export { default as Star } from 'lucide-react-native/icons/star';
 export { default as Sun } from 'lucide-react-native/icons/sun';
+export { default as Tag } from 'lucide-react-native/icons/tag';
 export { default as Trash } from 'lucide-react-native/icons/trash';
 export { default as Upload } from 'lucide-react-native/icons/upload';
 export { default as X } from 'lucide-react-native/icons/x';

@@ -2,13 +2,13 @@ import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 
 import { BookPlace } from '@/places/book/BookPlace';
-import { preloadCardPages } from '@/places/card/lazy';
+import { ChosenBar, preloadCardPages } from '@/places/card/lazy';
 import { whenIdle } from '@/platform';
 
 export default function BookLayout() {
   useEffect(() => whenIdle(preloadCardPages), []);
   return (
-    <BookPlace>
+    <BookPlace ChosenBar={ChosenBar}>
       <Slot />
     </BookPlace>
   );

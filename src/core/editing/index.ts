@@ -4,6 +4,7 @@
  * Left out: properties the form doesn't show; they stay on the card.
  */
 export { type CardForm, cardFormSchema } from './cardForm';
+export { FILL_FIELDS, type FillField, fillIn, type Filling } from './fillIn';
 export { BLANK_ROWS, filledParts } from './formParts';
 export { type FormContext, fromForm } from './fromForm';
 export { formatLabel, type Labelled, type LabelKind, parseLabel } from './label';

@@ -1,19 +1,33 @@
-import { useState } from 'react';
+import { type ComponentType, Suspense, useState } from 'react';
 import { View } from 'react-native';
 
-import { type RowFilter, selectBookList, selectIsOpen, selectReading, useAppSelector } from '@/book';
+import {
+  type RowFilter,
+  selectBookList,
+  selectIsChoosing,
+  selectIsOpen,
+  selectReading,
+  useAppSelector,
+} from '@/book';
 import type { Uid } from '@/core/card';
 
 import { BookHead } from './BookHead';
 import { BookList } from './BookList';
 import { EmptyBook } from './EmptyBook';
+import { rowUids } from './useChoosing';
+
+interface BookColumnProps {
+  readonly openUid: Uid | undefined;
+  readonly ChosenBar: ComponentType<{ readonly shown: readonly Uid[] }>;
+}
 
 /** The head of the Book and the rows under it. */
-export function BookColumn({ openUid }: { readonly openUid: Uid | undefined }) {
+export function BookColumn({ openUid, ChosenBar }: BookColumnProps) {
   const [filter, setFilter] = useState<RowFilter>('all');
   const { items, letters } = useAppSelector((state) => selectBookList(state, filter));
   const isOpen = useAppSelector(selectIsOpen);
   const isReading = useAppSelector((state) => selectReading(state) !== undefined);
+  const isChoosing = useAppSelector(selectIsChoosing);
   const isEmpty = isOpen && !isReading && items.length === 0;
   return (
     <View className="flex-1">
@@ -23,6 +37,11 @@ export function BookColumn({ openUid }: { readonly openUid: Uid | undefined }) {
       ) : (
         <BookList items={items} letters={letters} openUid={openUid} />
       )}
+      {isChoosing ? (
+        <Suspense fallback={null}>
+          <ChosenBar shown={rowUids(items)} />
+        </Suspense>
+      ) : null}
     </View>
   );
 }

@@ -1,10 +1,17 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { type RowFilter, selectCounts, selectSettings, useAppSelector } from '@/book';
+import {
+  choosingBegan,
+  type RowFilter,
+  selectCounts,
+  selectSettings,
+  useAppDispatch,
+  useAppSelector,
+} from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, ArrowDownAZ, Plus, Settings2, Tabs, Txt, useWide } from '@/ui';
+import { Act, ArrowDownAZ, ListChecks, Plus, Settings2, Tabs, Txt, useWide } from '@/ui';
 
 import { OrderSheet } from './OrderSheet';
 
@@ -23,6 +30,7 @@ interface BookHeadProps {
 export function BookHead({ filter, onFilter }: BookHeadProps) {
   const { people, organisations } = useAppSelector(selectCounts);
   const { sortBy } = useAppSelector(selectSettings);
+  const dispatch = useAppDispatch();
   const { isWide } = useWide();
   const [isOrderOpen, setOrderOpen] = useState(false);
   const counts = `${formatCount(people, 'person', 'people')} · ${formatCount(organisations, 'organisation', 'organisations')}`;
@@ -50,13 +58,23 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
       </Txt>
       <View className="flex-row flex-wrap items-center justify-between">
         <Tabs name="Which cards" options={FILTERS} value={filter} onChange={onFilter} />
-        <Act
-          label={sortBy === 'surname' ? 'Surname' : 'Given'}
-          name={`Order: ${sortBy === 'surname' ? 'surname' : 'given name'}`}
-          icon={ArrowDownAZ}
-          tone="faded"
-          onPress={() => setOrderOpen(true)}
-        />
+        <View className="flex-row items-center gap-1">
+          <Act
+            label="Choose several"
+            icon={ListChecks}
+            iconOnly
+            tone="faded"
+            onPress={() => dispatch(choosingBegan())}
+            testID="choose-several"
+          />
+          <Act
+            label={sortBy === 'surname' ? 'Surname' : 'Given'}
+            name={`Order: ${sortBy === 'surname' ? 'surname' : 'given name'}`}
+            icon={ArrowDownAZ}
+            tone="faded"
+            onPress={() => setOrderOpen(true)}
+          />
+        </View>
       </View>
       <OrderSheet isOpen={isOrderOpen} onClose={() => setOrderOpen(false)} />
     </View>

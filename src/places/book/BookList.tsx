@@ -7,6 +7,7 @@ import type { Uid } from '@/core/card';
 import { ThumbIndex } from '@/ui';
 
 import { BookRow, LetterRow } from './BookRow';
+import { useChooseRange, useChoosingKeys } from './useChoosing';
 import { LIST_ID, useRowKeys } from './useRowKeys';
 
 interface BookListProps {
@@ -21,7 +22,9 @@ export function BookList({ items, letters, openUid }: BookListProps) {
   const scrollTo = useCallback((index: number, animated = false) => {
     void list.current?.scrollToIndex({ index, animated, viewPosition: 0 });
   }, []);
+  const chooseRange = useChooseRange(items);
   useRowKeys(items, scrollTo);
+  useChoosingKeys(items, chooseRange);
   return (
     <View className="min-h-0 flex-1 flex-row" testID="book-list">
       <View className="min-w-0 flex-1">
@@ -39,7 +42,7 @@ export function BookList({ items, letters, openUid }: BookListProps) {
             item.kind === 'letter' ? (
               <LetterRow letter={item.letter} />
             ) : (
-              <BookRow uid={item.uid} isOpen={item.uid === openUid} />
+              <BookRow uid={item.uid} isOpen={item.uid === openUid} onRange={chooseRange} />
             )
           }
         />

@@ -1,7 +1,8 @@
 import { usePathname } from 'expo-router';
-import { type ReactNode, useState } from 'react';
+import { type ComponentType, type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 
+import type { Uid } from '@/core/card';
 import { uidFromPath } from '@/platform';
 import { useWide } from '@/ui';
 
@@ -10,8 +11,14 @@ import { BookColumn } from './BookColumn';
 /** Pages under the Book's address that are not a card's. */
 const OWN_PAGES = new Set(['new']);
 
+interface BookPlaceProps {
+  readonly children: ReactNode;
+  /** What can be done with the chosen ones; it is another place's, as it is done to cards. */
+  readonly ChosenBar: ComponentType<{ readonly shown: readonly Uid[] }>;
+}
+
 /** The Book: everybody in a column, and the open page beside it, or over it on a phone. */
-export function BookPlace({ children }: { readonly children: ReactNode }) {
+export function BookPlace({ children, ChosenBar }: BookPlaceProps) {
   const { isWide } = useWide();
   const [, , part] = usePathname().split('/');
   const isHead = part === undefined || part === '';
@@ -22,7 +29,7 @@ export function BookPlace({ children }: { readonly children: ReactNode }) {
     return (
       <View className="flex-1 flex-row">
         <View className="w-[352px] border-r border-rule">
-          <BookColumn openUid={openUid} />
+          <BookColumn openUid={openUid} ChosenBar={ChosenBar} />
         </View>
         <View className="min-w-0 flex-1">{children}</View>
       </View>
@@ -33,7 +40,7 @@ export function BookPlace({ children }: { readonly children: ReactNode }) {
       {/* Stays as it was under an open page, so that going back shows the same rows at once. */}
       {wasSeen ? (
         <View className="absolute inset-0" style={isHead ? null : ({ visibility: 'hidden' } as object)}>
-          <BookColumn openUid={undefined} />
+          <BookColumn openUid={undefined} ChosenBar={ChosenBar} />
         </View>
       ) : null}
       {/* The router's own part is in here: taken off the page, it would forget where it is. */}

@@ -1,7 +1,15 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 
-import { selectRow, useAppSelector, usePhoto } from '@/book';
+import {
+  choiceToggled,
+  selectIsChoosing,
+  selectIsPicked,
+  selectRow,
+  useAppDispatch,
+  useAppSelector,
+  usePhoto,
+} from '@/book';
 import type { Uid } from '@/core/card';
 import { cardPath, ROW_ID } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -10,14 +18,20 @@ import { ListRow, Stamp, Txt } from '@/ui';
 interface BookRowProps {
   readonly uid: Uid;
   readonly isOpen: boolean;
+  /** Chooses from the row chosen last up to this one. */
+  readonly onRange: (uid: Uid) => void;
 }
 
 /** One card of the Book. It is drawn anew only when its own row changes. */
-export const BookRow = memo(function BookRow({ uid, isOpen }: BookRowProps) {
+export const BookRow = memo(function BookRow({ uid, isOpen, onRange }: BookRowProps) {
   const row = useAppSelector((state) => selectRow(state, uid));
   const photo = usePhoto(row?.photo, 'row');
+  const isChoosing = useAppSelector(selectIsChoosing);
+  const isPicked = useAppSelector((state) => selectIsPicked(state, uid));
+  const dispatch = useAppDispatch();
   if (!row) return null;
   const path = cardPath(uid);
+  const toggle = () => dispatch(choiceToggled(uid));
   return (
     <View className="pl-4">
       <ListRow
@@ -27,8 +41,11 @@ export const BookRow = memo(function BookRow({ uid, isOpen }: BookRowProps) {
         stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
         isChosen={isOpen}
         isTabStop={false}
+        isTicked={isChoosing ? isPicked : undefined}
         href={path}
-        onPress={() => go(path)}
+        onPress={isChoosing ? toggle : () => go(path)}
+        onShiftPress={() => onRange(uid)}
+        onLongPress={toggle}
       />
     </View>
   );

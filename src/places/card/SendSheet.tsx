@@ -2,10 +2,10 @@ import { create } from 'qrcode';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { exportCards, noticed, selectSettings, useAppDispatch, useAppSelector, usePhoto } from '@/book';
+import { selectSettings, sendCards, useAppDispatch, useAppSelector, usePhoto } from '@/book';
 import { type Card, portraitOf, shownAs } from '@/core/card';
 import { cardAsText, cardForCode, cardsAsPage, cardToSend, hasPrivate } from '@/core/sending';
-import { fileName, localDay, LOCALE, printPage, shareFile } from '@/platform';
+import { localDay, LOCALE, printPage } from '@/platform';
 import { Act, Code, Copy, Printer, Send, Sheet, Switch, Txt } from '@/ui';
 
 import { useCopy } from './useCopy';
@@ -39,23 +39,16 @@ export function SendSheet({ card, onClose }: { readonly card: Card; readonly onC
   const photo = usePhoto(portrait?.blobId) ?? portrait?.uri;
   const sent = cardToSend(card, { withPrivate, withNotes });
   const show = { country, locale: LOCALE, today: localDay() };
-  const asFile = () => {
-    void dispatch(exportCards([sent], 'vcard3', { onProgress: () => undefined, extensions: false }))
-      .then(({ result }) => result)
-      .then((text) => shareFile(fileName(shownAs(card), 'vcf'), text, 'text/vcard;charset=utf-8'))
-      .then((handed) => {
-        if (handed === 'saved')
-          dispatch(noticed({ text: `Saved ${shownAs(card)} as a file`, tone: 'plain' }));
-      })
-      .catch((error: Error) =>
-        dispatch(noticed({ text: `The file could not be written: ${error.message}`, tone: 'error' })),
-      );
-  };
   return (
     <Sheet title={`Send ${shownAs(card)}`} isOpen onClose={onClose}>
       <View className="gap-3" testID="send-sheet">
         <View className="flex-row flex-wrap gap-x-5">
-          <Act label="As a card file" icon={Send} onPress={asFile} testID="send-file" />
+          <Act
+            label="As a card file"
+            icon={Send}
+            onPress={() => void dispatch(sendCards([sent], shownAs(card)))}
+            testID="send-file"
+          />
           <Act
             label="Copy as text"
             icon={Copy}

@@ -2,9 +2,10 @@ import { lazy } from 'react';
 
 const load = () => import('./pages');
 
-/** The pages of a card, loaded when the first of them is opened. */
+/** The pages of a card and what is done to many, loaded when the first of them is needed. */
 export const CardPage = lazy(() => load().then((pages) => ({ default: pages.CardPage })));
 export const EditPage = lazy(() => load().then((pages) => ({ default: pages.EditPage })));
+export const ChosenBar = lazy(() => load().then((pages) => ({ default: pages.ChosenBar })));
 export const NewCardPage = lazy(() => load().then((pages) => ({ default: pages.NewCardPage })));
 
 /** Loads the pages ahead, so that the first card opens at once. */

@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
-import { Pressable, View } from 'react-native';
+import { type GestureResponderEvent, Pressable, View } from 'react-native';
 
-import { useTypeScale } from '../theme/ThemeProvider';
-import { linkProps } from './linkProps';
+import { Square, SquareCheck } from '../icons';
+import { useColours, useTypeScale } from '../theme/ThemeProvider';
+import { isShiftPress, linkProps } from './linkProps';
 import { Txt } from './Txt';
 
 /** Width in px that a stamp lying on its side takes, so that names stand under each other. */
@@ -21,6 +22,11 @@ interface ListRowProps {
   readonly nativeID?: string;
   /** Whether the tab key stops here; in a long list it does at one row only. */
   readonly isTabStop?: boolean;
+  /** Whether it is among those chosen, where rows are for choosing: the row is a box to tick then. */
+  readonly isTicked?: boolean | undefined;
+  /** A press that goes on from the one before it, with Shift held. */
+  readonly onShiftPress?: () => void;
+  readonly onLongPress?: () => void;
 }
 
 /** A line of a list: stamp, name in the serif, second line; a hairline under it. */
@@ -34,17 +40,29 @@ export function ListRow({
   href,
   nativeID,
   isTabStop = true,
+  isTicked,
+  onShiftPress,
+  onLongPress,
 }: ListRowProps) {
+  const isForChoosing = isTicked !== undefined;
+  const press = (event: GestureResponderEvent) => {
+    if (onShiftPress && isShiftPress(event)) onShiftPress();
+    else onPress();
+  };
   return (
     <Pressable
-      role={role}
+      role={isForChoosing ? 'checkbox' : role}
       tabIndex={isTabStop ? 0 : -1}
       aria-label={second === '' ? title : `${title}, ${second}`}
+      {...(isForChoosing ? { 'aria-checked': isTicked } : {})}
       {...(role === 'option' ? { 'aria-selected': isChosen } : {})}
       {...(nativeID === undefined ? {} : { nativeID })}
-      {...(href === undefined ? { onPress } : linkProps(href, onPress))}
-      className={`min-h-[61px] flex-row items-center gap-4 border-b border-rule py-2 pl-1 pr-2 active:bg-leaf ${isChosen ? 'bg-leaf' : 'hover:bg-leaf/60'}`}
+      // A link stays one while it is a box to tick: another element in its place would lose the focus.
+      {...(href === undefined ? { onPress: press } : linkProps(href, onPress, onShiftPress))}
+      {...(onLongPress ? { onLongPress } : {})}
+      className={`min-h-[61px] flex-row items-center gap-4 border-b border-rule py-2 pl-1 pr-2 active:bg-leaf ${isChosen || isTicked === true ? 'bg-leaf' : 'hover:bg-leaf/60'}`}
     >
+      {isForChoosing ? <TickBox isOn={isTicked} /> : null}
       <View className="items-center" style={{ width: STAMP_WIDTH * useTypeScale() }}>
         {stamp}
       </View>
@@ -60,4 +78,10 @@ export function ListRow({
       </View>
     </Pressable>
   );
+}
+
+function TickBox({ isOn }: { readonly isOn: boolean }) {
+  const colours = useColours();
+  const Box = isOn ? SquareCheck : Square;
+  return <Box size={20} strokeWidth={1.75} color={isOn ? colours.berry : colours.faded} />;
 }

@@ -1,0 +1,22 @@
+import type { Card } from '@/core/card';
+import { fileName, shareFile } from '@/platform';
+
+import type { AppThunk } from '../appStore';
+import { noticed } from '../status/statusSlice';
+import { exportCards } from './exportBook';
+
+/** Hands cards on as one vCard file, through the share sheet or as a file that is saved. @param name - what is handed on: "Ada Lowther", "3 cards" */
+export function sendCards(cards: readonly Card[], name: string): AppThunk<Promise<void>> {
+  return async (dispatch) => {
+    try {
+      const { result } = await dispatch(
+        exportCards(cards, 'vcard3', { onProgress: () => undefined, extensions: false }),
+      );
+      const handed = await shareFile(fileName(name, 'vcf'), await result, 'text/vcard;charset=utf-8');
+      if (handed === 'saved') dispatch(noticed({ text: `Saved ${name} as a file`, tone: 'plain' }));
+    } catch (error) {
+      const reason = error instanceof Error ? error.message : String(error);
+      dispatch(noticed({ text: `The file could not be written: ${reason}`, tone: 'error' }));
+    }
+  };
+}

@@ -1,0 +1,37 @@
+import { type Card, newCard, type Uid } from '../card';
+
+/** Whether a card is a list: a group of cards (KIND:group of RFC 6350 §6.1.4). */
+export function isList(card: Card): boolean {
+  return card.kind === 'group';
+}
+
+/** A list without anybody on it. @param now - RFC 9553 §1.4.5 */
+export function newList(uid: Uid, name: string, now: string): Card {
+  return { ...newCard(uid, now), kind: 'group', name: { full: name } };
+}
+
+/** Who is on a list by choice, in the order they came. */
+export function memberUids(list: Card): Uid[] {
+  return Object.keys(list.members ?? {});
+}
+
+/** The list with some more on it; those already there keep their place. A list is never on itself. */
+export function withMembers(list: Card, uids: readonly Uid[]): Card {
+  const fresh = uids.filter((uid) => uid !== list.uid && !Object.hasOwn(list.members ?? {}, uid));
+  if (fresh.length === 0) return list;
+  return {
+    ...list,
+    members: { ...list.members, ...Object.fromEntries(fresh.map((uid) => [uid, true as const])) },
+  };
+}
+
+/** The list without some of its members. */
+export function withoutMembers(list: Card, uids: readonly Uid[]): Card {
+  const gone = new Set(uids);
+  const kept = memberUids(list).filter((uid) => !gone.has(uid));
+  if (kept.length === memberUids(list).length) return list;
+  const { members: _, ...rest } = list;
+  return kept.length === 0
+    ? rest
+    : { ...rest, members: Object.fromEntries(kept.map((uid) => [uid, true as const])) };
+}

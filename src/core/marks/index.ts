@@ -1,0 +1,7 @@
+/**
+ * What marks a card as a whole: its tags, and whether it is archived, pinned or private.
+ * Standard: tags are keywords (RFC 9553 §2.8.2, vCard CATEGORIES); the rest are vendor properties.
+ * Left out: lists, which are cards of their own (core/lists).
+ */
+export { type Flag, hasFlag, withFlag } from './flags';
+export { isSameTag, renameTag, tagsOf, withoutTag, withTag } from './tags';

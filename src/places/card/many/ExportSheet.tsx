@@ -1,0 +1,54 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { exportCards, type Job, noticed, useAppDispatch } from '@/book';
+import { FORMAT_FACTS, type FormatId } from '@/core/formats/facts';
+import { fileName, formatCount, localDay, saveFile } from '@/platform';
+import { Choice, NextAct, ProgressLine, Sheet, Txt } from '@/ui';
+
+import type { ManySheetProps } from './manySheet';
+
+/** The chosen as one file, complete, in any format there is. */
+export function ExportSheet({ cards, onSheet }: ManySheetProps) {
+  const dispatch = useAppDispatch();
+  const [formatId, setFormatId] = useState<FormatId>('vcard4');
+  const [job, setJob] = useState<Job<string>>();
+  const [share01, setShare] = useState(0);
+  const format = FORMAT_FACTS[formatId];
+  const count = formatCount(cards.length, 'card', 'cards');
+  const run = async () => {
+    try {
+      const writing = await dispatch(exportCards(cards, formatId, { onProgress: setShare }));
+      setJob(writing);
+      saveFile(fileName(`${count} ${localDay()}`, format.extension), await writing.result, format.mediaType);
+      dispatch(noticed({ text: `Exported ${count} as ${format.label}`, tone: 'plain' }));
+      onSheet(undefined);
+    } catch (error) {
+      const reason = error instanceof Error ? error.message : String(error);
+      if (reason !== 'stopped')
+        dispatch(noticed({ text: `The cards could not be exported: ${reason}`, tone: 'error' }));
+    } finally {
+      setJob(undefined);
+    }
+  };
+  return (
+    <Sheet title={`Export ${count}`} isOpen onClose={() => onSheet(undefined)}>
+      <Choice
+        name="Format of the file"
+        options={Object.values(FORMAT_FACTS).map(({ id, label }) => [id, label] as const)}
+        value={formatId}
+        onChange={setFormatId}
+      />
+      <View className="gap-3 pt-3">
+        <Txt size="small" tone="faded">
+          {format.keeps}
+        </Txt>
+        {job ? (
+          <ProgressLine text={`Writing ${count}`} share01={share01} onStop={() => job.stop()} />
+        ) : (
+          <NextAct label="Export" onPress={() => void run()} testID="run-export" />
+        )}
+      </View>
+    </Sheet>
+  );
+}

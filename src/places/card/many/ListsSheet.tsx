@@ -1,0 +1,60 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { changeBook, selectLists, useAppDispatch, useAppSelector, useServices } from '@/book';
+import { type Card, shownAs } from '@/core/card';
+import { newList, withMembers, withoutMembers } from '@/core/lists';
+import { formatCount } from '@/platform';
+import { Act, Field, Plus, Sheet, Txt } from '@/ui';
+
+import type { ManySheetProps } from './manySheet';
+import { ShareTick } from './ShareTick';
+
+/** Puts the chosen on lists and takes them off. */
+export function ListsSheet({ cards, onSheet, onChange }: ManySheetProps) {
+  const dispatch = useAppDispatch();
+  const { newUid, utcNow } = useServices();
+  const lists = useAppSelector(selectLists);
+  const [name, setName] = useState('');
+  const uids = cards.map(({ uid }) => uid);
+  const count = formatCount(cards.length, 'card', 'cards');
+  const put = (list: Card, isOn: boolean) =>
+    void onChange({
+      cards: [list],
+      label: isOn ? `Put ${count} on ${shownAs(list)}` : `Took ${count} off ${shownAs(list)}`,
+      change: (one) => (isOn ? withMembers(one, uids) : withoutMembers(one, uids)),
+    });
+  const make = async () => {
+    const list = withMembers(newList(newUid(), name.trim(), utcNow()), uids);
+    setName('');
+    await dispatch(
+      changeBook({ cause: 'add', label: `Made the list ${name.trim()} with ${count}`, upserts: [list] }),
+    );
+  };
+  return (
+    <Sheet title={`Lists of ${count}`} isOpen onClose={() => onSheet(undefined)}>
+      {lists.length === 0 ? <Txt tone="faded">There are no lists yet.</Txt> : null}
+      {lists.map((list) => (
+        <ShareTick
+          key={list.uid}
+          name={shownAs(list)}
+          on={uids.filter((uid) => list.members?.[uid] === true).length}
+          of={uids.length}
+          onChange={(isOn) => put(list, isOn)}
+        />
+      ))}
+      <View className="flex-row items-end gap-3 pt-4">
+        <View className="min-w-0 flex-1">
+          <Field label="A new list of them" value={name} onChange={setName} testID="new-list-name" />
+        </View>
+        <Act
+          label="Make it"
+          icon={Plus}
+          isDisabled={name.trim() === ''}
+          onPress={() => void make()}
+          testID="make-list"
+        />
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,22 @@
+import { ExportSheet } from './ExportSheet';
+import { FieldSheet } from './FieldSheet';
+import { ListsSheet } from './ListsSheet';
+import type { ManySheet, ManySheetProps } from './manySheet';
+import { MoreSheet } from './MoreSheet';
+import { SendManySheet } from './SendManySheet';
+import { TagsSheet } from './TagsSheet';
+
+const SHEETS = {
+  lists: ListsSheet,
+  tags: TagsSheet,
+  send: SendManySheet,
+  more: MoreSheet,
+  field: FieldSheet,
+  export: ExportSheet,
+} as const;
+
+/** The sheet that is open. */
+export function ManySheets({ sheet, ...props }: ManySheetProps & { readonly sheet: ManySheet }) {
+  const Sheet = SHEETS[sheet];
+  return <Sheet {...props} />;
+}

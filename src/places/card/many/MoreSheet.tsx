@@ -1,0 +1,56 @@
+import { choosingEnded, useAppDispatch } from '@/book';
+import { hasFlag, withFlag } from '@/core/marks';
+import { formatCount } from '@/platform';
+import { Act, Archive, Download, Pencil, Sheet, Star, Trash } from '@/ui';
+
+import type { ManySheetProps } from './manySheet';
+
+/** What else can be done with all of the chosen. */
+export function MoreSheet({ cards, onSheet, onChange }: ManySheetProps) {
+  const dispatch = useAppDispatch();
+  const count = formatCount(cards.length, 'card', 'cards');
+  const arePinned = cards.every((card) => hasFlag(card, 'pinned'));
+  const areArchived = cards.every((card) => hasFlag(card, 'archived'));
+  const close = () => onSheet(undefined);
+  const archive = async () => {
+    close();
+    await onChange({
+      cards,
+      label: areArchived ? `Brought back ${count}` : `Archived ${count}`,
+      change: (card) => withFlag(card, 'archived', !areArchived),
+    });
+    dispatch(choosingEnded());
+  };
+  const remove = async () => {
+    close();
+    await onChange({ cards, label: `Deleted ${count}`, change: () => undefined, cause: 'delete' });
+    dispatch(choosingEnded());
+  };
+  const pin = () => {
+    close();
+    void onChange({
+      cards,
+      label: arePinned ? `Unpinned ${count}` : `Pinned ${count}`,
+      change: (card) => withFlag(card, 'pinned', !arePinned),
+    });
+  };
+  return (
+    <Sheet title={`With ${count}`} isOpen onClose={close}>
+      <Act label="Fill in a field" icon={Pencil} onPress={() => onSheet('field')} testID="many-field" />
+      <Act label="Export as a file" icon={Download} onPress={() => onSheet('export')} testID="many-export" />
+      <Act
+        label={arePinned ? 'Unpin' : 'Pin to the head of the Book'}
+        icon={Star}
+        onPress={pin}
+        testID="many-pin"
+      />
+      <Act
+        label={areArchived ? 'Bring back from the archive' : 'Archive'}
+        icon={Archive}
+        onPress={() => void archive()}
+        testID="many-archive"
+      />
+      <Act label="Delete" icon={Trash} tone="brick" onPress={() => void remove()} testID="many-delete" />
+    </Sheet>
+  );
+}

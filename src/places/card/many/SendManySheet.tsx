@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { noticed, selectSettings, sendCards, useAppDispatch, useAppSelector, useServices } from '@/book';
+import { portraitOf } from '@/core/card';
+import { cardAsText, cardsAsPage, cardToSend, hasPrivate } from '@/core/sending';
+import { copyText, formatCount, localDay, LOCALE, printPage } from '@/platform';
+import { Act, Copy, Printer, Send, Sheet, Switch } from '@/ui';
+
+import type { ManySheetProps } from './manySheet';
+
+/** Hands several cards to somebody else, in one file, as text or on paper. */
+export function SendManySheet({ cards, onSheet }: ManySheetProps) {
+  const dispatch = useAppDispatch();
+  const { photos } = useServices();
+  const { country } = useAppSelector(selectSettings);
+  const [withPrivate, setPrivate] = useState(false);
+  const [withNotes, setNotes] = useState(false);
+  const count = formatCount(cards.length, 'card', 'cards');
+  // A private card goes along only when asked for, like a private value.
+  const sent = cards
+    .filter((card) => withPrivate || card['cordialis.example:private'] !== true)
+    .map((card) => cardToSend(card, { withPrivate, withNotes }));
+  const show = { country, locale: LOCALE, today: localDay() };
+  const copy = async () => {
+    const isCopied = await copyText(sent.map((card) => cardAsText(card, show)).join('\n\n'));
+    const text = isCopied
+      ? `Copied ${formatCount(sent.length, 'card', 'cards')} as text`
+      : 'Nothing could be copied';
+    dispatch(noticed({ text, tone: isCopied ? 'plain' : 'error' }));
+  };
+  const print = async () => {
+    const portraits = await Promise.all(
+      sent.map(async (card) => {
+        const media = portraitOf(card)?.[1];
+        return [
+          card.uid,
+          media?.uri ?? (media?.blobId === undefined ? null : await photos.get(media.blobId)),
+        ] as const;
+      }),
+    );
+    const byUid = new Map(portraits);
+    printPage(cardsAsPage(sent, { ...show, photoOf: ({ uid }) => byUid.get(uid) ?? undefined }));
+  };
+  return (
+    <Sheet title={`Send ${count}`} isOpen onClose={() => onSheet(undefined)}>
+      <View testID="send-many">
+        <Act
+          label="As one card file"
+          icon={Send}
+          onPress={() => void dispatch(sendCards(sent, formatCount(sent.length, 'card', 'cards')))}
+          testID="send-many-file"
+        />
+        <Act label="Copy as text" icon={Copy} onPress={() => void copy()} testID="send-many-text" />
+        <Act label="Print" icon={Printer} onPress={() => void print()} testID="send-many-print" />
+        {cards.some(({ notes }) => notes !== undefined) ? (
+          <Switch label="Notes go along" isOn={withNotes} onChange={setNotes} testID="send-many-notes" />
+        ) : null}
+        {cards.some(hasPrivate) ? (
+          <Switch
+            label="Private cards and values go along"
+            isOn={withPrivate}
+            onChange={setPrivate}
+            testID="send-many-private"
+          />
+        ) : null}
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,27 @@
+import { Tick, Txt } from '@/ui';
+
+interface ShareTickProps {
+  readonly name: string;
+  /** How many of the chosen it is true of, and how many there are. */
+  readonly on: number;
+  readonly of: number;
+  readonly onChange: (isOn: boolean) => void;
+}
+
+/** Something that is true of all, some or none of the chosen; pressing makes it true of all, or of none. */
+export function ShareTick({ name, on, of, onChange }: ShareTickProps) {
+  const isAll = on === of;
+  const share = isAll ? '' : on === 0 ? '' : `${on} of ${of}`;
+  return (
+    <Tick name={share === '' ? name : `${name}, ${share}`} isOn={isAll} onChange={() => onChange(!isAll)}>
+      <Txt size="strong" lines={1}>
+        {name}
+      </Txt>
+      {share === '' ? null : (
+        <Txt size="small" tone="faded">
+          {share}
+        </Txt>
+      )}
+    </Tick>
+  );
+}

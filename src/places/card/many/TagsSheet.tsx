@@ -1,0 +1,51 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { selectTags, useAppSelector } from '@/book';
+import { isSameTag, tagsOf, withoutTag, withTag } from '@/core/marks';
+import { formatCount } from '@/platform';
+import { Act, Field, Plus, Sheet } from '@/ui';
+
+import type { ManySheetProps } from './manySheet';
+import { ShareTick } from './ShareTick';
+
+/** Gives the chosen tags and takes them away. */
+export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
+  const tags = useAppSelector(selectTags);
+  const [word, setWord] = useState('');
+  const count = formatCount(cards.length, 'card', 'cards');
+  const put = (tag: string, isOn: boolean) =>
+    void onChange({
+      cards,
+      label: isOn ? `Tagged ${count}: ${tag}` : `Took the tag ${tag} off ${count}`,
+      change: (card) => (isOn ? withTag(card, tag) : withoutTag(card, tag)),
+    });
+  return (
+    <Sheet title={`Tags of ${count}`} isOpen onClose={() => onSheet(undefined)}>
+      {tags.map(({ tag }) => (
+        <ShareTick
+          key={tag}
+          name={tag}
+          on={cards.filter((card) => tagsOf(card).some((one) => isSameTag(one, tag))).length}
+          of={cards.length}
+          onChange={(isOn) => put(tag, isOn)}
+        />
+      ))}
+      <View className="flex-row items-end gap-3 pt-4">
+        <View className="min-w-0 flex-1">
+          <Field label="A new tag" value={word} onChange={setWord} testID="new-tag" />
+        </View>
+        <Act
+          label="Give it"
+          icon={Plus}
+          isDisabled={word.trim() === ''}
+          onPress={() => {
+            put(word.trim(), true);
+            setWord('');
+          }}
+          testID="give-tag"
+        />
+      </View>
+    </Sheet>
+  );
+}

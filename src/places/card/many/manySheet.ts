@@ -1,0 +1,13 @@
+import type { ManyWish } from '@/book';
+import type { Card } from '@/core/card';
+
+/** The sheets that the bar of the chosen opens. */
+export type ManySheet = 'lists' | 'tags' | 'send' | 'more' | 'field' | 'export';
+
+/** What each of the sheets is given. */
+export interface ManySheetProps {
+  readonly cards: readonly Card[];
+  /** Opens another sheet in its place; undefined closes it. */
+  readonly onSheet: (sheet: ManySheet | undefined) => void;
+  readonly onChange: (wish: ManyWish) => Promise<void>;
+}

@@ -1,0 +1,26 @@
+import { useRef, useState } from 'react';
+
+import { changeMany, type ManyWish, useAppDispatch } from '@/book';
+
+/** Does something to many cards, showing how far it is where that takes its time. */
+export function useChangeMany() {
+  const dispatch = useAppDispatch();
+  const [running, setRunning] = useState<{ text: string; share01: number }>();
+  const isStopped = useRef(false);
+  const change = async (wish: ManyWish) => {
+    isStopped.current = false;
+    const text = `Changing ${wish.cards.length} cards`;
+    setRunning({ text, share01: 0 });
+    try {
+      await dispatch(
+        changeMany(wish, {
+          onProgress: (share01) => setRunning({ text, share01 }),
+          isStopped: () => isStopped.current,
+        }),
+      );
+    } finally {
+      setRunning(undefined);
+    }
+  };
+  return { running, change, stop: () => (isStopped.current = true) };
+}
