@@ -51,3 +51,10 @@ test('what is no number stays as it was written, and dials what digits it has', 
 test('RFC 3966: an extension goes along', () => {
   expect(dialUri('tel:+1-418-656-9254;ext=102')).toBe('tel:+14186569254;ext=102');
 });
+
+test('a number of another country without its code keeps its zeros', () => {
+  expect(formatPhone('08-465 004 59', 'GB')).toBe('08-465 004 59');
+  expect(dialUri('08-465 004 59', 'GB')).toBe('tel:0846500459');
+  expect(formatPhone('2079460958', 'GB')).toBe('020 7946 0958');
+  expect(dialUri('1 415 555 0100', 'US')).toBe('tel:+14155550100');
+});

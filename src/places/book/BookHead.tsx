@@ -70,6 +70,7 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
           <Act
             label={sortBy === 'surname' ? 'Surname' : 'Given'}
             name={`Order: ${sortBy === 'surname' ? 'surname' : 'given name'}`}
+            iconOnly
             icon={ArrowDownAZ}
             tone="faded"
             onPress={() => setOrderOpen(true)}

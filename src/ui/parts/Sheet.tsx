@@ -23,7 +23,7 @@ export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
       {...({ 'aria-label': title } as object)}
     >
       <View className={`flex-1 ${isWide ? 'items-center justify-center' : 'justify-end'}`}>
-        <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-ink/40" />
+        <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-[#000]/50" />
         <View
           className={`max-h-[85%] border-rule bg-paper px-5 pb-5 pt-4 ${isWide ? 'w-[460px] rounded-stamp border' : 'w-full border-t'}`}
         >
