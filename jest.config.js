@@ -26,7 +26,7 @@ module.exports = {
     {
       displayName: 'ui',
       preset: 'jest-expo/web',
-      testMatch: ['<rootDir>/src/{ui,places,app}/**/*.test.tsx', '<rootDir>/src/book/**/*.test.tsx'],
+      testMatch: ['<rootDir>/src/{ui,places,app,platform}/**/*.test.tsx', '<rootDir>/src/book/**/*.test.tsx'],
       moduleNameMapper: { ...alias, ...icons, '\\.css$': '<rootDir>/test/unit/emptyStyle.js' },
     },
   ],

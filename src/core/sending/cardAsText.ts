@@ -6,9 +6,9 @@ export function cardAsText(card: Card, options: ShowOptions): string {
   const post = Object.values(card.titles ?? {})[0]?.name;
   const house = Object.values(card.organizations ?? {})[0]?.name;
   const head = [shownAs(card), [post, house === shownAs(card) ? '' : house].filter(Boolean).join(', ')];
-  const lines = cardValues(card, options).flatMap(({ label, values }) =>
+  const lines = cardValues(card, { ...options, isToKeep: true }).flatMap(({ label, values }) =>
     values.map(({ lines: texts, second }) => {
-      const kind = second === '' || second.includes(' in ') ? label : `${label} (${second})`;
+      const kind = second === '' ? label : `${label} (${second})`;
       return `${kind}: ${texts.join(', ')}`;
     }),
   );

@@ -31,7 +31,7 @@ function articleOf(card: Card, options: PageOptions): string {
   const post = Object.values(card.titles ?? {})[0]?.name;
   const house = Object.values(card.organizations ?? {})[0]?.name;
   const second = [post, house === shownAs(card) ? '' : house].filter(Boolean).join(', ');
-  const rows = cardValues(card, options).map(({ label, values }) => {
+  const rows = cardValues(card, { ...options, isToKeep: true }).map(({ label, values }) => {
     const texts = values.map(
       ({ lines, second: kind }) =>
         `${escapeHtml(lines.join('\n'))}${kind === '' ? '' : ` <small>${escapeHtml(kind)}</small>`}`,

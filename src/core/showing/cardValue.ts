@@ -9,6 +9,8 @@ export interface ShowOptions {
   readonly locale: string;
   /** ISO 8601 calendar date where the user is. */
   readonly today: string;
+  /** For paper and messages: nothing is said that is true today only. */
+  readonly isToKeep?: boolean;
   /** What another card is called. */
   readonly nameOf?: (uid: string) => string | undefined;
   /** The card of an organisation by its name. */

@@ -119,7 +119,7 @@ function accounts(card: Card): CardValue[] {
 }
 
 /** Each kind of day has its own word, so each makes a group of its own. */
-function dates(card: Card, { today, locale }: ShowOptions): ValueGroup[] {
+function dates(card: Card, { today, locale, isToKeep }: ShowOptions): ValueGroup[] {
   return Object.entries(card.anniversaries ?? {}).map(([id, entry]) => {
     const label = entry.label ?? DATE_LABELS[entry.kind] ?? entry.kind.replace(/^.*:/, '');
     const shown = formatPartialDate(toPartialDate(entry.date), locale);
@@ -128,7 +128,7 @@ function dates(card: Card, { today, locale }: ShowOptions): ValueGroup[] {
       id,
       lines: [shown],
       copy: shown,
-      second: comesRound(entry, today),
+      second: isToKeep === true ? '' : comesRound(entry, today),
     };
     return { label: label.charAt(0).toUpperCase() + label.slice(1), values: [value] };
   });

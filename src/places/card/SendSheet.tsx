@@ -63,8 +63,8 @@ export function SendSheet({ card, onClose }: { readonly card: Card; readonly onC
           />
         </View>
         <CodePart card={sent} />
-        {card.notes ? (
-          <Switch label="Notes go along" isOn={withNotes} onChange={setNotes} testID="send-notes" />
+        {card.notes || card.keywords ? (
+          <Switch label="Notes and tags go along" isOn={withNotes} onChange={setNotes} testID="send-notes" />
         ) : null}
         {hasPrivate(card) ? (
           <Switch

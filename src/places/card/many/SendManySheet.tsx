@@ -53,8 +53,13 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
         />
         <Act label="Copy as text" icon={Copy} onPress={() => void copy()} testID="send-many-text" />
         <Act label="Print" icon={Printer} onPress={() => void print()} testID="send-many-print" />
-        {cards.some(({ notes }) => notes !== undefined) ? (
-          <Switch label="Notes go along" isOn={withNotes} onChange={setNotes} testID="send-many-notes" />
+        {cards.some(({ notes, keywords }) => notes ?? keywords) ? (
+          <Switch
+            label="Notes and tags go along"
+            isOn={withNotes}
+            onChange={setNotes}
+            testID="send-many-notes"
+          />
         ) : null}
         {cards.some(hasPrivate) ? (
           <Switch
