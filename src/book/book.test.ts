@@ -72,7 +72,7 @@ test('every change can be taken back and made again, also after a reload', async
   await writer.flush();
   const again = openTestBook(storage);
   await again.store.dispatch(openBook());
-  const now = () => again.store.getState().cards.byUid[ada.uid];
+  const now = () => again.store.getState().cards.byUid.get(ada.uid);
   expect(now()).toBeUndefined();
   again.store.dispatch(undo());
   expect(phone(now())).toBe('2');
@@ -102,7 +102,7 @@ test('undoing an earlier change leaves newer values alone and says so', async ()
   const change = await edit('2', '2');
   await edit('3', '2');
   store.dispatch(undo(change?.id));
-  const card = store.getState().cards.byUid[ada.uid];
+  const card = store.getState().cards.byUid.get(ada.uid);
   expect([phone(card, 'p1'), phone(card, 'p2')]).toEqual(['3', '1']);
   expect(store.getState().status.notices[0]?.text).toMatch(/newer value/);
 });
@@ -132,7 +132,7 @@ test('two pages that change different values of one card do not overwrite each o
   await two.writer.flush();
   const stored = JSON.parse(storage.entries.get(`card:${ada.uid}`) ?? '') as Card;
   expect([phone(stored), stored.nicknames?.['n1']?.name]).toEqual(['2', 'Addie']);
-  expect(phone(two.store.getState().cards.byUid[ada.uid])).toBe('2');
+  expect(phone(two.store.getState().cards.byUid.get(ada.uid))).toBe('2');
 });
 
 test('a damaged record is set aside with its text and reported, and the rest opens', async () => {
@@ -143,7 +143,7 @@ test('a damaged record is set aside with its text and reported, and the rest ope
   storage.entries.set(`card:${bo.uid}`, '{"half');
   const again = openTestBook(storage);
   await again.store.dispatch(openBook());
-  expect(Object.keys(again.store.getState().cards.byUid)).toEqual([ada.uid]);
+  expect(again.store.getState().cards.byUid.uids()).toEqual([ada.uid]);
   expect(again.store.getState().status.setAside).toEqual([`card:${bo.uid}: no JSON`]);
   expect(storage.entries.get(`aside:card:${bo.uid}`)).toBe('{"half');
 });
@@ -162,7 +162,7 @@ test('the demo begins with its cards, once', async () => {
   await openTestBook(storage, [ada]).store.dispatch(openBook());
   const again = openTestBook(storage, [ada, bo]);
   await again.store.dispatch(openBook());
-  expect(Object.keys(again.store.getState().cards.byUid)).toEqual([ada.uid]);
+  expect(again.store.getState().cards.byUid.uids()).toEqual([ada.uid]);
 });
 
 test('photos lie under keys of their own, and the same photo once', async () => {
@@ -171,8 +171,8 @@ test('photos lie under keys of their own, and the same photo once', async () => 
   const uri = `data:image/png;base64,${'A'.repeat(400)}`;
   const media = { m1: { kind: 'photo', uri } };
   await store.dispatch(add({ ...ada, media }, { ...bo, media }));
-  const blobId = store.getState().cards.byUid[ada.uid]?.media?.['m1']?.blobId ?? '';
-  expect(store.getState().cards.byUid[ada.uid]?.media?.['m1']?.uri).toBeUndefined();
+  const blobId = store.getState().cards.byUid.get(ada.uid)?.media?.['m1']?.blobId ?? '';
+  expect(store.getState().cards.byUid.get(ada.uid)?.media?.['m1']?.uri).toBeUndefined();
   expect([...storage.entries.keys()].filter((key) => key.startsWith('photo:'))).toEqual([`photo:${blobId}`]);
   expect(await services.photos.get(blobId)).toBe(uri);
 });
@@ -185,9 +185,9 @@ test('an import is one step, counts what is there already, and undoes as one', a
   const preview = await store.dispatch(previewImport(incoming));
   expect([preview.fresh.length, preview.same.length, preview.different.length]).toEqual([2, 1, 0]);
   await store.dispatch(importCards(preview.fresh, 'a.vcf'));
-  expect(Object.keys(store.getState().cards.byUid)).toHaveLength(3);
+  expect(store.getState().cards.byUid.uids()).toHaveLength(3);
   store.dispatch(undo());
-  expect(Object.keys(store.getState().cards.byUid)).toEqual([ada.uid]);
+  expect(store.getState().cards.byUid.uids()).toEqual([ada.uid]);
 });
 
 test('the list has a letter over the names under it, in the order set, organisations apart when asked', async () => {
@@ -230,5 +230,5 @@ test('a card that was just deleted is not read again from the store that still h
   storage.entries.set(`card:${ada.uid}`, JSON.stringify(ada));
   await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [ada.uid] }));
   expect(await store.dispatch(readCardNow(ada.uid))).toBeUndefined();
-  expect(store.getState().cards.byUid[ada.uid]).toBeUndefined();
+  expect(store.getState().cards.byUid.get(ada.uid)).toBeUndefined();
 });

@@ -9,6 +9,7 @@ import { detachPhotos } from './photos/detachPhotos';
 import type { Services } from './services';
 import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
+import type { UidMap } from './uidMap';
 
 /** A wish to change the book: cards as they shall be, and cards that shall go. */
 export interface Wish {
@@ -35,7 +36,7 @@ export function changeBook({
     const known = selectCardsByUid(getState());
     const stamp = services.utcNow();
     const changed = await pairWithKnown(services, known, { cause, upserts, stamp });
-    const cards = toCardChanges([...changed, ...removed.map((uid) => ({ before: known[uid] }))]);
+    const cards = toCardChanges([...changed, ...removed.map((uid) => ({ before: known.get(uid) }))]);
     if (cards.length === 0) return undefined;
     const change = newChange(services, { cause, label, cards, at: stamp });
     const now: CardsNow = { upserts: changed.map(({ after }) => after), removed: [...removed] };
@@ -55,7 +56,7 @@ interface Upserts {
 /** Cards as they are and as they shall be, photos detached and stored; those that stay the same are left out. */
 export async function pairWithKnown(
   services: Services,
-  known: Readonly<Record<Uid, Card>>,
+  known: UidMap<Card>,
   { cause, upserts, stamp }: Upserts,
 ): Promise<(BeforeAfter & { readonly after: Card })[]> {
   const detached = upserts.map(detachPhotos);
@@ -65,7 +66,7 @@ export async function pairWithKnown(
   );
   return detached
     .map(({ card }) => ({
-      before: known[card.uid],
+      before: known.get(card.uid),
       after: cause === 'import' ? card : { ...card, updated: stamp },
     }))
     .filter((pair) => !isOnlyStamped(pair));
@@ -113,7 +114,12 @@ export function redo(): AppThunk {
 function replay(change: Change, direction: 'forward' | 'backward'): AppThunk {
   return (dispatch, getState) => {
     const known = selectCardsByUid(getState());
-    const { upserts, removed, missed, change: now } = replayChange(change, direction, (uid) => known[uid]);
+    const {
+      upserts,
+      removed,
+      missed,
+      change: now,
+    } = replayChange(change, direction, (uid) => known.get(uid));
     dispatch(commit(now, { upserts, removed }, true));
     const verb = direction === 'backward' ? 'Taken back' : 'Done again';
     const rest =

@@ -47,8 +47,8 @@ export function changeInPieces(
       if (isStopped?.() === true) return undefined;
     }
     const before = selectCardsByUid(getState());
-    const gone = removed.filter((uid) => before[uid]);
-    changes.push(...toCardChanges(gone.map((uid) => ({ before: before[uid] }))));
+    const gone = removed.filter((uid) => before.get(uid));
+    changes.push(...toCardChanges(gone.map((uid) => ({ before: before.get(uid) }))));
     if (changes.length === 0) return undefined;
     const change = newChange(services, { cause, label, cards: changes, at: stamp });
     dispatch(bookChanged({ upserts: [], removed: [], change }));

@@ -12,7 +12,7 @@ function cardOf(name: string, more: Partial<Card> = {}): Card {
 const add = (...cards: Card[]) => changeBook({ cause: 'add', label: 'Added', upserts: cards });
 const shownOf = (book: ReturnType<typeof openTestBook>) => {
   const { rows } = book.store.getState();
-  return rows.order.map((uid) => rows.byUid[uid]?.shown);
+  return rows.order.map((uid) => rows.byUid.get(uid)?.shown);
 };
 
 async function storedBook(...cards: Card[]): Promise<MemoryStorage> {
@@ -54,7 +54,7 @@ test('the rows of last time show before any card has been read', async () => {
   storage.open();
   await opening;
   expect(book.store.getState().status.reading).toBeUndefined();
-  expect(Object.keys(book.store.getState().cards.byUid)).toHaveLength(2);
+  expect(book.store.getState().cards.byUid.uids()).toHaveLength(2);
 });
 
 test('rows of cards that have gone meanwhile go too, and rows of another order are not shown', async () => {
@@ -82,7 +82,7 @@ test('a card changed while the book is being read stays as it was changed', asyn
   await book.store.dispatch(add({ ...ada, nicknames: { n1: { name: 'new' } } }));
   storage.open();
   await opening;
-  expect(book.store.getState().cards.byUid[ada.uid]?.nicknames?.['n1']?.name).toBe('new');
+  expect(book.store.getState().cards.byUid.get(ada.uid)?.nicknames?.['n1']?.name).toBe('new');
 });
 
 test('a card deleted while the book is being read does not come back', async () => {

@@ -90,7 +90,7 @@ function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
       for (const { uid } of cards) remembered.delete(uid);
       // Cards that were changed on this page meanwhile are newer than what was read.
       const known = selectCardsByUid(getState());
-      const arrived = cards.filter(({ uid }) => !known[uid] && !services.writer.isWaiting(uid));
+      const arrived = cards.filter(({ uid }) => !known.get(uid) && !services.writer.isWaiting(uid));
       dispatch(cardsArrived({ upserts: arrived, removed: [] }));
       dispatch(readingChanged({ done: Math.min(start + CHUNK, keys.length), total: keys.length }));
       void services.search.put(cards, [], country);
@@ -98,7 +98,7 @@ function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
     }
     // Rows of cards that are no longer there.
     const known = selectCardsByUid(getState());
-    const gone = [...remembered].filter((uid) => !known[uid]);
+    const gone = [...remembered].filter((uid) => !known.get(uid));
     if (gone.length > 0) dispatch(cardsArrived({ upserts: [], removed: gone }));
     dispatch(readingChanged(undefined));
   };
@@ -110,7 +110,7 @@ export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
     // Once all are read, a card that isn't known isn't there; its key may still be, until its removal is written.
     if (selectReading(getState()) === undefined || services.writer.isWaiting(uid)) return undefined;
     const { cards } = await readCards(services.storage, [`${KEYS.card}${uid}`]);
-    const known = selectCardsByUid(getState())[uid];
+    const known = selectCardsByUid(getState()).get(uid);
     if (known || services.writer.isWaiting(uid)) return known;
     services.writer.sawCards(cards);
     dispatch(cardsArrived({ upserts: cards, removed: [] }));
@@ -124,7 +124,7 @@ export function rememberRows(): AppThunk<Promise<void>> {
     const state = getState();
     const { sortBy: by, particlesCount } = selectSettings(state);
     const byUid = selectRowsByUid(state);
-    const rows = selectOrder(state).flatMap((uid) => byUid[uid] ?? []);
+    const rows = selectOrder(state).flatMap((uid) => byUid.get(uid) ?? []);
     const texts: string[] = [];
     for (const piece of piecesOf(rows, ROWS_AT_ONCE)) {
       texts.push(JSON.stringify(piece).slice(1, -1));

@@ -3,13 +3,14 @@ import type { UnknownAction } from '@reduxjs/toolkit';
 import type { Card, Uid } from '@/core/card';
 
 import { bookChanged, cardsArrived, type CardsNow } from '../actions';
+import { UidMap } from '../uidMap';
 
 /** The cards that have been read so far, by uid. */
 export interface CardsState {
-  readonly byUid: Readonly<Record<Uid, Card>>;
+  readonly byUid: UidMap<Card>;
 }
 
-const initialState: CardsState = { byUid: {} };
+const initialState: CardsState = { byUid: UidMap.empty() };
 
 /**
  * Puts cards in and takes them out. A plain reducer: one made by createSlice walks through every value of every card
@@ -22,10 +23,12 @@ export function cardsReducer(state: CardsState = initialState, action: UnknownAc
 
 function putCards(state: CardsState, { upserts, removed }: CardsNow): CardsState {
   if (upserts.length === 0 && removed.length === 0) return state;
-  const byUid = { ...state.byUid };
-  for (const uid of removed) delete byUid[uid];
-  for (const card of upserts) byUid[card.uid] = card;
-  return { byUid };
+  return {
+    byUid: state.byUid.with(
+      upserts.map((card) => [card.uid, card] as const),
+      removed,
+    ),
+  };
 }
 
 interface WithCards {
@@ -33,6 +36,6 @@ interface WithCards {
 }
 
 /** A card that has been read; undefined for any other. */
-export const selectCard = (root: WithCards, uid: Uid): Card | undefined => root.cards.byUid[uid];
+export const selectCard = (root: WithCards, uid: Uid): Card | undefined => root.cards.byUid.get(uid);
 /** All cards that have been read. */
 export const selectCardsByUid = (root: WithCards) => root.cards.byUid;

@@ -54,8 +54,8 @@ for (const count of [3, cards.length]) {
     expect(change?.cards).toHaveLength(count);
     expect(selectTags(store.getState())).toEqual([{ tag: 'press', count }]);
     store.dispatch(undo());
-    expect(Object.values(store.getState().cards.byUid).flatMap(tagsOf)).toEqual([]);
-    expect(Object.keys(store.getState().cards.byUid)).toHaveLength(count);
+    expect(store.getState().cards.byUid.values().flatMap(tagsOf)).toEqual([]);
+    expect(store.getState().cards.byUid.uids()).toHaveLength(count);
   });
 }
 

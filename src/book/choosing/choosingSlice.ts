@@ -1,6 +1,8 @@
 import { createAction, createSelector, type UnknownAction } from '@reduxjs/toolkit';
 
-import type { Card, Uid } from '@/core/card';
+import type { Uid } from '@/core/card';
+
+import { selectCardsByUid } from '../cards/cardsSlice';
 
 /** Which cards are chosen, to do something with all of them. */
 export interface ChoosingState {
@@ -54,9 +56,6 @@ export const selectAnchor = ({ choosing }: WithChoosing): Uid | undefined => cho
 
 /** The chosen cards that are still there. */
 export const selectChosenCards = createSelector(
-  [
-    ({ choosing }: WithChoosing) => choosing.uids,
-    (root: { readonly cards: { readonly byUid: Readonly<Record<Uid, Card>> } }) => root.cards.byUid,
-  ],
-  (uids, byUid) => Object.keys(uids).flatMap((uid) => byUid[uid] ?? []),
+  [({ choosing }: WithChoosing) => choosing.uids, selectCardsByUid],
+  (uids, byUid) => Object.keys(uids).flatMap((uid) => byUid.get(uid) ?? []),
 );

@@ -29,16 +29,14 @@ const step: fc.Arbitrary<Step> = fc.oneof(
 /** The book without the dates of writing, which an undone change gives back too but a new one sets. */
 function said(book: ReturnType<typeof openTestBook>): unknown {
   const { byUid } = book.store.getState().cards;
-  return Object.fromEntries(
-    Object.entries(byUid).map(([uid, { phones, nicknames }]) => [uid, { phones, nicknames }]),
-  );
+  return Object.fromEntries(byUid.values().map(({ uid, phones, nicknames }) => [uid, { phones, nicknames }]));
 }
 
 async function run(book: ReturnType<typeof openTestBook>, one: Step) {
   const { byUid } = book.store.getState().cards;
   if (one.kind === 'put')
     return book.store.dispatch(changeBook({ cause: 'edit', label: 'Put', upserts: one.cards }));
-  if (!byUid[one.uid]) return undefined;
+  if (!byUid.get(one.uid)) return undefined;
   return book.store.dispatch(changeBook({ cause: 'delete', label: 'Removed', removed: [one.uid] }));
 }
 

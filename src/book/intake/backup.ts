@@ -13,7 +13,7 @@ import { selectSettings, settingsSchema } from '../settings/settingsSlice';
 export function backUpBook(): AppThunk<Promise<Job<Uint8Array>>> {
   return async (_, getState, services) => {
     const state = getState();
-    const cards = await withPhotos(Object.values(selectCardsByUid(state)), services.photos);
+    const cards = await withPhotos(selectCardsByUid(state).values(), services.photos);
     return writeBackupInWorker({ cards, settings: selectSettings(state), made: services.utcNow() });
   };
 }
@@ -42,7 +42,11 @@ export function restoreBackup(
 ): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState) => {
     const kept = new Set(backup.cards.map(({ uid }) => uid));
-    const removed = isExact ? Object.keys(selectCardsByUid(getState())).filter((uid) => !kept.has(uid)) : [];
+    const removed = isExact
+      ? selectCardsByUid(getState())
+          .uids()
+          .filter((uid) => !kept.has(uid))
+      : [];
     const label = `Restored the backup of ${backup.manifest.made.slice(0, 10)}`;
     const wish = { cause: 'import' as const, label, upserts: backup.cards, removed };
     const change = await dispatch(changeInPieces(wish, pieces));

@@ -28,10 +28,10 @@ export function exportCards(
 /** Starts writing the whole book. */
 export function exportBook(formatId: string, options: ExportOptions): AppThunk<Promise<Job<string>>> {
   return (dispatch, getState) =>
-    dispatch(exportCards(Object.values(selectCardsByUid(getState())), formatId, options));
+    dispatch(exportCards(selectCardsByUid(getState()).values(), formatId, options));
 }
 
 /** Starts finding the columns that a table of the whole book needs. */
 export function findBookHeadings(): AppThunk<Job<string[]>> {
-  return (_, getState) => findHeadingsInWorker(Object.values(selectCardsByUid(getState())));
+  return (_, getState) => findHeadingsInWorker(selectCardsByUid(getState()).values());
 }

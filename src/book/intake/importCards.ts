@@ -20,7 +20,7 @@ export function previewImport(cards: readonly Card[]): AppThunk<Promise<Intake>>
       const known = selectCardsByUid(getState());
       const sorted = compareIntake(
         piece.map((card) => detachPhotos(card).card),
-        (uid) => known[uid],
+        (uid) => known.get(uid),
       );
       for (const group of ['fresh', 'same', 'different'] as const)
         intake[group].push(...sorted[group].map((card) => whole.get(card.uid) ?? card));

@@ -10,9 +10,9 @@ export function publishCalendar(): AppThunk<Promise<void>> {
   return async (_, getState) => {
     const { calendarToken } = selectSettings(getState());
     if (calendarToken === '') return;
-    const cards = Object.values(selectCardsByUid(getState())).filter(
-      (card) => card.anniversaries && card['cordialis.example:private'] !== true,
-    );
+    const cards = selectCardsByUid(getState())
+      .values()
+      .filter((card) => card.anniversaries && card['cordialis.example:private'] !== true);
     await putCalendar(calendarToken, await writeFileInWorker(cards, 'ics', () => undefined).result);
   };
 }

@@ -13,7 +13,7 @@ export interface TagCount {
 /** All tags in use, by name. */
 export const selectTags = createSelector([selectCardsByUid], (byUid): TagCount[] => {
   const counts = new Map<string, number>();
-  for (const card of Object.values(byUid))
+  for (const card of byUid.values())
     for (const tag of tagsOf(card)) counts.set(tag, (counts.get(tag) ?? 0) + 1);
   const collator = new Intl.Collator(undefined, { numeric: true });
   return [...counts].map(([tag, count]) => ({ tag, count })).sort((a, b) => collator.compare(a.tag, b.tag));

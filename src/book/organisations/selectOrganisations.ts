@@ -6,5 +6,5 @@ import { selectCardsByUid } from '../cards/cardsSlice';
 
 /** Who belongs where; worked out when a card is looked at, and again when cards have changed. */
 export const selectOrganisations = createSelector([selectCardsByUid], (byUid) =>
-  indexOrganisations(Object.values(byUid)),
+  indexOrganisations(byUid.values()),
 );

@@ -90,6 +90,6 @@ test('a row stays the very same object while what it shows stays the same', () =
   );
   const noted = { ...cardOf('a', 'Ada Lowther'), notes: { o1: { note: 'not on the row' } } };
   const after = reducer(before, bookChanged({ upserts: [noted], removed: [], change }));
-  expect(after.byUid['a']).toBe(before.byUid['a']);
+  expect(after.byUid.get('a')).toBe(before.byUid.get('a'));
   expect(after.order).toBe(before.order);
 });

@@ -3,9 +3,7 @@ import { createAction, createSelector, type UnknownAction } from '@reduxjs/toolk
 import { type Card, type CardRow, compareRows, hasRow, type SortOrder, toRow, type Uid } from '@/core/card';
 
 import { bookChanged, cardsArrived, type CardsNow, rowsRemembered } from '../actions';
-
-/** Cards beyond this many at once are sorted together instead of being put in one by one. */
-const SORT_ABOVE = 40;
+import { UidMap } from '../uidMap';
 
 /** What the order of rows depends on. */
 export interface RowOrder extends SortOrder {
@@ -18,13 +16,17 @@ export type RowFilter = 'all' | 'people' | 'organisations';
 
 /** The rows and their order. */
 export interface RowsState {
-  readonly byUid: Readonly<Record<Uid, CardRow>>;
+  readonly byUid: UidMap<CardRow>;
   /** Uids in the order of the book. */
   readonly order: readonly Uid[];
   readonly settings: RowOrder;
 }
 
-const initialState: RowsState = { byUid: {}, order: [], settings: { by: 'surname', particlesCount: false } };
+const initialState: RowsState = {
+  byUid: UidMap.empty(),
+  order: [],
+  settings: { by: 'surname', particlesCount: false },
+};
 
 /** Another order: all rows are made anew from the cards. */
 export const rowsReordered = createAction<{ settings: RowOrder; cards: readonly Card[] }>('rows/reordered');
@@ -40,7 +42,7 @@ export function rowsReducer(state: RowsState = initialState, action: UnknownActi
     const rows = action.payload;
     return {
       settings: state.settings,
-      byUid: Object.fromEntries(rows.map((row) => [row.uid, row])),
+      byUid: UidMap.empty<CardRow>().with(rows.map((row) => [row.uid, row] as const)),
       order: rows.map(({ uid }) => uid),
     };
   }
@@ -65,26 +67,29 @@ function collatorsOf(locale: string | undefined) {
 function putRows(state: RowsState, { upserts, removed }: CardsNow): RowsState {
   if (upserts.length === 0 && removed.length === 0) return state;
   const { order: collator, letter } = collatorsOf(state.settings.locale);
-  const byUid = { ...state.byUid };
-  const gone = new Set(removed.filter((uid) => byUid[uid]));
+  const gone = new Set(removed.filter((uid) => state.byUid.has(uid)));
+  const noRow = new Set(gone);
+  const rows = new Map<Uid, CardRow>();
   const placed: Uid[] = [];
-  for (const uid of gone) delete byUid[uid];
   for (const card of upserts) {
-    const before = byUid[card.uid];
+    const before = rows.get(card.uid) ?? state.byUid.get(card.uid);
     if (!hasRow(card)) {
       if (before) gone.add(card.uid);
-      delete byUid[card.uid];
+      rows.delete(card.uid);
+      noRow.add(card.uid);
       continue;
     }
     const row = toRow(card, state.settings, letter);
     if (before && isSameRow(before, row)) continue;
-    byUid[card.uid] = row;
+    rows.set(card.uid, row);
     if (before?.sortText === row.sortText) continue;
     if (before) gone.add(card.uid);
     placed.push(card.uid);
   }
+  const byUid = state.byUid.with(rows, noRow);
   const kept = gone.size === 0 ? state.order : state.order.filter((uid) => !gone.has(uid));
-  return { ...state, byUid, order: place(kept, placed, byUid, collator) };
+  const fresh = [...new Set(placed)].filter((uid) => rows.has(uid));
+  return { ...state, byUid, order: place(kept, fresh, byUid, collator) };
 }
 
 function isSameRow(a: CardRow, b: CardRow): boolean {
@@ -100,20 +105,23 @@ function place(
 ) {
   if (placed.length === 0) return kept;
   const compare = (a: Uid, b: Uid) => {
-    const [first, second] = [byUid[a], byUid[b]];
+    const [first, second] = [byUid.get(a), byUid.get(b)];
     return first && second ? compareRows(first, second, collator) : 0;
   };
-  if (placed.length > SORT_ABOVE) return [...kept, ...placed].sort(compare);
-  const order = [...kept];
-  for (const uid of placed) {
-    let [low, high] = [0, order.length];
+  // Merged, since comparing by a collator is dear: few comparisons for each that comes, none among those that stay.
+  const order: Uid[] = [];
+  let from = 0;
+  for (const uid of [...placed].sort(compare)) {
+    let [low, high] = [from, kept.length];
     while (low < high) {
       const middle = (low + high) >> 1;
-      if (compare(order[middle] ?? '', uid) <= 0) low = middle + 1;
+      if (compare(kept[middle] ?? '', uid) <= 0) low = middle + 1;
       else high = middle;
     }
-    order.splice(low, 0, uid);
+    for (; from < low; from += 1) order.push(kept[from] ?? '');
+    order.push(uid);
   }
+  for (; from < kept.length; from += 1) order.push(kept[from] ?? '');
   return order;
 }
 
@@ -122,7 +130,7 @@ interface WithRows {
 }
 
 /** A card's line; undefined where it has none. */
-export const selectRow = (root: WithRows, uid: Uid): CardRow | undefined => root.rows.byUid[uid];
+export const selectRow = (root: WithRows, uid: Uid): CardRow | undefined => root.rows.byUid.get(uid);
 /** All lines, by uid. */
 export const selectRowsByUid = (root: WithRows) => root.rows.byUid;
 /** Uids in the order of the book. */
@@ -147,7 +155,7 @@ export const selectBookList = createSelector(
     const letters: LetterShare[] = [];
     let last: { letter: string; count: number; index: number } | undefined;
     for (const uid of order) {
-      const row = byUid[uid];
+      const row = byUid.get(uid);
       if (!row || (filter !== 'all' && row.isOrg !== (filter === 'organisations'))) continue;
       if (row.letter !== last?.letter) {
         last = { letter: row.letter, count: 0, index: items.length };
@@ -163,7 +171,7 @@ export const selectBookList = createSelector(
 
 /** How many people and organisations the book has. */
 export const selectCounts = createSelector([selectRowsByUid], (byUid) => {
-  const rows = Object.values(byUid);
+  const rows = byUid.values();
   const organisations = rows.filter(({ isOrg }) => isOrg).length;
   return { people: rows.length - organisations, organisations };
 });

@@ -19,7 +19,7 @@ export function showSettings(settings: Settings): AppThunk {
     const before = selectSettings(getState());
     dispatch(settingsArrived(settings));
     if (before.sortBy === settings.sortBy && before.particlesCount === settings.particlesCount) return;
-    const cards = Object.values(selectCardsByUid(getState()));
+    const cards = selectCardsByUid(getState()).values();
     const order = { by: settings.sortBy, particlesCount: settings.particlesCount };
     dispatch(rowsReordered({ settings: order, cards }));
   };

@@ -36,7 +36,7 @@ function OpenCard({ card }: { readonly card: Card }) {
   const { isWide } = useWide();
   const { country } = useAppSelector(selectSettings);
   const rows = useAppSelector(selectRowsByUid);
-  const nameOf = (uid: string) => rows[uid]?.shown;
+  const nameOf = (uid: string) => rows.get(uid)?.shown;
   const organisations = useAppSelector(selectOrganisations);
   const getCard = useCardGetter();
   const groups = cardValues(card, {

@@ -88,7 +88,7 @@ test('what is typed is on the card after Save, what the form does not show has s
   drawn.type(drawn.get('phone-0'), '020 7946 0000');
   drawn.press(drawn.get('save-card'));
   await settle();
-  const card = drawn.store.getState().cards.byUid['a'];
+  const card = drawn.store.getState().cards.byUid.get('a');
   expect(card?.nicknames).toEqual({ n1: { name: 'Addie' } });
   expect(card?.phones?.['p1']).toEqual({ number: '020 7946 0000', contexts: { work: true } });
   expect(card?.cryptoKeys).toEqual(ada.cryptoKeys);
@@ -104,7 +104,7 @@ test('an error keeps what was typed, marks its field, and saves nothing', async 
   await settle();
   expect(drawn.get('mail-0').getAttribute('aria-invalid')).toBe('true');
   expect((drawn.get('mail-0') as HTMLInputElement).value).toBe('no mail');
-  expect(drawn.store.getState().cards.byUid['a']?.emails).toEqual(ada.emails);
+  expect(drawn.store.getState().cards.byUid.get('a')?.emails).toEqual(ada.emails);
   expect(go).not.toHaveBeenCalled();
 });
 
@@ -123,7 +123,7 @@ test('values are added and taken off', async () => {
   await settle();
   drawn.press(drawn.get('save-card'));
   await settle();
-  const phones = drawn.store.getState().cards.byUid['a']?.phones;
+  const phones = drawn.store.getState().cards.byUid.get('a')?.phones;
   expect(Object.values(phones ?? {}).map(({ number }) => number)).toEqual(['+44 7700 900123', '123']);
 });
 
@@ -147,7 +147,7 @@ test('what came from elsewhere while editing is not overwritten', async () => {
   );
   drawn.press(drawn.get('save-card'));
   await settle();
-  expect(drawn.store.getState().cards.byUid['a']).toMatchObject({
+  expect(drawn.store.getState().cards.byUid.get('a')).toMatchObject({
     nicknames: { n1: { name: 'Addie' } },
     emails: { e1: { address: 'new@example.org' } },
   });

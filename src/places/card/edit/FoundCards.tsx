@@ -32,7 +32,7 @@ interface FoundCardsProps {
 export function FoundCards({ uids, verb, onChoose }: FoundCardsProps) {
   const rows = useAppSelector(selectRowsByUid);
   return uids.map((uid) => {
-    const { shown = uid, second = '' } = rows[uid] ?? {};
+    const { shown = uid, second = '' } = rows.get(uid) ?? {};
     return (
       <Pressable
         key={uid}
