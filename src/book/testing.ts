@@ -44,7 +44,12 @@ export function openTestBook(storage = new MemoryStorage(), first?: readonly Car
     storage,
     writer,
     photos: new PhotoCache(storage),
-    search: { put: () => Promise.resolve(0), query: () => Promise.resolve([]) },
+    search: {
+      put: () => Promise.resolve(0),
+      find: (text) => Promise.resolve({ words: text, tests: [], hits: [] }),
+      matching: () => Promise.resolve([]),
+      onList: () => Promise.resolve([]),
+    },
     newUid: () => `urn:uuid:00000000-0000-4000-8000-${String((tick += 1)).padStart(12, '0')}`,
     utcNow: () => `2026-11-24T10:00:${String((tick += 1) % 60).padStart(2, '0')}Z`,
     nowMs: () => (tick += 1),

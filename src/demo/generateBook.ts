@@ -1,4 +1,6 @@
 import { type Card, newCard, parseName } from '@/core/card';
+import { newList, withMembers } from '@/core/lists';
+import type { Rule } from '@/core/rules';
 
 import { drawPortrait } from './drawPortrait';
 import { COUNTRIES, type DemoCountry, NOTES, ORGANISATIONS, ROLES } from './people.data';
@@ -27,10 +29,10 @@ export function generateBook(today: string): Card[] {
     // Once the list is through, given names and surnames of one country are put together anew.
     return known ? personCard(i, known.line, known.country, today, dice) : mixedPerson(i, today, dice);
   });
-  return [...people, ...doubles(people, today), ...organisations];
+  return [...people, ...doubles(people, today), ...organisations, ...lists(people, today)];
 }
 
-function uidOf(kind: 'a' | 'b' | 'c', index: number): string {
+function uidOf(kind: 'a' | 'b' | 'c' | 'd', index: number): string {
   return `urn:uuid:c0a0d1a1-0000-4000-8${kind}00-${String(index).padStart(12, '0')}`;
 }
 
@@ -187,6 +189,31 @@ function organisationCard(index: number, today: string, dice: Dice): Card {
     links: { l1: { uri: `https://${slug(name, index)}.example` } },
     keywords: { [tag]: true },
   };
+}
+
+/** Lists that are picked, one on another, and one that fills itself. */
+function lists(people: readonly Card[], today: string): Card[] {
+  const make = (index: number, name: string) =>
+    newList(uidOf('d', index), name, daysBefore(today, 400 - index));
+  const tagged = (tag: string) =>
+    people.filter((card) => card.keywords?.[tag] === true).map(({ uid }) => uid);
+  const players = withMembers(make(1, 'Players of this year'), tagged('players'));
+  const patrons = withMembers(make(2, 'Patrons'), tagged('patrons'));
+  const press = withMembers(make(3, 'Press'), tagged('press'));
+  const volunteers = withMembers(make(4, 'Volunteers'), tagged('volunteers'));
+  const family = withMembers(make(5, 'Family'), tagged('family'));
+  const opening = withMembers(make(6, 'Opening night'), [patrons.uid, press.uid, ...tagged('town')]);
+  const rule: Rule = {
+    kind: 'all',
+    rules: [
+      { kind: 'words', field: 'tag', value: 'players' },
+      { kind: 'filled', field: 'mail', not: true },
+    ],
+  };
+  const unwritten: Card = { ...make(7, 'Players without mail'), 'cordialis.example:rule': rule };
+  return [players, patrons, press, volunteers, family, opening, unwritten].filter(
+    (list) => list.members !== undefined || list['cordialis.example:rule'] !== undefined,
+  );
 }
 
 /** Some cards that are the same person once more: from an old phone, from a mail header, with a bare name. */

@@ -3,6 +3,11 @@ export function cardPath(uid: string, page: '' | '/edit' = ''): string {
   return `/book/${encodeURIComponent(uid.replace(/^urn:uuid:/, ''))}${page}`;
 }
 
+/** The address of a list. */
+export function listPath(uid: string): string {
+  return `/lists/${encodeURIComponent(uid.replace(/^urn:uuid:/, ''))}`;
+}
+
 /** The ids of the Book's rows on the page begin so. */
 export const ROW_ID = 'row-';
 

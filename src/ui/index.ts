@@ -11,6 +11,7 @@ export { EmptyPlace } from './parts/EmptyPlace';
 export { Field } from './parts/Field';
 export { LinkAct } from './parts/LinkAct';
 export { linkProps, outsideLinkProps } from './parts/linkProps';
+export { ListStamp } from './parts/ListStamp';
 export { ListRow } from './parts/ListRow';
 export { NoticeBar } from './parts/NoticeBar';
 export { PageBar } from './parts/PageBar';

@@ -1,14 +1,17 @@
 import { wrap } from 'comlink';
 
 import type { Card, Uid } from '@/core/card';
-import type { Hit } from '@/core/search';
+import type { Rule } from '@/core/rules';
+import type { FoundCards } from '@/core/search';
 
 import type { SearchApi } from '../workers/search';
 
 /** The index of the book, wherever it lives. */
 export interface SearchClient {
   put(cards: readonly Card[], removed: readonly Uid[], country: string): Promise<number>;
-  query(text: string, limit: number): Promise<Hit[]>;
+  find(text: string, limit: number, today: string): Promise<FoundCards>;
+  matching(rule: Rule, today: string): Promise<Uid[]>;
+  onList(uid: Uid, today: string): Promise<Uid[]>;
 }
 
 /** The index in a worker, so that nothing blocks typing. */

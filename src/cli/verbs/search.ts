@@ -1,13 +1,20 @@
-import { SearchIndex, toSearchDoc } from '@/core/search';
+import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
 
 import { readCardFile } from '../readCardFile';
 import { UnusableInput } from '../unusableInput';
 
-/** `search IN QUERY`: uids in rank order. */
-export function search([input, query]: readonly string[]): string[] {
-  if (query === undefined) throw new UnusableInput('usage: book search IN QUERY');
+const USAGE = 'usage: book search IN QUERY [--today YYYY-MM-DD]';
+
+/** `search IN QUERY [--today YYYY-MM-DD]`: uids in rank order. */
+export function search(args: readonly string[]): string[] {
+  const at = args.indexOf('--today');
+  const today = at === -1 ? new Date().toISOString().slice(0, 10) : (args[at + 1] ?? '');
+  if (!/^\d{4}-\d\d-\d\d$/.test(today) || Number.isNaN(Date.parse(today)))
+    throw new UnusableInput(`--today ${today}: is no day such as 2026-11-25; ${USAGE}`);
+  const [input, query] = args.filter((_, i) => at === -1 || (i !== at && i !== at + 1));
+  if (query === undefined) throw new UnusableInput(USAGE);
   const { cards } = readCardFile(input);
   const index = new SearchIndex();
   for (const card of cards) index.add(toSearchDoc(card));
-  return index.query(query, cards.length).map(({ uid }) => uid);
+  return findCards(index, query, { limit: cards.length, today }).hits.map(({ uid }) => uid);
 }

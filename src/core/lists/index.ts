@@ -6,4 +6,4 @@
  */
 export { type Combination, combine } from './combine';
 export { findPeople, type GetCard, wouldHoldItself } from './findPeople';
-export { isList, memberUids, newList, withMembers, withoutMembers } from './list';
+export { isList, memberUids, newList, newRuleList, withMembers, withoutMembers } from './list';

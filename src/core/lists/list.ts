@@ -10,6 +10,11 @@ export function newList(uid: Uid, name: string, now: string): Card {
   return { ...newCard(uid, now), kind: 'group', name: { full: name } };
 }
 
+/** A list that fills itself by a rule (core/rules). */
+export function newRuleList(uid: Uid, name: string, now: string, rule: unknown): Card {
+  return { ...newList(uid, name, now), 'cordialis.example:rule': rule };
+}
+
 /** Who is on a list by choice, in the order they came. */
 export function memberUids(list: Card): Uid[] {
   return Object.keys(list.members ?? {});

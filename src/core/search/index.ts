@@ -1,7 +1,10 @@
 /**
- * Finding cards as one types: word beginnings in any field, any part of a number.
+ * Finding cards as one types: word beginnings in any field, any part of a number, a letter wrong, limits by rules.
  * Standard: Unicode normalisation for what counts as the same letter.
- * Left out for now: typing errors, limits such as "in Wexmere", ranking by closeness.
+ * Left out for now: ranking by closeness, what was said in talks.
  */
-export { type Hit, SearchIndex } from './searchIndex';
-export { type Field, FIELDS, type SearchDoc, toSearchDoc } from './toSearchDoc';
+export { findCards, type FoundCards } from './findCards';
+export { compareBeginning } from './nearness';
+export { type Hit, type QueryOptions, SearchIndex } from './searchIndex';
+export { searchWords } from './searchWords';
+export { type SearchDoc, toSearchDoc } from './toSearchDoc';

@@ -81,7 +81,7 @@ test('a changed card is found by its new words only, a removed one not at all', 
 });
 
 test('finds just what looking through every word finds', () => {
-  const word = fc.stringMatching(/^[abcé]{1,4}$/);
+  const word = fc.stringMatching(/^[bcdé]{1,3}$/);
   const cards = fc.uniqueArray(fc.array(word, { minLength: 1, maxLength: 3 }), {
     maxLength: 30,
     selector: String,
@@ -98,7 +98,9 @@ test('finds just what looking through every word finds', () => {
         .filter((shown) =>
           query.every((q) => foldedWords(shown).some((w) => w.startsWith(foldedWords(q)[0] ?? ''))),
         );
-      expect(new Set(index.query(query.join(' '), 1000).map(({ uid }) => uid))).toEqual(new Set(naive));
+      expect(new Set(index.query(query.join(' '), { limit: 1000 }).map(({ uid }) => uid))).toEqual(
+        new Set(naive),
+      );
     }),
     { numRuns: 200 },
   );

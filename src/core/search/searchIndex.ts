@@ -1,95 +1,191 @@
+import type { Uid } from '../card';
+import { type Field, FIELDS, type Rule } from '../rules';
 import { foldedWords, foldText } from '../text';
-import { type Field, FIELDS, type SearchDoc } from './toSearchDoc';
-import { WordTable } from './wordTable';
+import { CardTable, fieldIn, placeIn } from './cardTable';
+import { maxTypos } from './nearness';
+import { RuleSets } from './ruleSets';
+import { searchWords } from './searchWords';
+import type { DocKind } from '../rules';
+import type { SearchDoc } from './toSearchDoc';
 
 /** A card that was found, and the value that speaks for it. */
 export interface Hit {
-  readonly uid: string;
+  readonly uid: Uid;
+  readonly kind: DocKind;
+  readonly shown: string;
   readonly score: number;
   readonly field: Field;
   /** The value that a word of the query was found in; of several the one that isn't the name. */
   readonly value: string;
 }
 
+/** What limits a search beside its words. */
+export interface QueryOptions {
+  /** How many hits at most. */
+  readonly limit?: number;
+  /** Only cards that it is true of. Archived cards are found only where it speaks of them. */
+  readonly rule?: Rule;
+  /** A day such as 2026-11-24, for rules with days. */
+  readonly today?: string;
+  /** Whether archived cards are found as well. */
+  readonly withArchived?: boolean;
+}
+
 /** How much a find in each field counts, in the order of FIELDS. Ours. */
-const WEIGHTS = [10, 8, 7, 6, 5, 4, 3, 3];
+const WEIGHTS = [10, 8, 7, 6, 5, 4, 3, 3, 3, 2.5, 2, 2, 2, 2, 1.5, 1.5];
 
 /** A whole word counts more than its beginning. Ours. */
 const WHOLE_WORD = 1.5;
 
+/** A word with a letter wrong counts less; with two, less again. Ours. */
+const TYPO = 0.4;
+
+/** A pinned card comes before others that fit as well. Ours. */
+const PINNED = 0.25;
+
 /** Digits that must be typed before parts of numbers are looked for; fewer would find nearly everything. */
 const MIN_DIGITS = 3;
 
-interface Slot {
-  readonly doc: SearchDoc;
-  readonly sortKey: string;
-}
-
 /**
  * Finds cards by the beginnings of words, and numbers by any part of them. All words of a query must be found, in
- * any fields and any order.
+ * any fields and any order; a word that nothing begins with may have a letter wrong.
  *
  * Holds about 1.5 kB a card. Adding, replacing and removing need no rebuilding.
  */
 export class SearchIndex {
-  private readonly words = new WordTable();
-  private readonly slots: (Slot | undefined)[] = [];
-  private readonly places = new Map<string, number>();
+  private readonly table = new CardTable();
+  /** The day of the question that was asked last. */
+  private today = '2000-01-01';
 
   get size(): number {
-    return this.places.size;
+    return this.table.size;
   }
 
   /** Adds a card, in place of what was known of it. */
   add(doc: SearchDoc): void {
-    this.remove(doc.uid);
-    const place = this.slots.push({ doc, sortKey: foldText(doc.shown) }) - 1;
-    this.places.set(doc.uid, place);
-    for (const [field, value] of doc.values) {
-      for (const word of foldedWords(value))
-        this.words.add(word, place * FIELDS.length + FIELDS.indexOf(field));
-    }
+    this.table.add(doc);
   }
 
   /** Forgets a card; one that isn't known is no fault. */
-  remove(uid: string): void {
-    const place = this.places.get(uid);
-    if (place === undefined) return;
-    // Its postings stay and lead nowhere; they are as few as the edits of one sitting.
-    this.slots[place] = undefined;
-    this.places.delete(uid);
+  remove(uid: Uid): void {
+    this.table.remove(uid);
   }
 
-  /**
-   * @param limit - how many hits at most
-   * @returns best first, then by name; nothing for a query without a letter or digit
-   */
-  query(text: string, limit = 50): Hit[] {
+  /** @returns best first, then by name; nothing for a query that asks for nothing */
+  query(text: string, options: QueryOptions = {}): Hit[] {
+    const { limit = 50, rule, today = this.today } = options;
+    this.today = today;
     const terms = toTerms(text);
+    if (terms.length === 0 && !rule) return [];
+    const total = this.scoresOf(terms);
+    this.strike(total, options);
+    return this.best(total, limit).flatMap((place) => {
+      const doc = this.table.slots[place]?.doc;
+      return doc ? [this.toHit(doc, total[place] ?? 0, terms)] : [];
+    });
+  }
+
+  /** The lists there are, with their names. */
+  lists(): { uid: Uid; name: string }[] {
+    return [...this.table.lists.values()].flatMap((place) => {
+      const doc = this.table.slots[place]?.doc;
+      return doc ? [{ uid: doc.uid, name: doc.shown }] : [];
+    });
+  }
+
+  /** The uids of all cards that a rule is true of; archived ones and lists are left out. */
+  matching(rule: Rule, today: string): Uid[] {
+    return this.uidsIn(new RuleSets(this.table, today).of(rule));
+  }
+
+  /** Everybody on a list, by rule, by choice and through lists on it. */
+  onList(uid: Uid, today: string): Uid[] {
+    return this.uidsIn(new RuleSets(this.table, today).onList(uid));
+  }
+
+  private uidsIn(set: Uint8Array): Uid[] {
+    const uids: Uid[] = [];
+    this.table.slots.forEach((slot, place) => {
+      if (slot && set[place] === 1 && slot.doc.kind !== 'list' && slot.doc.isArchived !== true)
+        uids.push(slot.doc.uid);
+    });
+    return uids;
+  }
+
+  /** Score by place, 0 where a term isn't found; without terms every card fits alike. */
+  private scoresOf(terms: readonly Term[]): Float32Array {
     let total: Float32Array | undefined;
     for (const term of terms) {
       const scores = this.findTerm(term);
       if (total) addWhereBoth(total, scores);
       else total = scores;
     }
-    if (!total) return [];
-    return this.best(total, limit).flatMap((place) => {
-      const slot = this.slots[place];
-      return slot ? [toHit(slot.doc, total[place] ?? 0, terms)] : [];
-    });
+    return total ?? new Float32Array(this.table.slots.length).fill(1);
   }
 
-  /** Score by place, 0 where the term isn't found. */
+  /** Takes away what is limited out, and puts pinned cards a little before others. */
+  private strike(total: Float32Array, { rule, withArchived = false }: QueryOptions): void {
+    const allowed = rule && new RuleSets(this.table, this.today).of(rule);
+    for (let place = 0; place < total.length; place += 1) {
+      if (total[place] === 0) continue;
+      const doc = this.table.slots[place]?.doc;
+      if (!doc || (allowed && allowed[place] !== 1) || (doc.isArchived === true && !withArchived))
+        total[place] = 0;
+      else if (doc.isPinned === true) total[place] = (total[place] ?? 0) + PINNED;
+    }
+  }
+
   private findTerm({ word, digits }: Term): Float32Array {
-    const scores = new Float32Array(this.slots.length);
-    const fields = FIELDS.length;
-    this.words.forEachPrefix(word, (posting, isWhole) => {
-      const place = Math.floor(posting / fields);
-      const score = (WEIGHTS[posting % fields] ?? 1) * (isWhole ? WHOLE_WORD : 1);
-      if (score > (scores[place] ?? 0)) scores[place] = score;
+    const scores = new Float32Array(this.table.slots.length);
+    let isFound = false;
+    this.table.words.forEachPrefix(word, (posting, isWhole) => {
+      isFound = true;
+      put(scores, placeIn(posting), (WEIGHTS[fieldIn(posting)] ?? 1) * (isWhole ? WHOLE_WORD : 1));
     });
-    if (digits !== undefined) this.findDigits(digits, scores);
+    if (digits !== undefined) isFound = this.findDigits(digits, scores) || isFound;
+    const typos = isFound || digits !== undefined ? 0 : maxTypos(word);
+    if (typos > 0) {
+      this.table.words.forEachNear(word, typos, (posting, count) =>
+        put(scores, placeIn(posting), (WEIGHTS[fieldIn(posting)] ?? 1) * TYPO ** count),
+      );
+    }
+    this.spread(scores);
     return scores;
+  }
+
+  /** What is found by its name brings those along who are on it, if a list, or who name it as related. */
+  private spread(scores: Float32Array): void {
+    const [onList, related] = [FIELDS.indexOf('list'), FIELDS.indexOf('relation')].map(
+      (at) => WEIGHTS[at] ?? 1,
+    );
+    const named = WEIGHTS[0] ?? 1;
+    for (const place of this.table.lists.values()) {
+      const doc = this.table.slots[place]?.doc;
+      if (!doc || (scores[place] ?? 0) < named) continue;
+      new RuleSets(this.table, this.today)
+        .onList(doc.uid)
+        .forEach((isOn, at) => isOn === 1 && !this.isListAt(at) && put(scores, at, onList ?? 1));
+    }
+    for (const [uid, places] of this.table.relatedTo) {
+      const place = this.table.placeOf(uid);
+      if (place === undefined || (scores[place] ?? 0) < named) continue;
+      for (const at of places) put(scores, at, related ?? 1);
+    }
+  }
+
+  private isListAt(place: number): boolean {
+    return this.table.slots[place]?.doc.kind === 'list';
+  }
+
+  private findDigits(digits: string, scores: Float32Array): boolean {
+    const weight = WEIGHTS[FIELDS.indexOf('number')] ?? 1;
+    let isFound = false;
+    this.table.slots.forEach((slot, place) => {
+      if (!slot?.doc.digits.some((number) => number.includes(digits))) return;
+      isFound = true;
+      put(scores, place, weight);
+    });
+    return isFound;
   }
 
   /** Places by score, then by name. Scores are few, so only as many levels as are wanted get sorted by name. */
@@ -97,7 +193,7 @@ export class SearchIndex {
     const levels = new Map<number, number[]>();
     for (let place = 0; place < scores.length; place += 1) {
       const score = scores[place] ?? 0;
-      if (score === 0 || !this.slots[place]) continue;
+      if (score === 0) continue;
       const level = levels.get(score);
       if (level) level.push(place);
       else levels.set(score, [place]);
@@ -113,7 +209,7 @@ export class SearchIndex {
   /** The first by name, by keeping the best so far in order: most names are turned away by one comparison. */
   private firstByName(places: readonly number[], limit: number): number[] {
     const key = (place: number | undefined) =>
-      place === undefined ? '' : (this.slots[place]?.sortKey ?? '');
+      place === undefined ? '' : (this.table.slots[place]?.sortKey ?? '');
     const kept: number[] = [];
     for (const place of places) {
       const name = key(place);
@@ -130,12 +226,38 @@ export class SearchIndex {
     return kept;
   }
 
-  private findDigits(digits: string, scores: Float32Array): void {
-    const weight = WEIGHTS[FIELDS.indexOf('number')] ?? 1;
-    for (const [place, slot] of this.slots.entries()) {
-      if (!slot?.doc.digits.some((number) => number.includes(digits))) continue;
-      if (weight > (scores[place] ?? 0)) scores[place] = weight;
+  /** Which value to show beside the name: the first that holds a word the name doesn't begin with. */
+  private toHit(doc: SearchDoc, score: number, terms: readonly Term[]): Hit {
+    const hit = { uid: doc.uid, kind: doc.kind ?? 'person', shown: doc.shown, score };
+    const nameWords = searchWords(doc.shown);
+    const unnamed = terms.filter(({ word }) => !nameWords.some((name) => name.startsWith(word)));
+    for (const { word, digits } of unnamed) {
+      const match = doc.values.find(
+        ([field, value]) =>
+          searchWords(value).some((one) => one.startsWith(word)) ||
+          (field === 'number' && digits !== undefined && value.replace(/\D/g, '').includes(digits)),
+      );
+      if (match) return { ...hit, field: match[0], value: match[1] };
+      const other = this.throughOthers(doc, word);
+      if (other) return { ...hit, ...other };
     }
+    return { ...hit, field: 'name', value: doc.shown };
+  }
+
+  /** The list it is on, or the card it names, that a word was found in. */
+  private throughOthers(doc: SearchDoc, word: string): Pick<Hit, 'field' | 'value'> | undefined {
+    const isNamed = (shown: string) => searchWords(shown).some((one) => one.startsWith(word));
+    for (const place of this.table.lists.values()) {
+      const list = this.table.slots[place]?.doc;
+      if (list?.members?.includes(doc.uid) === true && isNamed(list.shown))
+        return { field: 'list', value: list.shown };
+    }
+    for (const uid of doc.related ?? []) {
+      const place = this.table.placeOf(uid);
+      const other = place === undefined ? undefined : this.table.slots[place]?.doc;
+      if (other && isNamed(other.shown)) return { field: 'relation', value: other.shown };
+    }
+    return undefined;
   }
 }
 
@@ -148,10 +270,14 @@ interface Term {
 /** "0158 55 brz" is a part of a number and a word: digits that stand together are one number. */
 function toTerms(text: string): Term[] {
   const joined = foldText(text).replace(/[+(]?\d[\d\s()./-]*\d/g, (run) => ` ${run.replace(/\D/g, '')} `);
-  return (joined.match(/[\p{L}\p{N}]+/gu) ?? []).map((word) => {
+  return foldedWords(joined).map((word) => {
     const digits = /^\d+$/.test(word) ? word.replace(/^0+/, '') : '';
     return digits.length >= MIN_DIGITS ? { word, digits } : { word };
   });
+}
+
+function put(scores: Float32Array, place: number, score: number): void {
+  if (score > (scores[place] ?? 0)) scores[place] = score;
 }
 
 /** Adds scores up where both have one, and strikes out the others. */
@@ -161,19 +287,4 @@ function addWhereBoth(total: Float32Array, scores: Float32Array): void {
     const b = scores[place] ?? 0;
     total[place] = a > 0 && b > 0 ? a + b : 0;
   }
-}
-
-/** Which value to show beside the name: the first that holds a word the name doesn't begin with. */
-function toHit(doc: SearchDoc, score: number, terms: readonly Term[]): Hit {
-  const nameWords = foldedWords(doc.shown);
-  const unnamed = terms.filter(({ word }) => !nameWords.some((name) => name.startsWith(word)));
-  for (const { word, digits } of unnamed) {
-    const match = doc.values.find(
-      ([field, value]) =>
-        foldedWords(value).some((one) => one.startsWith(word)) ||
-        (field === 'number' && digits !== undefined && value.replace(/\D/g, '').includes(digits)),
-    );
-    if (match) return { uid: doc.uid, score, field: match[0], value: match[1] };
-  }
-  return { uid: doc.uid, score, field: 'name', value: doc.shown };
 }

@@ -1,3 +1,5 @@
+import { compareBeginning } from './nearness';
+
 /** New words beyond this many are sorted in; before that they are looked through one by one. */
 const MAX_FRESH = 400;
 
@@ -27,6 +29,14 @@ export class WordTable {
       this.visitWord(word, word === prefix, visit);
     }
     for (const word of this.fresh) if (word.startsWith(prefix)) this.visitWord(word, word === prefix, visit);
+  }
+
+  /** Calls back for words that begin nearly like this, with the count of letters that differ. */
+  forEachNear(word: string, max: number, visit: (posting: number, typos: number) => void): void {
+    for (const known of this.postings.keys()) {
+      const typos = compareBeginning(word, known, max);
+      if (typos <= max) this.visitWord(known, false, (posting) => visit(posting, typos));
+    }
   }
 
   private visitWord(

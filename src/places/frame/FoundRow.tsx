@@ -1,8 +1,8 @@
 import { selectRow, useAppSelector, usePhoto } from '@/book';
 import type { Hit } from '@/core/search';
-import { cardPath } from '@/platform';
+import { cardPath, listPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { ListRow, Stamp } from '@/ui';
+import { ListRow, ListStamp, Stamp } from '@/ui';
 
 interface FoundRowProps {
   readonly hit: Hit;
@@ -11,23 +11,36 @@ interface FoundRowProps {
   readonly onOpen: () => void;
 }
 
-/** One card that was found, with the value that speaks for it. */
+/** One card or list that was found, with the value that speaks for it. */
 export function FoundRow({ hit, id, isChosen, onOpen }: FoundRowProps) {
   const row = useAppSelector((state) => selectRow(state, hit.uid));
   const photo = usePhoto(row?.photo, 'row');
-  if (!row) return null;
+  const initials = row?.initials ?? [...hit.shown][0] ?? '';
+  // Lists and archived cards have no row in the Book.
+  const second = hit.kind === 'list' ? 'List' : (row?.second ?? 'Archived');
   return (
     <ListRow
       role="option"
       nativeID={id}
-      title={row.shown}
-      second={hit.field === 'name' ? row.second : hit.value}
-      stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
+      title={row?.shown ?? hit.shown}
+      second={hit.field === 'name' ? second : hit.value}
+      stamp={
+        hit.kind === 'list' ? (
+          <ListStamp initials={initials} />
+        ) : (
+          <Stamp initials={initials} isOrg={hit.kind === 'organisation'} photo={photo} />
+        )
+      }
       isChosen={isChosen}
       onPress={() => {
         onOpen();
-        go(cardPath(hit.uid));
+        go(pathOf(hit));
       }}
     />
   );
+}
+
+/** Where what was found is opened. */
+export function pathOf({ kind, uid }: Pick<Hit, 'kind' | 'uid'>): string {
+  return kind === 'list' ? listPath(uid) : cardPath(uid);
 }

@@ -1,7 +1,7 @@
 import { act } from 'react';
 
 import { newCard } from '@/core/card';
-import type { Hit } from '@/core/search';
+import type { FoundCards, Hit } from '@/core/search';
 import { go } from '@/platform/navigation';
 
 import { renderInBook, settle } from '../../../test/unit/renderInBook';
@@ -14,6 +14,8 @@ const cardOf = (uid: string, full: string) => ({ ...newCard(uid, '2026-01-01T00:
 const book = [cardOf('a', 'Ada Lowther'), cardOf('b', 'Bo Ek')];
 const hit = (uid: string, more: Partial<Hit> = {}): Hit => ({
   uid,
+  kind: 'person',
+  shown: uid,
   score: 1,
   field: 'name',
   value: '',
@@ -22,12 +24,18 @@ const hit = (uid: string, more: Partial<Hit> = {}): Hit => ({
 
 /** A search whose answers are given by hand, in any order. */
 function slowSearch() {
-  const asked = new Map<string, (hits: Hit[]) => void>();
+  const asked = new Map<string, (found: FoundCards) => void>();
   const search = {
     put: () => Promise.resolve(0),
-    query: (text: string) => new Promise<Hit[]>((resolve) => asked.set(text, resolve)),
+    find: (text: string) => new Promise<FoundCards>((resolve) => asked.set(text, resolve)),
+    matching: () => Promise.resolve([]),
+    onList: () => Promise.resolve([]),
   };
-  return { search, answer: (text: string, hits: Hit[]) => act(async () => asked.get(text)?.(hits)) };
+  return {
+    search,
+    answer: (text: string, hits: Hit[]) =>
+      act(async () => asked.get(text)?.({ words: text, tests: [], hits })),
+  };
 }
 const key = (element: HTMLElement, name: string) =>
   act(

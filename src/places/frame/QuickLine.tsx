@@ -7,11 +7,12 @@ import {
   View,
 } from 'react-native';
 
-import { cardPath, onKeyPress } from '@/platform';
+import { onKeyPress } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Search, Txt, useColours, useWide, X } from '@/ui';
 
-import { FoundRow } from './FoundRow';
+import { FoundRow, pathOf } from './FoundRow';
+import { Understanding } from './Understanding';
 import { useFind } from './useFind';
 
 const LIST_ID = 'quick-found';
@@ -24,7 +25,8 @@ export function QuickLine() {
   const [query, setQuery] = useState('');
   const [isFocused, setFocused] = useState(false);
   const [chosen, setChosen] = useState(0);
-  const hits = useFind(query);
+  const found = useFind(query);
+  const hits = found?.hits;
   useEffect(
     () =>
       onKeyPress(({ key, isCommand, isTyping }) => {
@@ -49,7 +51,7 @@ export function QuickLine() {
       const hit = hits?.[chosen];
       if (hit) {
         close();
-        go(cardPath(hit.uid));
+        go(pathOf(hit));
       }
     } else return;
     event.preventDefault();
@@ -59,6 +61,7 @@ export function QuickLine() {
     <View
       className={`absolute left-0 right-0 z-20 border-rule bg-paper ${isWide ? 'top-full max-h-[70vh] border-x border-b' : 'bottom-full max-h-[65vh] border-t'}`}
     >
+      {found && hits.length > 0 ? <Understanding query={query} found={found} onDone={close} /> : null}
       <ScrollView
         keyboardShouldPersistTaps="always"
         {...({ role: 'listbox' } as object)}

@@ -1,25 +1,26 @@
 import { useEffect, useRef, useState } from 'react';
 
 import { selectReading, useAppSelector, useServices } from '@/book';
-import type { Hit } from '@/core/search';
+import type { FoundCards } from '@/core/search';
+import { localDay } from '@/platform';
 
 /** Hits asked for at once: more than fit on any screen. */
 const LIMIT = 30;
 
 /** What a query finds, as soon as it is found; asked again while the book is still being read. */
-export function useFind(query: string): readonly Hit[] | undefined {
+export function useFind(query: string): FoundCards | undefined {
   const { search } = useServices();
   const reading = useAppSelector(selectReading);
-  const [found, setFound] = useState<{ query: string; hits: readonly Hit[] }>();
+  const [found, setFound] = useState<FoundCards>();
   const latest = useRef(0);
   useEffect(() => {
     latest.current += 1;
     const turn = latest.current;
     if (query.trim() === '') return;
-    void search.query(query, LIMIT).then((hits) => {
+    void search.find(query, LIMIT, localDay()).then((cards) => {
       // An answer that a later letter has overtaken is not shown.
-      if (turn === latest.current) setFound({ query, hits });
+      if (turn === latest.current) setFound(cards);
     });
   }, [query, search, reading]);
-  return query.trim() === '' ? undefined : found?.hits;
+  return query.trim() === '' ? undefined : found;
 }

@@ -25,5 +25,7 @@ export const vendorShape = {
   'cordialis.example:due': z.iso.date().exactOptional(),
   /** IANA time zone where somebody is, where no address says it. */
   'cordialis.example:timeZone': z.string().exactOptional(),
+  /** Of a list that fills itself: who is on it (core/rules). */
+  'cordialis.example:rule': z.unknown().exactOptional(),
   'cordialis.example:fields': entriesOf(ownFieldSchema).exactOptional(),
 };

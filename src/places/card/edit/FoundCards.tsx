@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { Pressable } from 'react-native';
 
 import { selectRowsByUid, useAppSelector, useServices } from '@/book';
+import { localDay } from '@/platform';
 import { Txt } from '@/ui';
 
 /** The cards that a text finds, best first, once they have been found; none for those of an earlier text. */
@@ -11,8 +12,9 @@ export function useFoundCards(text: string, limit: number): readonly string[] {
   useEffect(() => {
     let isCurrent = true;
     if (text !== '')
-      void search.query(text, limit).then((hits) => {
-        if (isCurrent) setFound({ text, uids: hits.map(({ uid }) => uid) });
+      void search.find(text, limit, localDay()).then(({ hits }) => {
+        const uids = hits.filter(({ kind }) => kind !== 'list').map(({ uid }) => uid);
+        if (isCurrent) setFound({ text, uids });
       });
     return () => {
       isCurrent = false;

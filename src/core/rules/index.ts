@@ -1,0 +1,9 @@
+/**
+ * Rules: what decides who is on a list that fills itself, and what limits a search.
+ * Standard: none; ours.
+ * Left out: finding the cards that a rule is true of, which takes the index (core/search).
+ */
+export { DAY_KINDS, type DayKind, DOC_KINDS, type DocKind, type Field, FIELDS } from './fields';
+export { DAY_WORDS, FIELD_WORDS, formatRule } from './formatRule';
+export { type Known, parseLimits, toRule, type Understood } from './parseLimits';
+export { type Group, isGroup, listsOfRule, parseRule, type Rule, ruleSchema, type Test } from './rule';

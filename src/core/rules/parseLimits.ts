@@ -1,0 +1,157 @@
+import { foldedWords } from '../text';
+import { type DayKind, DAY_KINDS, type DocKind, type Field } from './fields';
+import { DAY_WORDS, FIELD_WORDS } from './formatRule';
+import type { Rule, Test } from './rule';
+
+/** What a search is understood as: words to be found anywhere, and tests that must be true. */
+export interface Understood {
+  readonly words: string;
+  readonly tests: readonly Test[];
+}
+
+/** What names there are for a limit to name. */
+export interface Known {
+  /** Lists with their names. */
+  readonly lists: readonly { readonly uid: string; readonly name: string }[];
+}
+
+/** Words that say what kind of card is wanted. */
+const CARD_WORDS: Readonly<Record<string, DocKind>> = {
+  people: 'person',
+  persons: 'person',
+  organisations: 'organisation',
+  firms: 'organisation',
+  lists: 'list',
+};
+
+/** Further words for the fields; those of formatRule are understood as well. */
+const MORE_FIELD_WORDS: Readonly<Record<string, Field>> = {
+  phone: 'number',
+  phones: 'number',
+  numbers: 'number',
+  email: 'mail',
+  mails: 'mail',
+  address: 'street',
+  town: 'place',
+  city: 'place',
+  country: 'place',
+  firm: 'organisation',
+  organization: 'organisation',
+  job: 'title',
+  tags: 'tag',
+  notes: 'note',
+  website: 'web',
+  web: 'web',
+};
+
+const FIELD_NAMES = new Map<string, Field>([
+  ...Object.entries(FIELD_WORDS).flatMap(([field, word]): [string, Field][] =>
+    field === 'any' || word.includes(' ') ? [] : [[word, field as Field]],
+  ),
+  ...Object.entries(MORE_FIELD_WORDS),
+]);
+
+const DAY_NAMES = new Map<string, DayKind>(
+  DAY_KINDS.map((kind) => [foldedWords(DAY_WORDS[kind])[0] ?? kind, kind]),
+);
+
+/** A limit that has been read, and how many words it took. */
+interface Read {
+  readonly test: Test;
+  readonly taken: number;
+}
+
+/**
+ * Reads what limits a search: "in Sète", "at Harbour Hall", "on Patrons", "tagged press" or "#press", "without mail",
+ * "with birthday", "people", "archived", "pinned", "note: oboe", and any of them behind "not". A value goes on to the
+ * next limit or comma. What is none of these stays as words.
+ */
+export function parseLimits(text: string, known: Known): Understood {
+  const words: string[] = [];
+  const tests: Test[] = [];
+  for (const part of text.split(/[,;]/)) {
+    const tokens = part.split(/\s+/).filter(Boolean);
+    for (let at = 0; at < tokens.length;) {
+      const read = readLimit(tokens.slice(at), known);
+      if (read) tests.push(read.test);
+      else words.push(tokens[at] ?? '');
+      at += read?.taken ?? 1;
+    }
+  }
+  return { words: words.join(' '), tests };
+}
+
+function readLimit(tokens: readonly string[], known: Known): Read | undefined {
+  const [first = '', ...rest] = tokens;
+  if (first.toLowerCase() !== 'not' || rest.length === 0) return readPlain(tokens, known);
+  const read = readPlain(rest, known);
+  return read && { test: { ...read.test, not: read.test.not !== true }, taken: read.taken + 1 };
+}
+
+function readPlain(tokens: readonly string[], known: Known): Read | undefined {
+  const [first = '', second] = tokens;
+  const word = first.toLowerCase();
+  const kind = Object.hasOwn(CARD_WORDS, word) ? CARD_WORDS[word] : undefined;
+  if (kind) return { test: { kind: 'card', card: kind }, taken: 1 };
+  if (word === 'archived' || word === 'pinned' || word === 'private')
+    return { test: { kind: 'flag', flag: word }, taken: 1 };
+  if (/^#\S/.test(word)) return { test: { kind: 'words', field: 'tag', value: first.slice(1) }, taken: 1 };
+  const field = word.endsWith(':') ? FIELD_NAMES.get(word.slice(0, -1)) : undefined;
+  if (field !== undefined) return readValue(field, tokens, known);
+  if (second === undefined) return undefined;
+  switch (word) {
+    case 'in':
+      return readValue('place', tokens, known);
+    case 'at':
+      return readValue('organisation', tokens, known);
+    case 'tag':
+    case 'tagged':
+      return readValue('tag', tokens, known);
+    case 'on':
+    case 'list':
+      return readList(tokens, known);
+    case 'with':
+    case 'without':
+    case 'no':
+      return readFilled(second, word !== 'with');
+    default:
+      return undefined;
+  }
+}
+
+/** The words up to the next limit are the value. */
+function readValue(field: Field, tokens: readonly string[], known: Known): Read | undefined {
+  let taken = 1;
+  while (taken < tokens.length && (taken === 1 || !readLimit(tokens.slice(taken), known))) taken += 1;
+  const value = tokens.slice(1, taken).join(' ');
+  return foldedWords(value).length === 0 ? undefined : { test: { kind: 'words', field, value }, taken };
+}
+
+/** The list whose name begins with as many of the words as possible. */
+function readList(tokens: readonly string[], known: Known): Read | undefined {
+  for (let taken = tokens.length; taken > 1; taken -= 1) {
+    const typed = foldedWords(tokens.slice(1, taken).join(' ')).join(' ');
+    const list = typed === '' ? undefined : known.lists.find(({ name }) => beginsSo(name, typed));
+    if (list) return { test: { kind: 'list', list: list.uid }, taken };
+  }
+  return undefined;
+}
+
+function beginsSo(name: string, typed: string): boolean {
+  return foldedWords(name).join(' ').startsWith(typed);
+}
+
+function readFilled(token: string, isNot: boolean): Read | undefined {
+  const word = foldedWords(token)[0] ?? '';
+  const field = DAY_NAMES.get(word) ?? FIELD_NAMES.get(word);
+  return field && { test: { kind: 'filled', field, ...(isNot ? { not: true } : {}) }, taken: 2 };
+}
+
+/** All of an understanding as one rule; undefined where it asks for nothing. */
+export function toRule({ words, tests }: Understood): Rule | undefined {
+  const rules: Rule[] = [
+    ...(foldedWords(words).length === 0 ? [] : [{ kind: 'words', field: 'any', value: words } as const]),
+    ...tests,
+  ];
+  return rules.length === 0 ? undefined : { kind: 'all', rules };
+}

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+
+import { DAY_KINDS, DOC_KINDS, FIELDS } from './fields';
+
+/** True of the cards of which the rest is not. */
+const not = z.boolean().exactOptional();
+
+/** One thing that is true of a card or not. */
+const testSchema = z.discriminatedUnion('kind', [
+  /** All words of `value` begin words of the field. */
+  z.object({ kind: z.literal('words'), field: z.enum([...FIELDS, 'any']), value: z.string(), not }),
+  /** The field says something. */
+  z.object({ kind: z.literal('filled'), field: z.enum([...FIELDS, ...DAY_KINDS]), not }),
+  z.object({ kind: z.literal('card'), card: z.enum(DOC_KINDS), not }),
+  /** On a list, itself or through a list on it. */
+  z.object({ kind: z.literal('list'), list: z.string(), not }),
+  z.object({ kind: z.literal('flag'), flag: z.enum(['pinned', 'archived', 'private']), not }),
+  /** Added to the book, or changed, within so many days. */
+  z.object({
+    kind: z.literal('since'),
+    what: z.enum(['added', 'changed']),
+    days: z.number().int().min(0),
+    not,
+  }),
+  /** A day of this kind comes round within so many days. */
+  z.object({
+    kind: z.literal('coming'),
+    day: z.enum(DAY_KINDS),
+    days: z.number().int().min(0).max(366),
+    not,
+  }),
+]);
+
+/** One thing that is true of a card or not. */
+export type Test = z.infer<typeof testSchema>;
+
+/** Several of them together: all, at least one, or none has to be true. Without any, 'all' and 'none' are true. */
+export interface Group {
+  readonly kind: 'all' | 'any' | 'none';
+  readonly rules: readonly Rule[];
+}
+
+/** What decides who is on a list that fills itself. */
+export type Rule = Test | Group;
+
+/** Rules in rules at most; deeper ones mean harm. */
+const MAX_DEPTH = 12;
+
+/** A rule as it is stored. */
+export const ruleSchema: z.ZodType<Rule> = z
+  .lazy(() =>
+    z.union([testSchema, z.object({ kind: z.enum(['all', 'any', 'none']), rules: z.array(ruleSchema) })]),
+  )
+  .refine((rule) => depthOf(rule) <= MAX_DEPTH, `A rule can hold rules ${MAX_DEPTH} deep`);
+
+function depthOf(rule: Rule): number {
+  return isGroup(rule) ? 1 + Math.max(0, ...rule.rules.map(depthOf)) : 0;
+}
+
+/** Whether a rule is made of others. */
+export function isGroup(rule: Rule): rule is Group {
+  return rule.kind === 'all' || rule.kind === 'any' || rule.kind === 'none';
+}
+
+/** Reads a rule from outside; undefined for anything else. */
+export function parseRule(value: unknown): Rule | undefined {
+  return ruleSchema.safeParse(value).data;
+}
+
+/** The lists that a rule speaks of. */
+export function listsOfRule(rule: Rule): string[] {
+  if (isGroup(rule)) return rule.rules.flatMap(listsOfRule);
+  return rule.kind === 'list' ? [rule.list] : [];
+}

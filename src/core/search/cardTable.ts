@@ -1,0 +1,80 @@
+import type { Uid } from '../card';
+import { type Field, FIELDS } from '../rules';
+import { foldText } from '../text';
+import { searchWords } from './searchWords';
+import type { SearchDoc } from './toSearchDoc';
+import { WordTable } from './wordTable';
+
+/** A card in the table. */
+export interface Slot {
+  readonly doc: SearchDoc;
+  readonly sortKey: string;
+  /** A bit for each field that says something, in the order of FIELDS. */
+  readonly filled: number;
+}
+
+/**
+ * The cards of a search by place, with the words that lead to them. Adding, replacing and removing need no
+ * rebuilding; a place is not given twice, so what leads to one that is empty leads nowhere.
+ */
+export class CardTable {
+  readonly words = new WordTable();
+  readonly slots: (Slot | undefined)[] = [];
+  /** Lists, by uid, with their places. */
+  readonly lists = new Map<Uid, number>();
+  /** Places of cards that name a card as related, by its uid. */
+  readonly relatedTo = new Map<Uid, Set<number>>();
+  private readonly places = new Map<Uid, number>();
+
+  get size(): number {
+    return this.places.size;
+  }
+
+  placeOf(uid: Uid): number | undefined {
+    return this.places.get(uid);
+  }
+
+  /** Adds a card, in place of what was known of it. */
+  add(doc: SearchDoc): void {
+    this.remove(doc.uid);
+    let filled = 0;
+    for (const [field] of doc.values) filled |= 1 << FIELDS.indexOf(field);
+    const place = this.slots.push({ doc, sortKey: foldText(doc.shown), filled }) - 1;
+    this.places.set(doc.uid, place);
+    if (doc.kind === 'list') this.lists.set(doc.uid, place);
+    for (const uid of doc.related ?? []) {
+      const known = this.relatedTo.get(uid);
+      if (known) known.add(place);
+      else this.relatedTo.set(uid, new Set([place]));
+    }
+    for (const [field, value] of doc.values) {
+      const posting = toPosting(place, field);
+      for (const word of searchWords(value)) this.words.add(word, posting);
+    }
+  }
+
+  /** Forgets a card; one that isn't known is no fault. */
+  remove(uid: Uid): void {
+    const place = this.places.get(uid);
+    if (place === undefined) return;
+    // Its postings stay and lead nowhere; they are as few as the edits of one sitting.
+    this.slots[place] = undefined;
+    this.places.delete(uid);
+    this.lists.delete(uid);
+  }
+}
+
+/** Place and field in one number, as words lead to it. */
+function toPosting(place: number, field: Field): number {
+  return place * FIELDS.length + FIELDS.indexOf(field);
+}
+
+/** The place of a posting. */
+export function placeIn(posting: number): number {
+  return Math.floor(posting / FIELDS.length);
+}
+
+/** The field of a posting, as its place in FIELDS. */
+export function fieldIn(posting: number): number {
+  return posting % FIELDS.length;
+}

@@ -1,0 +1,177 @@
+// Rules of transliteration are common practice; distances are worked out by hand.
+import fc from 'fast-check';
+
+import { type Card, newCard, parseName } from '../card';
+import { newList, withMembers } from '../lists';
+import { withFlag } from '../marks';
+import { formatRule, parseLimits, type Rule } from '../rules';
+import { compareBeginning, findCards, SearchIndex, searchWords, toSearchDoc } from '.';
+
+const today = '2026-11-25';
+
+function cardOf(name: string, more: Partial<Card> = {}): Card {
+  const parsed = parseName(name);
+  return { ...newCard(name, '2026-01-01T00:00:00Z'), ...(parsed ? { name: parsed } : {}), ...more };
+}
+const inTown = (town: string, country = ''): Partial<Card> => ({
+  addresses: {
+    a1: {
+      components: [
+        { kind: 'locality', value: town },
+        { kind: 'country', value: country },
+      ],
+    },
+  },
+});
+const cards = [
+  cardOf('Ada Lowther', {
+    ...inTown('Wexmere'),
+    emails: { e1: { address: 'ada@example.org' } },
+    keywords: { press: true },
+  }),
+  cardOf('Jörg Müller', { ...inTown('Sète', 'France'), notes: { o1: { note: 'plays the oboe' } } }),
+  cardOf('Mueller Verlag', { kind: 'org', emails: { e1: { address: 'post@mueller.example' } } }),
+  cardOf('Bo In', { ...inTown('Wexmere'), relatedTo: { 'Ada Lowther': { relation: { spouse: true } } } }),
+  cardOf('田中陽子', { anniversaries: { d1: { kind: 'birth', date: { month: 12, day: 1 } } } }),
+  cardOf('محمد العربي'),
+  withFlag(cardOf('Cy Old'), 'archived', true),
+  withFlag(cardOf('Cy Pinned', { created: '2026-11-20T00:00:00Z' }), 'pinned', true),
+];
+const patrons = withMembers({ ...newList('L1', 'Patrons', 'x') }, ['Ada Lowther', 'L2']);
+const choir = withMembers(newList('L2', 'Choir', 'x'), ['Bo In', 'L1']);
+const rule: Rule = {
+  kind: 'all',
+  rules: [
+    { kind: 'words', field: 'place', value: 'wexmere' },
+    { kind: 'filled', field: 'mail', not: true },
+  ],
+};
+const silent: Card = { ...newList('L3', 'Silent', 'x'), 'cordialis.example:rule': rule };
+
+function indexOf(...some: Card[]): SearchIndex {
+  const index = new SearchIndex();
+  for (const card of some) index.add(toSearchDoc(card, 'GB'));
+  return index;
+}
+const index = indexOf(...cards, patrons, choir, silent);
+const find = (text: string) => findCards(index, text, { limit: 50, today }).hits.map(({ uid }) => uid);
+
+const cases: { query: string; found: string[] }[] = [
+  { query: 'in wexmere', found: ['Ada Lowther', 'Bo In'] },
+  { query: 'ada in wexm', found: ['Ada Lowther', 'Bo In'] },
+  { query: 'in wexmere without mail', found: ['Bo In'] },
+  { query: 'not in wexmere with mail', found: ['Mueller Verlag'] },
+  { query: '#press', found: ['Ada Lowther'] },
+  { query: 'tagged pre', found: ['Ada Lowther'] },
+  { query: 'on patr', found: ['Ada Lowther', 'Bo In'] },
+  { query: 'on silent', found: ['Bo In'] },
+  { query: 'organisations mueller', found: ['Mueller Verlag'] },
+  { query: 'note: oboe', found: ['Jörg Müller'] },
+  { query: 'with birthday', found: ['田中陽子'] },
+  { query: 'archived', found: ['Cy Old'] },
+  { query: 'pinned', found: ['Cy Pinned'] },
+  { query: 'cy', found: ['Cy Pinned'] },
+  // Where a limit leaves nobody, the words are words.
+  { query: 'in bo', found: ['Bo In'] },
+  // Transliterations, both ways.
+  { query: 'mueller', found: ['Mueller Verlag', 'Jörg Müller'] },
+  { query: 'muller', found: ['Jörg Müller', 'Mueller Verlag'] },
+  { query: 'müller j', found: ['Jörg Müller'] },
+  // Unspaced scripts, and the Arabic article.
+  { query: '陽子', found: ['田中陽子'] },
+  { query: 'عربي', found: ['محمد العربي'] },
+  // A letter wrong, left out, put in, swapped.
+  { query: 'lowhter', found: ['Ada Lowther'] },
+  { query: 'lowter ada', found: ['Ada Lowther'] },
+  { query: 'xq', found: [] },
+];
+for (const { query, found } of cases) {
+  test(`finds by “${query}”`, () => expect(new Set(find(query))).toEqual(new Set(found)));
+}
+
+test('a list is found by its name with those on it, and a relation by the other’s name', () => {
+  expect(find('choir')).toEqual(['L2', 'Ada Lowther', 'Bo In']);
+  const hit = findCards(index, 'lowther bo', { limit: 5, today }).hits[0];
+  expect(hit).toMatchObject({ uid: 'Bo In', field: 'relation', value: 'Ada Lowther' });
+});
+
+const rules: { name: string; rule: Rule; found: string[] }[] = [
+  { name: 'nobody', rule: { kind: 'any', rules: [] }, found: [] },
+  {
+    name: 'none of two',
+    rule: {
+      kind: 'none',
+      rules: [
+        { kind: 'card', card: 'person' },
+        { kind: 'card', card: 'list' },
+      ],
+    },
+    found: ['Mueller Verlag'],
+  },
+  { name: 'a birthday soon', rule: { kind: 'coming', day: 'birth', days: 6 }, found: ['田中陽子'] },
+  { name: 'a birthday sooner', rule: { kind: 'coming', day: 'birth', days: 5 }, found: [] },
+  { name: 'added lately', rule: { kind: 'since', what: 'added', days: 5 }, found: ['Cy Pinned'] },
+  { name: 'added lately, but not so lately', rule: { kind: 'since', what: 'added', days: 4 }, found: [] },
+];
+for (const { name, rule: one, found } of rules) {
+  test(`a rule: ${name}`, () => expect(index.matching(one, today).sort()).toEqual([...found].sort()));
+}
+
+test('a rule in words', () => {
+  expect(formatRule(rule, () => undefined)).toBe('in wexmere, without mail');
+  const { tests } = parseLimits('not on patrons, people', { lists: index.lists() });
+  expect(tests.map((test) => formatRule(test, () => 'Patrons'))).toEqual(['not on Patrons', 'people only']);
+});
+
+// The truth: each rule asked of each card by itself.
+const leaf: fc.Arbitrary<Rule> = fc.constantFrom<Rule>(
+  { kind: 'words', field: 'place', value: 'wex' },
+  { kind: 'filled', field: 'mail' },
+  { kind: 'filled', field: 'note', not: true },
+  { kind: 'card', card: 'person' },
+  { kind: 'list', list: 'L1' },
+  { kind: 'flag', flag: 'pinned', not: true },
+);
+const { rule: anyRule } = fc.letrec<{ rule: Rule }>((tie) => ({
+  rule: fc.oneof(
+    { maxDepth: 4 },
+    leaf,
+    fc.record({
+      kind: fc.constantFrom('all', 'any', 'none'),
+      rules: fc.array(tie('rule'), { maxLength: 3 }),
+    }),
+  ),
+}));
+test('law: a rule is true of just those cards of which it is true by its parts', () => {
+  const holds = (one: Rule, uid: string): boolean => {
+    if (one.kind === 'all') return one.rules.every((part) => holds(part, uid));
+    if (one.kind === 'any') return one.rules.some((part) => holds(part, uid));
+    if (one.kind === 'none') return !one.rules.some((part) => holds(part, uid));
+    return index.matching(one, today).includes(uid);
+  };
+  const everybody = index.matching({ kind: 'all', rules: [] }, today);
+  expect(everybody).toHaveLength(7);
+  fc.assert(
+    fc.property(anyRule, (one) => {
+      expect(index.matching(one, today)).toEqual(everybody.filter((uid) => holds(one, uid)));
+    }),
+  );
+});
+
+const distances = [
+  { typed: 'lowter', word: 'lowther', is: 1 },
+  { typed: 'lwo', word: 'lowther', is: 1 },
+  { typed: 'lowther', word: 'lowther', is: 0 },
+  { typed: 'low', word: 'lowther', is: 0 },
+  { typed: 'lotwhre', word: 'lowther', is: 2 },
+];
+for (const { typed, word, is } of distances) {
+  test(`“${typed}” is ${is} from how “${word}” begins`, () =>
+    expect(compareBeginning(typed, word, 2)).toBe(is));
+}
+
+test('words to find a value by', () => {
+  expect(searchWords('Ørsted')).toEqual(['orsted', 'oersted']);
+  expect(searchWords('Aaker')).toEqual(['aaker', 'aker']);
+  expect(searchWords('plain')).toEqual(['plain']);
+});
