@@ -6,6 +6,7 @@
 export type { AppStore } from './appStore';
 export { changeBook, redo, undo, type Wish } from './changeBook';
 export { type PiecesOptions } from './changeInPieces';
+export { selectCardsByUid } from './cards/cardsSlice';
 export { changeMany, type ManyWish } from './changeMany';
 export {
   choiceAdded,
@@ -30,6 +31,7 @@ export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export { type ImportReport, keepImportReport, readImportReport } from './intake/importReport';
 export { sendCards } from './intake/sendCards';
+export { useListCounts, useMatching, useOnList } from './lists/useOnList';
 export { selectLists } from './lists/selectLists';
 export { selectTags, type TagCount } from './marks/selectTags';
 export { selectOrganisations } from './organisations/selectOrganisations';

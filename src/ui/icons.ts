@@ -10,6 +10,7 @@ export { default as Brush } from 'lucide-react-native/icons/brush';
 export { default as Check } from 'lucide-react-native/icons/check';
 export { default as ChevronDown } from 'lucide-react-native/icons/chevron-down';
 export { default as ChevronLeft } from 'lucide-react-native/icons/chevron-left';
+export { default as CircleHelp } from 'lucide-react-native/icons/circle-question-mark';
 export { default as Copy } from 'lucide-react-native/icons/copy';
 export { default as Download } from 'lucide-react-native/icons/download';
 export { default as Ellipsis } from 'lucide-react-native/icons/ellipsis';

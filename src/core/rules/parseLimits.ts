@@ -1,5 +1,5 @@
 import { foldedWords } from '../text';
-import { type DayKind, DAY_KINDS, type DocKind, type Field } from './fields';
+import { DAY_KINDS, type DayKind, type DocKind, type Field } from './fields';
 import { DAY_WORDS, FIELD_WORDS } from './formatRule';
 import type { Rule, Test } from './rule';
 

@@ -1,11 +1,11 @@
 import type { Uid } from '../card';
+import type { DocKind } from '../rules';
 import { type Field, FIELDS, type Rule } from '../rules';
 import { foldedWords, foldText } from '../text';
 import { CardTable, fieldIn, placeIn } from './cardTable';
 import { maxTypos } from './nearness';
 import { RuleSets } from './ruleSets';
 import { searchWords } from './searchWords';
-import type { DocKind } from '../rules';
 import type { SearchDoc } from './toSearchDoc';
 
 /** A card that was found, and the value that speaks for it. */

@@ -6,10 +6,6 @@ const PROMISES = {
     'Today',
     'Whose birthday it is, who is due for a talk, who has gone quiet, and what the coming weeks bring.',
   ],
-  lists: [
-    'Lists',
-    'People picked together, and lists that fill themselves by a rule, for writing to many at once.',
-  ],
   tidy: [
     'Tidy',
     'Cards of the same person side by side, with the reasons; gaps and faults, and how to mend them.',

@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { ListPage } from '@/places/lists/ListPage';
+import { uidFromPath } from '@/platform';
+
+export default function ListRoute() {
+  const { list } = useLocalSearchParams<{ list: string }>();
+  return <ListPage key={list} uid={uidFromPath(list)} />;
+}

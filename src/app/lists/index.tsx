@@ -1,0 +1,1 @@
+export { NoListOpen as default } from '@/places/lists/NoListOpen';

@@ -1,0 +1,23 @@
+import { useState } from 'react';
+
+import { changeBook, useAppDispatch } from '@/book';
+import { type Card, nextId, shownAs } from '@/core/card';
+import { Field } from '@/ui';
+
+/** What there is to say about a list; kept when one goes on. */
+export function ListNote({ list }: { readonly list: Card }) {
+  const dispatch = useAppDispatch();
+  const [id = nextId('notes'), note] = Object.entries(list.notes ?? {})[0] ?? [];
+  const [text, setText] = useState(note?.note ?? '');
+  const keep = () => {
+    if (text.trim() === (note?.note ?? '')) return;
+    const { [id]: _, ...others } = list.notes ?? {};
+    const notes = text.trim() === '' ? others : { [id]: { ...note, note: text.trim() }, ...others };
+    const { notes: __, ...rest } = list;
+    const next: Card = Object.keys(notes).length === 0 ? rest : { ...rest, notes };
+    void dispatch(
+      changeBook({ cause: 'edit', label: `Changed the note of ${shownAs(list)}`, upserts: [next] }),
+    );
+  };
+  return <Field label="Note" value={text} onChange={setText} onBlur={keep} isLong testID="list-note" />;
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+
+import { choiceAdded, choosingEnded, useAppDispatch, useCard, useOnList } from '@/book';
+import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
+import { isList } from '@/core/lists';
+import { parseRule } from '@/core/rules';
+import { formatCount } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Ellipsis, EmptyPlace, ListChecks, ListStamp, PageBar, Txt, usePageTitle, useWide } from '@/ui';
+
+import { AddMembers } from './AddMembers';
+import { ListNote } from './ListNote';
+import { ListSheet } from './ListSheet';
+import { Members } from './Members';
+import { RulePart } from './RulePart';
+
+/** One list: who is on it, and why. */
+export function ListPage({ uid }: { readonly uid: Uid }) {
+  const { isWide } = useWide();
+  const list = useCard(uid);
+  usePageTitle(list ? shownAs(list) : 'List');
+  if (list === undefined) return null;
+  return (
+    <View className="flex-1" testID="list-page">
+      {isWide ? null : <PageBar backLabel="Lists" onBack={() => go('/lists')} />}
+      {list === null || !isList(list) ? (
+        <EmptyPlace title="No such list" text="It may have been deleted. Undo brings it back." />
+      ) : (
+        <OpenList list={list} />
+      )}
+    </View>
+  );
+}
+
+function OpenList({ list }: { readonly list: Card }) {
+  const dispatch = useAppDispatch();
+  const { isWide } = useWide();
+  const uids = useOnList(list.uid);
+  const rule = parseRule(list['cordialis.example:rule']);
+  const [isMore, setMore] = useState(false);
+  const chooseAll = () => {
+    dispatch(choosingEnded());
+    dispatch(choiceAdded(uids ?? []));
+    go('/book');
+  };
+  return (
+    <ScrollView>
+      <View className={`flex-row gap-4 bg-leaf py-5 ${isWide ? 'px-6' : 'px-5'}`}>
+        <ListStamp initials={initialsOf(list)} size="card" />
+        <View className="min-w-0 flex-1 justify-center gap-1">
+          <Txt font="serif" size="head" heading={1} testID="list-title">
+            {shownAs(list)}
+          </Txt>
+          <Txt tone="faded" testID="list-count">
+            {uids === undefined ? ' ' : formatCount(uids.length, 'card', 'cards')}
+          </Txt>
+        </View>
+      </View>
+      <View className={`max-w-[720px] gap-4 pb-8 ${isWide ? 'px-6' : 'px-5'}`}>
+        <View className="flex-row gap-5 border-b border-rule py-2">
+          <Act
+            label="Choose all"
+            name="Choose all on this list, to do something with them"
+            icon={ListChecks}
+            isDisabled={uids === undefined || uids.length === 0}
+            onPress={chooseAll}
+            testID="choose-list"
+          />
+          <Act
+            label="More"
+            name="More to do with this list"
+            icon={Ellipsis}
+            onPress={() => setMore(true)}
+            testID="list-more"
+          />
+        </View>
+        {rule ? <RulePart list={list} rule={rule} /> : <AddMembers list={list} />}
+        <Members list={list} uids={uids ?? []} rule={rule} />
+        <ListNote list={list} />
+      </View>
+      {isMore ? <ListSheet list={list} uids={uids ?? []} onClose={() => setMore(false)} /> : null}
+    </ScrollView>
+  );
+}

@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+
+import { selectLists, useAppSelector, useListCounts } from '@/book';
+import { type Card, initialsOf, shownAs } from '@/core/card';
+import { formatRule, parseRule } from '@/core/rules';
+import { formatCount, listPath, uidFromPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, ListRow, ListStamp, Plus, Txt } from '@/ui';
+
+import { NewListSheet } from './NewListSheet';
+
+/** All lists by name, with how many are on each. */
+export function ListsColumn({ openPart }: { readonly openPart: string }) {
+  const lists = useAppSelector(selectLists);
+  const counts = useListCounts(lists.map(({ uid }) => uid));
+  const [isNew, setNew] = useState(false);
+  const openUid = openPart === '' ? undefined : uidFromPath(decodeURIComponent(openPart));
+  const nameOf = (uid: string) => lists.filter((list) => list.uid === uid).map(shownAs)[0];
+  const secondOf = (list: Card) => {
+    const rule = parseRule(list['cordialis.example:rule']);
+    const count = counts[list.uid];
+    return [
+      count === undefined ? '' : formatCount(count, 'card', 'cards'),
+      rule ? formatRule(rule, nameOf) : '',
+    ]
+      .filter(Boolean)
+      .join(' · ');
+  };
+  return (
+    <View className="flex-1">
+      <View className="flex-row items-center justify-between border-b border-rule px-5 pb-2 pt-4">
+        <Txt font="serif" size="head" heading={1}>
+          Lists
+        </Txt>
+        <Act label="New list" icon={Plus} onPress={() => setNew(true)} testID="new-list" />
+      </View>
+      <ScrollView testID="lists">
+        {lists.map((list) => (
+          <View key={list.uid} className="pl-4">
+            <ListRow
+              title={shownAs(list)}
+              second={secondOf(list)}
+              stamp={<ListStamp initials={initialsOf(list)} />}
+              isChosen={list.uid === openUid}
+              href={listPath(list.uid)}
+              onPress={() => go(listPath(list.uid))}
+            />
+          </View>
+        ))}
+        {lists.length === 0 ? (
+          <View className="px-5 pt-4">
+            <Txt font="serifItalic" size="strong" tone="faded">
+              People picked together, and lists that fill themselves by a rule. The first one is a press away.
+            </Txt>
+          </View>
+        ) : null}
+      </ScrollView>
+      {isNew ? <NewListSheet onClose={() => setNew(false)} /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,131 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { changeMany, selectCardsByUid, selectRow, useAppDispatch, useAppSelector, usePhoto } from '@/book';
+import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
+import { isList, memberUids, withoutMembers } from '@/core/lists';
+import type { Rule } from '@/core/rules';
+import { cardPath, listPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, CircleHelp, ListRow, ListStamp, Stamp, Txt, X } from '@/ui';
+
+import { WhySheet } from './WhySheet';
+
+interface MembersProps {
+  readonly list: Card;
+  /** Everybody on it, in the order of the Book. */
+  readonly uids: readonly Uid[];
+  readonly rule: Rule | undefined;
+}
+
+/** Rows drawn at once; the rest is a press away. */
+const SHOWN = 100;
+
+/** Who is on a list: lists on it first, then people; those who come through another list say so. */
+export function Members({ list, uids, rule }: MembersProps) {
+  const dispatch = useAppDispatch();
+  const byUid = useAppSelector(selectCardsByUid);
+  const [shown, setShown] = useState(SHOWN);
+  const [asked, setAsked] = useState<Uid>();
+  const lists = memberUids(list).flatMap((uid) => {
+    const card = byUid.get(uid);
+    return card && isList(card) ? [card] : [];
+  });
+  const takeOff = (uid: Uid, name: string) =>
+    void dispatch(
+      changeMany({
+        cards: [list],
+        label: `Took ${name} off ${shownAs(list)}`,
+        change: (one) => withoutMembers(one, [uid]),
+      }),
+    );
+  const throughOf = (uid: Uid) =>
+    lists
+      .filter((one) => one.members?.[uid] === true || one['cordialis.example:rule'] !== undefined)
+      .map(shownAs);
+  return (
+    <View testID="members">
+      {lists.map((one) => (
+        <View key={one.uid} className="flex-row items-center">
+          <View className="min-w-0 flex-1">
+            <ListRow
+              title={shownAs(one)}
+              second="A list on this list"
+              stamp={<ListStamp initials={initialsOf(one)} />}
+              href={listPath(one.uid)}
+              onPress={() => go(listPath(one.uid))}
+            />
+          </View>
+          <Act
+            label={`Take ${shownAs(one)} off`}
+            icon={X}
+            iconOnly
+            tone="faded"
+            onPress={() => takeOff(one.uid, shownAs(one))}
+          />
+        </View>
+      ))}
+      {uids.slice(0, shown).map((uid) => {
+        const isPicked = list.members?.[uid] === true;
+        return (
+          <MemberRow
+            key={uid}
+            uid={uid}
+            through={isPicked || rule ? [] : throughOf(uid)}
+            onTakeOff={isPicked ? (name) => takeOff(uid, name) : undefined}
+            onWhy={rule ? () => setAsked(uid) : undefined}
+          />
+        );
+      })}
+      {uids.length > shown ? (
+        <View className="flex-row">
+          <Act label={`Show ${uids.length - shown} more`} onPress={() => setShown(shown + 1000)} />
+        </View>
+      ) : null}
+      {uids.length === 0 && lists.length === 0 ? <Txt tone="faded">Nobody is on it yet.</Txt> : null}
+      {asked !== undefined && rule ? (
+        <WhySheet uid={asked} rule={rule} onClose={() => setAsked(undefined)} />
+      ) : null}
+    </View>
+  );
+}
+
+interface MemberRowProps {
+  readonly uid: Uid;
+  /** The lists on this one that bring them along. */
+  readonly through: readonly string[];
+  readonly onTakeOff: ((name: string) => void) | undefined;
+  readonly onWhy: (() => void) | undefined;
+}
+
+function MemberRow({ uid, through, onTakeOff, onWhy }: MemberRowProps) {
+  const row = useAppSelector((state) => selectRow(state, uid));
+  const photo = usePhoto(row?.photo, 'row');
+  if (!row) return null;
+  const second = through.length === 0 ? row.second : `Through ${through.join(', ')}`;
+  return (
+    <View className="flex-row items-center">
+      <View className="min-w-0 flex-1">
+        <ListRow
+          title={row.shown}
+          second={second}
+          stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
+          href={cardPath(uid)}
+          onPress={() => go(cardPath(uid))}
+        />
+      </View>
+      {onTakeOff ? (
+        <Act
+          label={`Take ${row.shown} off`}
+          icon={X}
+          iconOnly
+          tone="faded"
+          onPress={() => onTakeOff(row.shown)}
+        />
+      ) : null}
+      {onWhy ? (
+        <Act label={`Why is ${row.shown} on it`} icon={CircleHelp} iconOnly tone="faded" onPress={onWhy} />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { changeBook, useAppDispatch, useServices } from '@/book';
+import { newList, newRuleList } from '@/core/lists';
+import { listPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Choice, Field, NextAct, Sheet } from '@/ui';
+
+type ListKind = 'picked' | 'rule';
+
+/** Begins a list: with a name, and the way it gets its people. */
+export function NewListSheet({ onClose }: { readonly onClose: () => void }) {
+  const dispatch = useAppDispatch();
+  const { newUid, utcNow } = useServices();
+  const [name, setName] = useState('');
+  const [kind, setKind] = useState<ListKind>('picked');
+  const make = async () => {
+    const [uid, now] = [newUid(), utcNow()];
+    const list =
+      kind === 'picked'
+        ? newList(uid, name.trim(), now)
+        : newRuleList(uid, name.trim(), now, { kind: 'all', rules: [] });
+    await dispatch(changeBook({ cause: 'add', label: `Made the list ${name.trim()}`, upserts: [list] }));
+    onClose();
+    go(listPath(uid));
+  };
+  return (
+    <Sheet title="New list" isOpen onClose={onClose}>
+      <View className="gap-4">
+        <Field label="Name" value={name} onChange={setName} isFirst testID="list-name" />
+        <Choice
+          name="How it gets its people"
+          options={[
+            ['picked', 'Picked: I choose who is on it'],
+            ['rule', 'By a rule: it fills itself'],
+          ]}
+          value={kind}
+          onChange={setKind}
+        />
+        <NextAct
+          label="Make the list"
+          isDisabled={name.trim() === ''}
+          onPress={() => void make()}
+          testID="do-new-list"
+        />
+      </View>
+    </Sheet>
+  );
+}

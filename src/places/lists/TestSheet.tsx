@@ -1,0 +1,235 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { selectLists, useAppSelector, useMatching } from '@/book';
+import { shownAs } from '@/core/card';
+import {
+  DAY_KINDS,
+  DAY_WORDS,
+  type DayKind,
+  type DocKind,
+  type Field as FieldName,
+  FIELD_WORDS,
+  FIELDS,
+  formatRule,
+  type Test,
+} from '@/core/rules';
+import { formatCount } from '@/platform';
+import { Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
+
+interface TestSheetProps {
+  readonly test: Test;
+  readonly listUid: string;
+  readonly onDone: (test: Test) => void;
+  readonly onClose: () => void;
+}
+
+/** What a condition is about, and what has to be true of it; with the count of cards it is true of. */
+export function TestSheet({ test: first, listUid, onDone, onClose }: TestSheetProps) {
+  const [test, setTest] = useState(first);
+  const lists = useAppSelector(selectLists).filter(({ uid }) => uid !== listUid);
+  const matching = useMatching(test);
+  const isReady = test.kind !== 'words' || test.value.trim() !== '';
+  const nameOf = (uid: string) => lists.filter((list) => list.uid === uid).map(shownAs)[0];
+  return (
+    <Sheet title="Condition" isOpen onClose={onClose}>
+      <View className="gap-4">
+        <ValuePart
+          test={test}
+          lists={lists.map((list) => [list.uid, shownAs(list)] as const)}
+          onChange={setTest}
+        />
+        <Switch
+          label="The other way round"
+          hint="True of everybody else"
+          isOn={test.not === true}
+          onChange={(isOn) => setTest(turned(test, isOn))}
+          testID="test-not"
+        />
+        <Txt tone="faded" testID="test-count">
+          {isReady
+            ? `${formatRule(test, nameOf)}: ${matching === undefined ? '…' : formatCount(matching.length, 'card', 'cards')}`
+            : 'Give a word to look for'}
+        </Txt>
+        <NextAct
+          label="Keep the condition"
+          isDisabled={!isReady}
+          onPress={() => onDone(test)}
+          testID="keep-test"
+        />
+        <View>
+          <Txt size="small" font="sansBold" tone="faded" heading={3}>
+            What it is about
+          </Txt>
+          <Choice
+            name="What it is about"
+            options={aboutOptions(lists.length > 0)}
+            value={aboutOf(test)}
+            onChange={(about) => setTest(testAbout(about, test, lists[0]?.uid ?? ''))}
+          />
+        </View>
+      </View>
+    </Sheet>
+  );
+}
+
+function turned(test: Test, isNot: boolean): Test {
+  const { not: _, ...rest } = test;
+  return isNot ? { ...rest, not: true } : rest;
+}
+
+interface ValuePartProps {
+  readonly test: Test;
+  readonly lists: readonly (readonly [string, string])[];
+  readonly onChange: (test: Test) => void;
+}
+
+/** What has to be true. */
+function ValuePart({ test, lists, onChange }: ValuePartProps) {
+  switch (test.kind) {
+    case 'words':
+    case 'filled': {
+      const { field } = test;
+      const isDay = DAY_KINDS.some((day) => day === field);
+      if (isDay) return <Txt>{`The ${DAY_WORDS[field as DayKind]} is known`}</Txt>;
+      return (
+        <View className="gap-3">
+          {field === 'any' ? null : (
+            <Choice
+              name="What has to be true"
+              options={[
+                ['words', `The ${FIELD_WORDS[field as FieldName]} has words that begin with`],
+                ['filled', `There is a ${FIELD_WORDS[field as FieldName]}`],
+              ]}
+              value={test.kind}
+              onChange={(kind) =>
+                onChange(
+                  kind === 'filled'
+                    ? { kind, field: field as FieldName }
+                    : { kind, field: field as FieldName, value: '' },
+                )
+              }
+            />
+          )}
+          {test.kind === 'words' ? (
+            <Field
+              label="Words"
+              value={test.value}
+              onChange={(value) => onChange({ ...test, value })}
+              testID="test-value"
+            />
+          ) : null}
+        </View>
+      );
+    }
+    case 'card':
+      return (
+        <Choice
+          name="What kind of card"
+          options={[
+            ['person', 'A person'],
+            ['organisation', 'An organisation'],
+          ]}
+          value={test.card}
+          onChange={(card: DocKind) => onChange({ ...test, card })}
+        />
+      );
+    case 'list':
+      return (
+        <Choice
+          name="Which list"
+          options={lists}
+          value={test.list}
+          onChange={(list) => onChange({ ...test, list })}
+        />
+      );
+    case 'flag':
+      return <Txt>{`The card is ${test.flag}`}</Txt>;
+    case 'since':
+      return <Days test={test} onDays={(days) => onChange({ ...test, days })} />;
+    case 'coming':
+      return <Days test={test} onDays={(days) => onChange({ ...test, days: Math.min(366, days) })} />;
+  }
+}
+
+function Days({
+  test,
+  onDays,
+}: {
+  readonly test: { readonly days: number };
+  readonly onDays: (days: number) => void;
+}) {
+  return (
+    <Field
+      label="Within how many days"
+      value={String(test.days)}
+      onChange={(text) => onDays(Math.min(36_500, Number(text.replace(/\D/g, '')) || 0))}
+      kind="tel"
+      testID="test-days"
+    />
+  );
+}
+
+/** What a condition can be about, as one word each: a field, or one of the others. */
+function aboutOptions(hasLists: boolean): (readonly [string, string])[] {
+  const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+  return [
+    ['field any', 'Anything on the card'],
+    ...FIELDS.filter((field) => field !== 'list' && field !== 'relation').map(
+      (field) => [`field ${field}`, capital(FIELD_WORDS[field])] as const,
+    ),
+    ['card', 'Person or organisation'],
+    ...(hasLists ? [['list', 'Being on a list'] as const] : []),
+    ...DAY_KINDS.filter((day) => day !== 'death').map(
+      (day) => [`coming ${day}`, `${capital(DAY_WORDS[day])} soon`] as const,
+    ),
+    ...DAY_KINDS.map((day) => [`filled ${day}`, `${capital(DAY_WORDS[day])} known`] as const),
+    ['since added', 'Added lately'],
+    ['since changed', 'Changed lately'],
+    ['flag pinned', 'Pinned'],
+    ['flag private', 'Private'],
+  ];
+}
+
+function aboutOf(test: Test): string {
+  switch (test.kind) {
+    case 'words':
+      return `field ${test.field}`;
+    case 'filled':
+      return `${DAY_KINDS.some((day) => day === test.field) ? 'filled' : 'field'} ${test.field}`;
+    case 'card':
+    case 'list':
+      return test.kind;
+    case 'flag':
+      return `flag ${test.flag}`;
+    case 'since':
+      return `since ${test.what}`;
+    case 'coming':
+      return `coming ${test.day}`;
+  }
+}
+
+/** A condition about something else; the words that were typed stay. */
+function testAbout(about: string, before: Test, firstList: string): Test {
+  const [kind = '', what = ''] = about.split(' ');
+  switch (kind) {
+    case 'card':
+      return { kind: 'card', card: 'person' };
+    case 'list':
+      return { kind: 'list', list: firstList };
+    case 'coming':
+      return { kind: 'coming', day: what as DayKind, days: 14 };
+    case 'filled':
+      return { kind: 'filled', field: what as DayKind };
+    case 'since':
+      return { kind: 'since', what: what === 'added' ? 'added' : 'changed', days: 30 };
+    case 'flag':
+      return { kind: 'flag', flag: what === 'pinned' ? 'pinned' : 'private' };
+    default:
+      return {
+        kind: 'words',
+        field: what as FieldName | 'any',
+        value: before.kind === 'words' ? before.value : '',
+      };
+  }
+}
