@@ -31,7 +31,7 @@ export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export { type ImportReport, keepImportReport, readImportReport } from './intake/importReport';
 export { sendCards } from './intake/sendCards';
-export { useListCounts, useMatching, useOnList } from './lists/useOnList';
+export { useListCounts, useListsOf, useMatching, useOnList } from './lists/useOnList';
 export { selectLists } from './lists/selectLists';
 export { selectTags, type TagCount } from './marks/selectTags';
 export { selectOrganisations } from './organisations/selectOrganisations';
@@ -48,7 +48,7 @@ export {
 export { publishCalendar } from './intake/publishCalendar';
 export { changeSettings } from './settings/changeSettings';
 export { rememberColumns } from './settings/rememberColumns';
-export { selectSettings, type Settings } from './settings/settingsSlice';
+export { selectSettings, type Settings, SORT_ORDERS } from './settings/settingsSlice';
 export { type Book, getBook } from './startBook';
 export {
   noticeClosed,

@@ -224,7 +224,8 @@ test('a backup is restored exactly, and backing that up gives the same data byte
   };
   const first = await backUp();
   await find(page, 'got ach', /Götz Achterberg/);
-  await page.getByTestId('delete-card').click();
+  await page.getByTestId('card-more').click();
+  await page.getByTestId('many-delete').click();
   await page.getByTestId('quick-line').fill('');
   await page.goto(`${DEMO}/settings`);
   await isRead(page);

@@ -113,7 +113,8 @@ test('a deleted card comes back by Undo, whole', async ({ page }) => {
   const before = await values.allInnerTexts();
   expect(before.length).toBeGreaterThan(3);
   const url = page.url();
-  await page.getByTestId('delete-card').click();
+  await page.getByTestId('card-more').click();
+  await page.getByTestId('many-delete').click();
   await expect(page.getByTestId('notice')).toContainText('Deleted Delphine Ames');
   await page.getByTestId('notice-undo').click();
   await isSaved(page);

@@ -12,6 +12,7 @@ export interface SearchClient {
   find(text: string, limit: number, today: string): Promise<FoundCards>;
   matching(rule: Rule, today: string): Promise<Uid[]>;
   onList(uid: Uid, today: string): Promise<Uid[]>;
+  listsOf(uid: Uid, today: string): Promise<Uid[]>;
 }
 
 /** The index in a worker, so that nothing blocks typing. */

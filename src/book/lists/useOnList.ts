@@ -39,6 +39,23 @@ export function useListCounts(uids: readonly Uid[]): Readonly<Record<Uid, number
   return counts;
 }
 
+/** The lists that a card is on; none until it is known. Follows every change. */
+export function useListsOf(uid: Uid): readonly Uid[] {
+  const { search } = useServices();
+  const byUid = useAppSelector(selectCardsByUid);
+  const [found, setFound] = useState<readonly Uid[]>([]);
+  useEffect(() => {
+    let isCurrent = true;
+    void search.listsOf(uid, localDay()).then((lists) => {
+      if (isCurrent) setFound(lists);
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [byUid, search, uid]);
+  return found;
+}
+
 function useInOrder(key: string, ask: () => Promise<Uid[]>): readonly Uid[] | undefined {
   const byUid = useAppSelector(selectCardsByUid);
   const order = useAppSelector(selectOrder);

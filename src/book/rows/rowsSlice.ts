@@ -147,23 +147,34 @@ export interface LetterShare {
   readonly index: number;
 }
 
-/** The Book's list for a filter: letters and rows in order, and the thumb index. */
+/** The heading over the pinned rows, which come first. */
+const PINNED = 'Pinned';
+
+/** The Book's list for a filter: headings and rows in order, pinned ones before all, and the thumb index. */
 export const selectBookList = createSelector(
   [selectOrder, selectRowsByUid, (_: unknown, filter: RowFilter) => filter],
   (order, byUid, filter) => {
-    const items: BookItem[] = [];
+    const rows = order.flatMap((uid) => {
+      const row = byUid.get(uid);
+      return row && (filter === 'all' || row.isOrg === (filter === 'organisations')) ? [row] : [];
+    });
+    const pinned = rows.filter(({ isPinned }) => isPinned);
+    const items: BookItem[] = pinned.map(({ uid }) => ({ kind: 'row', uid }));
+    if (pinned.length > 0) items.unshift({ kind: 'letter', letter: PINNED });
     const letters: LetterShare[] = [];
     let last: { letter: string; count: number; index: number } | undefined;
-    for (const uid of order) {
-      const row = byUid.get(uid);
-      if (!row || (filter !== 'all' && row.isOrg !== (filter === 'organisations'))) continue;
+    let lastHeading: string | undefined;
+    for (const row of rows) {
+      if (row.isPinned) continue;
+      const heading = row.heading ?? row.letter;
       if (row.letter !== last?.letter) {
         last = { letter: row.letter, count: 0, index: items.length };
         letters.push(last);
-        items.push({ kind: 'letter', letter: row.letter });
       }
+      if (heading !== lastHeading) items.push({ kind: 'letter', letter: heading });
+      lastHeading = heading;
       last.count += 1;
-      items.push({ kind: 'row', uid });
+      items.push({ kind: 'row', uid: row.uid });
     }
     return { items, letters };
   },

@@ -3,7 +3,7 @@ import { z } from 'zod';
 
 /** What the user has set; each value that is missing or damaged falls back to its own default. */
 export const settingsSchema = z.object({
-  sortBy: z.enum(['surname', 'given']).catch('surname'),
+  sortBy: z.enum(['surname', 'given', 'organisation', 'place', 'added']).catch('surname'),
   /** Whether "van Dijk" stands under v. */
   particlesCount: z.boolean().catch(false),
   /** ISO 3166-1 alpha-2, for numbers written without a country code. */
@@ -25,6 +25,15 @@ export const settingsSchema = z.object({
 
 /** The user's settings. */
 export type Settings = z.infer<typeof settingsSchema>;
+
+/** The orders of the Book, with our words for them. */
+export const SORT_ORDERS: readonly (readonly [Settings['sortBy'], string])[] = [
+  ['surname', 'Surname, then given name'],
+  ['given', 'Given name, then surname'],
+  ['organisation', 'Organisation'],
+  ['place', 'Place'],
+  ['added', 'Date added, the latest first'],
+];
 
 /** The settings as they are before anybody has set anything. */
 export const defaultSettings: Settings = settingsSchema.parse({});

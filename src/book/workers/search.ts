@@ -15,6 +15,8 @@ export interface SearchApi {
   matching(rule: Rule, today: string): Uid[];
   /** Everybody on a list, by rule, by choice and through lists on it. */
   onList(uid: Uid, today: string): Uid[];
+  /** The lists that a card is on. */
+  listsOf(uid: Uid, today: string): Uid[];
 }
 
 const api: SearchApi = {
@@ -26,5 +28,6 @@ const api: SearchApi = {
   find: (text, limit, today) => findCards(index, text, { limit, today }),
   matching: (rule, today) => index.matching(rule, today),
   onList: (uid, today) => index.onList(uid, today),
+  listsOf: (uid, today) => index.listsOf(uid, today),
 };
 expose(api);

@@ -17,6 +17,8 @@ export interface CardRow {
   readonly sortText: string;
   /** The letter of the thumb index. */
   readonly letter: string;
+  /** What stands over the rows it belongs to, where that is not the letter. */
+  readonly heading?: string;
 }
 
 /** Archived cards and group cards have no row in the book. */
@@ -26,7 +28,7 @@ export function hasRow(card: Card): boolean {
 
 /** @param collator - of the user's locale, with sensitivity 'base' */
 export function toRow(card: Card, order: SortOrder, collator: Intl.Collator): CardRow {
-  const sort = sortText(card, order);
+  const place = placeInBook(card, order, collator);
   const photo = portraitOf(card)?.[1].blobId;
   return {
     uid: card.uid,
@@ -36,20 +38,84 @@ export function toRow(card: Card, order: SortOrder, collator: Intl.Collator): Ca
     isOrg: card.kind === 'org',
     isPinned: card['cordialis.example:pinned'] === true,
     ...(photo === undefined ? {} : { photo }),
-    sortText: sort,
-    letter: indexLetter(sort, collator),
+    ...place,
   };
+}
+
+type Place = Pick<CardRow, 'sortText' | 'letter' | 'heading'>;
+
+/** CLDR (UTS #35 part 5): sorted after everything else. */
+const LAST = '\uffff';
+
+function placeInBook(card: Card, order: SortOrder, collator: Intl.Collator): Place {
+  const name = sortText(card, order);
+  switch (order.by) {
+    case 'surname':
+    case 'given':
+      return { sortText: name, letter: indexLetter(name, collator) };
+    case 'organisation':
+      return under(
+        card.kind === 'org' ? shownAs(card) : organisationOf(card),
+        'No organisation',
+        name,
+        collator,
+      );
+    case 'place':
+      return under(townOf(card), 'No place', name, collator);
+    case 'added':
+      return underMonth(card.created ?? '', name, collator);
+  }
+}
+
+/** Under the name of a group; those without one come last, under `otherwise`. */
+function under(group: string, otherwise: string, name: string, collator: Intl.Collator): Place {
+  if (group === '') return { sortText: `${LAST} ${name}`, letter: '–', heading: otherwise };
+  return { sortText: `${group} ${name}`, letter: indexLetter(group, collator), heading: group };
+}
+
+/** Under the month in which it was added, the latest first. */
+function underMonth(created: string, name: string, collator: Intl.Collator): Place {
+  const stamp = Number(created.replace(/\D/g, '').slice(0, 14));
+  if (!Number.isFinite(stamp) || stamp === 0)
+    return { sortText: `${LAST} ${name}`, letter: '–', heading: 'No date' };
+  return {
+    sortText: `${99_999_999_999_999 - stamp} ${name}`,
+    letter: created.slice(0, 4),
+    heading: monthOf(created.slice(0, 7), collator.resolvedOptions().locale),
+  };
+}
+
+const months = new Map<string, string>();
+
+/** "November 2026" for 2026-11; formatted once, as a book has few months and many cards. */
+function monthOf(month: string, locale: string): string {
+  const key = `${locale} ${month}`;
+  const known = months.get(key);
+  if (known !== undefined) return known;
+  const options = { month: 'long', year: 'numeric', timeZone: 'UTC' } as const;
+  const text = new Date(`${month}-15T00:00:00Z`).toLocaleDateString(locale, options);
+  months.set(key, text);
+  return text;
+}
+
+function organisationOf(card: Card): string {
+  return Object.values(card.organizations ?? {})[0]?.name ?? '';
+}
+
+function townOf(card: Card): string {
+  return (
+    Object.values(card.addresses ?? {})
+      .map(placeOf)
+      .find(Boolean) ?? ''
+  );
 }
 
 /** Title, organisation and town, what there is of them. */
 export function secondLine(card: Card): string {
   const shown = shownAs(card);
   const title = Object.values(card.titles ?? {})[0]?.name ?? '';
-  const organization = Object.values(card.organizations ?? {})[0]?.name ?? '';
-  const place =
-    Object.values(card.addresses ?? {})
-      .map(placeOf)
-      .find(Boolean) ?? '';
+  const organization = organisationOf(card);
+  const place = townOf(card);
   const work = [title, organization === shown ? '' : organization].filter(Boolean).join(', ');
   return [work, place].filter(Boolean).join(' · ');
 }

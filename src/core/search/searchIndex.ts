@@ -103,6 +103,14 @@ export class SearchIndex {
     return this.uidsIn(new RuleSets(this.table, today).onList(uid));
   }
 
+  /** The lists that a card is on, by rule, by choice or through another list. */
+  listsOf(uid: Uid, today: string): Uid[] {
+    const place = this.table.placeOf(uid);
+    if (place === undefined) return [];
+    const sets = new RuleSets(this.table, today);
+    return [...this.table.lists.keys()].filter((list) => sets.onList(list)[place] === 1);
+  }
+
   private uidsIn(set: Uint8Array): Uid[] {
     const uids: Uid[] = [];
     this.table.slots.forEach((slot, place) => {

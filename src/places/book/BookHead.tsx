@@ -21,6 +21,14 @@ const FILTERS = [
   ['organisations', 'Organisations'],
 ] as const;
 
+const ORDER_WORDS = {
+  surname: 'surname',
+  given: 'given name',
+  organisation: 'organisation',
+  place: 'place',
+  added: 'date added',
+} as const;
+
 interface BookHeadProps {
   readonly filter: RowFilter;
   readonly onFilter: (filter: RowFilter) => void;
@@ -68,8 +76,7 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
             testID="choose-several"
           />
           <Act
-            label={sortBy === 'surname' ? 'Surname' : 'Given'}
-            name={`Order: ${sortBy === 'surname' ? 'surname' : 'given name'}`}
+            label={`Order: ${ORDER_WORDS[sortBy]}`}
             iconOnly
             icon={ArrowDownAZ}
             tone="faded"

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { changeSettings, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { changeSettings, selectSettings, SORT_ORDERS, useAppDispatch, useAppSelector } from '@/book';
 import { Choice, Sheet, Switch } from '@/ui';
 
 /** How the Book is put in order. */
@@ -12,10 +12,7 @@ export function OrderSheet({ isOpen, onClose }: { readonly isOpen: boolean; read
       <View className="gap-3 pt-2">
         <Choice
           name="Sorted by"
-          options={[
-            ['surname', 'Surname, then given name'],
-            ['given', 'Given name, then surname'],
-          ]}
+          options={SORT_ORDERS}
           value={sortBy}
           onChange={(value) => dispatch(changeSettings({ sortBy: value }))}
         />

@@ -1,32 +1,46 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeBook, useAppDispatch } from '@/book';
-import { type Card, shownAs } from '@/core/card';
+import type { Card } from '@/core/card';
+import { hasFlag, withFlag } from '@/core/marks';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, Pencil, Send, Trash, useWide } from '@/ui';
+import { Act, Archive, Ellipsis, List, NextAct, Pencil, ProgressLine, Send, Tag, Txt, useWide } from '@/ui';
 
+import type { ManySheet } from './many/manySheet';
+import { ManySheets } from './many/ManySheets';
+import { nameCards } from './many/nameCards';
+import { useChangeMany } from './many/useChangeMany';
 import { SendSheet } from './SendSheet';
 
-/** What can be done with the card itself. */
+/** What can be done with the card itself; the same as with many, for one. */
 export function CardActs({ card }: { readonly card: Card }) {
-  const dispatch = useAppDispatch();
   const { isWide } = useWide();
   const [isSending, setSending] = useState(false);
-  const remove = async () => {
-    await dispatch(changeBook({ cause: 'delete', label: `Deleted ${shownAs(card)}`, removed: [card.uid] }));
-    go('/book');
-  };
+  const [open, setOpen] = useState<ManySheet>();
+  const work = useChangeMany();
+  const isArchived = hasFlag(card, 'archived');
+  const bringBack = () =>
+    void work.change({
+      cards: [card],
+      label: `Brought back ${nameCards([card])}`,
+      change: (one) => withFlag(one, 'archived', false),
+    });
   return (
     <View className={`border-b border-rule py-3 ${isWide ? 'flex-row items-center gap-5' : 'gap-1'}`}>
+      {isArchived ? (
+        <View className="flex-row items-center justify-between gap-4">
+          <Txt tone="ochre">Archived: out of sight in the Book and on lists</Txt>
+          <Act label="Bring back" icon={Archive} onPress={bringBack} testID="bring-back" />
+        </View>
+      ) : null}
       <NextAct
         label="Edit"
         icon={Pencil}
         onPress={() => go(cardPath(card.uid, '/edit'))}
         testID="edit-card"
       />
-      <View className="flex-row gap-5">
+      <View className="flex-row flex-wrap justify-between gap-x-5">
         <Act
           label="Send"
           name="Send this card to somebody"
@@ -34,9 +48,29 @@ export function CardActs({ card }: { readonly card: Card }) {
           onPress={() => setSending(true)}
           testID="send-card"
         />
-        <Act label="Delete" icon={Trash} tone="brick" onPress={() => void remove()} testID="delete-card" />
+        <Act label="Lists" icon={List} onPress={() => setOpen('lists')} testID="card-lists" />
+        <Act label="Tags" icon={Tag} onPress={() => setOpen('tags')} testID="card-tags" />
+        <Act
+          label="More"
+          name="More to do with this card"
+          icon={Ellipsis}
+          onPress={() => setOpen('more')}
+          testID="card-more"
+        />
       </View>
+      {work.running ? (
+        <ProgressLine text={work.running.text} share01={work.running.share01} onStop={work.stop} />
+      ) : null}
       {isSending ? <SendSheet card={card} onClose={() => setSending(false)} /> : null}
+      {open === undefined ? null : (
+        <ManySheets
+          sheet={open}
+          cards={[card]}
+          onSheet={setOpen}
+          onChange={work.change}
+          onGone={() => go('/book')}
+        />
+      )}
     </View>
   );
 }

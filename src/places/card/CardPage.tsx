@@ -18,6 +18,7 @@ import { PageBar, usePageTitle, useWide } from '@/ui';
 import { Brief } from './Brief';
 import { CardActs } from './CardActs';
 import { CardFoot } from './CardFoot';
+import { CardLists } from './CardLists';
 import { NoSuchCard } from './NoSuchCard';
 import { ReachRow } from './ReachRow';
 import { useCardKeys } from './useCardKeys';
@@ -59,6 +60,7 @@ function OpenCard({ card }: { readonly card: Card }) {
           <ReachRow card={card} country={country} />
           <CardActs card={card} />
           <ValueRows card={card} groups={groups} />
+          <CardLists card={card} />
           <CardFoot card={card} />
         </View>
       </ScrollView>

@@ -30,6 +30,7 @@ function slowSearch() {
     find: (text: string) => new Promise<FoundCards>((resolve) => asked.set(text, resolve)),
     matching: () => Promise.resolve([]),
     onList: () => Promise.resolve([]),
+    listsOf: () => Promise.resolve([]),
   };
   return {
     search,

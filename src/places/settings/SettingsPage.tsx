@@ -1,7 +1,14 @@
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { changeSettings, selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import {
+  changeSettings,
+  selectSetAside,
+  selectSettings,
+  SORT_ORDERS,
+  useAppDispatch,
+  useAppSelector,
+} from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Choice, PageBar, Switch, Txt, usePageTitle, useWide } from '@/ui';
@@ -38,10 +45,7 @@ export function SettingsPage() {
           <Part title="Names and order">
             <Choice
               name="Sorted by"
-              options={[
-                ['surname', 'Surname, then given name'],
-                ['given', 'Given name, then surname'],
-              ]}
+              options={SORT_ORDERS}
               value={settings.sortBy}
               onChange={(sortBy) => set({ sortBy })}
             />

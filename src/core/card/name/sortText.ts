@@ -4,7 +4,8 @@ import { shownAs } from './shownAs';
 
 /** How the book is put in order. */
 export interface SortOrder {
-  readonly by: 'surname' | 'given';
+  /** By the name, or by what comes before it: the organisation, the town, the day of adding (latest first). */
+  readonly by: 'surname' | 'given' | 'organisation' | 'place' | 'added';
   /** Whether "van Dijk" stands under v. */
   readonly particlesCount: boolean;
 }
@@ -21,7 +22,7 @@ export function sortText(card: Card, order: SortOrder): string {
   const surname =
     name?.sortAs?.['surname'] ?? (stem !== full ? `${stem} ${splitParticles(full).particles}` : full);
   const given = name?.sortAs?.['given'] ?? nameParts(name, 'given', 'given2');
-  const parts = order.by === 'surname' ? [surname, given] : [given, surname];
+  const parts = order.by === 'given' ? [given, surname] : [surname, given];
   return parts.filter(Boolean).join(' ') || shownAs(card);
 }
 

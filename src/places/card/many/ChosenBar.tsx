@@ -76,7 +76,13 @@ export function ChosenBar({ shown }: { readonly shown: readonly Uid[] }) {
         </View>
       )}
       {open === undefined ? null : (
-        <ManySheets sheet={open} cards={cards} onSheet={setOpen} onChange={work.change} />
+        <ManySheets
+          sheet={open}
+          cards={cards}
+          onSheet={setOpen}
+          onChange={work.change}
+          onGone={() => dispatch(choosingEnded())}
+        />
       )}
     </View>
   );

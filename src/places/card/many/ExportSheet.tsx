@@ -3,10 +3,11 @@ import { View } from 'react-native';
 
 import { exportCards, type Job, noticed, useAppDispatch } from '@/book';
 import { FORMAT_FACTS, type FormatId } from '@/core/formats/facts';
-import { fileName, formatCount, localDay, saveFile } from '@/platform';
+import { fileName, localDay, saveFile } from '@/platform';
 import { Choice, NextAct, ProgressLine, Sheet, Txt } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
+import { nameCards } from './nameCards';
 
 /** The chosen as one file, complete, in any format there is. */
 export function ExportSheet({ cards, onSheet }: ManySheetProps) {
@@ -15,7 +16,7 @@ export function ExportSheet({ cards, onSheet }: ManySheetProps) {
   const [job, setJob] = useState<Job<string>>();
   const [share01, setShare] = useState(0);
   const format = FORMAT_FACTS[formatId];
-  const count = formatCount(cards.length, 'card', 'cards');
+  const count = nameCards(cards);
   const run = async () => {
     try {
       const writing = await dispatch(exportCards(cards, formatId, { onProgress: setShare }));

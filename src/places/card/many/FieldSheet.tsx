@@ -3,10 +3,11 @@ import { View } from 'react-native';
 
 import { findCountryCode } from '@/core/country';
 import { FILL_FIELDS, type FillField, fillIn } from '@/core/editing';
-import { formatCount, LOCALE } from '@/platform';
+import { LOCALE } from '@/platform';
 import { Choice, Field, NextAct, Sheet, Switch } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
+import { nameCards } from './nameCards';
 
 const LABELS: Readonly<Record<FillField, string>> = {
   organisation: 'Organisation',
@@ -23,7 +24,7 @@ export function FieldSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const [label, setLabel] = useState('');
   const [value, setValue] = useState('');
   const [onlyWhereEmpty, setOnlyWhereEmpty] = useState(true);
-  const count = formatCount(cards.length, 'card', 'cards');
+  const count = nameCards(cards);
   const name = field === 'own' ? label.trim() : LABELS[field];
   const filling = { field, value: value.trim(), label: label.trim(), onlyWhereEmpty };
   const isReady = name !== '' && value.trim() !== '';

@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { changeBook, selectLists, useAppDispatch, useAppSelector, useServices } from '@/book';
 import { type Card, shownAs } from '@/core/card';
 import { newList, withMembers, withoutMembers } from '@/core/lists';
-import { formatCount } from '@/platform';
 import { Act, Field, Plus, Sheet, Txt } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
+import { nameCards } from './nameCards';
 import { ShareTick } from './ShareTick';
 
 /** Puts the chosen on lists and takes them off. */
@@ -17,7 +17,7 @@ export function ListsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const lists = useAppSelector(selectLists);
   const [name, setName] = useState('');
   const uids = cards.map(({ uid }) => uid);
-  const count = formatCount(cards.length, 'card', 'cards');
+  const count = nameCards(cards);
   const put = (list: Card, isOn: boolean) =>
     void onChange({
       cards: [list],

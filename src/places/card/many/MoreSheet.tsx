@@ -1,14 +1,12 @@
-import { choosingEnded, useAppDispatch } from '@/book';
 import { hasFlag, withFlag } from '@/core/marks';
-import { formatCount } from '@/platform';
 import { Act, Archive, Download, Pencil, Sheet, Star, Trash } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
+import { nameCards } from './nameCards';
 
 /** What else can be done with all of the chosen. */
-export function MoreSheet({ cards, onSheet, onChange }: ManySheetProps) {
-  const dispatch = useAppDispatch();
-  const count = formatCount(cards.length, 'card', 'cards');
+export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) {
+  const count = nameCards(cards);
   const arePinned = cards.every((card) => hasFlag(card, 'pinned'));
   const areArchived = cards.every((card) => hasFlag(card, 'archived'));
   const close = () => onSheet(undefined);
@@ -19,12 +17,12 @@ export function MoreSheet({ cards, onSheet, onChange }: ManySheetProps) {
       label: areArchived ? `Brought back ${count}` : `Archived ${count}`,
       change: (card) => withFlag(card, 'archived', !areArchived),
     });
-    dispatch(choosingEnded());
+    onGone();
   };
   const remove = async () => {
     close();
     await onChange({ cards, label: `Deleted ${count}`, change: () => undefined, cause: 'delete' });
-    dispatch(choosingEnded());
+    onGone();
   };
   const pin = () => {
     close();

@@ -8,6 +8,7 @@ import { copyText, formatCount, localDay, LOCALE, printPage } from '@/platform';
 import { Act, Copy, Printer, Send, Sheet, Switch } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
+import { nameCards } from './nameCards';
 
 /** Hands several cards to somebody else, in one file, as text or on paper. */
 export function SendManySheet({ cards, onSheet }: ManySheetProps) {
@@ -16,7 +17,7 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
   const { country } = useAppSelector(selectSettings);
   const [withPrivate, setPrivate] = useState(false);
   const [withNotes, setNotes] = useState(false);
-  const count = formatCount(cards.length, 'card', 'cards');
+  const count = nameCards(cards);
   // A private card goes along only when asked for, like a private value.
   const sent = cards
     .filter((card) => withPrivate || card['cordialis.example:private'] !== true)

@@ -3,17 +3,17 @@ import { View } from 'react-native';
 
 import { selectTags, useAppSelector } from '@/book';
 import { isSameTag, tagsOf, withoutTag, withTag } from '@/core/marks';
-import { formatCount } from '@/platform';
 import { Act, Field, Plus, Sheet } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
+import { nameCards } from './nameCards';
 import { ShareTick } from './ShareTick';
 
 /** Gives the chosen tags and takes them away. */
 export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const tags = useAppSelector(selectTags);
   const [word, setWord] = useState('');
-  const count = formatCount(cards.length, 'card', 'cards');
+  const count = nameCards(cards);
   const put = (tag: string, isOn: boolean) =>
     void onChange({
       cards,

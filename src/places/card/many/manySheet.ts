@@ -10,4 +10,6 @@ export interface ManySheetProps {
   /** Opens another sheet in its place; undefined closes it. */
   readonly onSheet: (sheet: ManySheet | undefined) => void;
   readonly onChange: (wish: ManyWish) => Promise<void>;
+  /** Called when the cards are out of sight: deleted or archived. */
+  readonly onGone: () => void;
 }

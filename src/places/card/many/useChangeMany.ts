@@ -2,6 +2,9 @@ import { useRef, useState } from 'react';
 
 import { changeMany, type ManyWish, useAppDispatch } from '@/book';
 
+/** Cards that are changed before anybody would look for progress. */
+const SHOWN_ABOVE = 200;
+
 /** Does something to many cards, showing how far it is where that takes its time. */
 export function useChangeMany() {
   const dispatch = useAppDispatch();
@@ -10,7 +13,8 @@ export function useChangeMany() {
   const change = async (wish: ManyWish) => {
     isStopped.current = false;
     const text = `Changing ${wish.cards.length} cards`;
-    setRunning({ text, share01: 0 });
+    // What is done at once needs no word about how far it is.
+    if (wish.cards.length > SHOWN_ABOVE) setRunning({ text, share01: 0 });
     try {
       await dispatch(
         changeMany(wish, {

@@ -1,0 +1,129 @@
+// Lists: picked, by a rule, on each other; and what a search can be kept as.
+import { expect, find, isRead, isSaved, openDemo, OWN, test } from './fixtures';
+
+test('a list is made, people are put on it by typing, a new one on the spot, and taken off again', async ({
+  page,
+}) => {
+  await openDemo(page, '/lists');
+  await page.getByTestId('new-list').click();
+  await page.getByTestId('list-name').fill('Pier concert');
+  await page.getByTestId('do-new-list').click();
+  await expect(page.getByTestId('list-title')).toHaveText('Pier concert');
+  await page.getByTestId('add-member').fill('achterb');
+  await page.getByRole('button', { name: 'Put Götz Achterberg on it' }).click();
+  await page.getByTestId('add-member').fill('Zora Quast zora@example.org');
+  await page.getByRole('button', { name: /Make a card for Zora/ }).click();
+  await expect(page.getByTestId('list-count')).toHaveText('2 cards');
+  // A list on the list brings its people, who say through which list they came.
+  await page.getByTestId('add-member').fill('patr');
+  await page.getByRole('button', { name: 'Put Patrons on it' }).click();
+  await expect(page.getByTestId('members')).toContainText('Through Patrons');
+  await page.getByRole('button', { name: 'Take Zora Quast off' }).click();
+  await expect(page.getByTestId('members')).not.toContainText('Zora Quast');
+  await isSaved(page);
+  await page.reload();
+  await isRead(page);
+  await expect(page.getByTestId('members')).toContainText('Götz Achterberg');
+  // The card knows its lists.
+  await page
+    .getByTestId('members')
+    .getByRole('link', { name: /Götz Achterberg/ })
+    .click();
+  await expect(page.getByTestId('card-lists-on')).toContainText('Pier concert');
+});
+
+test('a list can’t come to hold itself', async ({ page }) => {
+  await openDemo(page, '/lists');
+  await page.getByRole('link', { name: /^Patrons/ }).click();
+  await page.getByTestId('add-member').fill('opening');
+  await page.getByRole('button', { name: 'Put Opening night on it' }).click();
+  await expect(page.getByText('has Patrons on it already')).toBeVisible();
+});
+
+test('a rule list fills itself, follows every change, and says why somebody is on it', async ({ page }) => {
+  await openDemo(page, '/lists');
+  await page.getByTestId('new-list').click();
+  await page.getByTestId('list-name').fill('Swedes without mail');
+  await page.getByRole('radio', { name: /By a rule/ }).click();
+  await page.getByTestId('do-new-list').click();
+  await page.getByTestId('add-condition').click();
+  await page.getByTestId('test-value').fill('sweden');
+  await expect(page.getByTestId('test-count')).toContainText(/in sweden: [1-9]/);
+  await page.getByTestId('keep-test').click();
+  const count = async () => Number((await page.getByTestId('list-count').textContent())?.split(' ')[0]);
+  await expect.poll(count).toBeGreaterThan(2);
+  const all = await count();
+  await page.getByTestId('add-condition').click();
+  await page.getByRole('radio', { name: 'Mail', exact: true }).click();
+  await page.getByRole('radio', { name: 'There is a mail' }).click();
+  await page.getByTestId('test-not').click();
+  await page.getByTestId('keep-test').click();
+  await expect.poll(count).toBeLessThan(all);
+  await page
+    .getByRole('button', { name: /^Why is/ })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog')).toContainText('in sweden');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await expect.poll(count).toBe(all);
+});
+
+test('a search with limits says what it understood, and is kept as a list or chosen as a whole', async ({
+  page,
+}) => {
+  await openDemo(page, '/book');
+  await page.getByTestId('quick-line').fill('people in leipzig');
+  await expect(page.getByTestId('understood')).toHaveText('Understood: people only, in leipzig');
+  await page.getByTestId('choose-found').click();
+  await expect(page.getByTestId('chosen-count')).toHaveText(/[1-9] cards? chosen/);
+  await page.getByTestId('choosing-done').click();
+  await page.getByTestId('quick-line').fill('people in leipzig');
+  await page.getByTestId('keep-found').click();
+  await expect(page.getByTestId('list-title')).toHaveText('people only, in leipzig');
+  await expect(page.getByTestId('list-count')).toHaveText(/[1-9] card/);
+});
+
+test('an archived card is out of sight, found when asked for, and comes back', async ({ page }) => {
+  await openDemo(page, '/book');
+  await find(page, 'achterberg gö', /Götz Achterberg/);
+  await page.getByTestId('card-more').click();
+  await page.getByTestId('many-archive').click();
+  await page.getByTestId('quick-line').fill('götz achterberg');
+  await expect(page.getByText('Nothing found for')).toBeVisible();
+  await find(page, 'götz archived', /Götz Achterberg/);
+  await page.getByTestId('bring-back').click();
+  await expect(page.getByTestId('bring-back')).toHaveCount(0);
+  await find(page, 'götz achterberg', /Götz Achterberg/);
+});
+
+test('a pinned card stands at the head of the Book, in whatever order that is', async ({ page }) => {
+  await openDemo(page, '/book');
+  await find(page, 'lowther ada', /Ada Lowther/);
+  await page.getByTestId('card-more').click();
+  await page.getByTestId('many-pin').click();
+  await isSaved(page);
+  await page.goto(page.url().replace(/\/book\/.*/, '/book'));
+  await isRead(page);
+  // The list draws its rows in any order; what counts is where they stand.
+  const topmost = (selector: string) =>
+    page.evaluate((wished) => {
+      const all = [...document.querySelectorAll(wished)];
+      const top = (one: Element) => one.getBoundingClientRect().top;
+      const [first] = all.sort((a, b) => top(a) - top(b));
+      return first?.getAttribute('aria-label') ?? first?.textContent;
+    }, selector);
+  await expect.poll(() => topmost('[id^="row-"]')).toContain('Ada Lowther');
+  await page.getByRole('button', { name: 'Order: surname' }).click();
+  await page.getByRole('radio', { name: 'Place' }).click();
+  await page.keyboard.press('Escape');
+  await expect.poll(() => topmost('[id^="row-"]')).toContain('Ada Lowther');
+  await expect(page.getByTestId('book-list').getByRole('heading', { name: 'Pinned' })).toBeVisible();
+  await expect(page.getByTestId('book-list').getByRole('heading', { name: 'A', exact: true })).toHaveCount(0);
+});
+
+test('a new book says what lists are for', async ({ page }) => {
+  await page.goto(`${OWN}/lists`);
+  await isRead(page);
+  await expect(page.getByText('lists that fill themselves by a rule')).toBeVisible();
+});
