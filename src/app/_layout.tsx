@@ -2,11 +2,12 @@ import '../ui/theme/global.css';
 
 import { Slot } from 'expo-router';
 
+import { loadQuickPlans } from '@/places/card/lazy';
 import { Frame } from '@/places/frame/Frame';
 
 export default function Layout() {
   return (
-    <Frame>
+    <Frame loadPlans={loadQuickPlans}>
       <Slot />
     </Frame>
   );

@@ -7,3 +7,11 @@ export async function copyText(text: string): Promise<boolean> {
     return false;
   }
 }
+
+/** Opens an address with whatever the device has for it: a call, a message, a map. */
+export function openOutside(uri: string): void {
+  const link = document.createElement('a');
+  link.href = uri;
+  if (/^https?:/i.test(uri)) Object.assign(link, { target: '_blank', rel: 'noopener noreferrer' });
+  link.click();
+}

@@ -12,3 +12,8 @@ export const NewCardPage = lazy(() => load().then((pages) => ({ default: pages.N
 export function preloadCardPages(): void {
   void load();
 }
+
+/** Loads what plans the acts of the quick line, which needs what the pages need. */
+export function loadQuickPlans() {
+  return load();
+}

@@ -12,19 +12,28 @@ import { NavLink } from './NavLink';
 import { Notices } from './Notices';
 import { isInPlace, PLACES } from './places';
 import { QuickLine } from './QuickLine';
+import { type QuickPlans, QuickPlansContext } from './quickPlans';
 import { SaveState } from './SaveState';
 import { useBackupReminder } from './useBackupReminder';
 import { useCalendarFeed } from './useCalendarFeed';
 import { usePageKeys } from './usePageKeys';
 import { usePageState } from './usePageState';
 
+interface FrameProps {
+  readonly children: ReactNode;
+  /** Loads what plans the acts of the quick line. */
+  readonly loadPlans: () => Promise<QuickPlans>;
+}
+
 /** What is around every screen: the state, the theme, the way to the five places, the quick line, messages. */
-export function Frame({ children }: { readonly children: ReactNode }) {
+export function Frame({ children, loadPlans }: FrameProps) {
   const { store, services } = getBook(bookName());
   return (
     <Provider store={store}>
       <ServicesProvider value={services}>
-        <Themed>{children}</Themed>
+        <QuickPlansContext value={loadPlans}>
+          <Themed>{children}</Themed>
+        </QuickPlansContext>
       </ServicesProvider>
     </Provider>
   );

@@ -1,23 +1,20 @@
 import { useEffect, useRef, useState } from 'react';
-import {
-  type NativeSyntheticEvent,
-  ScrollView,
-  TextInput,
-  type TextInputKeyPressEventData,
-  View,
-} from 'react-native';
+import { type NativeSyntheticEvent, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
+import type { Offer } from '@/core/quickline';
+import type { Hit } from '@/core/search';
 import { onKeyPress } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Search, Txt, useColours, useWide, X } from '@/ui';
+import { Act, CircleHelp, Search, useColours, useWide, X } from '@/ui';
 
-import { FoundRow, pathOf } from './FoundRow';
-import { Understanding } from './Understanding';
+import { pathOf } from './FoundRow';
+import { QuickHelp } from './QuickHelp';
+import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
 import { useFind } from './useFind';
+import { useOffers } from './useOffers';
+import { useRunOffer } from './useRunOffer';
 
-const LIST_ID = 'quick-found';
-
-/** The one line that finds; on every screen, within reach of the thumb, and under the key /. */
+/** The one line that finds, fills in and does; on every screen, within reach of the thumb, and under the key /. */
 export function QuickLine() {
   const { isWide } = useWide();
   const colours = useColours();
@@ -25,8 +22,11 @@ export function QuickLine() {
   const [query, setQuery] = useState('');
   const [isFocused, setFocused] = useState(false);
   const [chosen, setChosen] = useState(0);
+  const [isHelpOpen, setHelpOpen] = useState(false);
   const found = useFind(query);
-  const hits = found?.hits;
+  const { offers, isAsked } = useOffers(query, isFocused);
+  const run = useRunOffer();
+  const entries = toEntries(found?.hits ?? [], offers, isAsked);
   useEffect(
     () =>
       onKeyPress(({ key, isCommand, isTyping }) => {
@@ -41,44 +41,37 @@ export function QuickLine() {
     setChosen(0);
     input.current?.blur();
   };
+  const runEntry = (entry: QuickEntry) => {
+    if (entry.kind === 'offer' && !run(entry.offer)) return;
+    close();
+    if (entry.kind === 'hit') go(pathOf(entry.hit));
+  };
   const onKey = (event: NativeSyntheticEvent<TextInputKeyPressEventData>) => {
     const { key } = event.nativeEvent;
-    const last = (hits?.length ?? 0) - 1;
-    if (key === 'ArrowDown') setChosen(Math.min(chosen + 1, Math.max(0, last)));
+    if (key === 'ArrowDown') setChosen(Math.min(chosen + 1, Math.max(0, entries.length - 1)));
     else if (key === 'ArrowUp') setChosen(Math.max(chosen - 1, 0));
     else if (key === 'Escape') close();
     else if (key === 'Enter') {
-      const hit = hits?.[chosen];
-      if (hit) {
-        close();
-        go(pathOf(hit));
-      }
+      const entry = entries[chosen];
+      if (entry) runEntry(entry);
     } else return;
     event.preventDefault();
   };
-  const isOpen = hits !== undefined;
-  const list = isOpen ? (
-    <View
-      className={`absolute left-0 right-0 z-20 border-rule bg-paper ${isWide ? 'top-full max-h-[70vh] border-x border-b' : 'bottom-full max-h-[65vh] border-t'}`}
-    >
-      {found && hits.length > 0 ? <Understanding query={query} found={found} onDone={close} /> : null}
-      <ScrollView
-        keyboardShouldPersistTaps="always"
-        {...({ role: 'listbox' } as object)}
-        aria-label="Found"
-        nativeID={LIST_ID}
-      >
-        {hits.map((hit, i) => (
-          <FoundRow key={hit.uid} hit={hit} id={`found-${i}`} isChosen={i === chosen} onOpen={close} />
-        ))}
-      </ScrollView>
-      {hits.length === 0 ? <NothingFound query={query} onClose={close} /> : null}
-    </View>
-  ) : null;
+  const isOpen = found !== undefined;
+  const hasEntries = isOpen && entries.length > 0;
   return (
     <View {...({ role: 'search' } as object)} className={isWide ? 'z-20 px-5 pt-[14px]' : 'z-20 px-3'}>
       <View>
-        {list}
+        {isOpen ? (
+          <QuickList
+            query={query}
+            found={found}
+            entries={entries}
+            chosen={chosen}
+            onRun={runEntry}
+            onClose={close}
+          />
+        ) : null}
         <View
           className={`min-h-[44px] flex-row items-center gap-3 border border-b-2 border-rule bg-paper pl-3 ${isFocused ? 'border-b-berry' : 'border-b-ink'} ${isWide ? 'rounded-[4px]' : 'rounded-t-[4px]'}`}
         >
@@ -86,14 +79,14 @@ export function QuickLine() {
           <TextInput
             ref={input}
             role="combobox"
-            aria-label="Find"
+            aria-label="Find, fill in or do"
             {...({
               'aria-expanded': isOpen,
-              'aria-controls': LIST_ID,
+              'aria-controls': QUICK_LIST_ID,
               'aria-autocomplete': 'list',
             } as object)}
-            {...(isOpen && hits.length > 0 ? ({ 'aria-activedescendant': `found-${chosen}` } as object) : {})}
-            placeholder="Find by name, town, number, mail"
+            {...(hasEntries ? ({ 'aria-activedescendant': `found-${chosen}` } as object) : {})}
+            placeholder="Find somebody, or say what to do"
             value={query}
             onChangeText={(text) => {
               setQuery(text);
@@ -112,31 +105,39 @@ export function QuickLine() {
           {query !== '' ? (
             <Act label="Clear" icon={X} iconOnly tone="faded" onPress={close} />
           ) : (
-            <View aria-hidden className="mr-3 rounded-[4px] border border-rule px-2">
-              <Txt size="small" tone="faded">
-                /
-              </Txt>
-            </View>
+            <Act
+              label="What this line understands"
+              icon={CircleHelp}
+              iconOnly
+              tone="faded"
+              onPress={() => setHelpOpen(true)}
+              testID="quick-help"
+            />
           )}
         </View>
       </View>
+      {isHelpOpen ? (
+        <QuickHelp
+          onClose={() => setHelpOpen(false)}
+          onTry={(text) => {
+            setHelpOpen(false);
+            setQuery(text);
+            setChosen(0);
+            setTimeout(() => input.current?.focus(), 0);
+          }}
+        />
+      ) : null}
     </View>
   );
 }
 
-function NothingFound({ query, onClose }: { readonly query: string; readonly onClose: () => void }) {
-  return (
-    <View className="gap-1 px-3 py-3">
-      <Txt tone="faded">{`Nothing found for “${query.trim()}”.`}</Txt>
-      <View className="flex-row">
-        <Act
-          label="New card with this name"
-          onPress={() => {
-            onClose();
-            go(`/book/new?name=${encodeURIComponent(query.trim())}`);
-          }}
-        />
-      </View>
-    </View>
-  );
+/** What was asked for in so many words comes first; what could be filled in stands behind what was found. */
+function toEntries(hits: readonly Hit[], offers: readonly Offer[], isAsked: boolean): QuickEntry[] {
+  const found = hits.map((hit): QuickEntry => ({ kind: 'hit', key: hit.uid, hit }));
+  const acts = offers.map((offer): QuickEntry => ({
+    kind: 'offer',
+    key: `${offer.kind} ${offer.uid}`,
+    offer,
+  }));
+  return isAsked ? [...acts, ...found] : [...found, ...acts];
 }

@@ -1,0 +1,76 @@
+import { useContext, useEffect, useMemo, useState } from 'react';
+
+import { selectLists, selectSettings, useAppSelector, useCardGetter, useServices } from '@/book';
+import { shownAs, type Uid } from '@/core/card';
+import type { Offer, Quick } from '@/core/quickline';
+import { localDay, LOCALE } from '@/platform';
+
+import { type QuickPlans, QuickPlansContext } from './quickPlans';
+
+/** Cards that an act is offered for: where a name could be several people's, they choose. */
+const CANDIDATES = 4;
+
+/** What the line offers beside what it finds. */
+export interface Offers {
+  readonly offers: readonly Offer[];
+  /** Whether it asks for an act in so many words; then offers stand before what is found. */
+  readonly isAsked: boolean;
+}
+
+const NONE: Offers = { offers: [], isAsked: false };
+
+interface Read {
+  readonly query: string;
+  readonly quick: Quick;
+  readonly uids: readonly Uid[];
+}
+
+/** What a line would do, for each card that its name could mean; nothing for a line that only finds. */
+export function useOffers(query: string, isUsed: boolean): Offers {
+  const { search, newUid, utcNow } = useServices();
+  const load = useContext(QuickPlansContext);
+  const [plans, setPlans] = useState<QuickPlans>();
+  const [read, setRead] = useState<Read>();
+  const lists = useAppSelector(selectLists);
+  const { country } = useAppSelector(selectSettings);
+  const getCard = useCardGetter();
+  useEffect(() => {
+    // A chunk that can't be loaded leaves a line that finds.
+    if (isUsed) void load?.().then(setPlans, () => undefined);
+  }, [isUsed, load]);
+  useEffect(() => {
+    let isCurrent = true;
+    const known = { lists: lists.map((list) => ({ uid: list.uid, name: shownAs(list) })) };
+    const quick = query.trim() === '' ? undefined : plans?.parseQuick(query, known);
+    if (!quick || !asksForSomething(quick)) return;
+    const names =
+      quick.name === ''
+        ? Promise.resolve([])
+        : search.find(quick.name, CANDIDATES, localDay()).then(({ hits }) => hits);
+    void names.then((hits) => {
+      const uids = hits.filter(({ kind }) => kind !== 'list').map(({ uid }) => uid);
+      if (isCurrent) setRead({ query, quick, uids });
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [lists, plans, query, search]);
+  return useMemo(() => {
+    if (!plans || read?.query !== query) return NONE;
+    const { quick, uids } = read;
+    const context = { country, locale: LOCALE, getList: getCard };
+    const offers = uids.flatMap((uid) => {
+      const card = getCard(uid);
+      return (card && plans.planQuick(card, quick, context)) ?? [];
+    });
+    const isNew = (uids.length === 0 && quick.fills.length > 0) || quick.verb === 'add';
+    const fresh = isNew && quick.name !== '' ? plans.planNew(quick, newUid(), utcNow(), context) : undefined;
+    const isAsked = quick.verb !== undefined || quick.wanted !== undefined;
+    return { offers: fresh ? [...offers, fresh] : offers, isAsked };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
+  }, [country, plans, query, read]);
+}
+
+function asksForSomething({ verb, wanted, fills }: Quick): boolean {
+  return verb !== undefined || wanted !== undefined || fills.length > 0;
+}

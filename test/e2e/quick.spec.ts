@@ -1,0 +1,66 @@
+// The quick line: finding, filling in and doing, by the keyboard alone.
+import { expect, isSaved, openDemo, test } from './fixtures';
+
+test('a line shows what it would do before Enter, fills several things in, and undo takes them back', async ({
+  page,
+}) => {
+  await openDemo(page, '/book');
+  await page.keyboard.press('/');
+  await page.keyboard.type('ada lowther 07700 900123 #choir on patr');
+  const option = page.getByRole('option', { name: /^Add to Ada Lowther/ });
+  await expect(option).toContainText('number 07700 900123 · tag choir · on Patrons');
+  await expect(option).toHaveAttribute('aria-selected', 'true');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Add to Ada Lowther: number/)).toBeVisible();
+  await isSaved(page);
+  await page.keyboard.press('/');
+  await page.keyboard.type('ada lowther');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: /Phone, 07700 900123/ })).toBeVisible();
+  await expect(page.getByTestId('card-lists-on')).toContainText('Patrons');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('link', { name: /Phone, 07700 900123/ })).toHaveCount(0);
+});
+
+test('a name nobody has makes a card with what was recognised', async ({ page }) => {
+  await openDemo(page, '/book');
+  await page.keyboard.press('/');
+  await page.keyboard.type('Zora Quast zora@example.org born 3 May');
+  await expect(page.getByRole('option', { name: /^New card Zora Quast/ })).toContainText(
+    'mail zora@example.org · birthday 3 May',
+  );
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('card-name')).toHaveText('Zora Quast');
+  await expect(page.getByTestId('card-page')).toContainText('3 May');
+});
+
+test('one value is shown to copy, an act says what it needs, a page opens', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openDemo(page, '/book');
+  await page.keyboard.press('/');
+  await page.keyboard.type('ada lowther mail');
+  await expect(
+    page.getByRole('option', { name: /Ada Lowther: mail, ada.lowther@example.org/ }),
+  ).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect
+    .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+    .toBe('ada.lowther@example.org');
+  await page.keyboard.press('/');
+  await page.keyboard.type('call ada lowther');
+  await expect(page.getByRole('option', { name: /^Call Ada Lowther, 020 7946/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('/');
+  await page.keyboard.type('edit ada lowther');
+  await expect(page.getByRole('option', { name: /^Edit Ada Lowther/ })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('field-name')).toHaveValue('Ada Lowther');
+});
+
+test('the line says all it understands, with examples to try', async ({ page }) => {
+  await openDemo(page, '/book');
+  await page.getByTestId('quick-help').click();
+  await expect(page.getByTestId('help-Do')).toContainText('call Götz Achterberg');
+  await page.getByRole('button', { name: /Try: Götz Achterberg mail/ }).click();
+  await expect(page.getByRole('option', { name: /Götz Achterberg: mail/ })).toBeVisible();
+});
