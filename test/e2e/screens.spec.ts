@@ -14,6 +14,8 @@ const SCREENS = [
   '/import',
   '/settings',
   '/lists',
+  '/lists/c0a0d1a1-0000-4000-8d00-000000000006',
+  '/lists/c0a0d1a1-0000-4000-8d00-000000000007',
   '/tidy',
   '/devices',
   '/book/nobody',
@@ -93,6 +95,36 @@ test('an open sheet and open finds have no fault of accessibility either', async
   await page.getByRole('button', { name: /^Order/ }).click();
   await page.getByRole('dialog').waitFor();
   expect.soft(await faultsOf(page, '[role=dialog]')).toEqual([]);
+});
+
+test('choosing several, its sheets, the rule editor and the quick line’s help have no fault of accessibility', async ({
+  page,
+}) => {
+  await openDemo(page, '/book');
+  await page.getByTestId('choose-several').click();
+  await page.getByTestId('book-list').getByRole('checkbox').first().click();
+  await page.getByTestId('many-more').waitFor();
+  expect.soft(await faultsOf(page), 'choosing').toEqual([]);
+  for (const sheet of ['lists', 'tags', 'send', 'more']) {
+    await page.getByTestId(`many-${sheet}`).click();
+    await page.getByRole('dialog').waitFor();
+    expect.soft(await faultsOf(page, '[role=dialog]'), sheet).toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+  await page.getByTestId('choosing-done').click();
+  await page.getByTestId('quick-line').fill('ada lowther #choir');
+  await page.getByRole('option', { name: /^Add to/ }).waitFor();
+  expect.soft(await faultsOf(page, '[role=search]'), 'an offer').toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByTestId('quick-help').click();
+  await page.getByTestId('help-Do').waitFor();
+  expect.soft(await faultsOf(page, '[role=dialog]'), 'help').toEqual([]);
+  await page.keyboard.press('Escape');
+  await openDemo(page, '/lists/c0a0d1a1-0000-4000-8d00-000000000007');
+  await page.getByTestId('add-condition').first().click();
+  await page.getByTestId('test-value').waitFor();
+  expect.soft(await faultsOf(page, '[role=dialog]'), 'condition').toEqual([]);
 });
 
 test('the sheets and steps of sending, adding, matching and restoring have no fault of accessibility', async ({

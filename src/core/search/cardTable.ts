@@ -20,6 +20,8 @@ export interface Slot {
 export class CardTable {
   readonly words = new WordTable();
   readonly slots: (Slot | undefined)[] = [];
+  /** The digits of each place's numbers, a space between: looked through as a whole for any part of a number. */
+  readonly digits: string[] = [];
   /** Lists, by uid, with their places. */
   readonly lists = new Map<Uid, number>();
   /** Places of cards that name a card as related, by its uid. */
@@ -40,6 +42,7 @@ export class CardTable {
     let filled = 0;
     for (const [field] of doc.values) filled |= 1 << FIELDS.indexOf(field);
     const place = this.slots.push({ doc, sortKey: foldText(doc.shown), filled }) - 1;
+    this.digits.push(doc.digits.join(' '));
     this.places.set(doc.uid, place);
     if (doc.kind === 'list') this.lists.set(doc.uid, place);
     for (const uid of doc.related ?? []) {
@@ -59,6 +62,7 @@ export class CardTable {
     if (place === undefined) return;
     // Its postings stay and lead nowhere; they are as few as the edits of one sitting.
     this.slots[place] = undefined;
+    this.digits[place] = '';
     this.places.delete(uid);
     this.lists.delete(uid);
   }

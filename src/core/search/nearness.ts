@@ -6,29 +6,62 @@
  */
 export function compareBeginning(typed: string, word: string, max: number): number {
   const width = Math.min(word.length, typed.length + max);
-  if (width < typed.length - max) return max + 1;
-  let older: number[] = [];
-  let last = Array.from({ length: width + 1 }, (_, j) => j);
+  if (width < typed.length - max || typed.length > MAX_LENGTH) return max + 1;
+  for (let j = 0; j <= width; j += 1) rows[1][j] = j;
   for (let i = 1; i <= typed.length; i += 1) {
-    const row = [i];
-    let least = i;
-    for (let j = 1; j <= width; j += 1) {
-      const isSame = typed.charCodeAt(i - 1) === word.charCodeAt(j - 1);
-      let cost = Math.min((last[j] ?? 0) + 1, (row[j - 1] ?? 0) + 1, (last[j - 1] ?? 0) + (isSame ? 0 : 1));
-      const isSwapped =
-        i > 1 &&
-        j > 1 &&
-        typed.charCodeAt(i - 1) === word.charCodeAt(j - 2) &&
-        typed.charCodeAt(i - 2) === word.charCodeAt(j - 1);
-      if (isSwapped) cost = Math.min(cost, (older[j - 2] ?? 0) + 1);
-      row.push(cost);
-      least = Math.min(least, cost);
-    }
-    if (least > max) return max + 1;
-    older = last;
-    last = row;
+    const [older, last, row] = [
+      rows[(i + 2) % 3] ?? rows[0],
+      rows[i % 3] ?? rows[1],
+      rows[(i + 1) % 3] ?? rows[2],
+    ];
+    if (fillRow(row, last, older, { typed, word, i, width }) > max) return max + 1;
   }
-  return Math.min(...last);
+  const last = rows[(typed.length + 1) % 3] ?? rows[0];
+  let least = max + 1;
+  for (let j = 0; j <= width; j += 1) least = Math.min(least, last[j] ?? least);
+  return least;
+}
+
+/** Words longer than this are no words that anybody mistypes. */
+const MAX_LENGTH = 60;
+
+/** The rows of the table of distances, used again for each word: there are tens of thousands. */
+const rows = [
+  new Uint8Array(MAX_LENGTH + 8),
+  new Uint8Array(MAX_LENGTH + 8),
+  new Uint8Array(MAX_LENGTH + 8),
+] as const;
+
+interface Cell {
+  readonly typed: string;
+  readonly word: string;
+  readonly i: number;
+  readonly width: number;
+}
+
+/** Fills the row of one typed letter; gives the least of it. */
+function fillRow(
+  row: Uint8Array,
+  last: Uint8Array,
+  older: Uint8Array,
+  { typed, word, i, width }: Cell,
+): number {
+  const letter = typed.charCodeAt(i - 1);
+  const before = i > 1 ? typed.charCodeAt(i - 2) : -1;
+  row[0] = i;
+  let least = i;
+  let left = i;
+  for (let j = 1; j <= width; j += 1) {
+    const other = word.charCodeAt(j - 1);
+    const diagonal = (last[j - 1] ?? 0) + (letter === other ? 0 : 1);
+    let cost = Math.min((last[j] ?? 0) + 1, left + 1, diagonal);
+    if (j > 1 && letter === word.charCodeAt(j - 2) && before === other)
+      cost = Math.min(cost, (older[j - 2] ?? 0) + 1);
+    row[j] = cost;
+    left = cost;
+    if (cost < least) least = cost;
+  }
+  return least;
 }
 
 /** Letters of a word that may be wrong: none of a short one, of which nearly any other is a neighbour. Ours. */

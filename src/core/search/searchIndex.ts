@@ -187,12 +187,13 @@ export class SearchIndex {
 
   private findDigits(digits: string, scores: Float32Array): boolean {
     const weight = WEIGHTS[FIELDS.indexOf('number')] ?? 1;
+    const numbers = this.table.digits;
     let isFound = false;
-    this.table.slots.forEach((slot, place) => {
-      if (!slot?.doc.digits.some((number) => number.includes(digits))) return;
+    for (let place = 0; place < numbers.length; place += 1) {
+      if (numbers[place]?.includes(digits) !== true) continue;
       isFound = true;
       put(scores, place, weight);
-    });
+    }
     return isFound;
   }
 

@@ -8,6 +8,8 @@ export class WordTable {
   private readonly postings = new Map<string, number[]>();
   private sorted: string[] = [];
   private fresh: string[] = [];
+  /** Which letters each of the sorted words has, as bits. */
+  private letters = new Uint32Array(0);
 
   /** Notes that a word leads to a number; the same twice in a row counts once. */
   add(word: string, posting: number): void {
@@ -33,10 +35,19 @@ export class WordTable {
 
   /** Calls back for words that begin nearly like this, with the count of letters that differ. */
   forEachNear(word: string, max: number, visit: (posting: number, typos: number) => void): void {
-    for (const known of this.postings.keys()) {
+    if (this.fresh.length > MAX_FRESH) this.sortIn();
+    const wished = lettersOf(word);
+    const [first, second] = [word.charCodeAt(0), word.charCodeAt(1)];
+    const look = (known: string, letters: number) => {
+      // Most words are told apart by the letters they haven't got, and by their first two.
+      if (countBits(wished & ~letters) > max) return;
+      const [a, b] = [known.charCodeAt(0), known.charCodeAt(1)];
+      if (a !== first && a !== second && b !== first && b !== second) return;
       const typos = compareBeginning(word, known, max);
       if (typos <= max) this.visitWord(known, false, (posting) => visit(posting, typos));
-    }
+    };
+    this.sorted.forEach((known, i) => look(known, this.letters[i] ?? 0));
+    for (const known of this.fresh) look(known, lettersOf(known));
   }
 
   private visitWord(
@@ -49,6 +60,7 @@ export class WordTable {
 
   private sortIn(): void {
     this.sorted = [...this.postings.keys()].sort();
+    this.letters = Uint32Array.from(this.sorted, lettersOf);
     this.fresh = [];
   }
 
@@ -61,4 +73,17 @@ export class WordTable {
     }
     return low;
   }
+}
+
+/** A bit for each letter that a word has; letters that share one make words look nearer than they are. */
+function lettersOf(word: string): number {
+  let bits = 0;
+  for (let i = 0; i < word.length; i += 1) bits |= 1 << (word.charCodeAt(i) & 31);
+  return bits;
+}
+
+function countBits(bits: number): number {
+  let count = 0;
+  for (let rest = bits; rest !== 0; rest &= rest - 1) count += 1;
+  return count;
 }
