@@ -61,6 +61,17 @@ try {
   await shoot('phone', 'light', 'finding-phone', '/book', (page) =>
     page.getByTestId('quick-line').fill('har'),
   );
+  await shoot('phone', 'light', 'quick-phone', '/book', async (page) => {
+    await page.getByTestId('quick-line').fill('ada lowther 07700 900123 #choir on patr');
+    await page.getByRole('option', { name: /^Add to/ }).waitFor();
+  });
+  await shoot('phone', 'light', 'choosing-phone', '/book', async (page) => {
+    await page.getByTestId('choose-several').click();
+    for (const at of [0, 2, 3]) await page.getByTestId('book-list').getByRole('checkbox').nth(at).click();
+    await page.getByTestId('many-more').waitFor();
+  });
+  await shoot('phone', 'light', 'lists-phone', '/lists');
+  await shoot('phone', 'light', 'rule-phone', '/lists/c0a0d1a1-0000-4000-8d00-000000000007');
   await shoot('phone', 'light', 'import-phone', '/import', async (page) => {
     const chooser = page.waitForEvent('filechooser');
     await page.getByTestId('choose-files').click();
