@@ -43,6 +43,7 @@ export default tseslint.config(
   {
     ignores: [
       '**/*.data.ts',
+      '.bench',
       'dist',
       'node_modules',
       'coverage',
