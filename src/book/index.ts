@@ -42,6 +42,7 @@ export {
   selectBookList,
   selectCounts,
   selectOrder,
+  selectPinnedRows,
   selectRow,
   selectRowsByUid,
 } from './rows/rowsSlice';

@@ -79,6 +79,8 @@ function securityHeaders() {
         fontSrc: ["'self'"],
         connectSrc: ["'self'"],
         workerSrc: ["'self'"],
+        // The page makes its manifest itself, with the pinned people in it.
+        manifestSrc: ["'self'", 'blob:'],
         objectSrc: ["'none'"],
         frameAncestors: ["'none'"],
         baseUri: ["'none'"],

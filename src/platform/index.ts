@@ -11,6 +11,7 @@ export * from './files';
 export * from './image';
 export * from './locale';
 export * from './keyboard';
+export * from './manifest';
 export * from './pageEvents';
 export * from './paths';
 export * from './share';

@@ -105,6 +105,14 @@ test('a pinned card stands at the head of the Book, in whatever order that is', 
   await isSaved(page);
   await page.goto(page.url().replace(/\/book\/.*/, '/book'));
   await isRead(page);
+  // The installed application offers the pinned people; the browser reads it as it would on installing.
+  const devtools = await page.context().newCDPSession(page);
+  const manifest = async () => {
+    const { data, errors } = await devtools.send('Page.getAppManifest');
+    const { shortcuts } = JSON.parse(data ?? '{}') as { shortcuts?: { name: string }[] };
+    return { errors, names: shortcuts?.map(({ name }) => name) };
+  };
+  await expect.poll(manifest).toEqual({ errors: [], names: ['New card', 'Ada Lowther'] });
   // The list draws its rows in any order; what counts is where they stand.
   const topmost = (selector: string) =>
     page.evaluate((wished) => {
@@ -126,4 +134,30 @@ test('a new book says what lists are for', async ({ page }) => {
   await page.goto(`${OWN}/lists`);
   await isRead(page);
   await expect(page.getByText('lists that fill themselves by a rule')).toBeVisible();
+});
+
+test('a tag is renamed, joined to another, given a colour, and its cards are chosen', async ({ page }) => {
+  await openDemo(page, '/lists');
+  const tag = (name: string) => page.getByRole('button', { name: new RegExp(`^Tag ${name}, `) });
+  const countOf = async (name: string) =>
+    Number(/, ([\d,]+) card/.exec((await tag(name).getAttribute('aria-label')) ?? '')?.[1]);
+  const [press, patrons] = [await countOf('press'), await countOf('patrons')];
+  await tag('press').click();
+  await page.getByTestId('rename-tag').fill('media');
+  await page.getByTestId('do-rename-tag').click();
+  await expect(tag('press')).toHaveCount(0);
+  expect(await countOf('media')).toBe(press);
+  await tag('media').click();
+  await page.getByTestId('rename-tag').fill('Patrons');
+  await expect(page.getByText('the two become one')).toBeVisible();
+  await page.getByTestId('do-rename-tag').click();
+  await expect(tag('media')).toHaveCount(0);
+  expect(await countOf('patrons')).toBe(press + patrons);
+  await page.keyboard.press('Control+z');
+  expect(await countOf('media')).toBe(press);
+  await tag('media').click();
+  await page.getByRole('radio', { name: 'Plum' }).click();
+  await expect(page.getByRole('radio', { name: 'Plum' })).toBeChecked();
+  await page.getByTestId('choose-tag').click();
+  await expect(page.getByTestId('chosen-count')).toHaveText(`${press} cards chosen`);
 });

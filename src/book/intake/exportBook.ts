@@ -1,9 +1,9 @@
 import type { Card } from '@/core/card';
 
 import type { AppThunk } from '../appStore';
-import { selectCardsByUid } from '../cards/cardsSlice';
 import { findHeadingsInWorker, type Job, writeFileInWorker } from '../clients/filesClient';
 import { withPhotos } from '../photos/withPhotos';
+import { selectCardsInOrder } from '../rows/rowsSlice';
 import type { Progress } from '../workers/files';
 
 interface ExportOptions {
@@ -27,11 +27,10 @@ export function exportCards(
 
 /** Starts writing the whole book. */
 export function exportBook(formatId: string, options: ExportOptions): AppThunk<Promise<Job<string>>> {
-  return (dispatch, getState) =>
-    dispatch(exportCards(selectCardsByUid(getState()).values(), formatId, options));
+  return (dispatch, getState) => dispatch(exportCards(selectCardsInOrder(getState()), formatId, options));
 }
 
 /** Starts finding the columns that a table of the whole book needs. */
 export function findBookHeadings(): AppThunk<Job<string[]>> {
-  return (_, getState) => findHeadingsInWorker(selectCardsByUid(getState()).values());
+  return (_, getState) => findHeadingsInWorker(selectCardsInOrder(getState()));
 }

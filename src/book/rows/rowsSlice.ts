@@ -136,6 +136,27 @@ export const selectRowsByUid = (root: WithRows) => root.rows.byUid;
 /** Uids in the order of the book. */
 export const selectOrder = (root: WithRows) => root.rows.order;
 
+/** The rows of pinned cards, in the order of the Book. Only what changes among them makes a new list. */
+export const selectPinnedRows = createSelector(
+  [selectOrder, selectRowsByUid],
+  (order, byUid) => order.flatMap((uid) => (byUid.get(uid)?.isPinned === true ? (byUid.get(uid) ?? []) : [])),
+  { memoizeOptions: { resultEqualityCheck: isSameList } },
+);
+
+function isSameList(a: readonly unknown[], b: readonly unknown[]): boolean {
+  return a.length === b.length && a.every((one, i) => one === b[i]);
+}
+
+/** All cards that have been read: in the order of the Book, those without a line there last. */
+export function selectCardsInOrder({
+  rows,
+  cards,
+}: WithRows & { readonly cards: { readonly byUid: UidMap<Card> } }): Card[] {
+  const shown = rows.order.flatMap((uid) => cards.byUid.get(uid) ?? []);
+  const others = cards.byUid.values().filter(({ uid }) => !rows.byUid.has(uid));
+  return [...shown, ...others.sort((a, b) => (a.uid < b.uid ? -1 : 1))];
+}
+
 /** One line of the Book: a letter over the rows that begin with it, or a row. */
 export type BookItem =
   { readonly kind: 'letter'; readonly letter: string } | { readonly kind: 'row'; readonly uid: Uid };

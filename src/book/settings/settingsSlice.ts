@@ -13,6 +13,8 @@ export const settingsSchema = z.object({
   tableColumns: z.record(z.string(), z.array(z.string())).catch({}),
   /** The parts of a card that are offered at once when one is written, in order; none for the usual ones. */
   cardLayout: z.array(z.string()).catch([]),
+  /** The colours of tags, by the tag in lower case: a place among the theme's ten tones. */
+  tagTones: z.record(z.string(), z.number().int().min(0).max(9)).catch({}),
   /** The name of the calendar on the hub; '' where there is none. */
   calendarToken: z.string().catch(''),
   /** UTCDateTime of the last backup; '' for none. */

@@ -51,7 +51,8 @@ export const FORMAT_FACTS = {
     mediaType: 'text/csv;charset=utf-8',
     extension: 'csv',
     isLossless: false,
-    keeps: 'Keeps what fits in cells, in columns you choose; no photos, no related cards.',
+    keeps:
+      'Keeps what fits in cells, in columns you choose; no photos, no related cards, no members of lists.',
   },
   ics: {
     id: 'ics',

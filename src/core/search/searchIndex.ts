@@ -219,6 +219,8 @@ export class SearchIndex {
   private firstByName(places: readonly number[], limit: number): number[] {
     const key = (place: number | undefined) =>
       place === undefined ? '' : (this.table.slots[place]?.sortKey ?? '');
+    if (places.length <= limit)
+      return [...places].sort((a, b) => (key(a) < key(b) ? -1 : Number(key(a) > key(b))));
     const kept: number[] = [];
     for (const place of places) {
       const name = key(place);

@@ -16,6 +16,7 @@ import { type QuickPlans, QuickPlansContext } from './quickPlans';
 import { SaveState } from './SaveState';
 import { useBackupReminder } from './useBackupReminder';
 import { useCalendarFeed } from './useCalendarFeed';
+import { useInstalling } from './useInstalling';
 import { usePageKeys } from './usePageKeys';
 import { usePageState } from './usePageState';
 
@@ -47,6 +48,7 @@ function Themed({ children }: { readonly children: ReactNode }) {
   usePageState();
   useBackupReminder();
   useCalendarFeed();
+  useInstalling();
   const content =
     fault === undefined ? (
       children

@@ -9,6 +9,7 @@ import { go } from '@/platform/navigation';
 import { Act, ListRow, ListStamp, Plus, Txt } from '@/ui';
 
 import { NewListSheet } from './NewListSheet';
+import { TagsPart } from './TagsPart';
 
 /** All lists by name, with how many are on each. */
 export function ListsColumn({ openPart }: { readonly openPart: string }) {
@@ -55,6 +56,7 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
             </Txt>
           </View>
         ) : null}
+        <TagsPart />
       </ScrollView>
       {isNew ? <NewListSheet onClose={() => setNew(false)} /> : null}
     </View>

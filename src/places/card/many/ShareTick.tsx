@@ -1,3 +1,6 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+
 import { Tick, Txt } from '@/ui';
 
 interface ShareTickProps {
@@ -6,17 +9,22 @@ interface ShareTickProps {
   readonly on: number;
   readonly of: number;
   readonly onChange: (isOn: boolean) => void;
+  /** A mark beside the name. */
+  readonly mark?: ReactNode;
 }
 
 /** Something that is true of all, some or none of the chosen; pressing makes it true of all, or of none. */
-export function ShareTick({ name, on, of, onChange }: ShareTickProps) {
+export function ShareTick({ name, on, of, onChange, mark }: ShareTickProps) {
   const isAll = on === of;
   const share = isAll ? '' : on === 0 ? '' : `${on} of ${of}`;
   return (
     <Tick name={share === '' ? name : `${name}, ${share}`} isOn={isAll} onChange={() => onChange(!isAll)}>
-      <Txt size="strong" lines={1}>
-        {name}
-      </Txt>
+      <View className="flex-row items-center gap-3">
+        {mark}
+        <Txt size="strong" lines={1}>
+          {name}
+        </Txt>
+      </View>
       {share === '' ? null : (
         <Txt size="small" tone="faded">
           {share}

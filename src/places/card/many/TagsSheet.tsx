@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectTags, useAppSelector } from '@/book';
+import { selectSettings, selectTags, useAppSelector } from '@/book';
 import { isSameTag, tagsOf, withoutTag, withTag } from '@/core/marks';
-import { Act, Field, Plus, Sheet } from '@/ui';
+import { Act, Field, Plus, Sheet, ToneMark } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
 import { nameCards } from './nameCards';
@@ -12,6 +12,7 @@ import { ShareTick } from './ShareTick';
 /** Gives the chosen tags and takes them away. */
 export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const tags = useAppSelector(selectTags);
+  const { tagTones } = useAppSelector(selectSettings);
   const [word, setWord] = useState('');
   const count = nameCards(cards);
   const put = (tag: string, isOn: boolean) =>
@@ -26,6 +27,7 @@ export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
         <ShareTick
           key={tag}
           name={tag}
+          mark={<ToneMark tone={tagTones[tag.toLowerCase()]} />}
           on={cards.filter((card) => tagsOf(card).some((one) => isSameTag(one, tag))).length}
           of={cards.length}
           onChange={(isOn) => put(tag, isOn)}

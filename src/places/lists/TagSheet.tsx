@@ -1,0 +1,112 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'react-redux';
+
+import {
+  type AppStore,
+  changeMany,
+  changeSettings,
+  choiceAdded,
+  choosingEnded,
+  selectCardsByUid,
+  selectSettings,
+  selectTags,
+  type TagCount,
+  useAppDispatch,
+  useAppSelector,
+} from '@/book';
+import { isSameTag, renameTag, tagsOf, withoutTag } from '@/core/marks';
+import { formatCount } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Choice, Field, ListChecks, Sheet, TONE_NAMES, Trash } from '@/ui';
+
+interface TagSheetProps {
+  readonly tag: TagCount;
+  readonly onClose: () => void;
+}
+
+/** What can be done with a tag: another name or joining it to another, a colour, choosing its cards, taking it off all. */
+export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
+  const dispatch = useAppDispatch();
+  const { getState } = useStore() as AppStore;
+  const tags = useAppSelector(selectTags);
+  const { tagTones } = useAppSelector(selectSettings);
+  const [text, setText] = useState(tag);
+  const word = text.trim();
+  const other = tags.find((one) => one.tag !== tag && isSameTag(one.tag, word));
+  const cards = () =>
+    selectCardsByUid(getState())
+      .values()
+      .filter((card) => tagsOf(card).some((one) => isSameTag(one, tag)));
+  const tone = tagTones[tag.toLowerCase()];
+  const setTone = (index: number | undefined, key = tag.toLowerCase()) => {
+    const { [tag.toLowerCase()]: _, ...others } = tagTones;
+    dispatch(changeSettings({ tagTones: index === undefined ? others : { ...others, [key]: index } }));
+  };
+  const rename = () => {
+    onClose();
+    // A tag keeps its colour under its new name; joined to another, it takes the other's.
+    if (!other && tone !== undefined) setTone(tone, word.toLowerCase());
+    void dispatch(
+      changeMany({
+        cards: cards(),
+        label: other ? `Joined the tag ${tag} to ${other.tag}` : `Renamed the tag ${tag} to ${word}`,
+        change: (card) => renameTag(card, tag, other?.tag ?? word),
+      }),
+    );
+  };
+  const remove = () => {
+    onClose();
+    void dispatch(
+      changeMany({
+        cards: cards(),
+        label: `Took the tag ${tag} off ${formatCount(count, 'card', 'cards')}`,
+        change: (card) => withoutTag(card, tag),
+      }),
+    );
+  };
+  const choose = () => {
+    onClose();
+    dispatch(choosingEnded());
+    dispatch(choiceAdded(cards().map(({ uid }) => uid)));
+    go('/book');
+  };
+  return (
+    <Sheet title={`Tag ${tag}`} isOpen onClose={onClose}>
+      <View className="gap-4">
+        <View className="flex-row items-end gap-4">
+          <View className="min-w-0 flex-1">
+            <Field
+              label="Name"
+              value={text}
+              onChange={setText}
+              hint={other ? `There is a tag ${other.tag} already; the two become one` : undefined}
+              testID="rename-tag"
+            />
+          </View>
+          <Act
+            label={other ? 'Join' : 'Rename'}
+            isDisabled={word === '' || word === tag}
+            onPress={rename}
+            testID="do-rename-tag"
+          />
+        </View>
+        <View className="flex-row flex-wrap gap-x-5">
+          <Act
+            label={`Choose its ${formatCount(count, 'card', 'cards')}`}
+            icon={ListChecks}
+            onPress={choose}
+            testID="choose-tag"
+          />
+          <Act label="Take it off all" icon={Trash} tone="brick" onPress={remove} testID="remove-tag" />
+        </View>
+        <Choice
+          name="Colour"
+          options={[['', 'No colour'], ...TONE_NAMES.map((name, i) => [String(i), name] as const)]}
+          value={tone === undefined ? '' : String(tone)}
+          onChange={(value) => setTone(value === '' ? undefined : Number(value))}
+        />
+      </View>
+    </Sheet>
+  );
+}

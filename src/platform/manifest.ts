@@ -1,0 +1,36 @@
+/** Something that the launcher offers beside opening the application. */
+export interface Shortcut {
+  readonly name: string;
+  /** Path within the application. */
+  readonly path: string;
+}
+
+let address = '';
+
+/**
+ * Tells the browser how the application is installed (W3C Web Application Manifest), with shortcuts of the moment. The
+ * manifest is made here, since no server knows the pinned people.
+ */
+export function offerInstalling(shortcuts: readonly Shortcut[]): void {
+  const at = (path: string) => new URL(path, location.origin).href;
+  const icons = [{ src: at('/icon.svg'), sizes: 'any', type: 'image/svg+xml', purpose: 'any' }];
+  const manifest = {
+    name: 'Cordialis',
+    short_name: 'Cordialis',
+    description: 'A personal address book of people and organisations.',
+    id: at('/'),
+    start_url: at('/'),
+    scope: at('/'),
+    display: 'standalone',
+    background_color: '#FBF8F1',
+    theme_color: '#FBF8F1',
+    icons,
+    shortcuts: shortcuts.map(({ name, path }) => ({ name, url: at(path), icons })),
+  };
+  const before = address;
+  address = URL.createObjectURL(new Blob([JSON.stringify(manifest)], { type: 'application/manifest+json' }));
+  const link = document.querySelector('link[rel="manifest"]') ?? document.createElement('link');
+  Object.assign(link, { rel: 'manifest', href: address });
+  if (!link.isConnected) document.head.append(link);
+  if (before !== '') URL.revokeObjectURL(before);
+}
