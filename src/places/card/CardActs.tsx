@@ -27,10 +27,14 @@ export function CardActs({ card }: { readonly card: Card }) {
       change: (one) => withFlag(one, 'archived', false),
     });
   return (
-    <View className={`border-b border-rule py-3 ${isWide ? 'flex-row items-center gap-5' : 'gap-1'}`}>
+    <View
+      className={`border-b border-rule py-3 ${isWide ? 'flex-row flex-wrap items-center gap-x-5' : 'gap-1'}`}
+    >
       {isArchived ? (
-        <View className="flex-row items-center justify-between gap-4">
-          <Txt tone="ochre">Archived: out of sight in the Book and on lists</Txt>
+        <View className="w-full flex-row items-center justify-between gap-4">
+          <View className="min-w-0 flex-1">
+            <Txt tone="ochre">Archived: out of sight in the Book and on lists</Txt>
+          </View>
           <Act label="Bring back" icon={Archive} onPress={bringBack} testID="bring-back" />
         </View>
       ) : null}
@@ -40,7 +44,7 @@ export function CardActs({ card }: { readonly card: Card }) {
         onPress={() => go(cardPath(card.uid, '/edit'))}
         testID="edit-card"
       />
-      <View className="flex-row flex-wrap justify-between gap-x-5">
+      <View className={`flex-row flex-wrap gap-x-5 ${isWide ? 'min-w-0 flex-1' : 'justify-between'}`}>
         <Act
           label="Send"
           name="Send this card to somebody"
