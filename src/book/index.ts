@@ -10,6 +10,7 @@ export { selectCardsByUid } from './cards/cardsSlice';
 export { changeMany, type ManyWish } from './changeMany';
 export {
   choiceAdded,
+  choiceMade,
   choiceToggled,
   choosingBegan,
   choosingEnded,
@@ -31,7 +32,7 @@ export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export { type ImportReport, keepImportReport, readImportReport } from './intake/importReport';
 export { sendCards } from './intake/sendCards';
-export { useListCounts, useListsOf, useMatching, useOnList } from './lists/useOnList';
+export { useListCounts, useListName, useListsOf, useMatching, useOnList } from './lists/useOnList';
 export { selectLists } from './lists/selectLists';
 export { selectTags, type TagCount } from './marks/selectTags';
 export { selectOrganisations } from './organisations/selectOrganisations';

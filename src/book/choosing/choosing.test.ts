@@ -10,6 +10,7 @@ import { openBook } from '../openBook';
 import { openTestBook } from '../testing';
 import {
   choiceAdded,
+  choiceMade,
   choiceToggled,
   choosingEnded,
   choosingReducer,
@@ -31,6 +32,7 @@ test('a card is chosen, and let go, and a range goes on from the last', () => {
   const one = choosingReducer(undefined, choiceToggled('a'));
   const range = choosingReducer(one, choiceAdded(['b', 'c']));
   expect([Object.keys(range.uids), range.anchor]).toEqual([['a', 'b', 'c'], 'c']);
+  expect(choosingReducer(range, choiceMade(['d']))).toEqual({ isOn: true, uids: { d: true }, anchor: 'd' });
   const less = choosingReducer(range, choiceToggled('b'));
   expect([Object.keys(less.uids), less.isOn]).toEqual([['a', 'c'], true]);
   expect(choosingReducer(less, choosingEnded())).toEqual({ isOn: false, uids: {} });

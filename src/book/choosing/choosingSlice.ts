@@ -21,6 +21,8 @@ export const choosingBegan = createAction('choosing/began');
 export const choiceToggled = createAction<Uid>('choosing/toggled');
 /** Some cards are chosen as well; the last of them is where a range goes on. */
 export const choiceAdded = createAction<readonly Uid[]>('choosing/added');
+/** Just these cards are chosen, whoever was before. */
+export const choiceMade = createAction<readonly Uid[]>('choosing/made');
 /** Nobody is chosen any more. */
 export const choosingEnded = createAction('choosing/ended');
 
@@ -35,10 +37,11 @@ export function choosingReducer(state: ChoosingState = initialState, action: Unk
     else uids[uid] = true;
     return { isOn: true, uids, anchor: uid };
   }
-  if (choiceAdded.match(action)) {
+  if (choiceAdded.match(action) || choiceMade.match(action)) {
+    const before = choiceMade.match(action) ? initialState.uids : state.uids;
     const added = Object.fromEntries(action.payload.map((uid) => [uid, true as const]));
     const anchor = action.payload.at(-1);
-    return { isOn: true, uids: { ...state.uids, ...added }, ...(anchor === undefined ? {} : { anchor }) };
+    return { isOn: true, uids: { ...before, ...added }, ...(anchor === undefined ? {} : { anchor }) };
   }
   return state;
 }

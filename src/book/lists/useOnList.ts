@@ -1,12 +1,13 @@
 import { useEffect, useState } from 'react';
 
-import type { Uid } from '@/core/card';
+import { shownAs, type Uid } from '@/core/card';
 import type { Rule } from '@/core/rules';
 import { localDay } from '@/platform';
 
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { useAppSelector, useServices } from '../hooks';
 import { selectOrder } from '../rows/rowsSlice';
+import { selectLists } from './selectLists';
 
 /** Everybody on a list, in the order of the Book; undefined until it is known. Follows every change. */
 export function useOnList(uid: Uid): readonly Uid[] | undefined {
@@ -23,52 +24,48 @@ export function useMatching(rule: Rule): readonly Uid[] | undefined {
 /** How many people each list has, by its uid; those that aren't known yet are missing. */
 export function useListCounts(uids: readonly Uid[]): Readonly<Record<Uid, number>> {
   const { search } = useServices();
-  const byUid = useAppSelector(selectCardsByUid);
-  const [counts, setCounts] = useState<Readonly<Record<Uid, number>>>({});
-  const key = uids.join(' ');
-  useEffect(() => {
-    let isCurrent = true;
-    const asked = key === '' ? [] : key.split(' ');
-    void Promise.all(asked.map((uid) => search.onList(uid, localDay()))).then((found) => {
-      if (isCurrent) setCounts(Object.fromEntries(asked.map((uid, i) => [uid, found[i]?.length ?? 0])));
-    });
-    return () => {
-      isCurrent = false;
-    };
-  }, [byUid, key, search]);
-  return counts;
+  const answer = useAnswer(JSON.stringify(uids), async () => {
+    const found = await Promise.all(uids.map((uid) => search.onList(uid, localDay())));
+    return Object.fromEntries(uids.map((uid, i) => [uid, found[i]?.length ?? 0]));
+  });
+  // The counts of before stay while they are asked for anew.
+  return answer?.value ?? {};
 }
 
 /** The lists that a card is on; none until it is known. Follows every change. */
 export function useListsOf(uid: Uid): readonly Uid[] {
   const { search } = useServices();
-  const byUid = useAppSelector(selectCardsByUid);
-  const [found, setFound] = useState<readonly Uid[]>([]);
-  useEffect(() => {
-    let isCurrent = true;
-    void search.listsOf(uid, localDay()).then((lists) => {
-      if (isCurrent) setFound(lists);
-    });
-    return () => {
-      isCurrent = false;
-    };
-  }, [byUid, search, uid]);
-  return found;
+  return useAnswer(uid, () => search.listsOf(uid, localDay()))?.value ?? [];
+}
+
+/** What a list is called; undefined for one that is gone. */
+export function useListName(): (uid: Uid) => string | undefined {
+  const lists = useAppSelector(selectLists);
+  return (uid) => lists.filter((list) => list.uid === uid).map(shownAs)[0];
 }
 
 function useInOrder(key: string, ask: () => Promise<Uid[]>): readonly Uid[] | undefined {
-  const byUid = useAppSelector(selectCardsByUid);
   const order = useAppSelector(selectOrder);
-  const [found, setFound] = useState<{ key: string; uids: ReadonlySet<Uid> }>();
+  const answer = useAnswer(key, async () => new Set(await ask()));
+  return answer?.key === key ? order.filter((uid) => answer.value.has(uid)) : undefined;
+}
+
+/** The latest answer of the search to a question, which is asked again after every change; `key` stands for the question. */
+function useAnswer<T>(
+  key: string,
+  ask: () => Promise<T>,
+): { readonly key: string; readonly value: T } | undefined {
+  const byUid = useAppSelector(selectCardsByUid);
+  const [answer, setAnswer] = useState<{ key: string; value: T }>();
   useEffect(() => {
     let isCurrent = true;
-    void ask().then((uids) => {
-      if (isCurrent) setFound({ key, uids: new Set(uids) });
+    void ask().then((value) => {
+      if (isCurrent) setAnswer({ key, value });
     });
     return () => {
       isCurrent = false;
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the question
   }, [byUid, key]);
-  return found?.key === key ? order.filter((uid) => found.uids.has(uid)) : undefined;
+  return answer;
 }

@@ -23,13 +23,13 @@ test('lists that lead back to themselves end', () => {
   expect(findPeople(a, bookOf(...people, a, b))).toEqual(['cy', 'ada']);
 });
 
-const circles = [
+const loops = [
   { name: 'itself', list: 'a', member: 'a', expected: true },
   { name: 'a list that holds it', list: 'c', member: 'a', expected: true },
   { name: 'a list that it holds', list: 'a', member: 'c', expected: false },
   { name: 'a person', list: 'a', member: 'ada', expected: false },
 ];
-for (const { name, list: uid, member, expected } of circles) {
+for (const { name, list: uid, member, expected } of loops) {
   test(`a list can${expected ? 'not' : ''} take on ${name}`, () => {
     const get = bookOf(...people, list('a', 'b'), list('b', 'c'), list('c'));
     expect(wouldHoldItself(get(uid) ?? list(uid), member, get)).toBe(expected);

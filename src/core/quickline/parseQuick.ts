@@ -1,7 +1,6 @@
 import type { PartialDate } from '../card';
 import { parseTypedDate } from '../editing';
-import type { Known } from '../rules';
-import { foldedWords } from '../text';
+import { findListByBeginning, type Known } from '../rules';
 import { takeVerb, takeWanted, type Verb, type Wanted } from './verbs';
 
 /** Something to fill in on a card. */
@@ -90,17 +89,10 @@ function takeLists(text: string, known: Known, fills: Fill[]): string {
   const words = text.split(/\s+/).filter(Boolean);
   for (let at = 1; at < words.length - 1; at += 1) {
     if (!/^(on|to|onto)$/i.test(words[at] ?? '')) continue;
-    for (let end = words.length; end > at + 1; end -= 1) {
-      const typed = foldedWords(words.slice(at + 1, end).join(' ')).join(' ');
-      const list = typed === '' ? undefined : known.lists.find(({ name }) => beginsSo(name, typed));
-      if (!list) continue;
-      fills.push({ kind: 'list', value: list.name, uid: list.uid });
-      return takeLists([...words.slice(0, at), ...words.slice(end)].join(' '), known, fills);
-    }
+    const found = findListByBeginning(words.slice(at + 1), known);
+    if (!found) continue;
+    fills.push({ kind: 'list', value: found.list.name, uid: found.list.uid });
+    return takeLists([...words.slice(0, at), ...words.slice(at + 1 + found.taken)].join(' '), known, fills);
   }
   return text;
-}
-
-function beginsSo(name: string, typed: string): boolean {
-  return foldedWords(name).join(' ').startsWith(typed);
 }

@@ -5,5 +5,6 @@
  */
 export { DAY_KINDS, type DayKind, DOC_KINDS, type DocKind, type Field, FIELDS } from './fields';
 export { DAY_WORDS, FIELD_WORDS, formatRule } from './formatRule';
-export { type Known, parseLimits, toRule, type Understood } from './parseLimits';
+export { findListByBeginning, type Known } from './findListByBeginning';
+export { parseLimits, toRule, type Understood } from './parseLimits';
 export { type Group, isGroup, listsOfRule, parseRule, type Rule, ruleSchema, type Test } from './rule';

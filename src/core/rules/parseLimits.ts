@@ -1,5 +1,6 @@
 import { foldedWords } from '../text';
 import { DAY_KINDS, type DayKind, type DocKind, type Field } from './fields';
+import { findListByBeginning, type Known } from './findListByBeginning';
 import { DAY_WORDS, FIELD_WORDS } from './formatRule';
 import type { Rule, Test } from './rule';
 
@@ -7,12 +8,6 @@ import type { Rule, Test } from './rule';
 export interface Understood {
   readonly words: string;
   readonly tests: readonly Test[];
-}
-
-/** What names there are for a limit to name. */
-export interface Known {
-  /** Lists with their names. */
-  readonly lists: readonly { readonly uid: string; readonly name: string }[];
 }
 
 /** Words that say what kind of card is wanted. */
@@ -127,18 +122,9 @@ function readValue(field: Field, tokens: readonly string[], known: Known): Read 
   return foldedWords(value).length === 0 ? undefined : { test: { kind: 'words', field, value }, taken };
 }
 
-/** The list whose name begins with as many of the words as possible. */
 function readList(tokens: readonly string[], known: Known): Read | undefined {
-  for (let taken = tokens.length; taken > 1; taken -= 1) {
-    const typed = foldedWords(tokens.slice(1, taken).join(' ')).join(' ');
-    const list = typed === '' ? undefined : known.lists.find(({ name }) => beginsSo(name, typed));
-    if (list) return { test: { kind: 'list', list: list.uid }, taken };
-  }
-  return undefined;
-}
-
-function beginsSo(name: string, typed: string): boolean {
-  return foldedWords(name).join(' ').startsWith(typed);
+  const found = findListByBeginning(tokens.slice(1), known);
+  return found && { test: { kind: 'list', list: found.list.uid }, taken: found.taken + 1 };
 }
 
 function readFilled(token: string, isNot: boolean): Read | undefined {

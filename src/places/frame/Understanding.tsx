@@ -1,17 +1,7 @@
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 
-import {
-  type AppStore,
-  changeBook,
-  choiceAdded,
-  choosingEnded,
-  selectLists,
-  useAppDispatch,
-  useAppSelector,
-  useServices,
-} from '@/book';
-import { shownAs } from '@/core/card';
+import { type AppStore, changeBook, choiceMade, useAppDispatch, useListName, useServices } from '@/book';
 import { newRuleList } from '@/core/lists';
 import { formatRule, toRule } from '@/core/rules';
 import type { FoundCards } from '@/core/search';
@@ -32,17 +22,15 @@ interface UnderstandingProps {
 export function Understanding({ query, found, onDone }: UnderstandingProps) {
   const dispatch = useAppDispatch();
   const { search, newUid, utcNow } = useServices();
-  const lists = useAppSelector(selectLists);
+  const nameOf = useListName();
   const { getState } = useStore() as AppStore;
   const rule = toRule(found);
   if (!rule) return null;
-  const nameOf = (uid: string) => lists.filter((list) => list.uid === uid).map(shownAs)[0];
   const text = formatRule(rule, nameOf);
   const chooseAll = async () => {
     const { hits } = await search.find(query, ALL, localDay());
     const rows = getState().rows.byUid;
-    dispatch(choosingEnded());
-    dispatch(choiceAdded(hits.flatMap(({ uid }) => (rows.has(uid) ? uid : []))));
+    dispatch(choiceMade(hits.flatMap(({ uid }) => (rows.has(uid) ? uid : []))));
     onDone();
     go('/book');
   };

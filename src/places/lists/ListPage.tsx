@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { choiceAdded, choosingEnded, useAppDispatch, useCard, useOnList } from '@/book';
+import { choiceMade, useAppDispatch, useCard, useOnList } from '@/book';
 import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
 import { isList } from '@/core/lists';
 import { parseRule } from '@/core/rules';
@@ -40,8 +40,7 @@ function OpenList({ list }: { readonly list: Card }) {
   const rule = parseRule(list['cordialis.example:rule']);
   const [isMore, setMore] = useState(false);
   const chooseAll = () => {
-    dispatch(choosingEnded());
-    dispatch(choiceAdded(uids ?? []));
+    dispatch(choiceMade(uids ?? []));
     go('/book');
   };
   return (

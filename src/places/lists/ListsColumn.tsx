@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { selectLists, useAppSelector, useListCounts } from '@/book';
+import { selectLists, useAppSelector, useListCounts, useListName } from '@/book';
 import { type Card, initialsOf, shownAs } from '@/core/card';
 import { formatRule, parseRule } from '@/core/rules';
 import { formatCount, listPath, uidFromPath } from '@/platform';
@@ -17,7 +17,7 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
   const counts = useListCounts(lists.map(({ uid }) => uid));
   const [isNew, setNew] = useState(false);
   const openUid = openPart === '' ? undefined : uidFromPath(decodeURIComponent(openPart));
-  const nameOf = (uid: string) => lists.filter((list) => list.uid === uid).map(shownAs)[0];
+  const nameOf = useListName();
   const secondOf = (list: Card) => {
     const rule = parseRule(list['cordialis.example:rule']);
     const count = counts[list.uid];

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeBook, selectLists, useAppDispatch, useAppSelector } from '@/book';
+import { changeBook, useAppDispatch, useListName } from '@/book';
 import { type Card, shownAs } from '@/core/card';
 import { formatRule, type Group, isGroup, type Rule, type Test } from '@/core/rules';
 import { Act, Plus, Tabs, Txt, X } from '@/ui';
@@ -113,9 +113,9 @@ interface TestLineProps {
 }
 
 function TestLine({ test, listUid, onChange }: TestLineProps) {
-  const lists = useAppSelector(selectLists);
+  const nameOf = useListName();
   const [isOpen, setOpen] = useState(false);
-  const text = formatRule(test, (uid) => lists.filter((list) => list.uid === uid).map(shownAs)[0]);
+  const text = formatRule(test, nameOf);
   return (
     <View className="flex-row items-center justify-between border-b border-rule">
       <Act label={text} name={`Condition: ${text}. Change`} tone="ink" onPress={() => setOpen(true)} />

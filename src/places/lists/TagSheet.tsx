@@ -6,8 +6,7 @@ import {
   type AppStore,
   changeMany,
   changeSettings,
-  choiceAdded,
-  choosingEnded,
+  choiceMade,
   selectCardsByUid,
   selectSettings,
   selectTags,
@@ -67,8 +66,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
   };
   const choose = () => {
     onClose();
-    dispatch(choosingEnded());
-    dispatch(choiceAdded(cards().map(({ uid }) => uid)));
+    dispatch(choiceMade(cards().map(({ uid }) => uid)));
     go('/book');
   };
   return (

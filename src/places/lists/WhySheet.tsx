@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import { selectLists, selectRow, useAppSelector, useServices } from '@/book';
-import { shownAs, type Uid } from '@/core/card';
+import { selectRow, useAppSelector, useListName, useServices } from '@/book';
+import type { Uid } from '@/core/card';
 import { formatRule, isGroup, type Rule, type Test } from '@/core/rules';
 import { localDay } from '@/platform';
 import { Check, Minus, Sheet, Txt, useColours } from '@/ui';
@@ -17,7 +17,7 @@ interface WhySheetProps {
 export function WhySheet({ uid, rule, onClose }: WhySheetProps) {
   const { search } = useServices();
   const colours = useColours();
-  const lists = useAppSelector(selectLists);
+  const nameOf = useListName();
   const name = useAppSelector((state) => selectRow(state, uid))?.shown ?? '';
   const [answers, setAnswers] = useState<readonly { test: Test; isTrue: boolean }[]>([]);
   useEffect(() => {
@@ -30,7 +30,6 @@ export function WhySheet({ uid, rule, onClose }: WhySheetProps) {
       isCurrent = false;
     };
   }, [rule, search, uid]);
-  const nameOf = (other: string) => lists.filter((list) => list.uid === other).map(shownAs)[0];
   return (
     <Sheet title={`Why ${name} is on it`} isOpen onClose={onClose}>
       {answers.length === 0 ? <Txt tone="faded">Everybody is: the list has no condition.</Txt> : null}

@@ -10,7 +10,7 @@ import { Act, Copy, Printer, Send, Sheet, Switch } from '@/ui';
 import type { ManySheetProps } from './manySheet';
 import { nameCards } from './nameCards';
 
-/** Hands several cards to somebody else, in one file, as text or on paper. */
+/** Hands several cards to somebody else, in one file, as text or printed. */
 export function SendManySheet({ cards, onSheet }: ManySheetProps) {
   const dispatch = useAppDispatch();
   const { photos } = useServices();
