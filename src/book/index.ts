@@ -50,7 +50,7 @@ export {
 export { publishCalendar } from './intake/publishCalendar';
 export { changeSettings } from './settings/changeSettings';
 export { rememberColumns } from './settings/rememberColumns';
-export { selectSettings, type Settings, SORT_ORDERS } from './settings/settingsSlice';
+export { selectNameStyle, selectSettings, type Settings, SORT_ORDERS } from './settings/settingsSlice';
 export { type Book, getBook } from './startBook';
 export {
   noticeClosed,

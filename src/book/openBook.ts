@@ -1,4 +1,4 @@
-import { type Card, type CardRow, parseCard, type Uid } from '@/core/card';
+import { type Card, type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 
 import { cardsArrived, changesArrived, rowsRemembered } from './actions';
 import type { AppThunk } from './appStore';
@@ -9,7 +9,7 @@ import { piecesOf } from './piecesOf';
 import { rowsReordered, selectOrder, selectRowsByUid } from './rows/rowsSlice';
 import type { Services } from './services';
 import { showSettings } from './settings/changeSettings';
-import { selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
+import { rowStyleOf, selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
 import { bookOpened, openFailed, readingChanged, recordsSetAside, selectReading } from './status/statusSlice';
 import { KEYS, SCHEMA_VERSION } from './store/keys';
 import { readCards } from './store/readCards';
@@ -36,10 +36,10 @@ export function openBook(): AppThunk<Promise<void>> {
         throw new Error(`this book was written by a newer version (${version}); update Cordialis to open it`);
       const settings = settingsSchema.parse(parseJson(first[KEYS.settings]) ?? {});
       dispatch(settingsArrived(settings));
-      const order = { by: settings.sortBy, particlesCount: settings.particlesCount };
-      dispatch(rowsReordered({ settings: order, cards: [] }));
+      const style = rowStyleOf(settings);
+      dispatch(rowsReordered({ settings: style, cards: [] }));
       const rows = parseJson(first[KEYS.rows]);
-      if (isRowSnapshot(rows, order)) dispatch(rowsRemembered(rows.rows));
+      if (isRowSnapshot(rows, style)) dispatch(rowsRemembered(rows.rows));
       if (first[KEYS.schema] === null || first[KEYS.schema] === undefined) await dispatch(beginBook());
       dispatch(bookOpened());
       await services.yieldToPage();
@@ -122,7 +122,6 @@ export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
 export function rememberRows(): AppThunk<Promise<void>> {
   return async (_, getState, services) => {
     const state = getState();
-    const { sortBy: by, particlesCount } = selectSettings(state);
     const byUid = selectRowsByUid(state);
     const rows = selectOrder(state).flatMap((uid) => byUid.get(uid) ?? []);
     const texts: string[] = [];
@@ -130,8 +129,8 @@ export function rememberRows(): AppThunk<Promise<void>> {
       texts.push(JSON.stringify(piece).slice(1, -1));
       await services.yieldToPage();
     }
-    const order = JSON.stringify({ by, particlesCount });
-    await services.storage.setMany({ [KEYS.rows]: `{"order":${order},"rows":[${texts.join(',')}]}` });
+    const style = JSON.stringify(rowStyleOf(selectSettings(state)));
+    await services.storage.setMany({ [KEYS.rows]: `{"style":${style},"rows":[${texts.join(',')}]}` });
   };
 }
 
@@ -184,14 +183,13 @@ function isChange(value: unknown): value is Change {
 }
 
 interface RowSnapshot {
-  readonly order: { readonly by: string; readonly particlesCount: boolean };
+  readonly style: RowStyle;
   readonly rows: CardRow[];
 }
 
-function isRowSnapshot(value: unknown, order: RowSnapshot['order']): value is RowSnapshot {
-  if (typeof value !== 'object' || value === null || !('rows' in value) || !('order' in value)) return false;
-  const kept = value.order as Partial<RowSnapshot['order']> | null;
-  return Array.isArray(value.rows) && kept?.by === order.by && kept.particlesCount === order.particlesCount;
+function isRowSnapshot(value: unknown, style: RowStyle): value is RowSnapshot {
+  if (typeof value !== 'object' || value === null || !('rows' in value) || !('style' in value)) return false;
+  return Array.isArray(value.rows) && JSON.stringify(value.style) === JSON.stringify(style);
 }
 
 function parseJson(text: string | null | undefined): unknown {

@@ -14,6 +14,7 @@ export { linkProps, outsideLinkProps } from './parts/linkProps';
 export { ListStamp } from './parts/ListStamp';
 export { ListRow } from './parts/ListRow';
 export { NoticeBar } from './parts/NoticeBar';
+export { OrderedChoice } from './parts/OrderedChoice';
 export { PageBar } from './parts/PageBar';
 export { ProgressLine } from './parts/ProgressLine';
 export { Sheet } from './parts/Sheet';

@@ -1,12 +1,12 @@
 import { createAction, createSelector, type UnknownAction } from '@reduxjs/toolkit';
 
-import { type Card, type CardRow, compareRows, hasRow, type SortOrder, toRow, type Uid } from '@/core/card';
+import { type Card, type CardRow, compareRows, hasRow, type RowStyle, toRow, type Uid } from '@/core/card';
 
 import { bookChanged, cardsArrived, type CardsNow, rowsRemembered } from '../actions';
 import { UidMap } from '../uidMap';
 
-/** What the order of rows depends on. */
-export interface RowOrder extends SortOrder {
+/** What rows and their order depend on. */
+export interface RowSettings extends RowStyle {
   /** BCP 47; undefined for the browser's. */
   readonly locale?: string;
 }
@@ -19,7 +19,7 @@ export interface RowsState {
   readonly byUid: UidMap<CardRow>;
   /** Uids in the order of the book. */
   readonly order: readonly Uid[];
-  readonly settings: RowOrder;
+  readonly settings: RowSettings;
 }
 
 const initialState: RowsState = {
@@ -28,8 +28,10 @@ const initialState: RowsState = {
   settings: { by: 'surname', particlesCount: false },
 };
 
-/** Another order: all rows are made anew from the cards. */
-export const rowsReordered = createAction<{ settings: RowOrder; cards: readonly Card[] }>('rows/reordered');
+/** Another order or way of showing names: all rows are made anew from the cards. */
+export const rowsReordered = createAction<{ settings: RowSettings; cards: readonly Card[] }>(
+  'rows/reordered',
+);
 
 /** A line per card, in the order of the book. A plain reducer, as that of the cards is. */
 export function rowsReducer(state: RowsState = initialState, action: UnknownAction): RowsState {

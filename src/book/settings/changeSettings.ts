@@ -2,7 +2,7 @@ import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { rowsReordered } from '../rows/rowsSlice';
 import { KEYS } from '../store/keys';
-import { selectSettings, type Settings, settingsArrived } from './settingsSlice';
+import { rowStyleOf, selectSettings, type Settings, settingsArrived } from './settingsSlice';
 
 /** The user sets something: shown at once, and written. */
 export function changeSettings(some: Partial<Settings>): AppThunk {
@@ -13,14 +13,14 @@ export function changeSettings(some: Partial<Settings>): AppThunk {
   };
 }
 
-/** Puts settings in force, from wherever they come; another order sorts the book anew. */
+/** Puts settings in force, from wherever they come; another order or way of showing names makes its rows anew. */
 export function showSettings(settings: Settings): AppThunk {
   return (dispatch, getState) => {
     const before = selectSettings(getState());
     dispatch(settingsArrived(settings));
-    if (before.sortBy === settings.sortBy && before.particlesCount === settings.particlesCount) return;
+    const style = rowStyleOf(settings);
+    if (JSON.stringify(style) === JSON.stringify(rowStyleOf(before))) return;
     const cards = selectCardsByUid(getState()).values();
-    const order = { by: settings.sortBy, particlesCount: settings.particlesCount };
-    dispatch(rowsReordered({ settings: order, cards }));
+    dispatch(rowsReordered({ settings: style, cards }));
   };
 }

@@ -1,11 +1,17 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
+
+import { type NameStyle, type RowStyle, SECOND_PARTS } from '@/core/card';
 
 /** What the user has set; each value that is missing or damaged falls back to its own default. */
 export const settingsSchema = z.object({
   sortBy: z.enum(['surname', 'given', 'organisation', 'place', 'added']).catch('surname'),
   /** Whether "van Dijk" stands under v. */
   particlesCount: z.boolean().catch(false),
+  nameOrder: z.enum(['written', 'givenFirst', 'surnameFirst']).catch('written'),
+  nameLength: z.enum(['full', 'plain', 'initial']).catch('full'),
+  /** What stands under a name, in this order. */
+  secondLine: z.array(z.enum(SECOND_PARTS)).catch(['post', 'organisation', 'place']),
   /** ISO 3166-1 alpha-2, for numbers written without a country code. */
   country: z.string().length(2).catch('GB'),
   scheme: z.enum(['system', 'light', 'dark']).catch('system'),
@@ -37,6 +43,12 @@ export const SORT_ORDERS: readonly (readonly [Settings['sortBy'], string])[] = [
   ['added', 'Date added, the latest first'],
 ];
 
+/** What the user has set of how rows are put in order and what they say. */
+export function rowStyleOf(settings: Settings): RowStyle {
+  const { sortBy, particlesCount, nameOrder, nameLength, secondLine } = settings;
+  return { by: sortBy, particlesCount, name: { order: nameOrder, length: nameLength }, second: secondLine };
+}
+
 /** The settings as they are before anybody has set anything. */
 export const defaultSettings: Settings = settingsSchema.parse({});
 
@@ -52,3 +64,13 @@ export const settingsSlice = createSlice({
 
 export const { settingsArrived } = settingsSlice.actions;
 export const { selectSettings } = settingsSlice.selectors;
+
+/** How the user wants names shown. */
+export const selectNameStyle = createSelector(
+  [(root: WithSettings) => root.settings.nameOrder, (root: WithSettings) => root.settings.nameLength],
+  (order, length): NameStyle => ({ order, length }),
+);
+
+interface WithSettings {
+  readonly settings: Settings;
+}

@@ -12,6 +12,7 @@ export { type LeapDayRule, type NextAnniversary, nextAnniversary } from './nextA
 export * from './patch';
 export { portraitOf, portraitsOf } from './portraitOf';
 export { type Preferable, preferEntry, preferredEntry } from './preferEntry';
-export { type CardRow, compareRows, hasRow, secondLine, toRow } from './row';
+export { type CardRow, compareRows, hasRow, type RowStyle, toRow } from './row';
+export { SECOND_PARTS, type SecondPart, secondLine } from './secondLine';
 export * from './schema';
 export { parseCard } from './parseCard';

@@ -1,6 +1,15 @@
-import { placeOf } from './formatAddress';
-import { indexLetter, initialsOf, shownAs, type SortOrder, sortText } from './name';
+import {
+  AS_WRITTEN,
+  indexLetter,
+  initialsOf,
+  type NameStyle,
+  shownAs,
+  type SortOrder,
+  sortText,
+  styledName,
+} from './name';
 import { portraitOf } from './portraitOf';
+import { organisationOf, type SecondPart, secondLine, townOf, USUAL_SECOND_LINE } from './secondLine';
 import type { Card } from './schema/types';
 
 /** What a list shows of a card: little enough to keep for every card of a large book. */
@@ -21,19 +30,27 @@ export interface CardRow {
   readonly heading?: string;
 }
 
+/** How the rows of the book are put in order and what they say. */
+export interface RowStyle extends SortOrder {
+  /** As written where nothing is said. */
+  readonly name?: NameStyle;
+  /** What stands under the name, in this order; post, organisation and place where nothing is said. */
+  readonly second?: readonly SecondPart[];
+}
+
 /** Archived cards and group cards have no row in the book. */
 export function hasRow(card: Card): boolean {
   return card['cordialis.example:archived'] !== true && card.kind !== 'group';
 }
 
 /** @param collator - of the user's locale, with sensitivity 'base' */
-export function toRow(card: Card, order: SortOrder, collator: Intl.Collator): CardRow {
-  const place = placeInBook(card, order, collator);
+export function toRow(card: Card, style: RowStyle, collator: Intl.Collator): CardRow {
+  const place = placeInBook(card, style, collator);
   const photo = portraitOf(card)?.[1].blobId;
   return {
     uid: card.uid,
-    shown: shownAs(card),
-    second: secondLine(card),
+    shown: styledName(card, style.name ?? AS_WRITTEN),
+    second: secondLine(card, style.second ?? USUAL_SECOND_LINE),
     initials: initialsOf(card),
     isOrg: card.kind === 'org',
     isPinned: card['cordialis.example:pinned'] === true,
@@ -96,28 +113,6 @@ function monthOf(month: string, locale: string): string {
   const text = new Date(`${month}-15T00:00:00Z`).toLocaleDateString(locale, options);
   months.set(key, text);
   return text;
-}
-
-function organisationOf(card: Card): string {
-  return Object.values(card.organizations ?? {})[0]?.name ?? '';
-}
-
-function townOf(card: Card): string {
-  return (
-    Object.values(card.addresses ?? {})
-      .map(placeOf)
-      .find(Boolean) ?? ''
-  );
-}
-
-/** Title, organisation and town, what there is of them. */
-export function secondLine(card: Card): string {
-  const shown = shownAs(card);
-  const title = Object.values(card.titles ?? {})[0]?.name ?? '';
-  const organization = organisationOf(card);
-  const place = townOf(card);
-  const work = [title, organization === shown ? '' : organization].filter(Boolean).join(', ');
-  return [work, place].filter(Boolean).join(' · ');
 }
 
 /** The order of the book: by the sort text in the collator's order, by uid where that is equal. */

@@ -60,11 +60,11 @@ function ofHouse(house: Card, { preferable: _, isPreferred: __, ...value }: Card
 }
 
 /** Who names an organisation as theirs, and as what. */
-export function peopleThere(card: Card, { peopleOf }: ShowOptions): CardValue[] {
+export function peopleThere(card: Card, { peopleOf, nameOf }: ShowOptions): CardValue[] {
   if (card.kind !== 'org' || !peopleOf) return [];
   const name = shownAs(card);
   return peopleOf(name).map((person) => {
-    const shown = shownAs(person);
+    const shown = nameOf?.(person.uid) ?? shownAs(person);
     const departments = Object.values(person.organizations ?? {}).flatMap(({ units = [] }) =>
       units.map((unit) => unit.name),
     );

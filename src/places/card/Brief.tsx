@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
-import { usePhoto } from '@/book';
-import { type Card, initialsOf, nameParts, placeOf, portraitOf, preferredEntry, shownAs } from '@/core/card';
+import { selectNameStyle, useAppSelector, usePhoto } from '@/book';
+import { type Card, initialsOf, nameParts, placeOf, portraitOf, preferredEntry, shownAs, styledName } from '@/core/card';
 import { Stamp, Txt, useWide } from '@/ui';
 
 interface BriefProps {
@@ -17,6 +17,7 @@ export function Brief({ card, isAside = false }: BriefProps) {
   const media = portraitOf(card)?.[1];
   const stored = usePhoto(media?.blobId);
   const photo = stored ?? (media?.uri?.startsWith('data:image/') ? media.uri : undefined);
+  const style = useAppSelector(selectNameStyle);
   const opener = card['cordialis.example:opener'];
   return (
     <View className={`bg-leaf py-5 ${isWide ? 'flex-row flex-wrap gap-x-10 gap-y-4 px-6' : 'gap-4 px-5'}`}>
@@ -24,7 +25,7 @@ export function Brief({ card, isAside = false }: BriefProps) {
         <Stamp initials={initialsOf(card)} isOrg={card.kind === 'org'} photo={photo} size="card" />
         <View className="min-w-0 flex-1 justify-center gap-1">
           <Txt font="serif" size="head" {...(isAside ? {} : { heading: 1 as const, testID: 'card-name' })}>
-            {shownAs(card) || 'No name yet'}
+            {styledName(card, style) || 'No name yet'}
           </Txt>
           <Lines card={card} />
         </View>

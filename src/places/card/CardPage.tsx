@@ -50,7 +50,7 @@ function OpenCard({ card }: { readonly card: Card }) {
     peopleOf: (name) => organisations.findPeople(name).flatMap((uid) => getCard(uid) ?? []),
   });
   useCardKeys(card);
-  usePageTitle(shownAs(card) || 'No name yet');
+  usePageTitle((nameOf(card.uid) ?? shownAs(card)) || 'No name yet');
   return (
     <View className="flex-1" testID="card-page">
       {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}

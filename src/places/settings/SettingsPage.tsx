@@ -1,23 +1,17 @@
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import {
-  changeSettings,
-  selectSetAside,
-  selectSettings,
-  SORT_ORDERS,
-  useAppDispatch,
-  useAppSelector,
-} from '@/book';
+import { changeSettings, selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Choice, PageBar, Switch, Txt, usePageTitle, useWide } from '@/ui';
+import { Act, Choice, PageBar, Txt, usePageTitle, useWide } from '@/ui';
 
 import { BackupPart } from './BackupPart';
 import { CalendarPart } from './CalendarPart';
 import { CountryField } from './CountryField';
 import { ExportPart } from './ExportPart';
 import { LayoutPart } from './LayoutPart';
+import { NamesPart } from './NamesPart';
 
 const SIZES = [
   ['0.9', 'Small'],
@@ -43,18 +37,7 @@ export function SettingsPage() {
             Settings
           </Txt>
           <Part title="Names and order">
-            <Choice
-              name="Sorted by"
-              options={SORT_ORDERS}
-              value={settings.sortBy}
-              onChange={(sortBy) => set({ sortBy })}
-            />
-            <Switch
-              label="Particles count"
-              hint="“van Dijk” stands under V"
-              isOn={settings.particlesCount}
-              onChange={(particlesCount) => set({ particlesCount })}
-            />
+            <NamesPart />
           </Part>
           <Part title="Numbers">
             <CountryField country={settings.country} onChange={(country) => set({ country })} />

@@ -2,7 +2,17 @@
 import fc from 'fast-check';
 
 import type { Card } from '../schema';
-import { deriveName, formatName, indexLetter, initialsOf, parseName, sortText, splitParticles } from '.';
+import {
+  deriveName,
+  formatName,
+  indexLetter,
+  initialsOf,
+  type NameStyle,
+  parseName,
+  sortText,
+  splitParticles,
+  styledName,
+} from '.';
 
 const kinds: Record<string, string> = {
   t: 'title',
@@ -152,6 +162,36 @@ for (const { text, locale, letter } of letters) {
     expect(indexLetter(text, new Intl.Collator(locale, { sensitivity: 'base' }))).toBe(letter);
   });
 }
+
+const styles: { line: string; order: NameStyle['order']; length: NameStyle['length']; shown: string }[] = [
+  { line: 'Dr Ada Mary Lowther', order: 'written', length: 'full', shown: 'Dr Ada Mary Lowther' },
+  { line: 'Dr Ada Mary Lowther', order: 'written', length: 'plain', shown: 'Ada Lowther' },
+  { line: 'Dr Ada Mary Lowther', order: 'written', length: 'initial', shown: 'A. Lowther' },
+  {
+    line: 'Dr Ada Mary Lowther PhD',
+    order: 'surnameFirst',
+    length: 'full',
+    shown: 'Lowther, Dr Ada Mary PhD',
+  },
+  { line: 'Piet van Dijk', order: 'surnameFirst', length: 'plain', shown: 'van Dijk, Piet' },
+  { line: 'Lowther, Ada', order: 'givenFirst', length: 'full', shown: 'Ada Lowther' },
+  { line: 'Jean-Luc Lévêque', order: 'givenFirst', length: 'initial', shown: 'J.-L. Lévêque' },
+  { line: '田中 陽子', order: 'surnameFirst', length: 'initial', shown: '田中 陽子' },
+  { line: '김민준', order: 'written', length: 'plain', shown: '김민준' },
+  { line: '김민준', order: 'givenFirst', length: 'full', shown: '민준 김' },
+  { line: 'Rosalind', order: 'surnameFirst', length: 'initial', shown: 'Rosalind' },
+  { line: 'ليلى حداد', order: 'written', length: 'initial', shown: 'ليلى حداد' },
+];
+for (const { line, order, length, shown } of styles) {
+  test(`"${line}" is shown as "${shown}" (${order}, ${length})`, () => {
+    expect(styledName(named(line), { order, length })).toBe(shown);
+  });
+}
+
+test('an organisation is never put the other way round', () => {
+  const card = named('Harbour Music', 'org');
+  expect(styledName(card, { order: 'surnameFirst', length: 'initial' })).toBe('Harbour Music');
+});
 
 const initials = [
   { line: 'Jan van der Berg', letters: 'JB' },
