@@ -6,6 +6,7 @@
 export * from './date';
 export { formatAddress, placeOf } from './formatAddress';
 export * from './name';
+export { formatLanguage, parseLanguage } from './languageName';
 export { newCard } from './newCard';
 export { type Collection, ID_PREFIXES, nextId } from './nextId';
 export { type LeapDayRule, type NextAnniversary, nextAnniversary } from './nextAnniversary';
@@ -13,6 +14,6 @@ export * from './patch';
 export { portraitOf, portraitsOf } from './portraitOf';
 export { type Preferable, preferEntry, preferredEntry } from './preferEntry';
 export { type CardRow, compareRows, hasRow, type RowStyle, toRow } from './row';
-export { SECOND_PARTS, type SecondPart, secondLine } from './secondLine';
+export { organisationOf, SECOND_PARTS, type SecondPart, secondLine, townOf } from './secondLine';
 export * from './schema';
 export { parseCard } from './parseCard';

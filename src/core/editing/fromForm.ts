@@ -1,6 +1,13 @@
-import { type Address, type Anniversary, type Card, nextId, type OnlineService, portraitOf } from '../card';
+import {
+  type Address,
+  type Anniversary,
+  type Card,
+  nextId,
+  type OnlineService,
+  parseLanguage,
+  portraitOf,
+} from '../card';
 import type { CardForm } from './cardForm';
-import { parseLanguage } from './languageName';
 import { parseTypedDate } from './parseTypedDate';
 import { putName } from './putName';
 import { isSameRow, put, putRows } from './putRows';

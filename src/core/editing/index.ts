@@ -9,7 +9,7 @@ export { BLANK_ROWS, filledParts } from './formParts';
 export { type FormContext, fromForm } from './fromForm';
 export { formatLabel, type Labelled, type LabelKind, parseLabel } from './label';
 export { type FigureOrder, parseTypedDate } from './parseTypedDate';
-export { formatLanguage, parseLanguage } from './languageName';
 export { relateBack } from './relateBack';
 export { parseRelation, RELATION_WORDS, relationLabel, reverseRelation } from './relations';
+export { type CellResult, writeCell } from './writeCell';
 export { BLANK_WORK, DATE_LABELS, filesOf, toForm, type ToFormOptions } from './toForm';

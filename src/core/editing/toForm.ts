@@ -1,6 +1,7 @@
 import {
   type Address,
   type Card,
+  formatLanguage,
   formatName,
   formatPartialDate,
   type Media,
@@ -10,7 +11,6 @@ import {
 } from '../card';
 import type { CardForm } from './cardForm';
 import { formatLabel } from './label';
-import { formatLanguage } from './languageName';
 import { relationLabel } from './relations';
 
 /** Our words for the kinds of anniversaries of RFC 9553 §2.8.1. */

@@ -7,8 +7,9 @@ import {
   nextAnniversary,
   portraitsOf,
   toPartialDate,
+  formatLanguage,
 } from '../card';
-import { DATE_LABELS, filesOf, formatLanguage } from '../editing';
+import { DATE_LABELS, filesOf } from '../editing';
 import { isObject } from '../json';
 import { type CardValue, each, joined, type ShowOptions, used, type ValueGroup } from './cardValue';
 import { peopleThere, phones, phonesThere, relations, work } from './peopleValues';

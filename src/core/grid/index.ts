@@ -1,0 +1,14 @@
+/**
+ * The book as a table: its columns and what a cell says.
+ * Standard: none; what a column means is that of the card's properties (RFC 9553).
+ * Left out: writing a cell (core/editing, as it is done through the form).
+ */
+export {
+  type GridColumn,
+  gridColumns,
+  type GridOptions,
+  OWN,
+  ownColumns,
+  USUAL_COLUMNS,
+} from './gridColumns';
+export { compareCells } from './compareCells';
