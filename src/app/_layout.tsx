@@ -2,12 +2,12 @@ import '../ui/theme/global.css';
 
 import { Slot } from 'expo-router';
 
-import { loadQuickPlans } from '@/places/card/lazy';
+import { loadCardWork } from '@/places/card/lazy';
 import { Frame } from '@/places/frame/Frame';
 
 export default function Layout() {
   return (
-    <Frame loadPlans={loadQuickPlans}>
+    <Frame loadPlans={loadCardWork}>
       <Slot />
     </Frame>
   );

@@ -50,7 +50,14 @@ export {
 export { publishCalendar } from './intake/publishCalendar';
 export { changeSettings } from './settings/changeSettings';
 export { rememberColumns } from './settings/rememberColumns';
-export { selectNameStyle, selectSettings, type Settings, SORT_ORDERS } from './settings/settingsSlice';
+export {
+  selectNameStyle,
+  selectSettings,
+  type Settings,
+  SORT_ORDERS,
+  type TableLook,
+  usualTable,
+} from './settings/settingsSlice';
 export { type Book, getBook } from './startBook';
 export {
   noticeClosed,

@@ -17,11 +17,15 @@ export interface KeyPress {
 export function onKeyPress(handle: (press: KeyPress) => boolean): () => void {
   const listen = (event: KeyboardEvent) => {
     const target = event.target instanceof HTMLElement ? event.target : undefined;
-    const isTyping =
+    const isField =
       target !== undefined && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+    const isCommand = event.ctrlKey || event.metaKey;
+    // A letter typed on a table goes into its cell; the two keys that work everywhere stay what they are.
+    const isIntoCell = !isCommand && /^[^/?]$/u.test(event.key) && target?.role === 'grid';
+    const isTyping = isField || isIntoCell;
     const press = {
       key: event.key,
-      isCommand: event.ctrlKey || event.metaKey,
+      isCommand,
       isShift: event.shiftKey,
       isTyping,
       isInQuickLine: target?.getAttribute('role') === 'combobox',

@@ -3,6 +3,29 @@ import { z } from 'zod';
 
 import { type NameStyle, type RowStyle, SECOND_PARTS } from '@/core/card';
 
+/** How the Book's table looks: what it shows of whom, how wide, in which order. */
+export const tableLookSchema = z.object({
+  /** Ids of columns, from the left. */
+  columns: z.array(z.string()).min(1),
+  /** In pixels, of the columns whose width was changed. */
+  widths: z.record(z.string(), z.number()),
+  /** By which columns, the first deciding; none for the order of the Book. */
+  sorting: z.array(z.object({ id: z.string(), desc: z.boolean() })),
+  /** 'all', 'people', 'organisations' or the uid of a list. */
+  who: z.string(),
+});
+
+/** A look of the table. */
+export type TableLook = z.infer<typeof tableLookSchema>;
+
+/** The table as it is before anybody has changed it. */
+export const usualTable: TableLook = {
+  columns: ['name', 'organisation', 'post', 'number', 'mail', 'town', 'tags'],
+  widths: {},
+  sorting: [],
+  who: 'all',
+};
+
 /** What the user has set; each value that is missing or damaged falls back to its own default. */
 export const settingsSchema = z.object({
   sortBy: z.enum(['surname', 'given', 'organisation', 'place', 'added']).catch('surname'),
@@ -19,6 +42,9 @@ export const settingsSchema = z.object({
   tableColumns: z.record(z.string(), z.array(z.string())).catch({}),
   /** The parts of a card that are offered at once when one is written, in order; none for the usual ones. */
   cardLayout: z.array(z.string()).catch([]),
+  table: tableLookSchema.catch(usualTable),
+  /** Looks that were kept, by name. */
+  tableViews: z.array(z.object({ name: z.string(), look: tableLookSchema })).catch([]),
   /** The colours of tags, by the tag in lower case: a place among the theme's ten tones. */
   tagTones: z.record(z.string(), z.number().int().min(0).max(9)).catch({}),
   /** The name of the calendar on the hub; '' where there is none. */

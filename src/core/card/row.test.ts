@@ -2,7 +2,7 @@ import { newCard, parseName, type RowStyle, secondLine, toRow } from '.';
 
 const card = {
   ...newCard('a', '2026-01-01T00:00:00Z'),
-  name: parseName('Dr Ada Lowther')!,
+  name: parseName('Dr Ada Lowther') ?? {},
   nicknames: { k: { name: 'Addie' } },
   titles: { t: { name: 'Piano tuner' } },
   organizations: { o: { name: 'Brzeg & Sons' } },

@@ -9,8 +9,8 @@ import {
   styledName,
 } from './name';
 import { portraitOf } from './portraitOf';
-import { organisationOf, type SecondPart, secondLine, townOf, USUAL_SECOND_LINE } from './secondLine';
 import type { Card } from './schema/types';
+import { organisationOf, secondLine, type SecondPart, townOf, USUAL_SECOND_LINE } from './secondLine';
 
 /** What a list shows of a card: little enough to keep for every card of a large book. */
 export interface CardRow {

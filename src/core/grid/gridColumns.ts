@@ -126,9 +126,6 @@ export function ownColumns(cards: readonly Card[]): GridColumn[] {
   }));
 }
 
-/** The columns of a table that nobody has chosen columns for. */
-export const USUAL_COLUMNS = ['name', 'organisation', 'post', 'number', 'mail', 'town', 'tags'] as const;
-
 function dayColumn(id: string, title: string, at: (card: Card) => string | undefined): GridColumn {
   return { id, title, width: NARROW, isWritable: false, read: (card) => at(card)?.slice(0, 10) ?? '' };
 }

@@ -2,12 +2,12 @@ import {
   type Anniversary,
   type Card,
   formatAddress,
+  formatLanguage,
   formatPartialDate,
   type Media,
   nextAnniversary,
   portraitsOf,
   toPartialDate,
-  formatLanguage,
 } from '../card';
 import { DATE_LABELS, filesOf } from '../editing';
 import { isObject } from '../json';

@@ -3,7 +3,6 @@
  * Standard: RFC 4180 as far as files keep to it; the rest is common practice.
  * Left out: what a cell can't hold (photos, related cards, rhythm); a table is not lossless.
  */
-export { readTsv, writeTsv } from './clipboard';
 export { guessColumns } from './guessColumns';
 export { type RowOptions, readRows } from './readRows';
 export { readTable, type Table } from './readTable';

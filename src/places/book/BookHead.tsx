@@ -11,7 +11,7 @@ import {
 } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, ArrowDownAZ, ListChecks, Plus, Settings2, Tabs, Txt, useWide } from '@/ui';
+import { Act, ArrowDownAZ, ListChecks, Plus, Settings2, Table2, Tabs, Txt, useWide } from '@/ui';
 
 import { OrderSheet } from './OrderSheet';
 
@@ -75,6 +75,16 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
             onPress={() => dispatch(choosingBegan())}
             testID="choose-several"
           />
+          {isWide ? (
+            <Act
+              label="As a table"
+              icon={Table2}
+              iconOnly
+              tone="faded"
+              onPress={() => go('/book/table')}
+              testID="as-table"
+            />
+          ) : null}
           <Act
             label={`Order: ${ORDER_WORDS[sortBy]}`}
             iconOnly

@@ -8,8 +8,11 @@ import { useWide } from '@/ui';
 
 import { BookColumn } from './BookColumn';
 
-/** Pages under the Book's address that are not a card's. */
-const OWN_PAGES = new Set(['new']);
+/** Pages under the Book's address that need all the room. */
+const WHOLE_PAGES = ['table', 'map'];
+
+/** Pages there that are not a card's. */
+const OWN_PAGES = new Set(['new', ...WHOLE_PAGES]);
 
 interface BookPlaceProps {
   readonly children: ReactNode;
@@ -25,12 +28,15 @@ export function BookPlace({ children, ChosenBar }: BookPlaceProps) {
   const [wasSeen, setSeen] = useState(isHead);
   if (isHead && !wasSeen) setSeen(true);
   const openUid = isHead || OWN_PAGES.has(part) ? undefined : uidFromPath(decodeURIComponent(part));
+  const isWhole = WHOLE_PAGES.includes(part ?? '');
   if (isWide) {
     return (
       <View className="flex-1 flex-row">
-        <View className="w-[352px] border-r border-rule">
-          <BookColumn openUid={openUid} ChosenBar={ChosenBar} />
-        </View>
+        {isWhole ? null : (
+          <View className="w-[352px] border-r border-rule">
+            <BookColumn openUid={openUid} ChosenBar={ChosenBar} />
+          </View>
+        )}
         <View className="min-w-0 flex-1">{children}</View>
       </View>
     );

@@ -1,7 +1,16 @@
 import { View } from 'react-native';
 
 import { selectNameStyle, useAppSelector, usePhoto } from '@/book';
-import { type Card, initialsOf, nameParts, placeOf, portraitOf, preferredEntry, shownAs, styledName } from '@/core/card';
+import {
+  type Card,
+  initialsOf,
+  nameParts,
+  placeOf,
+  portraitOf,
+  preferredEntry,
+  shownAs,
+  styledName,
+} from '@/core/card';
 import { Stamp, Txt, useWide } from '@/ui';
 
 interface BriefProps {

@@ -13,7 +13,7 @@ export function preloadCardPages(): void {
   void load();
 }
 
-/** Loads what plans the acts of the quick line, which needs what the pages need. */
-export function loadQuickPlans() {
+/** Loads what plans the acts of the quick line and writes the table's cells, which needs what the pages need. */
+export function loadCardWork() {
   return load();
 }

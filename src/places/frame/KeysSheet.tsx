@@ -9,6 +9,8 @@ const KEYS = [
   ['Space', 'Choose the row, or let it go'],
   ['Shift Space', 'Choose from the last one up to here'],
   ['Ctrl A', 'Choose all rows of the Book'],
+  ['F2, Enter', 'Write the cell of the table'],
+  ['Ctrl C, X, V', 'Copy, cut and paste cells'],
   ['N', 'New card'],
   ['E', 'Edit the open card'],
   ['Ctrl Enter', 'Save what is being edited'],

@@ -1,0 +1,36 @@
+import { View } from 'react-native';
+
+import { formatCount } from '@/platform';
+import { Act, Txt } from '@/ui';
+
+import type { Refused } from './useWriting';
+
+const SHOWN = 3;
+
+interface RefusedStripProps {
+  readonly refused: readonly Refused[];
+  readonly onClose: () => void;
+}
+
+/** What could not be written: where, what, and why. */
+export function RefusedStrip({ refused, onClose }: RefusedStripProps) {
+  if (refused.length === 0) return null;
+  return (
+    <View className="border-b border-rule bg-leaf px-5 py-2" role="alert">
+      <View className="flex-row items-center justify-between">
+        <Txt font="sansBold" tone="brick">
+          {`${formatCount(refused.length, 'value was', 'values were')} not taken`}
+        </Txt>
+        <Act label="Close" tone="faded" onPress={onClose} />
+      </View>
+      {refused.slice(0, SHOWN).map(({ where, text, why }) => (
+        <Txt key={`${where} ${text}`} size="small">
+          {`${where}: “${text}”. ${why}`}
+        </Txt>
+      ))}
+      {refused.length > SHOWN ? (
+        <Txt size="small" tone="faded">{`and ${refused.length - SHOWN} more`}</Txt>
+      ) : null}
+    </View>
+  );
+}
