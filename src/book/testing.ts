@@ -50,6 +50,8 @@ export function openTestBook(storage = new MemoryStorage(), first?: readonly Car
       matching: () => Promise.resolve([]),
       onList: () => Promise.resolve([]),
       listsOf: () => Promise.resolve([]),
+      locate: () => Promise.resolve({ cards: [], hasGazetteer: false }),
+      pointOf: () => Promise.resolve(undefined),
     },
     newUid: () => `urn:uuid:00000000-0000-4000-8000-${String((tick += 1)).padStart(12, '0')}`,
     utcNow: () => `2026-11-24T10:00:${String((tick += 1) % 60).padStart(2, '0')}Z`,

@@ -86,6 +86,7 @@ function personCard(index: number, line: string, country: DemoCountry, today: st
       a1: {
         components: components.map(([kind = '', value = '']) => ({ kind, value })),
         countryCode: country.code,
+        ...pointIn(town),
         contexts: dice.chance(0.6) ? { private: true } : { work: true },
       },
     };
@@ -157,6 +158,11 @@ function datesOf(index: number, today: string, dice: Dice): NonNullable<Card['an
   return dates;
 }
 
+/** No gazetteer has the festival's own town, so its cards say where it is. */
+function pointIn(town: string | undefined): { coordinates?: string } {
+  return town === 'Wexmere' ? { coordinates: 'geo:53.34,0.27' } : {};
+}
+
 function organisationCard(index: number, today: string, dice: Dice): Card {
   const [name, what, town, tag] = ORGANISATIONS[index] ?? ['', '', '', ''];
   const country = COUNTRIES.find(({ towns }) => towns.some(([known]) => known === town)) ?? COUNTRIES[0];
@@ -183,6 +189,7 @@ function organisationCard(index: number, today: string, dice: Dice): Card {
       a1: {
         components: components.map(([kind = '', value = '']) => ({ kind, value })),
         countryCode: country?.code ?? 'GB',
+        ...pointIn(town),
         contexts: { work: true },
       },
     },

@@ -8,6 +8,7 @@ import helmet from 'helmet';
 
 import { calendarApi, calendarFeed } from './api/calendarApi';
 import { demoApi } from './api/demoApi';
+import { placesApi } from './api/placesApi';
 
 /** How the hub is started. */
 export interface HubOptions {
@@ -35,6 +36,7 @@ export function makeHub({ webRoot, demoDay, dataRoot }: HubOptions): Express {
     hub.use('/api/calendar', calendarApi(calendars));
     hub.use('/calendar', calendarFeed(calendars));
   }
+  hub.use('/api/places', placesApi());
   hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));
   for (const folder of ['_expo', 'assets']) hub.use(`/${folder}`, hashedFiles(join(webRoot, folder)));
   hub.use(express.static(webRoot, { index: false }));

@@ -8,6 +8,7 @@ export * from './bookName';
 export * from './calendarHub';
 export * from './clock';
 export * from './files';
+export * from './gazetteer';
 export * from './image';
 export * from './locale';
 export * from './keyboard';

@@ -2,9 +2,9 @@ import { wrap } from 'comlink';
 
 import type { Card, Uid } from '@/core/card';
 import type { Rule } from '@/core/rules';
-import type { FoundCards } from '@/core/search';
+import type { FoundCards, NamedPoint } from '@/core/search';
 
-import type { SearchApi } from '../workers/search';
+import type { SearchApi, WhereCards } from '../workers/search';
 
 /** The index of the book, wherever it lives. */
 export interface SearchClient {
@@ -13,6 +13,8 @@ export interface SearchClient {
   matching(rule: Rule, today: string): Promise<Uid[]>;
   onList(uid: Uid, today: string): Promise<Uid[]>;
   listsOf(uid: Uid, today: string): Promise<Uid[]>;
+  locate(): Promise<WhereCards>;
+  pointOf(name: string): Promise<NamedPoint | undefined>;
 }
 
 /** The index in a worker, so that nothing blocks typing. */

@@ -1,22 +1,62 @@
 import { expose } from 'comlink';
 
 import type { Card, Uid } from '@/core/card';
-import type { Rule } from '@/core/rules';
-import { findCards, type FoundCards, SearchIndex, toSearchDoc } from '@/core/search';
+import { Gazetteer, readGazetteer } from '@/core/places';
+import { asksForPlaces, parseLimits, type Rule } from '@/core/rules';
+import {
+  findCards,
+  type FoundCards,
+  type LocatedCard,
+  type NamedPoint,
+  SearchIndex,
+  toSearchDoc,
+} from '@/core/search';
+import { fetchGazetteer } from '@/platform/gazetteer';
 
 const index = new SearchIndex();
+let gazetteer: Promise<boolean> | undefined;
+
+/** Where all cards are, as far as it is known. */
+export interface WhereCards {
+  readonly cards: readonly LocatedCard[];
+  /** Whether the gazetteer was there; without it only what cards say themselves is known. */
+  readonly hasGazetteer: boolean;
+}
 
 /** What the page may ask of the search worker. */
 export interface SearchApi {
   put(cards: readonly Card[], removed: readonly Uid[], country: string): number;
   /** @param today - a day such as 2026-11-24 */
-  find(text: string, limit: number, today: string): FoundCards;
+  find(text: string, limit: number, today: string): Promise<FoundCards>;
   /** The cards that a rule is true of. */
-  matching(rule: Rule, today: string): Uid[];
+  matching(rule: Rule, today: string): Promise<Uid[]>;
   /** Everybody on a list, by rule, by choice and through lists on it. */
-  onList(uid: Uid, today: string): Uid[];
+  onList(uid: Uid, today: string): Promise<Uid[]>;
   /** The lists that a card is on. */
-  listsOf(uid: Uid, today: string): Uid[];
+  listsOf(uid: Uid, today: string): Promise<Uid[]>;
+  /** Where the cards are. */
+  locate(): Promise<WhereCards>;
+  /** A place by its name, or that of a card. */
+  pointOf(name: string): Promise<NamedPoint | undefined>;
+}
+
+/** Loads the gazetteer once it is needed; where that fails it is tried again the next time. */
+function needGazetteer(): Promise<boolean> {
+  gazetteer ??= fetchGazetteer()
+    .then((text) => {
+      index.useGazetteer(new Gazetteer(readGazetteer(text)));
+      return true;
+    })
+    .catch(() => {
+      gazetteer = undefined;
+      return false;
+    });
+  return gazetteer;
+}
+
+/** Most questions have nothing to do with places, and wait for nothing. */
+async function readyFor(rule?: Rule): Promise<void> {
+  if (index.asksForPlaces(rule)) await needGazetteer();
 }
 
 const api: SearchApi = {
@@ -25,9 +65,30 @@ const api: SearchApi = {
     for (const card of cards) index.add(toSearchDoc(card, country));
     return index.size;
   },
-  find: (text, limit, today) => findCards(index, text, { limit, today }),
-  matching: (rule, today) => index.matching(rule, today),
-  onList: (uid, today) => index.onList(uid, today),
-  listsOf: (uid, today) => index.listsOf(uid, today),
+  find: async (text, limit, today) => {
+    const { tests } = parseLimits(text, { lists: index.lists() });
+    await readyFor(tests.some(asksForPlaces) ? { kind: 'all', rules: tests } : undefined);
+    return findCards(index, text, { limit, today });
+  },
+  matching: async (rule, today) => {
+    await readyFor(rule);
+    return index.matching(rule, today);
+  },
+  onList: async (uid, today) => {
+    await readyFor();
+    return index.onList(uid, today);
+  },
+  listsOf: async (uid, today) => {
+    await readyFor();
+    return index.listsOf(uid, today);
+  },
+  locate: async () => {
+    const hasGazetteer = await needGazetteer();
+    return { cards: index.spots(), hasGazetteer };
+  },
+  pointOf: async (name) => {
+    await needGazetteer();
+    return index.pointOf(name);
+  },
 };
 expose(api);

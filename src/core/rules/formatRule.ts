@@ -59,6 +59,8 @@ function formatTest(test: Test, nameOf: (uid: string) => string | undefined): st
       return `${isNot ? 'not on' : 'on'} ${nameOf(test.list) ?? 'a list that is gone'}`;
     case 'flag':
       return isNot ? `not ${test.flag}` : test.flag;
+    case 'near':
+      return `${isNot ? 'not ' : ''}within ${test.km} km of ${test.place}`;
     case 'since':
       return `${isNot ? 'not ' : ''}${test.what} in the last ${daysOf(test.days)}`;
     case 'coming':

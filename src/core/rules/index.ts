@@ -6,5 +6,14 @@
 export { DAY_KINDS, type DayKind, DOC_KINDS, type DocKind, type Field, FIELDS } from './fields';
 export { DAY_WORDS, FIELD_WORDS, formatRule } from './formatRule';
 export { findListByBeginning, type Known } from './findListByBeginning';
-export { parseLimits, toRule, type Understood } from './parseLimits';
-export { type Group, isGroup, listsOfRule, parseRule, type Rule, ruleSchema, type Test } from './rule';
+export { NEAR_KM, parseLimits, toRule, type Understood } from './parseLimits';
+export {
+  asksForPlaces,
+  type Group,
+  isGroup,
+  listsOfRule,
+  parseRule,
+  type Rule,
+  ruleSchema,
+  type Test,
+} from './rule';

@@ -1,3 +1,4 @@
+import { KM_PER_MILE } from '../places/distance';
 import { foldedWords } from '../text';
 import { DAY_KINDS, type DayKind, type DocKind, type Field } from './fields';
 import { findListByBeginning, type Known } from './findListByBeginning';
@@ -9,6 +10,9 @@ export interface Understood {
   readonly words: string;
   readonly tests: readonly Test[];
 }
+
+/** Kilometres that "near" means. Ours. */
+export const NEAR_KM = 50;
 
 /** Words that say what kind of card is wanted. */
 const CARD_WORDS: Readonly<Record<string, DocKind>> = {
@@ -58,7 +62,7 @@ interface Read {
 
 /**
  * Reads what limits a search: "in Sète", "at Harbour Hall", "on Patrons", "tagged press" or "#press", "without mail",
- * "with birthday", "people", "archived", "pinned", "note: oboe", and any of them behind "not". A value goes on to the
+ * "with birthday", "near Bergen", "within 30 km of Bergen", "people", "archived", "pinned", "note: oboe", and any of them behind "not". A value goes on to the
  * next limit or comma. What is none of these stays as words.
  */
 export function parseLimits(text: string, known: Known): Understood {
@@ -99,6 +103,10 @@ function readPlain(tokens: readonly string[], known: Known): Read | undefined {
       return readValue('place', tokens, known);
     case 'at':
       return readValue('organisation', tokens, known);
+    case 'near':
+      return readNear(tokens, 1, NEAR_KM, known);
+    case 'within':
+      return readWithin(tokens, known);
     case 'tag':
     case 'tagged':
       return readValue('tag', tokens, known);
@@ -120,6 +128,23 @@ function readValue(field: Field, tokens: readonly string[], known: Known): Read 
   while (taken < tokens.length && (taken === 1 || !readLimit(tokens.slice(taken), known))) taken += 1;
   const value = tokens.slice(1, taken).join(' ');
   return foldedWords(value).length === 0 ? undefined : { test: { kind: 'words', field, value }, taken };
+}
+
+/** "within 30 km of Bergen", in kilometres or miles. */
+function readWithin(tokens: readonly string[], known: Known): Read | undefined {
+  const match = /^(\d+(?:[.,]\d+)?) ?(km|kilometres?|mi|miles?) of$/i.exec(tokens.slice(1, 4).join(' '));
+  const joined = /^(\d+(?:[.,]\d+)?)(km|mi) of$/i.exec(tokens.slice(1, 3).join(' '));
+  const [, figure = '', unit = ''] = match ?? joined ?? [];
+  const km = Number(figure.replace(',', '.')) * (/^mi/i.test(unit) ? KM_PER_MILE : 1);
+  if (!(km > 0)) return undefined;
+  return readNear(tokens, match ? 4 : 3, Math.round(km * 10) / 10, known);
+}
+
+/** The words behind are the place. */
+function readNear(tokens: readonly string[], from: number, km: number, known: Known): Read | undefined {
+  const read = readValue('place', tokens.slice(from - 1), known);
+  if (read?.test.kind !== 'words') return undefined;
+  return { test: { kind: 'near', place: read.test.value, km }, taken: read.taken + from - 1 };
 }
 
 function readList(tokens: readonly string[], known: Known): Read | undefined {

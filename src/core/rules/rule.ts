@@ -15,6 +15,8 @@ const testSchema = z.discriminatedUnion('kind', [
   /** On a list, itself or through a list on it. */
   z.object({ kind: z.literal('list'), list: z.string(), not }),
   z.object({ kind: z.literal('flag'), flag: z.enum(['pinned', 'archived', 'private']), not }),
+  /** An address lies within so many kilometres of a place, which is a town's name or a card's. */
+  z.object({ kind: z.literal('near'), place: z.string(), km: z.number().positive().max(20_100), not }),
   /** Added to the book, or changed, within so many days. */
   z.object({
     kind: z.literal('since'),
@@ -65,6 +67,11 @@ export function isGroup(rule: Rule): rule is Group {
 /** Reads a rule from outside; undefined for anything else. */
 export function parseRule(value: unknown): Rule | undefined {
   return ruleSchema.safeParse(value).data;
+}
+
+/** Whether a rule asks where cards are. */
+export function asksForPlaces(rule: Rule): boolean {
+  return isGroup(rule) ? rule.rules.some(asksForPlaces) : rule.kind === 'near';
 }
 
 /** The lists that a rule speaks of. */

@@ -1,8 +1,10 @@
 import type { Uid } from '../card';
+import type { Gazetteer } from '../places';
 import { type Field, FIELDS } from '../rules';
 import { foldText } from '../text';
 import { searchWords } from './searchWords';
 import type { SearchDoc } from './toSearchDoc';
+import { Whereabouts } from './whereabouts';
 import { WordTable } from './wordTable';
 
 /** A card in the table. */
@@ -27,9 +29,23 @@ export class CardTable {
   /** Places of cards that name a card as related, by its uid. */
   readonly relatedTo = new Map<Uid, Set<number>>();
   private readonly places = new Map<Uid, number>();
+  private gazetteer: Gazetteer | undefined;
+  private where: Whereabouts | undefined;
 
   get size(): number {
     return this.places.size;
+  }
+
+  /** Where the cards are, as far as the gazetteer that was given knows it. */
+  get whereabouts(): Whereabouts {
+    this.where ??= new Whereabouts(this, this.gazetteer);
+    return this.where;
+  }
+
+  /** Gives the table a gazetteer to find towns in. */
+  useGazetteer(gazetteer: Gazetteer): void {
+    this.gazetteer = gazetteer;
+    this.where = undefined;
   }
 
   placeOf(uid: Uid): number | undefined {
@@ -39,6 +55,7 @@ export class CardTable {
   /** Adds a card, in place of what was known of it. */
   add(doc: SearchDoc): void {
     this.remove(doc.uid);
+    this.where = undefined;
     let filled = 0;
     for (const [field] of doc.values) filled |= 1 << FIELDS.indexOf(field);
     const place = this.slots.push({ doc, sortKey: foldText(doc.shown), filled }) - 1;
@@ -60,6 +77,7 @@ export class CardTable {
   remove(uid: Uid): void {
     const place = this.places.get(uid);
     if (place === undefined) return;
+    this.where = undefined;
     // Its postings stay and lead nowhere; they are as few as the edits of one sitting.
     this.slots[place] = undefined;
     this.digits[place] = '';

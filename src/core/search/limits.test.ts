@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { type Card, newCard, parseName } from '../card';
 import { newList, withMembers } from '../lists';
 import { withFlag } from '../marks';
+import { Gazetteer } from '../places';
 import { formatRule, parseLimits, type Rule } from '../rules';
 import { compareBeginning, findCards, SearchIndex, searchWords, toSearchDoc } from '.';
 
@@ -174,4 +175,34 @@ test('words to find a value by', () => {
   expect(searchWords('Ørsted')).toEqual(['orsted', 'oersted']);
   expect(searchWords('Aaker')).toEqual(['aaker', 'aker']);
   expect(searchWords('plain')).toEqual(['plain']);
+});
+
+test('who is near a place: by town, by a card’s own coordinates, never by country alone', () => {
+  const at = (lat: number, lon: number) => ({ lat, lon, region: '', population: 1000, isCapital: false });
+  const towns = [
+    { name: 'Bergen', country: 'NO', ...at(60.39, 5.32) },
+    { name: 'Voss', country: 'NO', ...at(60.63, 6.42) },
+    { name: 'Oslo', country: 'NO', ...at(59.91, 10.75), isCapital: true },
+  ];
+  const buoy = { addresses: { a1: { coordinates: 'geo:60.40,5.30' } } };
+  const near = indexOf(
+    cardOf('In Bergen', inTown('Bergen', 'Norway')),
+    cardOf('In Voss', inTown('Voss', 'Norway')),
+    cardOf('Somewhere Norwegian', inTown('Nowhere', 'Norway')),
+    cardOf('On Buoy', buoy),
+  );
+  const found = (text: string) =>
+    findCards(near, text, { limit: 9, today }).hits.map(({ uid, km }) => `${uid} ${Math.round(km ?? -1)}`);
+  // Without a gazetteer only what cards say themselves is known.
+  expect(found('near bergen')).toEqual([]);
+  near.useGazetteer(new Gazetteer(towns));
+  expect(found('near bergen')).toEqual(['In Bergen 0', 'On Buoy 2']);
+  expect(found('within 80 km of bergen')).toEqual(['In Bergen 0', 'On Buoy 2', 'In Voss 66']);
+  expect(found('voss within 60 miles of bergen')).toEqual(['In Voss 66']);
+  expect(found('near oslo')).toEqual([]);
+  expect(found('near in voss')).toEqual(['In Voss 0']);
+  // A card that comes later is known of at once.
+  near.add(toSearchDoc(cardOf('New', inTown('Oslo', 'Norway'))));
+  expect(found('near oslo')).toEqual(['New 0']);
+  expect(near.asksForPlaces()).toBe(false);
 });

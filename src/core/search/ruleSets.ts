@@ -1,4 +1,5 @@
 import type { Uid } from '../card';
+import { distanceKm } from '../places';
 import { type Field, FIELDS, isGroup, type Rule, type Test } from '../rules';
 import { foldedWords } from '../text';
 import { type CardTable, fieldIn, placeIn, type Slot } from './cardTable';
@@ -82,6 +83,8 @@ export class RuleSets {
         return this.where(({ doc }) => doc.kind === test.card);
       case 'flag':
         return this.where(({ doc }) => hasFlag(doc, test.flag));
+      case 'near':
+        return this.near(test.place, test.km);
       case 'since': {
         const since = dayBefore(this.today, test.days);
         return this.where(({ doc }) => (doc[test.what] ?? '') >= since);
@@ -94,6 +97,16 @@ export class RuleSets {
             ) === true,
         );
     }
+  }
+
+  /** Cards whose town or own coordinates are known to lie there; where only the country is known nothing is. */
+  private near(place: string, km: number): PlaceSet {
+    const { whereabouts } = this.table;
+    const centre = whereabouts.pointOf(place);
+    if (!centre) return this.whole(false);
+    return this.where(({ doc }) =>
+      whereabouts.spotsOf(doc).some((spot) => spot.by !== 'country' && distanceKm(spot, centre) <= km),
+    );
   }
 
   /** Cards with all the words among the words of one field, or of any. */

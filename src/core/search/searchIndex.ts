@@ -1,12 +1,13 @@
 import type { Uid } from '../card';
-import type { DocKind } from '../rules';
-import { type Field, FIELDS, type Rule } from '../rules';
+import { distanceKm, type Gazetteer, type Point, type Spot } from '../places';
+import { asksForPlaces, type DocKind, type Field, FIELDS, isGroup, type Rule } from '../rules';
 import { foldedWords, foldText } from '../text';
 import { CardTable, fieldIn, placeIn } from './cardTable';
 import { maxTypos } from './nearness';
 import { RuleSets } from './ruleSets';
 import { searchWords } from './searchWords';
 import type { SearchDoc } from './toSearchDoc';
+import type { NamedPoint } from './whereabouts';
 
 /** A card that was found, and the value that speaks for it. */
 export interface Hit {
@@ -17,6 +18,14 @@ export interface Hit {
   readonly field: Field;
   /** The value that a word of the query was found in; of several the one that isn't the name. */
   readonly value: string;
+  /** Where a search asks for what is near a place: how far it is from there, in kilometres. */
+  readonly km?: number;
+}
+
+/** Where a card is. */
+export interface LocatedCard {
+  readonly uid: Uid;
+  readonly spot: Spot;
 }
 
 /** What limits a search beside its words. */
@@ -79,10 +88,39 @@ export class SearchIndex {
     if (terms.length === 0 && !rule) return [];
     const total = this.scoresOf(terms);
     this.strike(total, options);
+    const centre = this.centreOf(rule);
+    if (centre && terms.length === 0) this.nearestFirst(total, centre);
     return this.best(total, limit).flatMap((place) => {
       const doc = this.table.slots[place]?.doc;
-      return doc ? [this.toHit(doc, total[place] ?? 0, terms)] : [];
+      if (!doc) return [];
+      const hit = this.toHit(doc, total[place] ?? 0, terms);
+      return [centre ? { ...hit, km: this.kmFrom(centre, doc) } : hit];
     });
+  }
+
+  /** Gives the index a gazetteer, for what asks where cards are. */
+  useGazetteer(gazetteer: Gazetteer): void {
+    this.table.useGazetteer(gazetteer);
+  }
+
+  /** Whether a rule asks where cards are, by itself or through some list. */
+  asksForPlaces(rule?: Rule): boolean {
+    const rules = [...this.table.lists.values()].map((place) => this.table.slots[place]?.doc.rule);
+    return [rule, ...rules].some((one) => one !== undefined && asksForPlaces(one));
+  }
+
+  /** Where cards are: the first spot of each that is known at all; archived cards and lists are left out. */
+  spots(): LocatedCard[] {
+    return this.table.slots.flatMap((slot) => {
+      if (!slot || slot.doc.kind === 'list' || slot.doc.isArchived === true) return [];
+      const [spot] = this.table.whereabouts.spotsOf(slot.doc);
+      return spot ? [{ uid: slot.doc.uid, spot }] : [];
+    });
+  }
+
+  /** A place by its name. */
+  pointOf(name: string): NamedPoint | undefined {
+    return this.table.whereabouts.pointOf(name);
   }
 
   /** The lists there are, with their names. */
@@ -109,6 +147,26 @@ export class SearchIndex {
     if (place === undefined) return [];
     const sets = new RuleSets(this.table, today);
     return [...this.table.lists.keys()].filter((list) => sets.onList(list)[place] === 1);
+  }
+
+  /** The place that all of a search has to be near to. */
+  private centreOf(rule: Rule | undefined): Point | undefined {
+    const tests = rule && isGroup(rule) && rule.kind === 'all' ? rule.rules : rule ? [rule] : [];
+    for (const test of tests)
+      if (test.kind === 'near' && test.not !== true) return this.table.whereabouts.pointOf(test.place);
+    return undefined;
+  }
+
+  private kmFrom(centre: Point, doc: SearchDoc): number {
+    const spots = this.table.whereabouts.spotsOf(doc).filter(({ by }) => by !== 'country');
+    return Math.min(...spots.map((spot) => distanceKm(spot, centre)));
+  }
+
+  /** Scores between 1 and 2 that fall with the distance. */
+  private nearestFirst(total: Float32Array, centre: Point): void {
+    this.table.slots.forEach((slot, place) => {
+      if (slot && total[place] !== 0) total[place] = 1 + 1 / (1 + this.kmFrom(centre, slot.doc));
+    });
   }
 
   private uidsIn(set: Uint8Array): Uid[] {

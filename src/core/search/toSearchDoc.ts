@@ -2,6 +2,7 @@ import { type Card, type PartialDate, shownAs, toPartialDate, type Uid } from '.
 import { isList, memberUids } from '../lists';
 import { hasFlag } from '../marks';
 import { parsePhone } from '../phone';
+import { type AddressPlace, addressPlaces } from '../places';
 import { type DocKind, type Field, parseRule, type Rule } from '../rules';
 
 /** What the index knows of a card. Plain data, so that it can be handed to a worker. */
@@ -19,6 +20,8 @@ export interface SearchDoc {
   readonly members?: readonly Uid[];
   /** Cards that it names as related. */
   readonly related?: readonly Uid[];
+  /** Where its addresses are, the preferred one first. */
+  readonly places?: readonly AddressPlace[];
   /** Of a list that fills itself: who is on it. */
   readonly rule?: Rule;
   /** Days that come round, as kind and MM-DD; '' for the day of which only the month or the year is known. */
@@ -38,6 +41,7 @@ export function toSearchDoc(card: Card, country?: string): SearchDoc {
   const days = each(card.anniversaries).map(
     ({ kind, date }) => [kind, monthDayOf(toPartialDate(date))] as const,
   );
+  const places = card.addresses ? addressPlaces(card) : [];
   const rule = isList(card) ? parseRule(card['cordialis.example:rule']) : undefined;
   return {
     uid: card.uid,
@@ -53,6 +57,7 @@ export function toSearchDoc(card: Card, country?: string): SearchDoc {
     ...(card.updated === undefined ? {} : { changed: card.updated.slice(0, 10) }),
     ...(members.length > 0 ? { members } : {}),
     ...(related.length > 0 ? { related } : {}),
+    ...(places.length > 0 ? { places } : {}),
     ...(days.length > 0 ? { days } : {}),
   };
 }

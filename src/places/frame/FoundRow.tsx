@@ -23,7 +23,7 @@ export function FoundRow({ hit, id, isChosen, onOpen }: FoundRowProps) {
       role="option"
       nativeID={id}
       title={row?.shown ?? hit.shown}
-      second={hit.field === 'name' ? second : hit.value}
+      second={[kmText(hit.km), hit.field === 'name' ? second : hit.value].filter(Boolean).join(' · ')}
       stamp={
         hit.kind === 'list' ? (
           <ListStamp initials={initials} />
@@ -43,4 +43,10 @@ export function FoundRow({ hit, id, isChosen, onOpen }: FoundRowProps) {
 /** Where what was found is opened. */
 export function pathOf({ kind, uid }: Pick<Hit, 'kind' | 'uid'>): string {
   return kind === 'list' ? listPath(uid) : cardPath(uid);
+}
+
+/** "12 km"; '' where the search is not about a place. */
+function kmText(km: number | undefined): string {
+  if (km === undefined || !Number.isFinite(km)) return '';
+  return km < 1 ? 'here' : `${Math.round(km)} km`;
 }

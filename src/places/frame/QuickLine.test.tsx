@@ -31,6 +31,8 @@ function slowSearch() {
     matching: () => Promise.resolve([]),
     onList: () => Promise.resolve([]),
     listsOf: () => Promise.resolve([]),
+    locate: () => Promise.resolve({ cards: [], hasGazetteer: false }),
+    pointOf: () => Promise.resolve(undefined),
   };
   return {
     search,

@@ -12,6 +12,7 @@ import {
   FIELD_WORDS,
   FIELDS,
   formatRule,
+  NEAR_KM,
   type Test,
 } from '@/core/rules';
 import { formatCount } from '@/platform';
@@ -29,7 +30,8 @@ export function TestSheet({ test: first, listUid, onDone, onClose }: TestSheetPr
   const [test, setTest] = useState(first);
   const lists = useAppSelector(selectLists).filter(({ uid }) => uid !== listUid);
   const matching = useMatching(test);
-  const isReady = test.kind !== 'words' || test.value.trim() !== '';
+  const isReady =
+    (test.kind !== 'words' || test.value.trim() !== '') && (test.kind !== 'near' || test.place.trim() !== '');
   const nameOf = (uid: string) => lists.filter((list) => list.uid === uid).map(shownAs)[0];
   return (
     <Sheet title="Condition" isOpen onClose={onClose}>
@@ -49,7 +51,9 @@ export function TestSheet({ test: first, listUid, onDone, onClose }: TestSheetPr
         <Txt tone="faded" testID="test-count">
           {isReady
             ? `${formatRule(test, nameOf)}: ${matching === undefined ? '…' : formatCount(matching.length, 'card', 'cards')}`
-            : 'Give a word to look for'}
+            : test.kind === 'near'
+              ? 'Give a place'
+              : 'Give a word to look for'}
         </Txt>
         <NextAct
           label="Keep the condition"
@@ -145,11 +149,45 @@ function ValuePart({ test, lists, onChange }: ValuePartProps) {
       );
     case 'flag':
       return <Txt>{`The card is ${test.flag}`}</Txt>;
+    case 'near':
+      return <Near test={test} onChange={onChange} />;
     case 'since':
       return <Days test={test} onDays={(days) => onChange({ ...test, days })} />;
     case 'coming':
       return <Days test={test} onDays={(days) => onChange({ ...test, days: Math.min(366, days) })} />;
   }
+}
+
+/** A place and how far from it. */
+function Near({
+  test,
+  onChange,
+}: {
+  readonly test: Extract<Test, { kind: 'near' }>;
+  readonly onChange: (test: Test) => void;
+}) {
+  return (
+    <View className="gap-3">
+      <Field
+        label="Town, or somebody who lives there"
+        value={test.place}
+        onChange={(place) => onChange({ ...test, place })}
+        testID="test-place"
+      />
+      <Field
+        label="Within how many kilometres"
+        value={String(test.km)}
+        onChange={(text) => onChange({ ...test, km: kmOf(text) })}
+        kind="tel"
+        testID="test-km"
+      />
+    </View>
+  );
+}
+
+/** Half of the Earth's circumference is as far as anything is. */
+function kmOf(text: string): number {
+  return Math.max(1, Math.min(20_000, Number(text.replace(/\D/g, '')) || 1));
 }
 
 function Days({
@@ -184,6 +222,7 @@ function aboutOptions(hasLists: boolean): (readonly [string, string])[] {
       (day) => [`coming ${day}`, `${capital(DAY_WORDS[day])} soon`] as const,
     ),
     ...DAY_KINDS.map((day) => [`filled ${day}`, `${capital(DAY_WORDS[day])} known`] as const),
+    ['near', 'Near a place'],
     ['since added', 'Added lately'],
     ['since changed', 'Changed lately'],
     ['flag pinned', 'Pinned'],
@@ -199,6 +238,7 @@ function aboutOf(test: Test): string {
       return `${DAY_KINDS.some((day) => day === test.field) ? 'filled' : 'field'} ${test.field}`;
     case 'card':
     case 'list':
+    case 'near':
       return test.kind;
     case 'flag':
       return `flag ${test.flag}`;
@@ -217,6 +257,8 @@ function testAbout(about: string, before: Test, firstList: string): Test {
       return { kind: 'card', card: 'person' };
     case 'list':
       return { kind: 'list', list: firstList };
+    case 'near':
+      return { kind: 'near', place: '', km: NEAR_KM };
     case 'coming':
       return { kind: 'coming', day: what as DayKind, days: 14 };
     case 'filled':

@@ -1,0 +1,9 @@
+/**
+ * Places: towns by name, where an address is, how far apart two points are.
+ * Standard: RFC 5870 (geo:), ISO 3166-1, WGS 84.
+ * Left out: streets and house numbers; the gazetteer knows towns.
+ */
+export { distanceKm, KM_PER_MILE, parseGeoUri, type Point } from './distance';
+export { Gazetteer, keyOf, type PlaceWish, type Town } from './gazetteer';
+export { readGazetteer, writeGazetteer } from './gazetteerFile';
+export { type AddressPlace, addressPlaces, type KnownTowns, locate, type Spot, townKey } from './locate';

