@@ -35,6 +35,7 @@ export { sendCards } from './intake/sendCards';
 export { useListCounts, useListName, useListsOf, useMatching, useOnList } from './lists/useOnList';
 export { selectLists } from './lists/selectLists';
 export { selectTags, type TagCount } from './marks/selectTags';
+export { usePointOf, useWhereabouts } from './places/useWhereabouts';
 export { selectOrganisations } from './organisations/selectOrganisations';
 export {
   type BookItem,
@@ -49,6 +50,7 @@ export {
 } from './rows/rowsSlice';
 export { publishCalendar } from './intake/publishCalendar';
 export { changeSettings } from './settings/changeSettings';
+export { noteAct } from './settings/noteAct';
 export { rememberColumns } from './settings/rememberColumns';
 export {
   selectNameStyle,

@@ -64,3 +64,32 @@ test('the line says all it understands, with examples to try', async ({ page }) 
   await page.getByRole('button', { name: /Try: Götz Achterberg mail/ }).click();
   await expect(page.getByRole('option', { name: /Götz Achterberg: mail/ })).toBeVisible();
 });
+
+test('acts stand beside what was found, are reached by arrow keys, and come first the next time', async ({
+  page,
+}) => {
+  await openDemo(page, '/book');
+  const line = page.getByTestId('quick-line');
+  await line.fill('achterberg');
+  await expect(page.getByTestId('quick-act-edit')).toBeVisible();
+  // What was looked for is marked where it stands.
+  await expect(page.getByRole('option').first().locator('.underline').first()).toHaveText(/achterberg/i);
+  const edit = await page.getByRole('toolbar', { name: 'What can be done' }).getByRole('button').count();
+  for (let i = 0; i < edit; i += 1) await line.press('ArrowRight');
+  await line.press('Enter');
+  await expect(page).toHaveURL(/\/edit$/);
+  await page.keyboard.press('Escape');
+  await line.focus();
+  await expect(page.getByRole('option').first()).toHaveAccessibleName(/^Edit .*Achterberg/);
+  await page.getByRole('option').first().click();
+  await expect(page).toHaveURL(/\/edit$/);
+});
+
+test('a limit is picked instead of typed', async ({ page }) => {
+  await openDemo(page, '/book');
+  await page.getByTestId('quick-line').fill('a');
+  await page.getByTestId('pick-limit').click();
+  await page.getByRole('button', { name: 'without mail' }).click();
+  await expect(page.getByTestId('quick-line')).toHaveValue('a, without mail');
+  await expect(page.getByTestId('understood')).toContainText('without mail');
+});

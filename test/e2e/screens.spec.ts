@@ -12,6 +12,7 @@ const SCREENS = [
   '/book/c0a0d1a1-0000-4000-8a00-000000000003/edit',
   '/book/new',
   '/book/table',
+  '/book/map',
   '/import',
   '/settings',
   '/lists',

@@ -45,6 +45,12 @@ export const settingsSchema = z.object({
   table: tableLookSchema.catch(usualTable),
   /** Looks that were kept, by name. */
   tableViews: z.array(z.object({ name: z.string(), look: tableLookSchema })).catch([]),
+  /** Acts offered for what the quick line has found, in order. */
+  quickActs: z
+    .array(z.enum(['call', 'write', 'message', 'edit', 'way', 'copy', 'pin']))
+    .catch(['call', 'write', 'message', 'edit']),
+  /** What was done from the quick line lately, the latest first. */
+  recentActs: z.array(z.object({ uid: z.string(), verb: z.string() })).catch([]),
   /** The colours of tags, by the tag in lower case: a place among the theme's ten tones. */
   tagTones: z.record(z.string(), z.number().int().min(0).max(9)).catch({}),
   /** The name of the calendar on the hub; '' where there is none. */

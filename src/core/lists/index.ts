@@ -7,3 +7,12 @@
 export { type Combination, combine } from './combine';
 export { findPeople, type GetCard, wouldHoldItself } from './findPeople';
 export { isList, memberUids, newList, newRuleList, withMembers, withoutMembers } from './list';
+export {
+  bareAddresses,
+  mailFor,
+  type MemberReach,
+  numberFor,
+  reachFor,
+  withAddress,
+  withReach,
+} from './memberReach';

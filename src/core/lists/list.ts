@@ -35,8 +35,11 @@ export function withoutMembers(list: Card, uids: readonly Uid[]): Card {
   const gone = new Set(uids);
   const kept = memberUids(list).filter((uid) => !gone.has(uid));
   if (kept.length === memberUids(list).length) return list;
-  const { members: _, ...rest } = list;
-  return kept.length === 0
-    ? rest
-    : { ...rest, members: Object.fromEntries(kept.map((uid) => [uid, true as const])) };
+  const { members: _, 'cordialis.example:memberReach': reach = {}, ...rest } = list;
+  const keptReach = Object.fromEntries(Object.entries(reach).filter(([uid]) => !gone.has(uid)));
+  return {
+    ...rest,
+    ...(Object.keys(keptReach).length === 0 ? {} : { 'cordialis.example:memberReach': keptReach }),
+    ...(kept.length === 0 ? {} : { members: Object.fromEntries(kept.map((uid) => [uid, true as const])) }),
+  };
 }

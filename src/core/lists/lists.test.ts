@@ -1,7 +1,20 @@
 import fc from 'fast-check';
 
 import { type Card, newCard, type Uid } from '../card';
-import { combine, findPeople, memberUids, newList, withMembers, withoutMembers, wouldHoldItself } from '.';
+import {
+  bareAddresses,
+  combine,
+  findPeople,
+  mailFor,
+  memberUids,
+  newList,
+  numberFor,
+  withAddress,
+  withMembers,
+  withoutMembers,
+  withReach,
+  wouldHoldItself,
+} from '.';
 
 const now = '2026-01-01T00:00:00Z';
 const list = (uid: Uid, ...members: Uid[]) => withMembers(newList(uid, uid, now), members);
@@ -66,4 +79,31 @@ test('either, both and only the first obey the laws of sets', () => {
       );
     }),
   );
+});
+
+test('a list uses the address it was told to, as the card has it now; else the preferred one', () => {
+  const member: Card = {
+    ...newCard('ada', now),
+    emails: { e1: { address: 'home@example.org', pref: 1 }, e2: { address: 'work@example.org' } },
+    phones: { p1: { number: '1' }, p2: { number: '2' } },
+  };
+  const chosen = withReach(list('a', 'ada'), 'ada', { emailId: 'e2', phoneId: 'p2' });
+  expect([mailFor(list('a', 'ada'), member), numberFor(list('a', 'ada'), member)]).toEqual([
+    'home@example.org',
+    '1',
+  ]);
+  expect([mailFor(chosen, member), numberFor(chosen, member)]).toEqual(['work@example.org', '2']);
+  const moved = { ...member, emails: { ...member.emails, e2: { address: 'new@example.org' } } };
+  expect(mailFor(chosen, moved)).toBe('new@example.org');
+  const { e1 } = member.emails ?? {};
+  expect(mailFor(chosen, { ...member, emails: { ...(e1 ? { e1 } : {}) } })).toBe('home@example.org');
+  // Whoever is taken off takes the choice along, and an empty choice leaves nothing behind.
+  expect(withoutMembers(chosen, ['ada'])).toEqual(list('a'));
+  expect(withReach(chosen, 'ada', {})).toEqual(list('a', 'ada'));
+});
+
+test('an address without a card is a mailto: member, and comes back as it was', () => {
+  const one = withAddress(list('a', 'bo'), 'zora+pier@example.org');
+  expect(memberUids(one)).toEqual(['bo', 'mailto:zora%2Bpier@example.org']);
+  expect(bareAddresses(one).map(({ address }) => address)).toEqual(['zora+pier@example.org']);
 });

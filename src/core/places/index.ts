@@ -6,4 +6,5 @@
 export { distanceKm, KM_PER_MILE, parseGeoUri, type Point } from './distance';
 export { Gazetteer, keyOf, type PlaceWish, type Town } from './gazetteer';
 export { readGazetteer, writeGazetteer } from './gazetteerFile';
+export { type Cluster, clusterGroups, groupSpots, type Placed, type SpotGroup } from './groupSpots';
 export { type AddressPlace, addressPlaces, type KnownTowns, locate, type Spot, townKey } from './locate';

@@ -1,8 +1,12 @@
+import fc from 'fast-check';
+
 import { newCard } from '../card';
 import {
   addressPlaces,
+  clusterGroups,
   distanceKm,
   Gazetteer,
+  groupSpots,
   locate,
   parseGeoUri,
   readGazetteer,
@@ -113,5 +117,34 @@ test('the gazetteer comes back from its text, and a text that is none is refused
   expect(readGazetteer(writeGazetteer(towns))).toEqual(towns);
   expect(() => readGazetteer('Bergen\tNO\t\t1\t2\t3\t\nnothing')).toThrow(
     'line 2 of the gazetteer is no town',
+  );
+});
+
+test('who is at one point stands together, apart from those known by the country only', () => {
+  const at = (uid: string, by: 'town' | 'country', lat: number) => ({
+    uid,
+    spot: { by, lat, lon: 0, name: uid },
+  });
+  const groups = groupSpots([
+    at('a', 'town', 1),
+    at('b', 'town', 2),
+    at('c', 'country', 2),
+    at('d', 'town', 2),
+  ]);
+  expect(groups.map(({ members }) => members.map(({ uid }) => uid).join(''))).toEqual(['bd', 'a', 'c']);
+});
+
+test('clusters lie apart, and nobody is lost or doubled', () => {
+  const placed = fc.array(fc.record({ group: fc.nat(), x: fc.nat({ max: 400 }), y: fc.nat({ max: 400 }) }), {
+    maxLength: 60,
+  });
+  fc.assert(
+    fc.property(placed, fc.integer({ min: 1, max: 80 }), (all, apart) => {
+      const clusters = clusterGroups(all, apart);
+      expect(clusters.flatMap(({ groups }) => groups).sort()).toEqual(all.map(({ group }) => group).sort());
+      for (const a of clusters)
+        for (const b of clusters)
+          expect(a === b || Math.abs(a.x - b.x) >= apart || Math.abs(a.y - b.y) >= apart).toBe(true);
+    }),
   );
 });

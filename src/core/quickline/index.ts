@@ -4,5 +4,5 @@
  * Left out: finding the cards, and doing it.
  */
 export { type Fill, parseQuick, type Quick } from './parseQuick';
-export { type Offer, type PlanContext, planNew, planQuick } from './planQuick';
-export { type Verb, type Wanted } from './verbs';
+export { type Offer, type PlanContext, planAct, planNew, planQuick } from './planQuick';
+export { type QuickVerb, type Verb, type Wanted } from './verbs';

@@ -17,7 +17,13 @@ import type { Fill, Quick } from './parseQuick';
 import type { Verb, Wanted } from './verbs';
 
 /** What Enter would do, said before it is done. */
-export type Offer = { readonly uid: string; readonly label: string; readonly detail: string } & (
+export type Offer = {
+  readonly uid: string;
+  readonly label: string;
+  readonly detail: string;
+  /** What was asked for, where it was an act. */
+  readonly verb?: Verb;
+} & (
   | { readonly kind: 'outside'; readonly uri: string }
   | { readonly kind: 'copy'; readonly text: string }
   | { readonly kind: 'page'; readonly page: '' | '/edit' }
@@ -39,7 +45,13 @@ export interface PlanContext {
 export function planQuick(card: Card, quick: Quick, context: PlanContext): Offer | undefined {
   if (quick.fills.length > 0) return planFills(card, quick.fills, context);
   if (quick.wanted !== undefined) return planValue(card, quick.wanted, context);
-  return quick.verb === undefined ? undefined : planVerb(card, quick.verb, context);
+  return quick.verb === undefined ? undefined : planAct(card, quick.verb, context);
+}
+
+/** What an act would do with a card. */
+export function planAct(card: Card, verb: Verb, context: PlanContext): Offer | undefined {
+  const offer = planVerb(card, verb, context);
+  return offer && { ...offer, verb };
 }
 
 /** A new card with what was recognised; undefined where there is neither a name nor a way to reach somebody. */

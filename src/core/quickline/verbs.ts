@@ -2,6 +2,9 @@
 export type Verb =
   'call' | 'write' | 'message' | 'way' | 'copy' | 'edit' | 'open' | 'pin' | 'unpin' | 'archive' | 'add';
 
+/** Acts that can be offered beside what was found. */
+export type QuickVerb = Extract<Verb, 'call' | 'write' | 'message' | 'edit' | 'way' | 'copy' | 'pin'>;
+
 /** Which value of a card is meant. */
 export type Wanted = 'number' | 'mail' | 'address' | 'birthday' | 'web';
 

@@ -17,3 +17,4 @@ export {
   ruleSchema,
   type Test,
 } from './rule';
+export { writeLimit } from './writeLimit';

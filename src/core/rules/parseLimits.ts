@@ -45,7 +45,7 @@ const MORE_FIELD_WORDS: Readonly<Record<string, Field>> = {
 
 const FIELD_NAMES = new Map<string, Field>([
   ...Object.entries(FIELD_WORDS).flatMap(([field, word]): [string, Field][] =>
-    field === 'any' || word.includes(' ') ? [] : [[word, field as Field]],
+    field === 'any' ? [] : [[word.split(' ')[0] ?? word, field as Field]],
   ),
   ...Object.entries(MORE_FIELD_WORDS),
 ]);
@@ -62,7 +62,7 @@ interface Read {
 
 /**
  * Reads what limits a search: "in Sète", "at Harbour Hall", "on Patrons", "tagged press" or "#press", "without mail",
- * "with birthday", "near Bergen", "within 30 km of Bergen", "people", "archived", "pinned", "note: oboe", and any of them behind "not". A value goes on to the
+ * "with birthday", "near Bergen", "within 30 km of Bergen", "added within 30 days", "people", "archived", "pinned", "note: oboe", and any of them behind "not". A value goes on to the
  * next limit or comma. What is none of these stays as words.
  */
 export function parseLimits(text: string, known: Known): Understood {
@@ -97,6 +97,8 @@ function readPlain(tokens: readonly string[], known: Known): Read | undefined {
   if (/^#\S/.test(word)) return { test: { kind: 'words', field: 'tag', value: first.slice(1) }, taken: 1 };
   const field = word.endsWith(':') ? FIELD_NAMES.get(word.slice(0, -1)) : undefined;
   if (field !== undefined) return readValue(field, tokens, known);
+  const soon = readDays(tokens);
+  if (soon) return soon;
   if (second === undefined) return undefined;
   switch (word) {
     case 'in':
@@ -128,6 +130,20 @@ function readValue(field: Field, tokens: readonly string[], known: Known): Read 
   while (taken < tokens.length && (taken === 1 || !readLimit(tokens.slice(taken), known))) taken += 1;
   const value = tokens.slice(1, taken).join(' ');
   return foldedWords(value).length === 0 ? undefined : { test: { kind: 'words', field, value }, taken };
+}
+
+/** "added within 30 days", "changed in the last week", "birthday within 14 days". */
+function readDays(tokens: readonly string[]): Read | undefined {
+  const text = tokens.slice(0, 6).join(' ');
+  const match = /^(\S+) (?:within|in the last|in) (?:(\d+) )?(days?|weeks?|months?)(?= |$)/i.exec(text);
+  const [whole = '', what = '', figure, unit = ''] = match ?? [];
+  if (whole === '') return undefined;
+  const days = Number(figure ?? 1) * (/^w/i.test(unit) ? 7 : /^m/i.test(unit) ? 30 : 1);
+  const taken = whole.split(' ').length;
+  const word = what.toLowerCase();
+  if (word === 'added' || word === 'changed') return { test: { kind: 'since', what: word, days }, taken };
+  const day = DAY_NAMES.get(foldedWords(word)[0] ?? '');
+  return day && days <= 366 ? { test: { kind: 'coming', day, days }, taken } : undefined;
 }
 
 /** "within 30 km of Bergen", in kilometres or miles. */

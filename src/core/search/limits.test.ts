@@ -5,7 +5,7 @@ import { type Card, newCard, parseName } from '../card';
 import { newList, withMembers } from '../lists';
 import { withFlag } from '../marks';
 import { Gazetteer } from '../places';
-import { formatRule, parseLimits, type Rule } from '../rules';
+import { DAY_KINDS, FIELDS, formatRule, parseLimits, type Rule, type Test, writeLimit } from '../rules';
 import { compareBeginning, findCards, SearchIndex, searchWords, toSearchDoc } from '.';
 
 const today = '2026-11-25';
@@ -200,9 +200,45 @@ test('who is near a place: by town, by a card’s own coordinates, never by coun
   expect(found('within 80 km of bergen')).toEqual(['In Bergen 0', 'On Buoy 2', 'In Voss 66']);
   expect(found('voss within 60 miles of bergen')).toEqual(['In Voss 66']);
   expect(found('near oslo')).toEqual([]);
+  // A town of the book's before others, and before whoever is called so.
+  expect(found('near vos')).toEqual(['In Voss 0']);
   expect(found('near in voss')).toEqual(['In Voss 0']);
   // A card that comes later is known of at once.
   near.add(toSearchDoc(cardOf('New', inTown('Oslo', 'Norway'))));
   expect(found('near oslo')).toEqual(['New 0']);
   expect(near.asksForPlaces()).toBe(false);
+});
+
+test('a limit that is written down is read as the same limit', () => {
+  const lists = [{ uid: 'L1', name: 'Patrons' }];
+  const word = fc.constantFrom('wexmere', 'oboe', 'zora');
+  const fields = FIELDS.filter((field) => field !== 'list');
+  const days = fc.integer({ min: 2, max: 366 });
+  const plain: fc.Arbitrary<Test> = fc.oneof(
+    fc.record({ kind: fc.constant('words' as const), field: fc.constantFrom(...fields), value: word }),
+    fc.record({ kind: fc.constant('filled' as const), field: fc.constantFrom(...FIELDS, ...DAY_KINDS) }),
+    fc.record({
+      kind: fc.constant('card' as const),
+      card: fc.constantFrom('person' as const, 'list' as const),
+    }),
+    fc.constant({ kind: 'list' as const, list: 'L1' }),
+    fc.record({
+      kind: fc.constant('flag' as const),
+      flag: fc.constantFrom('pinned' as const, 'archived' as const),
+    }),
+    fc.record({ kind: fc.constant('near' as const), place: word, km: fc.integer({ min: 1, max: 500 }) }),
+    fc.record({
+      kind: fc.constant('since' as const),
+      what: fc.constantFrom('added' as const, 'changed' as const),
+      days,
+    }),
+    fc.record({ kind: fc.constant('coming' as const), day: fc.constantFrom(...DAY_KINDS), days }),
+  );
+  const limit = fc.tuple(plain, fc.boolean()).map(([one, not]): Test => (not ? { ...one, not } : one));
+  fc.assert(
+    fc.property(fc.array(limit, { minLength: 1, maxLength: 4 }), (tests) => {
+      const line = tests.map((one) => writeLimit(one, () => 'Patrons')).join(', ');
+      expect(parseLimits(`müller, ${line}`, { lists })).toEqual({ words: 'müller', tests });
+    }),
+  );
 });

@@ -11,11 +11,16 @@ export interface NamedPoint extends Point {
   readonly name: string;
 }
 
+/** A town of the book, and how many addresses are there. */
+interface OwnTown extends NamedPoint {
+  readonly count: number;
+}
+
 /** Where the cards of a table are. Made for a table as it is: what it has worked out is kept until cards change. */
 export class Whereabouts {
   private readonly spots = new Map<SearchDoc, readonly Spot[]>();
   private readonly known = new Map<string, Point>();
-  private readonly ownTowns = new Map<string, NamedPoint>();
+  private towns: ReadonlyMap<string, OwnTown> | undefined;
 
   /** @param gazetteer - an empty one where it could not be loaded: what cards say themselves is known all the same */
   constructor(
@@ -26,7 +31,6 @@ export class Whereabouts {
       for (const place of slot?.doc.places ?? []) {
         if (!place.point || place.town === '') continue;
         this.known.set(townKey(place), place.point);
-        this.ownTowns.set(keyOf(place.town), { ...place.point, name: place.town });
       }
     }
   }
@@ -40,16 +44,44 @@ export class Whereabouts {
     return spots;
   }
 
-  /** A place by its name or the beginning of it: a town, or where a card of that name is. */
+  /**
+   * A place by its name or the beginning of it: a town where somebody of the book is, the one with most people first;
+   * any other town; where a card of that name is.
+   */
   pointOf(text: string): NamedPoint | undefined {
-    const own = this.ownTowns.get(keyOf(text));
+    const wanted = keyOf(text);
+    const own = this.ownTowns().get(wanted);
     if (own) return own;
     const town = this.gazetteer.find({ name: text });
-    if (town) return town;
-    const wanted = foldText(text.trim());
-    if (wanted.length < MIN_LETTERS) return undefined;
-    const begun = [...this.ownTowns].find(([key]) => key.startsWith(keyOf(text)))?.[1];
-    return begun ?? this.pointOfCard(wanted) ?? this.gazetteer.findByBeginning(text);
+    if (wanted.length < MIN_LETTERS) return town;
+    return (
+      this.begunTown(wanted) ??
+      town ??
+      this.pointOfCard(foldText(text.trim())) ??
+      this.gazetteer.findByBeginning(text)
+    );
+  }
+
+  private begunTown(wanted: string): NamedPoint | undefined {
+    let best: OwnTown | undefined;
+    for (const [key, town] of this.ownTowns())
+      if (key.startsWith(wanted) && town.count > (best?.count ?? 0)) best = town;
+    return best;
+  }
+
+  /** The towns where somebody is, by what they are called without marks. */
+  private ownTowns(): ReadonlyMap<string, OwnTown> {
+    if (this.towns) return this.towns;
+    const towns = new Map<string, OwnTown>();
+    for (const slot of this.table.slots) {
+      for (const { by, name, lat, lon } of slot ? this.spotsOf(slot.doc) : []) {
+        if (by === 'country') continue;
+        const key = keyOf(name);
+        towns.set(key, { lat, lon, name, count: (towns.get(key)?.count ?? 0) + 1 });
+      }
+    }
+    this.towns = towns;
+    return towns;
   }
 
   private pointOfCard(wanted: string): NamedPoint | undefined {

@@ -11,7 +11,7 @@ import {
 } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, ArrowDownAZ, ListChecks, Plus, Settings2, Table2, Tabs, Txt, useWide } from '@/ui';
+import { Act, ArrowDownAZ, ListChecks, MapLeaf, Plus, Settings2, Table2, Tabs, Txt, useWide } from '@/ui';
 
 import { OrderSheet } from './OrderSheet';
 
@@ -50,6 +50,14 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
         </Txt>
         <View className="flex-row items-center gap-1">
           <Act label="New card" icon={Plus} onPress={() => go('/book/new')} testID="new-card" />
+          <Act
+            label="Map of where people are"
+            icon={MapLeaf}
+            iconOnly
+            tone="faded"
+            onPress={() => go('/book/map')}
+            testID="as-map"
+          />
           {isWide ? null : (
             <Act
               label="Settings, import and export"

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
+import { selectSettings, useAppSelector } from '@/book';
 import type { Card } from '@/core/card';
 import { noteHasLinks } from '@/core/notes';
 import type { CardValue, ValueGroup } from '@/core/showing';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Ellipsis, outsideLinkProps, Txt } from '@/ui';
+import { Act, Ellipsis, outsideLinkProps, ToneMark, Txt } from '@/ui';
 
 import { NoteText } from './NoteText';
 import { useCopy } from './useCopy';
@@ -68,6 +69,8 @@ function ValueText({ value: { lines, second, collection } }: { readonly value: C
     <>
       {collection === 'notes' ? (
         <NoteText note={lines.join('\n')} />
+      ) : collection === 'keywords' ? (
+        <TagsText tags={(lines[0] ?? '').split(', ')} />
       ) : (
         lines.map((line, i) => (
           <Txt key={i} size="strong" isFigures>
@@ -81,6 +84,24 @@ function ValueText({ value: { lines, second, collection } }: { readonly value: C
         </Txt>
       )}
     </>
+  );
+}
+
+/** Tags, each with its tone where it has one. */
+function TagsText({ tags }: { readonly tags: readonly string[] }) {
+  const { tagTones } = useAppSelector(selectSettings);
+  return (
+    <View className="flex-row flex-wrap gap-x-4">
+      {tags.map((tag) => {
+        const tone = tagTones[tag.toLowerCase()];
+        return (
+          <View key={tag} className="flex-row items-center gap-2">
+            {tone === undefined ? null : <ToneMark tone={tone} />}
+            <Txt size="strong">{tag}</Txt>
+          </View>
+        );
+      })}
+    </View>
   );
 }
 

@@ -1,6 +1,6 @@
 /** The pages of a card together: what they share (numbering plans, the form) is then loaded with them and not before. */
 export { ChosenBar } from './many/ChosenBar';
 export { writeCell } from '@/core/editing';
-export { parseQuick, planNew, planQuick } from '@/core/quickline';
+export { parseQuick, planAct, planNew, planQuick } from '@/core/quickline';
 export { CardPage } from './CardPage';
 export { EditPage, NewCardPage } from './edit/EditPage';

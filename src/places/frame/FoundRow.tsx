@@ -1,18 +1,19 @@
 import { selectRow, useAppSelector, usePhoto } from '@/book';
-import type { Hit } from '@/core/search';
+import { type Hit, markMatches } from '@/core/search';
 import { cardPath, listPath } from '@/platform';
-import { go } from '@/platform/navigation';
 import { ListRow, ListStamp, Stamp } from '@/ui';
 
 interface FoundRowProps {
   readonly hit: Hit;
+  /** What was looked for. */
+  readonly words: string;
   readonly id: string;
   readonly isChosen: boolean;
   readonly onOpen: () => void;
 }
 
 /** One card or list that was found, with the value that speaks for it. */
-export function FoundRow({ hit, id, isChosen, onOpen }: FoundRowProps) {
+export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
   const row = useAppSelector((state) => selectRow(state, hit.uid));
   const photo = usePhoto(row?.photo, 'row');
   const initials = row?.initials ?? [...hit.shown][0] ?? '';
@@ -32,10 +33,8 @@ export function FoundRow({ hit, id, isChosen, onOpen }: FoundRowProps) {
         )
       }
       isChosen={isChosen}
-      onPress={() => {
-        onOpen();
-        go(pathOf(hit));
-      }}
+      mark={(text) => markMatches(text, words)}
+      onPress={onOpen}
     />
   );
 }

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { type NativeSyntheticEvent, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
+import { noteAct, useAppDispatch } from '@/book';
 import type { Offer } from '@/core/quickline';
 import type { Hit } from '@/core/search';
 import { onKeyPress } from '@/platform';
@@ -12,7 +13,12 @@ import { QuickHelp } from './QuickHelp';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
 import { useFind } from './useFind';
 import { useOffers } from './useOffers';
+import { onQuickKey } from './useQuickKeys';
+import { useActsFor, usePlans, useRecentActs } from './useRecentActs';
 import { useRunOffer } from './useRunOffer';
+
+/** Longer than a press takes. */
+const BLUR_MS = 250;
 
 /** The one line that finds, fills in and does; on every screen, within reach of the thumb, and under the key /. */
 export function QuickLine() {
@@ -22,11 +28,18 @@ export function QuickLine() {
   const [query, setQuery] = useState('');
   const [isFocused, setFocused] = useState(false);
   const [chosen, setChosen] = useState(0);
+  const [act, setAct] = useState(-1);
   const [isHelpOpen, setHelpOpen] = useState(false);
   const found = useFind(query);
-  const { offers, isAsked } = useOffers(query, isFocused);
+  const plans = usePlans(isFocused || query !== '');
+  const { offers, isAsked } = useOffers(query, plans);
   const run = useRunOffer();
-  const entries = toEntries(found?.hits ?? [], offers, isAsked);
+  const recent = useRecentActs(plans);
+  const isEmpty = query.trim() === '';
+  const entries = isEmpty ? toEntries([], recent, true) : toEntries(found?.hits ?? [], offers, isAsked);
+  const entry = entries[chosen];
+  const acts = useActsFor(plans, !isEmpty && entry?.kind === 'hit' ? entry.hit.uid : undefined);
+  const dispatch = useAppDispatch();
   useEffect(
     () =>
       onKeyPress(({ key, isCommand, isTyping }) => {
@@ -36,28 +49,38 @@ export function QuickLine() {
       }),
     [],
   );
+  const move = (at: number, actAt: number) => {
+    setChosen(at);
+    setAct(actAt);
+  };
   const close = () => {
     setQuery('');
-    setChosen(0);
+    move(0, -1);
+    setFocused(false);
     input.current?.blur();
   };
-  const runEntry = (entry: QuickEntry) => {
-    if (entry.kind === 'offer' && !run(entry.offer)) return;
+  const runOffer = (offer: Offer) => {
+    if (run(offer)) close();
+  };
+  const runEntry = (one: QuickEntry) => {
+    if (one.kind === 'offer') return runOffer(one.offer);
     close();
-    if (entry.kind === 'hit') go(pathOf(entry.hit));
+    dispatch(noteAct(one.hit.uid, 'open'));
+    go(pathOf(one.hit));
   };
-  const onKey = (event: NativeSyntheticEvent<TextInputKeyPressEventData>) => {
-    const { key } = event.nativeEvent;
-    if (key === 'ArrowDown') setChosen(Math.min(chosen + 1, Math.max(0, entries.length - 1)));
-    else if (key === 'ArrowUp') setChosen(Math.max(chosen - 1, 0));
-    else if (key === 'Escape') close();
-    else if (key === 'Enter') {
-      const entry = entries[chosen];
-      if (entry) runEntry(entry);
-    } else return;
-    event.preventDefault();
+  const onEnter = () => {
+    const offer = acts[act];
+    if (offer) runOffer(offer);
+    else if (entry) runEntry(entry);
   };
-  const isOpen = found !== undefined;
+  const onKey = (event: NativeSyntheticEvent<TextInputKeyPressEventData>) =>
+    onQuickKey(event, {
+      ...{ entries: entries.length, chosen, acts: acts.length, act, onEnter },
+      onMove: move,
+      onEscape: close,
+    });
+  const isLately = isEmpty && isFocused && recent.length > 0;
+  const isOpen = found !== undefined || isLately;
   const hasEntries = isOpen && entries.length > 0;
   return (
     <View {...({ role: 'search' } as object)} className={isWide ? 'z-20 px-5 pt-[14px]' : 'z-20 px-3'}>
@@ -68,8 +91,16 @@ export function QuickLine() {
             found={found}
             entries={entries}
             chosen={chosen}
+            acts={acts}
+            act={act}
+            onAct={runOffer}
             onRun={runEntry}
             onClose={close}
+            onLimit={(limit) => {
+              setQuery(`${query.trim()}${isEmpty ? '' : ', '}${limit}`);
+              setChosen(0);
+              setTimeout(() => input.current?.focus(), 0);
+            }}
           />
         ) : null}
         <View
@@ -85,16 +116,19 @@ export function QuickLine() {
               'aria-controls': QUICK_LIST_ID,
               'aria-autocomplete': 'list',
             } as object)}
-            {...(hasEntries ? ({ 'aria-activedescendant': `found-${chosen}` } as object) : {})}
+            {...(hasEntries
+              ? ({ 'aria-activedescendant': act === -1 ? `found-${chosen}` : `quick-act-${act}` } as object)
+              : {})}
             placeholder="Find somebody, or say what to do"
             value={query}
             onChangeText={(text) => {
               setQuery(text);
-              setChosen(0);
+              move(0, -1);
             }}
             onKeyPress={onKey}
             onFocus={() => setFocused(true)}
-            onBlur={() => setFocused(false)}
+            // A press on a line of the list takes the focus before it is a press.
+            onBlur={() => setTimeout(() => setFocused(false), BLUR_MS)}
             autoCorrect={false}
             autoCapitalize="none"
             autoComplete="off"
@@ -136,7 +170,7 @@ function toEntries(hits: readonly Hit[], offers: readonly Offer[], isAsked: bool
   const found = hits.map((hit): QuickEntry => ({ kind: 'hit', key: hit.uid, hit }));
   const acts = offers.map((offer): QuickEntry => ({
     kind: 'offer',
-    key: `${offer.kind} ${offer.uid}`,
+    key: `${offer.kind} ${offer.verb ?? ''} ${offer.uid}`,
     offer,
   }));
   return isAsked ? [...acts, ...found] : [...found, ...acts];

@@ -1,12 +1,13 @@
 import { ScrollView, View } from 'react-native';
 
-import type { Offer } from '@/core/quickline';
+import type { Offer, QuickVerb } from '@/core/quickline';
 import type { FoundCards, Hit } from '@/core/search';
 import { go } from '@/platform/navigation';
 import { Act, Txt, useWide } from '@/ui';
 
 import { FoundRow } from './FoundRow';
 import { OfferRow } from './OfferRow';
+import { QUICK_WORDS } from './quickWords';
 import { Understanding } from './Understanding';
 
 /** The listbox that the line controls. */
@@ -19,21 +20,38 @@ export type QuickEntry =
 
 interface QuickListProps {
   readonly query: string;
-  readonly found: FoundCards;
+  /** Undefined while nothing is typed: what was done lately stands there. */
+  readonly found: FoundCards | undefined;
   readonly entries: readonly QuickEntry[];
   readonly chosen: number;
   readonly onRun: (entry: QuickEntry) => void;
   readonly onClose: () => void;
+  /** What can be done with the chosen entry. */
+  readonly acts: readonly Offer[];
+  /** The one that Enter would do; -1 for none. */
+  readonly act: number;
+  readonly onAct: (offer: Offer) => void;
+  /** Adds a limit to the line. */
+  readonly onLimit: (limit: string) => void;
 }
 
 /** What a line finds and what it would do, over the page. */
-export function QuickList({ query, found, entries, chosen, onRun, onClose }: QuickListProps) {
+export function QuickList(props: QuickListProps) {
+  const { query, found, entries, chosen, onRun, onClose } = props;
   const { isWide } = useWide();
   return (
     <View
       className={`absolute left-0 right-0 z-20 border-rule bg-paper ${isWide ? 'top-full max-h-[70vh] border-x border-b' : 'bottom-full max-h-[65vh] border-t'}`}
     >
-      {found.hits.length > 0 ? <Understanding query={query} found={found} onDone={onClose} /> : null}
+      {found ? (
+        <Understanding query={query} found={found} onDone={onClose} onLimit={props.onLimit} />
+      ) : (
+        <View className="px-3 pt-2">
+          <Txt size="small" font="sansBold" tone="faded">
+            Lately
+          </Txt>
+        </View>
+      )}
       <ScrollView
         keyboardShouldPersistTaps="always"
         {...({ role: 'listbox' } as object)}
@@ -43,12 +61,19 @@ export function QuickList({ query, found, entries, chosen, onRun, onClose }: Qui
         {entries.map((entry, i) => {
           const shared = { id: `found-${i}`, isChosen: i === chosen };
           return entry.kind === 'hit' ? (
-            <FoundRow key={entry.key} {...shared} hit={entry.hit} onOpen={onClose} />
+            <FoundRow
+              key={entry.key}
+              {...shared}
+              hit={entry.hit}
+              words={found?.words ?? ''}
+              onOpen={() => onRun(entry)}
+            />
           ) : (
             <OfferRow key={entry.key} {...shared} offer={entry.offer} onRun={() => onRun(entry)} />
           );
         })}
       </ScrollView>
+      {props.acts.length === 0 ? null : <ActsBar {...props} />}
       {entries.length === 0 ? <NothingFound query={query} onClose={onClose} /> : null}
     </View>
   );
@@ -67,6 +92,32 @@ function NothingFound({ query, onClose }: { readonly query: string; readonly onC
           }}
         />
       </View>
+    </View>
+  );
+}
+
+/** What can be done with the card that is chosen; arrow keys to the right and left go over it. */
+function ActsBar({ acts, act, onAct }: QuickListProps) {
+  return (
+    <View
+      role="toolbar"
+      aria-label="What can be done"
+      className="flex-row flex-wrap gap-x-5 border-t border-rule bg-leaf px-3"
+    >
+      {acts.map((offer, i) => (
+        <View
+          key={offer.verb}
+          nativeID={`quick-act-${i}`}
+          className={i === act ? 'border-b-2 border-berry' : ''}
+        >
+          <Act
+            label={QUICK_WORDS[offer.verb as QuickVerb] ?? offer.label}
+            name={[offer.label, offer.detail].filter(Boolean).join(', ')}
+            onPress={() => onAct(offer)}
+            testID={`quick-act-${offer.verb}`}
+          />
+        </View>
+      ))}
     </View>
   );
 }

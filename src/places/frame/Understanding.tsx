@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 
@@ -7,7 +8,9 @@ import { formatRule, toRule } from '@/core/rules';
 import type { FoundCards } from '@/core/search';
 import { listPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, ListChecks, ListPlus, Txt } from '@/ui';
+import { Act, ListChecks, ListFilter, ListPlus, Txt } from '@/ui';
+
+import { LimitSheet } from './LimitSheet';
 
 /** More than any book has. */
 const ALL = 1_000_000;
@@ -16,17 +19,19 @@ interface UnderstandingProps {
   readonly query: string;
   readonly found: FoundCards;
   readonly onDone: () => void;
+  readonly onLimit: (limit: string) => void;
 }
 
 /** What a search was understood as, where it says more than words; and what can be done with all that it finds. */
-export function Understanding({ query, found, onDone }: UnderstandingProps) {
+export function Understanding({ query, found, onDone, onLimit }: UnderstandingProps) {
   const dispatch = useAppDispatch();
   const { search, newUid, utcNow } = useServices();
   const nameOf = useListName();
   const { getState } = useStore() as AppStore;
   const rule = toRule(found);
-  if (!rule) return null;
-  const text = formatRule(rule, nameOf);
+  const [isPicking, setPicking] = useState(false);
+  const text = rule ? formatRule(rule, nameOf) : '';
+  const hasFound = rule !== undefined && found.hits.length > 0;
   const chooseAll = async () => {
     const { hits } = await search.find(query, ALL, localDay());
     const rows = getState().rows.byUid;
@@ -35,6 +40,7 @@ export function Understanding({ query, found, onDone }: UnderstandingProps) {
     go('/book');
   };
   const keep = async () => {
+    if (!rule) return;
     const list = newRuleList(newUid(), text, utcNow(), rule);
     await dispatch(changeBook({ cause: 'add', label: `Made the list “${text}”`, upserts: [list] }));
     onDone();
@@ -47,20 +53,32 @@ export function Understanding({ query, found, onDone }: UnderstandingProps) {
       )}
       <View className="flex-row flex-wrap gap-x-5">
         <Act
-          label="Choose all"
-          icon={ListChecks}
+          label="Limit"
+          icon={ListFilter}
           tone="faded"
-          onPress={() => void chooseAll()}
-          testID="choose-found"
+          onPress={() => setPicking(true)}
+          testID="pick-limit"
         />
-        <Act
-          label="Keep as a list"
-          icon={ListPlus}
-          tone="faded"
-          onPress={() => void keep()}
-          testID="keep-found"
-        />
+        {hasFound ? (
+          <>
+            <Act
+              label="Choose all"
+              icon={ListChecks}
+              tone="faded"
+              onPress={() => void chooseAll()}
+              testID="choose-found"
+            />
+            <Act
+              label="Keep as a list"
+              icon={ListPlus}
+              tone="faded"
+              onPress={() => void keep()}
+              testID="keep-found"
+            />
+          </>
+        ) : null}
       </View>
+      {isPicking ? <LimitSheet onPick={onLimit} onClose={() => setPicking(false)} /> : null}
     </View>
   );
 }

@@ -1,11 +1,11 @@
-import { useContext, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 
 import { selectLists, selectSettings, useAppSelector, useCardGetter, useServices } from '@/book';
 import { shownAs, type Uid } from '@/core/card';
 import type { Offer, Quick } from '@/core/quickline';
 import { localDay, LOCALE } from '@/platform';
 
-import { type QuickPlans, QuickPlansContext } from './quickPlans';
+import type { QuickPlans } from './quickPlans';
 
 /** Cards that an act is offered for: where a name could be several people's, they choose. */
 const CANDIDATES = 4;
@@ -26,18 +26,12 @@ interface Read {
 }
 
 /** What a line would do, for each card that its name could mean; nothing for a line that only finds. */
-export function useOffers(query: string, isUsed: boolean): Offers {
+export function useOffers(query: string, plans: QuickPlans | undefined): Offers {
   const { search, newUid, utcNow } = useServices();
-  const load = useContext(QuickPlansContext);
-  const [plans, setPlans] = useState<QuickPlans>();
   const [read, setRead] = useState<Read>();
   const lists = useAppSelector(selectLists);
   const { country } = useAppSelector(selectSettings);
   const getCard = useCardGetter();
-  useEffect(() => {
-    // A chunk that can't be loaded leaves a line that finds.
-    if (isUsed) void load?.().then(setPlans, () => undefined);
-  }, [isUsed, load]);
   useEffect(() => {
     let isCurrent = true;
     const known = { lists: lists.map((list) => ({ uid: list.uid, name: shownAs(list) })) };

@@ -1,4 +1,4 @@
-import { changeBook, noticed, useAppDispatch } from '@/book';
+import { changeBook, noteAct, noticed, useAppDispatch } from '@/book';
 import type { Offer } from '@/core/quickline';
 import { cardPath, copyText, openOutside } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -7,6 +7,8 @@ import { go } from '@/platform/navigation';
 export function useRunOffer(): (offer: Offer) => boolean {
   const dispatch = useAppDispatch();
   return (offer) => {
+    if (offer.kind !== 'none' && offer.verb !== undefined && offer.verb !== 'archive')
+      dispatch(noteAct(offer.uid, offer.verb));
     switch (offer.kind) {
       case 'none':
         return false;

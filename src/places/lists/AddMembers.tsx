@@ -11,7 +11,7 @@ import {
   useServices,
 } from '@/book';
 import { type Card, newCard, parseName, shownAs, type Uid } from '@/core/card';
-import { withMembers, wouldHoldItself } from '@/core/lists';
+import { withAddress, withMembers, wouldHoldItself } from '@/core/lists';
 import type { Hit } from '@/core/search';
 import { localDay } from '@/platform';
 import { Field, Txt } from '@/ui';
@@ -68,6 +68,17 @@ export function AddMembers({ list }: { readonly list: Card }) {
       }),
     );
   };
+  const [, , bareMail] = NAME_AND_MAIL.exec(typed) ?? [];
+  const putAddress = (address: string) => {
+    setText('');
+    void dispatch(
+      changeMany({
+        cards: [list],
+        label: `Put ${address} on ${shownAs(list)}`,
+        change: (one) => withAddress(one, address),
+      }),
+    );
+  };
   return (
     <View>
       <Field
@@ -94,6 +105,14 @@ export function AddMembers({ list }: { readonly list: Card }) {
           onPress={make}
         />
       ) : null}
+      {bareMail === undefined ? null : (
+        <Offer
+          title={bareMail}
+          second="Only an address on this list, without a card"
+          name={`Put only ${bareMail} on it`}
+          onPress={() => putAddress(bareMail)}
+        />
+      )}
     </View>
   );
 }

@@ -1,13 +1,15 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { selectLists, useAppSelector, useListCounts, useListName } from '@/book';
-import { type Card, initialsOf, shownAs } from '@/core/card';
+import { changeMany, selectLists, useAppDispatch, useAppSelector, useListCounts, useListName } from '@/book';
+import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
+import { withMembers } from '@/core/lists';
 import { formatRule, parseRule } from '@/core/rules';
 import { formatCount, listPath, uidFromPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, ListRow, ListStamp, Plus, Txt } from '@/ui';
 
+import { DropCard } from './dragCard';
 import { NewListSheet } from './NewListSheet';
 import { TagsPart } from './TagsPart';
 
@@ -18,6 +20,15 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
   const [isNew, setNew] = useState(false);
   const openUid = openPart === '' ? undefined : uidFromPath(decodeURIComponent(openPart));
   const nameOf = useListName();
+  const dispatch = useAppDispatch();
+  const drop = (list: Card, uid: Uid) =>
+    void dispatch(
+      changeMany({
+        cards: [list],
+        label: `Put one more on ${shownAs(list)}`,
+        change: (one) => withMembers(one, [uid]),
+      }),
+    );
   const secondOf = (list: Card) => {
     const rule = parseRule(list['cordialis.example:rule']);
     const count = counts[list.uid];
@@ -39,14 +50,18 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
       <ScrollView testID="lists">
         {lists.map((list) => (
           <View key={list.uid} className="pl-4">
-            <ListRow
-              title={shownAs(list)}
-              second={secondOf(list)}
-              stamp={<ListStamp initials={initialsOf(list)} />}
-              isChosen={list.uid === openUid}
-              href={listPath(list.uid)}
-              onPress={() => go(listPath(list.uid))}
-            />
+            <DropCard
+              onDrop={parseRule(list['cordialis.example:rule']) ? undefined : (uid) => drop(list, uid)}
+            >
+              <ListRow
+                title={shownAs(list)}
+                second={secondOf(list)}
+                stamp={<ListStamp initials={initialsOf(list)} />}
+                isChosen={list.uid === openUid}
+                href={listPath(list.uid)}
+                onPress={() => go(listPath(list.uid))}
+              />
+            </DropCard>
           </View>
         ))}
         {lists.length === 0 ? (

@@ -7,8 +7,11 @@ import { isList, memberUids, withoutMembers } from '@/core/lists';
 import type { Rule } from '@/core/rules';
 import { cardPath, listPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, CircleHelp, ListRow, ListStamp, Stamp, Txt, X } from '@/ui';
+import { Act, AtSign, CircleHelp, ListRow, ListStamp, Stamp, Txt, X } from '@/ui';
 
+import { BareAddresses } from './BareAddresses';
+import { DragCard } from './dragCard';
+import { ReachSheet, reachText } from './ReachSheet';
 import { WhySheet } from './WhySheet';
 
 interface MembersProps {
@@ -27,6 +30,8 @@ export function Members({ list, uids, rule }: MembersProps) {
   const byUid = useAppSelector(selectCardsByUid);
   const [shown, setShown] = useState(SHOWN);
   const [asked, setAsked] = useState<Uid>();
+  const [reached, setReached] = useState<Uid>();
+  const reachedCard = reached === undefined ? undefined : byUid.get(reached);
   const lists = memberUids(list).flatMap((uid) => {
     const card = byUid.get(uid);
     return card && isList(card) ? [card] : [];
@@ -71,18 +76,24 @@ export function Members({ list, uids, rule }: MembersProps) {
           <MemberRow
             key={uid}
             uid={uid}
+            onReach={isPicked ? () => setReached(uid) : undefined}
+            reach={isPicked ? reachText(list, byUid.get(uid)) : ''}
             through={isPicked || rule ? [] : throughOf(uid)}
             onTakeOff={isPicked ? (name) => takeOff(uid, name) : undefined}
             onWhy={rule ? () => setAsked(uid) : undefined}
           />
         );
       })}
+      <BareAddresses list={list} onTakeOff={takeOff} />
       {uids.length > shown ? (
         <View className="flex-row">
           <Act label={`Show ${uids.length - shown} more`} onPress={() => setShown(shown + 1000)} />
         </View>
       ) : null}
       {uids.length === 0 && lists.length === 0 ? <Txt tone="faded">Nobody is on it yet.</Txt> : null}
+      {reachedCard ? (
+        <ReachSheet list={list} member={reachedCard} onClose={() => setReached(undefined)} />
+      ) : null}
       {asked !== undefined && rule ? (
         <WhySheet uid={asked} rule={rule} onClose={() => setAsked(undefined)} />
       ) : null}
@@ -96,16 +107,21 @@ interface MemberRowProps {
   readonly through: readonly string[];
   readonly onTakeOff: ((name: string) => void) | undefined;
   readonly onWhy: (() => void) | undefined;
+  /** What the list uses of its addresses and numbers, where that isn't the preferred. */
+  readonly reach: string;
+  /** Chooses that; undefined where the list has no say. */
+  readonly onReach: (() => void) | undefined;
 }
 
-function MemberRow({ uid, through, onTakeOff, onWhy }: MemberRowProps) {
+function MemberRow({ uid, through, onTakeOff, onWhy, reach, onReach }: MemberRowProps) {
   const row = useAppSelector((state) => selectRow(state, uid));
   const photo = usePhoto(row?.photo, 'row');
   if (!row) return null;
-  const second = through.length === 0 ? row.second : `Through ${through.join(', ')}`;
+  const second =
+    through.length === 0 ? [reach, row.second].filter(Boolean).join(' · ') : `Through ${through.join(', ')}`;
   return (
     <View className="flex-row items-center">
-      <View className="min-w-0 flex-1">
+      <DragCard uid={uid}>
         <ListRow
           title={row.shown}
           second={second}
@@ -113,7 +129,16 @@ function MemberRow({ uid, through, onTakeOff, onWhy }: MemberRowProps) {
           href={cardPath(uid)}
           onPress={() => go(cardPath(uid))}
         />
-      </View>
+      </DragCard>
+      {onReach ? (
+        <Act
+          label={`Which address of ${row.shown} this list uses`}
+          icon={AtSign}
+          iconOnly
+          tone="faded"
+          onPress={onReach}
+        />
+      ) : null}
       {onTakeOff ? (
         <Act
           label={`Take ${row.shown} off`}

@@ -12,6 +12,7 @@ import { CountryField } from './CountryField';
 import { ExportPart } from './ExportPart';
 import { LayoutPart } from './LayoutPart';
 import { NamesPart } from './NamesPart';
+import { QuickActsPart } from './QuickActsPart';
 
 const SIZES = [
   ['0.9', 'Small'],
@@ -41,6 +42,9 @@ export function SettingsPage() {
           </Part>
           <Part title="Numbers">
             <CountryField country={settings.country} onChange={(country) => set({ country })} />
+          </Part>
+          <Part title="Quick line">
+            <QuickActsPart />
           </Part>
           <Part title="Card layout">
             <LayoutPart />

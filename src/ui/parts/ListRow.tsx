@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { type GestureResponderEvent, Pressable, View } from 'react-native';
+import { type GestureResponderEvent, Pressable, Text, View } from 'react-native';
 
 import { Square, SquareCheck } from '../icons';
 import { useColours, useTypeScale } from '../theme/ThemeProvider';
@@ -27,6 +27,14 @@ interface ListRowProps {
   /** A press that goes on from the one before it, with Shift held. */
   readonly onShiftPress?: () => void;
   readonly onLongPress?: () => void;
+  /** Takes a text of the row apart into what was looked for and the rest. */
+  readonly mark?: (text: string) => readonly MarkedPiece[];
+}
+
+/** A piece of a text, and whether it is what was looked for. */
+interface MarkedPiece {
+  readonly text: string;
+  readonly isMarked: boolean;
 }
 
 /** A line of a list: stamp, name in the serif, second line; a hairline under it. */
@@ -43,6 +51,7 @@ export function ListRow({
   isTicked,
   onShiftPress,
   onLongPress,
+  mark,
 }: ListRowProps) {
   const isForChoosing = isTicked !== undefined;
   const press = (event: GestureResponderEvent) => {
@@ -68,11 +77,11 @@ export function ListRow({
       </View>
       <View className="min-w-0 flex-1">
         <Txt font="serif" size="strong" lines={1}>
-          {title}
+          {mark ? <Marked pieces={mark(title)} /> : title}
         </Txt>
         {second === '' ? null : (
           <Txt size="small" tone="faded" lines={1}>
-            {second}
+            {mark ? <Marked pieces={mark(second)} /> : second}
           </Txt>
         )}
       </View>
@@ -84,4 +93,17 @@ function TickBox({ isOn }: { readonly isOn: boolean }) {
   const colours = useColours();
   const Box = isOn ? SquareCheck : Square;
   return <Box size={20} strokeWidth={1.75} color={isOn ? colours.berry : colours.faded} />;
+}
+
+/** What was looked for is underlined: a colour alone would not do. */
+function Marked({ pieces }: { readonly pieces: readonly MarkedPiece[] }) {
+  return pieces.map(({ text, isMarked }, i) =>
+    isMarked ? (
+      <Text key={i} className="text-berry underline">
+        {text}
+      </Text>
+    ) : (
+      text
+    ),
+  );
 }

@@ -27,5 +27,12 @@ export const vendorShape = {
   'cordialis.example:timeZone': z.string().exactOptional(),
   /** Of a list that fills itself: who is on it (core/rules). */
   'cordialis.example:rule': z.unknown().exactOptional(),
+  /** Of a list: which of a member's entries it uses, by the member's uid. */
+  'cordialis.example:memberReach': z
+    .record(
+      z.string(),
+      z.object({ emailId: z.string().exactOptional(), phoneId: z.string().exactOptional() }),
+    )
+    .exactOptional(),
   'cordialis.example:fields': entriesOf(ownFieldSchema).exactOptional(),
 };

@@ -1,0 +1,12 @@
+import type { QuickVerb } from '@/core/quickline';
+
+/** Our words for the acts beside what was found. */
+export const QUICK_WORDS: Readonly<Record<QuickVerb, string>> = {
+  call: 'Call',
+  write: 'Write',
+  message: 'Message',
+  edit: 'Edit',
+  way: 'Way there',
+  copy: 'Copy',
+  pin: 'Pin',
+};

@@ -1,0 +1,56 @@
+import { View } from 'react-native';
+
+import { changeBook, useAppDispatch, useServices } from '@/book';
+import { type Card, newCard, shownAs, type Uid } from '@/core/card';
+import { bareAddresses, withMembers, withoutMembers } from '@/core/lists';
+import { cardPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, AtSign, Txt, useColours, UserPlus, X } from '@/ui';
+
+interface BareAddressesProps {
+  readonly list: Card;
+  readonly onTakeOff: (uid: Uid, name: string) => void;
+}
+
+/** Those on a list of whom there is nothing but a mail address. */
+export function BareAddresses({ list, onTakeOff }: BareAddressesProps) {
+  const dispatch = useAppDispatch();
+  const { newUid, utcNow } = useServices();
+  const colours = useColours();
+  const makeCard = async (uid: Uid, address: string) => {
+    const card: Card = { ...newCard(newUid(), utcNow()), kind: 'individual', emails: { e1: { address } } };
+    const after = withMembers(withoutMembers(list, [uid]), [card.uid]);
+    const label = `Made a card of ${address}, on ${shownAs(list)} as before`;
+    await dispatch(changeBook({ cause: 'add', label, upserts: [card, after] }));
+    go(cardPath(card.uid, '/edit'));
+  };
+  return bareAddresses(list).map(({ uid, address }) => (
+    <View key={uid} className="min-h-[61px] flex-row items-center gap-4 border-b border-rule pl-1">
+      <View className="w-[45px] items-center">
+        <AtSign size={20} strokeWidth={1.75} color={colours.faded} />
+      </View>
+      <View className="min-w-0 flex-1">
+        <Txt size="strong" lines={1}>
+          {address}
+        </Txt>
+        <Txt size="small" tone="faded">
+          Only an address on this list
+        </Txt>
+      </View>
+      <Act
+        label={`Make a card of ${address}`}
+        icon={UserPlus}
+        iconOnly
+        tone="faded"
+        onPress={() => void makeCard(uid, address)}
+      />
+      <Act
+        label={`Take ${address} off`}
+        icon={X}
+        iconOnly
+        tone="faded"
+        onPress={() => onTakeOff(uid, address)}
+      />
+    </View>
+  ));
+}

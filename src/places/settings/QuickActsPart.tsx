@@ -1,0 +1,45 @@
+import { View } from 'react-native';
+
+import { changeSettings, selectSettings, type Settings, useAppDispatch, useAppSelector } from '@/book';
+import { Act, OrderedChoice, Txt } from '@/ui';
+
+type QuickAct = Settings['quickActs'][number];
+
+const ACTS: readonly (readonly [QuickAct, string])[] = [
+  ['call', 'Call'],
+  ['write', 'Write'],
+  ['message', 'Message'],
+  ['edit', 'Edit'],
+  ['way', 'Way there'],
+  ['copy', 'Copy the number'],
+  ['pin', 'Pin'],
+];
+
+/** What the quick line offers for a card that it has found. */
+export function QuickActsPart() {
+  const dispatch = useAppDispatch();
+  const { quickActs, recentActs } = useAppSelector(selectSettings);
+  return (
+    <View>
+      <Txt size="small" tone="faded">
+        What is offered for a card that was found, in this order; the arrow keys to the right and left go over
+        it.
+      </Txt>
+      <OrderedChoice
+        options={ACTS}
+        chosen={quickActs}
+        onChange={(acts) => dispatch(changeSettings({ quickActs: acts }))}
+        nameOf={(title) => `${title} is offered`}
+        testID="quick-offer"
+      />
+      {recentActs.length === 0 ? null : (
+        <View className="flex-row">
+          <Act
+            label="Forget what was done lately"
+            onPress={() => dispatch(changeSettings({ recentActs: [] }))}
+          />
+        </View>
+      )}
+    </View>
+  );
+}
