@@ -7,9 +7,16 @@ import { rowsReducer } from './rows/rowsSlice';
 import type { Services } from './services';
 import { settingsSlice } from './settings/settingsSlice';
 import { statusSlice } from './status/statusSlice';
+import { talksReducer } from './talks/talksSlice';
 
 const rootReducer = combineSlices(
-  { cards: cardsReducer, rows: rowsReducer, history: historyReducer, choosing: choosingReducer },
+  {
+    cards: cardsReducer,
+    rows: rowsReducer,
+    history: historyReducer,
+    choosing: choosingReducer,
+    talks: talksReducer,
+  },
   settingsSlice,
   statusSlice,
 );

@@ -9,6 +9,8 @@ import { detachPhotos } from './photos/detachPhotos';
 import type { Services } from './services';
 import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
+import { putTalks } from './talks/changeTalks';
+import type { TalkChange } from './talks/talksSlice';
 import type { UidMap } from './uidMap';
 
 /** A wish to change the book: cards as they shall be, and cards that shall go. */
@@ -18,6 +20,8 @@ export interface Wish {
   readonly label: string;
   readonly upserts?: readonly Card[];
   readonly removed?: readonly Uid[];
+  /** Talks that come, go or change with it. */
+  readonly talks?: readonly TalkChange[];
 }
 
 /**
@@ -31,14 +35,16 @@ export function changeBook({
   label,
   upserts = [],
   removed = [],
+  talks = [],
 }: Wish): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState, services) => {
     const known = selectCardsByUid(getState());
     const stamp = services.utcNow();
     const changed = await pairWithKnown(services, known, { cause, upserts, stamp });
     const cards = toCardChanges([...changed, ...removed.map((uid) => ({ before: known.get(uid) }))]);
-    if (cards.length === 0) return undefined;
-    const change = newChange(services, { cause, label, cards, at: stamp });
+    if (cards.length === 0 && talks.length === 0) return undefined;
+    const said = talks.length === 0 ? {} : { talks };
+    const change = newChange(services, { cause, label, cards, at: stamp, ...said });
     const now: CardsNow = { upserts: changed.map(({ after }) => after), removed: [...removed] };
     dispatch(commit(change, now, false));
     dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
@@ -90,6 +96,14 @@ function commit(change: Change, now: CardsNow, isReplay: boolean): AppThunk {
     dispatch(bookChanged({ ...now, change, isReplay }));
     services.writer.putChange(change, now.upserts, now.removed);
     void services.search.put(now.upserts, now.removed, selectSettings(getState()).country);
+    const { talks = [] } = change;
+    const isBack = change.state === 'undone';
+    if (talks.length > 0)
+      void dispatch(
+        putTalks(
+          talks.map(({ before, after }) => (isBack ? { before: after, after: before } : { before, after })),
+        ),
+      );
   };
 }
 

@@ -71,3 +71,5 @@ export {
   selectSaving,
   selectSetAside,
 } from './status/statusSlice';
+export { type TalksOf, useCloseness, useListRhythms, useTalksWith, useToday } from './talks/hooks';
+export { selectSummaries, type TalkChange } from './talks/talksSlice';

@@ -1,5 +1,7 @@
 import { type Card, type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 
+import { monthOf, parseTalk, summarise, type Talk, talksWith } from '@/core/talks';
+
 import { cardsArrived, changesArrived, rowsRemembered } from './actions';
 import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
@@ -12,7 +14,10 @@ import { showSettings } from './settings/changeSettings';
 import { rowStyleOf, selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
 import { bookOpened, openFailed, readingChanged, recordsSetAside, selectReading } from './status/statusSlice';
 import { KEYS, SCHEMA_VERSION } from './store/keys';
+import type { Written } from './store/bookWriter';
 import { readCards } from './store/readCards';
+import { readShards, readSummaries } from './talks/changeTalks';
+import { selectShards } from './talks/talksSlice';
 
 /** Cards read between two breaths of the page. */
 const CHUNK = 400;
@@ -45,6 +50,7 @@ export function openBook(): AppThunk<Promise<void>> {
       await services.yieldToPage();
       const keys = await services.storage.getAllKeys();
       await dispatch(readAllCards(keys.filter((key) => key.startsWith(KEYS.card))));
+      await dispatch(readSummaries(keys.filter((key) => key.startsWith(KEYS.summary))));
       const changes = keys
         .filter((key) => key.startsWith(KEYS.change))
         .sort()
@@ -68,8 +74,25 @@ function beginBook(): AppThunk<Promise<void>> {
       batch[`${KEYS.card}${card.uid}`] = JSON.stringify(card);
       for (const [id, uri] of Object.entries(photos)) batch[`${KEYS.photo}${id}`] = uri;
     }
+    const talks = ((await services.fetchFirstTalks?.()) ?? []).flatMap((value) => parseTalk(value) ?? []);
+    Object.assign(batch, recordsOf(talks));
     await services.storage.setMany(batch);
   };
+}
+
+function byMonth(talks: readonly Talk[]): Map<string, Talk[]> {
+  const months = new Map<string, Talk[]>();
+  for (const talk of talks) months.set(monthOf(talk), [...(months.get(monthOf(talk)) ?? []), talk]);
+  return months;
+}
+
+/** Talks as they are stored: by month, and what is kept of them for each card. */
+function recordsOf(talks: readonly Talk[]): Record<string, string> {
+  const records: Record<string, string> = {};
+  for (const [month, some] of byMonth(talks)) records[`${KEYS.talks}${month}`] = JSON.stringify(some);
+  for (const uid of new Set(talks.flatMap((talk) => talk.with)))
+    records[`${KEYS.summary}${uid}`] = JSON.stringify(summarise(talksWith(talks, uid)));
+  return records;
 }
 
 function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
@@ -139,6 +162,7 @@ export function readNews(
   uids: readonly Uid[],
   changeIds: readonly string[],
   hasSettings: boolean,
+  talks: Pick<Written, 'months' | 'summaries'> = { months: [], summaries: [] },
 ): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     const { cards } = await readCards(
@@ -160,6 +184,10 @@ export function readNews(
     const settings = hasSettings ? await services.storage.getItem(KEYS.settings) : null;
     if (settings !== null) dispatch(showSettings(settingsSchema.parse(parseJson(settings) ?? {})));
     void services.search.put(cards, removed, selectSettings(getState()).country);
+    // Months that nobody has looked at here yet are read when somebody does.
+    const known = talks.months.filter((month) => selectShards(getState())[month]);
+    await dispatch(readShards(known, true));
+    await dispatch(readSummaries(talks.summaries.map((uid) => `${KEYS.summary}${uid}`)));
   };
 }
 

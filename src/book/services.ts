@@ -16,5 +16,6 @@ export interface Services {
   readonly nowMs: () => number;
   /** Cards that a new book begins with; none for the user's own. */
   readonly fetchFirstCards?: () => Promise<unknown[]>;
+  readonly fetchFirstTalks?: () => Promise<unknown[]>;
   readonly yieldToPage: () => Promise<void>;
 }

@@ -1,6 +1,7 @@
 import {
   type BookName,
   fetchDemoCards,
+  fetchDemoTalks,
   newUid,
   nowMs,
   onPageLeave,
@@ -47,8 +48,8 @@ function startBook(name: BookName): Book {
   const storage = openStorage(name);
   let remember: ReturnType<typeof setTimeout> | undefined;
   const channel = openTabChannel(name, (message) => {
-    const { uids, changeIds, settings } = message as Written;
-    void store.dispatch(readNews(uids, changeIds, settings));
+    const { uids, changeIds, settings, ...talks } = message as Written;
+    void store.dispatch(readNews(uids, changeIds, settings, talks));
   });
   const writer = new BookWriter(name, storage, {
     onSaving: () => store.dispatch(savingChanged({ kind: 'saving' })),
@@ -70,7 +71,9 @@ function startBook(name: BookName): Book {
     utcNow,
     nowMs,
     yieldToPage,
-    ...(name === 'cordialis-demo' ? { fetchFirstCards: fetchDemoCards } : {}),
+    ...(name === 'cordialis-demo'
+      ? { fetchFirstCards: fetchDemoCards, fetchFirstTalks: fetchDemoTalks }
+      : {}),
   };
   const store = makeAppStore(services);
   onPageLeave(

@@ -1,6 +1,8 @@
 import { parseCard, shownAs, toPartialDate } from '@/core/card';
 
-import { generateBook, generateLargeBook } from '.';
+import { parseTalk } from '@/core/talks';
+
+import { generateBook, generateLargeBook, generateTalks } from '.';
 
 const book = generateBook('2026-11-24');
 
@@ -56,4 +58,17 @@ test('somebody has a birthday on each of the next thirty days', () => {
 test('a large book has the size asked for and the same cards each time', () => {
   expect(generateLargeBook(500)).toEqual(generateLargeBook(500));
   expect(new Set(generateLargeBook(500).map(({ uid }) => uid)).size).toBe(500);
+});
+
+test('the demo’s talks are valid, lie in the two years before the day, and are with cards of the book', () => {
+  const talks = generateTalks('2026-11-24');
+  const uids = new Set(book.map(({ uid }) => uid));
+  expect(talks.length).toBeGreaterThan(800);
+  for (const talk of talks) {
+    expect(parseTalk(talk)).toEqual(talk);
+    expect(talk.day >= '2024-11-24' && talk.day <= '2026-11-24').toBe(true);
+    expect(talk.with.every((uid) => uids.has(uid))).toBe(true);
+  }
+  expect(new Set(talks.map(({ id }) => id)).size).toBe(talks.length);
+  expect(generateTalks('2026-11-24')).toEqual(talks);
 });

@@ -95,6 +95,8 @@ function personCard(index: number, line: string, country: DemoCountry, today: st
   if (dice.chance(0.35)) card.notes = { o1: { note: dice.pick(NOTES) } };
   if (dice.chance(0.2)) card.links = { l1: { uri: `https://${slug(line, index)}.example.org` } };
   if (dice.chance(PORTRAIT_SHARE)) card.media = { m1: { kind: 'photo', uri: drawPortrait(dice) } };
+  if (index % 11 === 4) card['cordialis.example:rhythm'] = RHYTHMS[index % RHYTHMS.length] ?? MONTHLY;
+  if (index % 53 === 7) card['cordialis.example:due'] = dayAfter(today, (index % 5) - 2);
   if (index % 29 === 0) card['cordialis.example:opener'] = 'How did the rehearsal in the new hall go?';
   return card;
 }
@@ -156,6 +158,13 @@ function datesOf(index: number, today: string, dice: Dice): NonNullable<Card['an
     };
   }
   return dates;
+}
+
+const MONTHLY = { every: 1, unit: 'month' } as const;
+const RHYTHMS = [MONTHLY, { every: 6, unit: 'week' }, { every: 1, unit: 'quarter' }] as const;
+
+function dayAfter(today: string, days: number): string {
+  return daysBefore(today, -days).slice(0, 10);
 }
 
 /** No gazetteer has the festival's own town, so its cards say where it is. */

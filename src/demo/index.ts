@@ -1,7 +1,8 @@
 /**
  * The demo: an invented book, the same every time it is made on the same day.
  * Standard: cards are JSContact (RFC 9553).
- * Left out for now: talks, lists, unfiled addresses, devices.
+ * Left out for now: unfiled addresses, devices.
  */
 export { generateBook } from './generateBook';
 export { generateLargeBook } from './generateLargeBook';
+export { generateTalks } from './generateTalks';

@@ -8,9 +8,18 @@ export function bookName(): BookName {
 }
 
 /** The invented cards of the demo, from the hub. @throws Error where the hub doesn't answer */
-export async function fetchDemoCards(): Promise<unknown[]> {
-  const response = await fetch('/api/demo/cards');
+export function fetchDemoCards(): Promise<unknown[]> {
+  return fetchList('/api/demo/cards');
+}
+
+/** The invented talks of the demo, from the hub. @throws Error where the hub doesn't answer */
+export function fetchDemoTalks(): Promise<unknown[]> {
+  return fetchList('/api/demo/talks');
+}
+
+async function fetchList(path: string): Promise<unknown[]> {
+  const response = await fetch(path);
   if (!response.ok) throw new Error(`the hub answered ${response.status}`);
-  const cards: unknown = await response.json();
-  return Array.isArray(cards) ? cards : [];
+  const list: unknown = await response.json();
+  return Array.isArray(list) ? list : [];
 }

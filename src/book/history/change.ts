@@ -1,5 +1,7 @@
 import { applyEdits, type Card, diffJson, type Direction, type Edit, type Uid } from '@/core/card';
 
+import type { TalkChange } from '../talks/talksSlice';
+
 /** Why the book changed. */
 export type Cause = 'add' | 'edit' | 'delete' | 'import';
 
@@ -19,6 +21,8 @@ export interface Change {
   /** In words, for the log: "Deleted Ada Lowther". */
   readonly label: string;
   readonly cards: readonly CardChange[];
+  /** Talks that came, went or changed with it. */
+  readonly talks?: readonly TalkChange[];
   /** Dropped: taken back, and then something else was done instead. */
   readonly state: 'done' | 'undone' | 'dropped';
 }

@@ -51,6 +51,10 @@ export const settingsSchema = z.object({
     .catch(['call', 'write', 'message', 'edit']),
   /** What was done from the quick line lately, the latest first. */
   recentActs: z.array(z.object({ uid: z.string(), verb: z.string() })).catch([]),
+  /** Where 29 February is kept in a year without one. */
+  leapDay: z.enum(['february-28', 'march-1']).catch('february-28'),
+  /** Gone quiet: how many Today names at most. */
+  quietCount: z.number().int().min(0).max(12).catch(4),
   /** The colours of tags, by the tag in lower case: a place among the theme's ten tones. */
   tagTones: z.record(z.string(), z.number().int().min(0).max(9)).catch({}),
   /** The name of the calendar on the hub; '' where there is none. */

@@ -1,7 +1,9 @@
 import { type Card, diffJson, rebaseJson, type Uid } from '@/core/card';
+import { monthOf, type Talk } from '@/core/talks';
 import { type TextStorage, withTabLock } from '@/platform';
 
 import type { Change } from '../history/change';
+import type { TalkChange } from '../talks/talksSlice';
 import { KEYS } from './keys';
 import { readCards } from './readCards';
 
@@ -11,11 +13,18 @@ const GATHER_MS = 120;
 /** Cards in one batch at most, so that writing a large import never holds the page up. */
 const BATCH = 300;
 
+/** Letters of a month such as 2026-11. */
+const MONTH_LENGTH = 7;
+
 /** What other pages need to know after a write. */
 export interface Written {
   readonly uids: readonly Uid[];
   readonly changeIds: readonly string[];
   readonly settings: boolean;
+  /** Months with talks that are new or have changed. */
+  readonly months: readonly string[];
+  /** Cards with a new summary of their talks. */
+  readonly summaries: readonly Uid[];
 }
 
 /** What the writer tells the page. */
@@ -35,6 +44,8 @@ export interface WriterEvents {
 export class BookWriter {
   private readonly cards = new Map<Uid, Card | undefined>();
   private readonly others = new Map<string, string>();
+  /** Talks by month and id; undefined for one that goes from its month. */
+  private readonly talks = new Map<string, Talk | undefined>();
   /** Each card as this page last saw it in the store. */
   private readonly seen = new Map<Uid, Card>();
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -48,7 +59,7 @@ export class BookWriter {
 
   /** Whether something is not in the store yet. */
   get isBusy(): boolean {
-    return this.cards.size > 0 || this.others.size > 0;
+    return this.cards.size > 0 || this.others.size > 0 || this.talks.size > 0;
   }
 
   /** Whether a card was changed or removed here and the store doesn't know yet. */
@@ -76,6 +87,16 @@ export class BookWriter {
     this.put(`${KEYS.change}${change.id}`, JSON.stringify(change));
   }
 
+  /** Takes talks on; they go into the shards of their months, beside what other pages have put there. */
+  putTalks(changes: readonly TalkChange[]): void {
+    for (const { before, after } of changes) {
+      if (before) this.talks.set(`${monthOf(before)} ${before.id}`, undefined);
+      if (after) this.talks.set(`${monthOf(after)} ${after.id}`, after);
+    }
+    this.events.onSaving();
+    this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
+  }
+
   /** Takes any other record on to be written. */
   put(key: string, text: string): void {
     this.others.set(key, text);
@@ -96,8 +117,9 @@ export class BookWriter {
     while (this.isBusy) {
       const cards = new Map(firstOf(this.cards, BATCH));
       const others = new Map(this.others);
+      const talks = new Map(this.talks);
       try {
-        await withTabLock(`${this.name}-write`, () => this.writeBatch(cards, others));
+        await withTabLock(`${this.name}-write`, () => this.writeBatch(cards, others, talks));
       } catch (error) {
         this.events.onFailed(error instanceof Error ? error.message : String(error));
         return;
@@ -112,6 +134,10 @@ export class BookWriter {
         written.add(key);
         if (this.others.get(key) === text) this.others.delete(key);
       }
+      for (const [key, talk] of talks) {
+        written.add(`${KEYS.talks}${key.slice(0, MONTH_LENGTH)}`);
+        if (this.talks.has(key) && this.talks.get(key) === talk) this.talks.delete(key);
+      }
     }
     if (written.size === 0) return;
     const under = (prefix: string) =>
@@ -120,15 +146,21 @@ export class BookWriter {
       uids: under(KEYS.card),
       changeIds: under(KEYS.change),
       settings: written.has(KEYS.settings),
+      months: under(KEYS.talks),
+      summaries: under(KEYS.summary),
     });
   }
 
   private async writeBatch(
     cards: ReadonlyMap<Uid, Card | undefined>,
     others: ReadonlyMap<string, string>,
+    talks: ReadonlyMap<string, Talk | undefined>,
   ): Promise<void> {
     const merged = await this.mergeWithStored(cards);
-    const batch: Record<string, string> = Object.fromEntries(others);
+    const batch: Record<string, string> = {
+      ...Object.fromEntries(others),
+      ...(await this.shardsWith(talks)),
+    };
     // '' first and the key's removal after: one transaction can't do both, and the first alone is already true.
     for (const [uid, card] of merged) batch[`${KEYS.card}${uid}`] = card ? JSON.stringify(card) : '';
     await this.storage.setMany(batch);
@@ -138,6 +170,23 @@ export class BookWriter {
       if (card) this.seen.set(uid, card);
       else this.seen.delete(uid);
     }
+  }
+
+  /** The shards that some talks go into, with what is stored in them already. */
+  private async shardsWith(talks: ReadonlyMap<string, Talk | undefined>): Promise<Record<string, string>> {
+    const months = [...new Set([...talks.keys()].map((key) => key.slice(0, MONTH_LENGTH)))];
+    const stored = await this.storage.getMany(months.map((month) => `${KEYS.talks}${month}`));
+    const shards: Record<string, string> = {};
+    for (const month of months) {
+      const byId = new Map(parseList(stored[`${KEYS.talks}${month}`]).map((talk) => [talk.id, talk]));
+      for (const [key, talk] of talks) {
+        if (!key.startsWith(month)) continue;
+        if (talk) byId.set(talk.id, talk);
+        else byId.delete(key.slice(MONTH_LENGTH + 1));
+      }
+      shards[`${KEYS.talks}${month}`] = JSON.stringify([...byId.values()]);
+    }
+    return shards;
   }
 
   /** What to write for each card: this page's, with what another page has written since the card was last seen. */
@@ -172,5 +221,15 @@ function* firstOf<K, V>(map: ReadonlyMap<K, V>, count: number): Generator<[K, V]
   for (const entry of map) {
     if (left-- <= 0) return;
     yield entry;
+  }
+}
+
+/** A stored shard as it is: what this version can't read is written back as it was. */
+function parseList(text: string | null | undefined): { readonly id: string }[] {
+  try {
+    const list: unknown = JSON.parse(text ?? '[]');
+    return Array.isArray(list) ? (list as { readonly id: string }[]) : [];
+  } catch {
+    return [];
   }
 }

@@ -11,6 +11,10 @@ export const KEYS = {
   /** A photo as small as rows show it. */
   thumb: 'thumb:',
   change: 'change:',
+  /** The talks of a month: talks:2026-11. */
+  talks: 'talks:',
+  /** What is kept at hand of all talks with a card. */
+  summary: 'talksum:',
   aside: 'aside:',
   /** What the last import did. */
   importReport: 'importReport',

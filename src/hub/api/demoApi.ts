@@ -1,14 +1,15 @@
 import { Router } from 'express';
 
-import { generateBook } from '@/demo';
+import { generateBook, generateTalks } from '@/demo';
 
-/** The invented cards that a demo book begins with. @param day - the day its dates are relative to */
+/** The invented cards and talks that a demo book begins with. @param day - the day its dates are relative to */
 export function demoApi(day: string): Router {
   const router = Router();
-  const cards = JSON.stringify(generateBook(day));
-  router.get(
-    '/cards',
-    (_, response) => void response.type('json').set('Cache-Control', 'no-store').send(cards),
-  );
+  const records = { cards: JSON.stringify(generateBook(day)), talks: JSON.stringify(generateTalks(day)) };
+  for (const [name, text] of Object.entries(records))
+    router.get(
+      `/${name}`,
+      (_, response) => void response.type('json').set('Cache-Control', 'no-store').send(text),
+    );
   return router;
 }

@@ -1,0 +1,129 @@
+import type { Uid } from '@/core/card';
+import {
+  parseTalk,
+  summarise,
+  summarySchema,
+  type Talk,
+  type TalkSummary,
+  talksWith,
+  withTalk,
+} from '@/core/talks';
+
+import type { AppThunk } from '../appStore';
+import type { Services } from '../services';
+import { KEYS } from '../store/keys';
+import {
+  selectShards,
+  selectSummaries,
+  shardsArrived,
+  summariesArrived,
+  type TalkChange,
+  talksChanged,
+} from './talksSlice';
+
+/** Shows talks as they are now, keeps what is known of them all up to date, and has both written. */
+export function putTalks(changes: readonly TalkChange[]): AppThunk<Promise<void>> {
+  return (dispatch, _, services) => {
+    // One after the other: a summary is made of the one before it.
+    const turn = (turns.get(services) ?? Promise.resolve()).then(() => dispatch(putNow(changes)));
+    turns.set(services, turn);
+    return turn;
+  };
+}
+
+const turns = new WeakMap<Services, Promise<void>>();
+
+function putNow(changes: readonly TalkChange[]): AppThunk<Promise<void>> {
+  return async (dispatch, _, services) => {
+    dispatch(talksChanged(changes));
+    services.writer.putTalks(changes);
+    const uids = new Set(
+      changes.flatMap(({ before, after }) => [...(before?.with ?? []), ...(after?.with ?? [])]),
+    );
+    const summaries: [Uid, TalkSummary | undefined][] = [];
+    for (const uid of uids) summaries.push([uid, await dispatch(newSummary(uid, changes))]);
+    dispatch(summariesArrived(summaries));
+    for (const [uid, summary] of summaries)
+      services.writer.put(`${KEYS.summary}${uid}`, summary ? JSON.stringify(summary) : '');
+  };
+}
+
+/** A talk more goes into the summary by itself; one that goes or changes means reading all talks with the card again. */
+function newSummary(uid: Uid, changes: readonly TalkChange[]): AppThunk<Promise<TalkSummary | undefined>> {
+  return async (dispatch, getState) => {
+    const concerned = changes.filter(({ before, after }) =>
+      [before, after].some((talk) => talk?.with.includes(uid)),
+    );
+    const known = selectSummaries(getState()).get(uid);
+    if (concerned.every(({ before }) => !before)) {
+      let summary = known;
+      for (const { after } of concerned) if (after) summary = withTalk(summary, after);
+      return summary;
+    }
+    const months = new Set([
+      ...(known?.months ?? []),
+      ...concerned.flatMap(({ before, after }) =>
+        [before?.day.slice(0, 7) ?? [], after?.day.slice(0, 7) ?? []].flat(),
+      ),
+    ]);
+    await dispatch(readShards([...months]));
+    const shards = selectShards(getState());
+    return summarise(
+      talksWith(
+        [...months].flatMap((month) => shards[month] ?? []),
+        uid,
+      ),
+    );
+  };
+}
+
+/** Reads the talks of some months, where they haven't been read yet. */
+export function readShards(months: readonly string[], isAnew = false): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    const missing = months.filter((month) => isAnew || !selectShards(getState())[month]);
+    if (missing.length === 0) return;
+    // What this page has changed and not written yet is not in the store.
+    await services.writer.flush();
+    const stored = await services.storage.getMany(missing.map((month) => `${KEYS.talks}${month}`));
+    const shards = Object.fromEntries(
+      missing.map((month) => [month, parseShard(stored[`${KEYS.talks}${month}`])]),
+    );
+    dispatch(shardsArrived(shards));
+  };
+}
+
+/** The talks of a month as they are stored; what can't be read is left out, and stays in the store until it is written. */
+export function parseShard(text: string | null | undefined): Talk[] {
+  const values = parseJson(text);
+  return Array.isArray(values) ? values.flatMap((value) => parseTalk(value) ?? []) : [];
+}
+
+/** Summaries at once when the book is opened. */
+const SUMMARIES_AT_ONCE = 1000;
+
+/** Reads what is kept of the talks with each card. */
+export function readSummaries(keys: readonly string[]): AppThunk<Promise<void>> {
+  return async (dispatch, _, services) => {
+    for (let start = 0; start < keys.length; start += SUMMARIES_AT_ONCE) {
+      const stored = await services.storage.getMany(keys.slice(start, start + SUMMARIES_AT_ONCE));
+      dispatch(
+        summariesArrived(
+          Object.entries(stored).map(([key, text]) => [
+            key.slice(KEYS.summary.length),
+            summarySchema.safeParse(parseJson(text)).data,
+          ]),
+        ),
+      );
+      await services.yieldToPage();
+    }
+  };
+}
+
+function parseJson(text: string | null | undefined): unknown {
+  if (text === null || text === undefined || text === '') return undefined;
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}

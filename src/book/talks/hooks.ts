@@ -1,0 +1,115 @@
+import { useEffect, useMemo, useState } from 'react';
+
+import type { Uid } from '@/core/card';
+import { planToday, rankCloseness, type Rhythm, type Talk, talksWith, type TodayPlan } from '@/core/talks';
+import { localDay } from '@/platform';
+
+import { selectCardsByUid } from '../cards/cardsSlice';
+import { useAppDispatch, useAppSelector, useServices } from '../hooks';
+import { selectLists } from '../lists/selectLists';
+import { selectSettings } from '../settings/settingsSlice';
+import { readShards } from './changeTalks';
+import { selectShards, selectSummaries } from './talksSlice';
+
+/** Months that are read at once for a card's talks. */
+const MONTHS_AT_ONCE = 6;
+
+/** Talks with a card, the latest first, as far as they have been asked for. */
+export interface TalksOf {
+  readonly talks: readonly Talk[];
+  /** How many there are in all. */
+  readonly count: number;
+  /** Reads further back; undefined once all have been read. */
+  readonly more: (() => void) | undefined;
+}
+
+/** Talks with a card, the latest months first. Follows every change. */
+export function useTalksWith(uid: Uid): TalksOf {
+  const dispatch = useAppDispatch();
+  const summary = useAppSelector((state) => selectSummaries(state).get(uid));
+  const shards = useAppSelector(selectShards);
+  const [wanted, setWanted] = useState(MONTHS_AT_ONCE);
+  const all = summary?.months ?? [];
+  const months = all.slice(-wanted);
+  const key = months.join(' ');
+  useEffect(() => {
+    void dispatch(readShards(key.split(' ').filter(Boolean)));
+  }, [dispatch, key]);
+  const talks = useMemo(
+    () =>
+      talksWith(
+        key.split(' ').flatMap((month) => shards[month] ?? []),
+        uid,
+      ),
+    [key, shards, uid],
+  );
+  const more = wanted < all.length ? () => setWanted(wanted * 2) : undefined;
+  return { talks, count: summary?.count ?? 0, more };
+}
+
+/** Closeness of everybody there were talks with. */
+export function useCloseness(): ReadonlyMap<Uid, number> {
+  const summaries = useAppSelector(selectSummaries);
+  const today = localDay();
+  return useMemo(
+    () =>
+      rankCloseness(
+        summaries.uids().flatMap((uid) => {
+          const summary = summaries.get(uid);
+          return summary ? [[uid, summary] as const] : [];
+        }),
+        today,
+      ),
+    [summaries, today],
+  );
+}
+
+/** The rhythms that lists bring to those on them, by uid. */
+export function useListRhythms(): ReadonlyMap<Uid, readonly Rhythm[]> {
+  const { search } = useServices();
+  const lists = useAppSelector(selectLists);
+  const byUid = useAppSelector(selectCardsByUid);
+  const [rhythms, setRhythms] = useState<ReadonlyMap<Uid, readonly Rhythm[]>>(new Map());
+  useEffect(() => {
+    let isCurrent = true;
+    const withRhythm = lists.flatMap((list) => {
+      const rhythm = list['cordialis.example:rhythm'];
+      return rhythm ? [{ uid: list.uid, rhythm }] : [];
+    });
+    void Promise.all(withRhythm.map(({ uid }) => search.onList(uid, localDay()))).then((found) => {
+      const next = new Map<Uid, Rhythm[]>();
+      found.forEach((uids, i) => {
+        const rhythm = withRhythm[i]?.rhythm;
+        if (rhythm) for (const uid of uids) next.set(uid, [...(next.get(uid) ?? []), rhythm]);
+      });
+      if (isCurrent) setRhythms(next);
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [byUid, lists, search]);
+  return rhythms;
+}
+
+/** What the day asks for. @param ahead - days after today that are looked at */
+export function useToday(ahead: number): TodayPlan {
+  const cards = useAppSelector(selectCardsByUid);
+  const summaries = useAppSelector(selectSummaries);
+  const { leapDay, quietCount } = useAppSelector(selectSettings);
+  const closeness = useCloseness();
+  const rhythms = useListRhythms();
+  const today = localDay();
+  return useMemo(
+    () =>
+      planToday(
+        cards.values().map((card) => ({
+          card,
+          summary: summaries.get(card.uid),
+          closeness: closeness.get(card.uid) ?? 0,
+          rhythms: rhythms.get(card.uid) ?? [],
+        })),
+        { today, leapDay, quietCount, ahead },
+      ),
+    [ahead, cards, closeness, leapDay, quietCount, rhythms, summaries, today],
+  );
+}

@@ -1,0 +1,81 @@
+import { newCard } from '@/core/card';
+import { type Talk } from '@/core/talks';
+
+import { changeBook, undo } from '../changeBook';
+import { openBook } from '../openBook';
+import { MemoryStorage, openTestBook } from '../testing';
+import { readShards } from './changeTalks';
+import { selectShards, selectSummaries } from './talksSlice';
+
+const talk = (id: string, day: string, more: Partial<Talk> = {}): Talk => ({
+  ...{ id, kind: 'call', day, direction: 'out', with: ['ada'], said: '' },
+  ...more,
+});
+const cards = [newCard('ada', '2026-01-01T00:00:00Z'), newCard('bo', '2026-01-01T00:00:00Z')];
+
+async function bookWithTalks(...talks: Talk[]) {
+  const storage = new MemoryStorage();
+  const book = openTestBook(storage, cards);
+  await book.store.dispatch(openBook());
+  for (const after of talks)
+    await book.store.dispatch(changeBook({ cause: 'edit', label: 'Noted', talks: [{ after }] }));
+  await settle(book);
+  return { book, storage };
+}
+async function settle({ services }: ReturnType<typeof openTestBook>): Promise<void> {
+  for (let i = 0; i < 5; i += 1) await services.writer.flush();
+}
+
+test('talks are kept by month with a summary a card, and are there after a new start', async () => {
+  const { storage } = await bookWithTalks(
+    talk('1', '2026-10-30'),
+    talk('2', '2026-11-01', { with: ['ada', 'bo'] }),
+  );
+  const again = openTestBook(storage);
+  await again.store.dispatch(openBook());
+  expect(selectSummaries(again.store.getState()).get('ada')).toMatchObject({
+    count: 2,
+    months: ['2026-10', '2026-11'],
+  });
+  expect(selectSummaries(again.store.getState()).get('bo')).toMatchObject({ count: 1, last: '2026-11-01' });
+  await again.store.dispatch(readShards(['2026-10', '2026-11']));
+  expect(selectShards(again.store.getState())['2026-10']?.map(({ id }) => id)).toEqual(['1']);
+});
+
+test('undo takes a talk and what is kept of it away again; a changed day moves it to its month', async () => {
+  const first = talk('1', '2026-10-30');
+  const { book, storage } = await bookWithTalks(first, talk('2', '2026-11-01'));
+  const moved = { ...first, day: '2026-09-02', said: 'Later' };
+  await book.store.dispatch(
+    changeBook({ cause: 'edit', label: 'Moved', talks: [{ before: first, after: moved }] }),
+  );
+  await settle(book);
+  expect(selectSummaries(book.store.getState()).get('ada')).toMatchObject({
+    first: '2026-09-02',
+    months: ['2026-09', '2026-11'],
+  });
+  expect(JSON.parse(storage.entries.get('talks:2026-10') ?? '')).toEqual([]);
+  book.store.dispatch(undo());
+  book.store.dispatch(undo());
+  await settle(book);
+  await settle(book);
+  expect(selectSummaries(book.store.getState()).get('ada')).toMatchObject({ count: 1, last: '2026-10-30' });
+  book.store.dispatch(undo());
+  await settle(book);
+  await settle(book);
+  expect(selectSummaries(book.store.getState()).get('ada')).toBeUndefined();
+});
+
+test('what another page has put into the same month stays', async () => {
+  const { book, storage } = await bookWithTalks(talk('1', '2026-11-01'));
+  storage.entries.set(
+    'talks:2026-11',
+    JSON.stringify([talk('1', '2026-11-01'), talk('theirs', '2026-11-02')]),
+  );
+  await book.store.dispatch(
+    changeBook({ cause: 'edit', label: 'Noted', talks: [{ after: talk('2', '2026-11-03') }] }),
+  );
+  await settle(book);
+  const ids = (JSON.parse(storage.entries.get('talks:2026-11') ?? '[]') as Talk[]).map(({ id }) => id);
+  expect(ids).toEqual(['1', 'theirs', '2']);
+});

@@ -1,0 +1,49 @@
+import type { Card } from '../card';
+import { addDays, addMonths, daysBetween } from './dayCount';
+import type { TalkSummary } from './summary';
+
+/** How often to be in touch. */
+export type Rhythm = NonNullable<Card['cordialis.example:rhythm']>;
+
+const MONTHS = { month: 1, quarter: 3, year: 12 } as const;
+
+/** The day a rhythm leads to from another day. */
+export function afterRhythm(day: string, { every, unit }: Rhythm): string {
+  if (unit === 'day') return addDays(day, every);
+  if (unit === 'week') return addDays(day, 7 * every);
+  return addMonths(day, MONTHS[unit] * every);
+}
+
+/** The rhythm in force: the person's own, else the shortest of their lists'; a stopped one is none. */
+export function rhythmFor(own: Rhythm | undefined, ofLists: readonly Rhythm[]): Rhythm | undefined {
+  if (own) return own.paused === true ? undefined : own;
+  const going = ofLists.filter(({ paused }) => paused !== true);
+  const daysOf = (rhythm: Rhythm) => daysBetween('2025-01-01', afterRhythm('2025-01-01', rhythm));
+  return going.sort((a, b) => daysOf(a) - daysOf(b))[0];
+}
+
+/** When the next talk falls, and why. */
+export interface Due {
+  readonly day: string;
+  readonly by: 'hand' | 'rhythm';
+}
+
+/**
+ * The day the next talk falls on: the one set by hand, else the last talk plus the rhythm; with a rhythm and no talk
+ * yet it is the day the card was made plus the rhythm.
+ */
+export function dueOf(
+  card: Pick<Card, 'cordialis.example:due' | 'created'>,
+  rhythm: Rhythm | undefined,
+  summary: Pick<TalkSummary, 'last'> | undefined,
+): Due | undefined {
+  const byHand = card['cordialis.example:due'];
+  if (byHand !== undefined) return { day: byHand, by: 'hand' };
+  const from = summary?.last ?? card.created?.slice(0, 10);
+  return rhythm && from !== undefined ? { day: afterRhythm(from, rhythm), by: 'rhythm' } : undefined;
+}
+
+/** "every 2 weeks", "every month". */
+export function formatRhythm({ every, unit }: Rhythm): string {
+  return every === 1 ? `every ${unit}` : `every ${every} ${unit}s`;
+}

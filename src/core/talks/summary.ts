@@ -1,0 +1,99 @@
+import { z } from 'zod';
+
+import { daysBetween } from './dayCount';
+import { monthOf, type Talk, TALK_KINDS, type TalkKind } from './talk';
+
+/** Days in which a talk comes to weigh half. */
+export const HALF_LIFE_DAYS = 180;
+
+/** What a talk of each kind weighs on its day. Ours. */
+export const KIND_WEIGHTS: Readonly<Record<TalkKind, number>> = {
+  meeting: 5,
+  call: 4,
+  letter: 3,
+  message: 2,
+  mail: 1.5,
+};
+
+/** Days of talks that are kept, for what is usual between two people. */
+const KEPT_DAYS = 13;
+
+/**
+ * What is kept at hand of all talks with somebody, so that the talks themselves need not be read. Adding a talk to it
+ * is exact; taking one away means making it anew from the talks.
+ */
+export const summarySchema = z.object({
+  count: z.number().int().min(0),
+  kinds: z.partialRecord(z.enum(TALK_KINDS), z.number().int()),
+  first: z.iso.date(),
+  last: z.iso.date(),
+  lastKind: z.enum(TALK_KINDS),
+  /** The latest days with a talk, ascending. */
+  days: z.array(z.iso.date()),
+  /** Months with a talk, ascending: the shards to look in. */
+  months: z.array(z.string()),
+  /** Weights of talks begun by the user and by the other, as they are on the day `last`. */
+  out: z.number(),
+  in: z.number(),
+});
+
+/** What is kept at hand of all talks with somebody. */
+export type TalkSummary = z.infer<typeof summarySchema>;
+
+/** The summary with one more talk. */
+export function withTalk(summary: TalkSummary | undefined, talk: Talk): TalkSummary {
+  const weight = KIND_WEIGHTS[talk.kind];
+  const own = {
+    out: talk.direction === 'in' ? 0 : weight,
+    in: talk.direction === 'out' ? 0 : weight,
+  };
+  if (!summary) {
+    return {
+      ...{ count: 1, kinds: { [talk.kind]: 1 }, first: talk.day, last: talk.day, lastKind: talk.kind },
+      ...{ days: [talk.day], months: [monthOf(talk)], ...own },
+    };
+  }
+  const isLater = talk.day >= summary.last;
+  const last = isLater ? talk.day : summary.last;
+  const [before, now] = [decay(summary.last, last), decay(talk.day, last)];
+  return {
+    count: summary.count + 1,
+    kinds: { ...summary.kinds, [talk.kind]: (summary.kinds[talk.kind] ?? 0) + 1 },
+    first: talk.day < summary.first ? talk.day : summary.first,
+    last,
+    lastKind: isLater ? talk.kind : summary.lastKind,
+    days: withOne(summary.days, talk.day).slice(-KEPT_DAYS),
+    months: withOne(summary.months, monthOf(talk)),
+    out: summary.out * before + own.out * now,
+    in: summary.in * before + own.in * now,
+  };
+}
+
+/** The summary of some talks; undefined for none. */
+export function summarise(talks: readonly Talk[]): TalkSummary | undefined {
+  let summary: TalkSummary | undefined;
+  for (const talk of [...talks].sort((a, b) => (a.day < b.day ? -1 : Number(a.day > b.day))))
+    summary = withTalk(summary, talk);
+  return summary;
+}
+
+/** How much of a weight is left after the days between two dates. */
+export function decay(from: string, to: string): number {
+  return 2 ** (-daysBetween(from, to) / HALF_LIFE_DAYS);
+}
+
+/** Days usually between two talks: the median of the latest gaps; undefined with fewer than two of them. */
+export function usualGap({ days }: Pick<TalkSummary, 'days'>): number | undefined {
+  const gaps = days.slice(1).map((day, i) => daysBetween(days[i] ?? day, day));
+  if (gaps.length < 2) return undefined;
+  gaps.sort((a, b) => a - b);
+  const middle = gaps.length / 2;
+  return gaps.length % 2 === 1
+    ? gaps[Math.floor(middle)]
+    : ((gaps[middle - 1] ?? 0) + (gaps[middle] ?? 0)) / 2;
+}
+
+/** A sorted list with one more, each once. */
+function withOne(sorted: readonly string[], one: string): string[] {
+  return sorted.includes(one) ? [...sorted] : [...sorted, one].sort();
+}

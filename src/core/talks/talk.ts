@@ -1,0 +1,67 @@
+import { z } from 'zod';
+
+import type { Uid } from '../card';
+
+/** Kinds of talks, the ones that say most of two people first. */
+export const TALK_KINDS = ['meeting', 'call', 'letter', 'message', 'mail'] as const;
+/** One of the kinds. */
+export type TalkKind = (typeof TALK_KINDS)[number];
+
+/** Who began it: the user, the other, or both as in a meeting. */
+export const DIRECTIONS = ['out', 'in', 'both'] as const;
+/** One of them. */
+export type Direction = (typeof DIRECTIONS)[number];
+
+/** One conversation on record. */
+export const talkSchema = z.object({
+  id: z.string().min(1),
+  kind: z.enum(TALK_KINDS),
+  /** The day where the user was, ISO 8601. */
+  day: z.iso.date(),
+  /** HH:MM where the user was. */
+  time: z
+    .string()
+    .regex(/^\d\d:\d\d$/)
+    .exactOptional(),
+  direction: z.enum(DIRECTIONS),
+  /** Uids of those it was with, one at least. */
+  with: z.array(z.string()).min(1),
+  /** What was said, in the simple formatting of notes; '' for nothing. */
+  said: z.string(),
+});
+
+/** One conversation on record. */
+export type Talk = z.infer<typeof talkSchema>;
+
+/** Reads a talk from outside; undefined for anything else. */
+export function parseTalk(value: unknown): Talk | undefined {
+  return talkSchema.safeParse(value).data;
+}
+
+/** The month whose shard holds a talk: 2026-11. */
+export function monthOf({ day }: Pick<Talk, 'day'>): string {
+  return day.slice(0, 7);
+}
+
+/** The latest first; by id where day and time are the same, so that the order never changes by itself. */
+export function compareTalks(a: Talk, b: Talk): number {
+  const [first, second] = [whenOf(a), whenOf(b)];
+  if (first !== second) return first < second ? 1 : -1;
+  return a.id < b.id ? 1 : Number(a.id > b.id) * -1;
+}
+
+/** Talks without a time stand after those of the same day that have one. */
+function whenOf({ day, time = '00:00' }: Talk): string {
+  return `${day} ${time}`;
+}
+
+/** What #keywords a text has, without the mark, each once. */
+export function keywordsOf(text: string): string[] {
+  const found = text.matchAll(/(?:^|[\s(])#([\p{L}\p{N}][\p{L}\p{N}_-]*)/gu);
+  return [...new Set([...found].map(([, word = '']) => word.toLowerCase()))];
+}
+
+/** Talks of one person, the latest first. */
+export function talksWith(talks: readonly Talk[], uid: Uid): Talk[] {
+  return talks.filter((talk) => talk.with.includes(uid)).sort(compareTalks);
+}
