@@ -1,4 +1,8 @@
-const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
+const alias = {
+  '^@/(.*)$': '<rootDir>/src/$1',
+  // Jest doesn't follow a pattern among the exports of a package.
+  '^chrono-node/en$': '<rootDir>/node_modules/chrono-node/dist/cjs/locales/en/index.js',
+};
 
 /** The icons as CommonJS: Jest doesn't turn ES modules of that ending into it. */
 const icons = {

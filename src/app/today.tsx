@@ -1,5 +1,7 @@
-import { Soon } from '@/places/soon/Soon';
+import { PersonActs } from '@/places/card/lazy';
+import { TodayPage } from '@/places/today/TodayPage';
 
-export default function Today() {
-  return <Soon place="today" />;
+// A route has to be a component by itself: the router loads it lazily, and a lazy component can't give another.
+export default function TodayRoute() {
+  return <TodayPage PersonActs={PersonActs} />;
 }

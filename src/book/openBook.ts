@@ -1,5 +1,4 @@
 import { type Card, type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
-
 import { monthOf, parseTalk, summarise, type Talk, talksWith } from '@/core/talks';
 
 import { cardsArrived, changesArrived, rowsRemembered } from './actions';
@@ -13,8 +12,8 @@ import type { Services } from './services';
 import { showSettings } from './settings/changeSettings';
 import { rowStyleOf, selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
 import { bookOpened, openFailed, readingChanged, recordsSetAside, selectReading } from './status/statusSlice';
-import { KEYS, SCHEMA_VERSION } from './store/keys';
 import type { Written } from './store/bookWriter';
+import { KEYS, SCHEMA_VERSION } from './store/keys';
 import { readCards } from './store/readCards';
 import { readShards, readSummaries } from './talks/changeTalks';
 import { selectShards } from './talks/talksSlice';

@@ -1,5 +1,4 @@
 import { parseCard, shownAs, toPartialDate } from '@/core/card';
-
 import { parseTalk } from '@/core/talks';
 
 import { generateBook, generateLargeBook, generateTalks } from '.';

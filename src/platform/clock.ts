@@ -20,6 +20,12 @@ export function localDay(): string {
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }
 
+/** The time it is where the user is, as HH:MM. */
+export function localTime(): string {
+  const now = new Date();
+  return `${String(now.getHours()).padStart(2, '0')}:${String(now.getMinutes()).padStart(2, '0')}`;
+}
+
 /** The time it is now in a zone of the IANA database, as "14:05"; undefined for a zone that isn't known. */
 export function timeIn(timeZone: string): string | undefined {
   if (timeZone === '') return undefined;

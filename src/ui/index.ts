@@ -23,6 +23,7 @@ export { Switch } from './parts/Switch';
 export { Tabs } from './parts/Tabs';
 export { Tick } from './parts/Tick';
 export { TextLink } from './parts/TextLink';
+export { Thread } from './parts/Thread';
 export { ThumbIndex } from './parts/ThumbIndex';
 export { ToneMark } from './parts/ToneMark';
 export { Txt } from './parts/Txt';

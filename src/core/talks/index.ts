@@ -27,4 +27,5 @@ export {
   type TalkKind,
   talksWith,
 } from './talk';
-export { isQuiet, planToday, type Quiet, type TodayCard, type TodayPlan } from './today';
+export { type DueCard, isQuiet, planToday, type Quiet, type TodayCard, type TodayPlan } from './today';
+export { agoWords, dueWords, type Standing, standingOf } from './standing';

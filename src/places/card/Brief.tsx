@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { selectNameStyle, useAppSelector, usePhoto } from '@/book';
+import { selectNameStyle, selectSummaries, useAppSelector, useListRhythms, usePhoto } from '@/book';
 import {
   type Card,
   initialsOf,
@@ -11,7 +11,11 @@ import {
   shownAs,
   styledName,
 } from '@/core/card';
-import { Stamp, Txt, useWide } from '@/ui';
+import { agoWords, daysBetween, dueOf, rhythmFor, standingOf } from '@/core/talks';
+import { localDay } from '@/platform';
+import { Stamp, Thread, Txt, useWide } from '@/ui';
+
+import { KIND_WORDS } from './talk/talkWords';
 
 interface BriefProps {
   readonly card: Card;
@@ -37,6 +41,7 @@ export function Brief({ card, isAside = false }: BriefProps) {
             {styledName(card, style) || 'No name yet'}
           </Txt>
           <Lines card={card} />
+          <StandingLine card={card} />
         </View>
       </View>
       {opener === undefined ? null : (
@@ -70,4 +75,32 @@ function Lines({ card }: { readonly card: Card }) {
       {line}
     </Txt>
   ));
+}
+
+/** How things stand: the last talk, the thread to the next one. */
+function StandingLine({ card }: { readonly card: Card }) {
+  const summary = useAppSelector((state) => selectSummaries(state).get(card.uid));
+  const ofLists = useListRhythms().get(card.uid) ?? [];
+  const today = localDay();
+  const due = dueOf(card, rhythmFor(card['cordialis.example:rhythm'], ofLists), summary);
+  const standing = due && standingOf(due, summary?.last, today);
+  if (!summary && !standing) return null;
+  const last = summary
+    ? `${KIND_WORDS[summary.lastKind]} ${agoWords(daysBetween(summary.last, today))}`
+    : 'No talk yet';
+  return (
+    <View className="flex-row flex-wrap items-center gap-x-3" testID="standing">
+      <Txt size="small" tone="faded">
+        {last}
+      </Txt>
+      {standing ? (
+        <>
+          <Thread share={standing.share} label={standing.label} />
+          <Txt size="small" tone={standing.isLate ? 'brick' : 'faded'}>
+            {standing.label}
+          </Txt>
+        </>
+      ) : null}
+    </View>
+  );
 }

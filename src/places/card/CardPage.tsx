@@ -21,6 +21,7 @@ import { CardFoot } from './CardFoot';
 import { CardLists } from './CardLists';
 import { NoSuchCard } from './NoSuchCard';
 import { ReachRow } from './ReachRow';
+import { TalksPart } from './talk/TalksPart';
 import { useCardKeys } from './useCardKeys';
 import { ValueRows } from './ValueRows';
 
@@ -61,6 +62,7 @@ function OpenCard({ card }: { readonly card: Card }) {
           <CardActs card={card} />
           <ValueRows card={card} groups={groups} />
           <CardLists card={card} />
+          {card.kind === 'group' ? null : <TalksPart card={card} />}
           <CardFoot card={card} />
         </View>
       </ScrollView>

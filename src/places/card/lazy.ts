@@ -6,6 +6,7 @@ const load = () => import('./pages');
 export const CardPage = lazy(() => load().then((pages) => ({ default: pages.CardPage })));
 export const EditPage = lazy(() => load().then((pages) => ({ default: pages.EditPage })));
 export const ChosenBar = lazy(() => load().then((pages) => ({ default: pages.ChosenBar })));
+export const PersonActs = lazy(() => load().then((pages) => ({ default: pages.PersonActs })));
 export const NewCardPage = lazy(() => load().then((pages) => ({ default: pages.NewCardPage })));
 
 /** Loads the pages ahead, so that the first card opens at once. */

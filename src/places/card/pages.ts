@@ -2,5 +2,6 @@
 export { ChosenBar } from './many/ChosenBar';
 export { writeCell } from '@/core/editing';
 export { parseQuick, planAct, planNew, planQuick } from '@/core/quickline';
+export { PersonActs } from './talk/PersonActs';
 export { CardPage } from './CardPage';
 export { EditPage, NewCardPage } from './edit/EditPage';

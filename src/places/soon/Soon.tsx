@@ -2,10 +2,6 @@ import { EmptyPlace } from '@/ui';
 
 /** What the places that are not built yet will hold. */
 const PROMISES = {
-  today: [
-    'Today',
-    'Whose birthday it is, who is due for a talk, who has gone quiet, and what the coming weeks bring.',
-  ],
   tidy: [
     'Tidy',
     'Cards of the same person side by side, with the reasons; gaps and faults, and how to mend them.',

@@ -9,16 +9,19 @@ interface LinkActProps {
   readonly label: string;
   readonly icon: LucideIcon;
   readonly uri: string;
+  /** Told that it has been pressed; what it opens outside opens all the same. */
+  readonly onPress?: () => void;
 }
 
 /** A word with an icon that opens something outside: a call, a message, a map. */
-export function LinkAct({ label, icon: Icon, uri }: LinkActProps) {
+export function LinkAct({ label, icon: Icon, uri, onPress }: LinkActProps) {
   const colours = useColours();
   return (
     <Pressable
       role="link"
       aria-label={label}
       {...outsideLinkProps(uri)}
+      {...(onPress ? { onPress } : {})}
       className="min-h-[44px] flex-row items-center gap-2 active:opacity-60"
     >
       <Icon size={20} strokeWidth={1.75} color={colours.berry} />

@@ -1,3 +1,4 @@
+import { RhythmSheet } from '../talk/RhythmSheet';
 import { ExportSheet } from './ExportSheet';
 import { FieldSheet } from './FieldSheet';
 import { ListsSheet } from './ListsSheet';
@@ -12,6 +13,7 @@ const SHEETS = {
   send: SendManySheet,
   more: MoreSheet,
   field: FieldSheet,
+  rhythm: RhythmSheet,
   export: ExportSheet,
 } as const;
 

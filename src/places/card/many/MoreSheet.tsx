@@ -1,5 +1,5 @@
 import { hasFlag, withFlag } from '@/core/marks';
-import { Act, Archive, Download, Pencil, Sheet, Star, Trash } from '@/ui';
+import { Act, Archive, Download, Pencil, Repeat, Sheet, Star, Trash } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
 import { nameCards } from './nameCards';
@@ -35,6 +35,12 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
   return (
     <Sheet title={`With ${count}`} isOpen onClose={close}>
       <Act label="Fill in a field" icon={Pencil} onPress={() => onSheet('field')} testID="many-field" />
+      <Act
+        label="Rhythm and next talk"
+        icon={Repeat}
+        onPress={() => onSheet('rhythm')}
+        testID="many-rhythm"
+      />
       <Act label="Export as a file" icon={Download} onPress={() => onSheet('export')} testID="many-export" />
       <Act
         label={arePinned ? 'Unpin' : 'Pin to the head of the Book'}

@@ -1,0 +1,35 @@
+import { daysBetween } from './dayCount';
+import type { Due } from './due';
+
+/** How things stand with somebody. */
+export interface Standing {
+  /** How far today is from the last talk to the due day: 0 to 1, more where it is late. */
+  readonly share: number;
+  readonly label: string;
+  readonly isLate: boolean;
+}
+
+/** @param last - the day of the last talk; undefined where there was none */
+export function standingOf(due: Due, last: string | undefined, today: string): Standing {
+  const left = daysBetween(today, due.day);
+  const whole = Math.max(1, daysBetween(last ?? today, due.day));
+  const gone = last === undefined ? (left < 0 ? whole - left : 0) : daysBetween(last, today);
+  return { share: Math.max(0, gone / whole), label: dueWords(left), isLate: left < 0 };
+}
+
+/** "due today", "due in 6 days", "3 days late". */
+export function dueWords(daysLeft: number): string {
+  if (daysLeft === 0) return 'due today';
+  const days = Math.abs(daysLeft) === 1 ? '1 day' : `${Math.abs(daysLeft)} days`;
+  return daysLeft > 0 ? `due in ${days}` : `${days} late`;
+}
+
+/** "today", "yesterday", "6 days ago", "5 weeks ago", "8 months ago". */
+export function agoWords(days: number): string {
+  if (days === 0) return 'today';
+  if (days === 1) return 'yesterday';
+  if (days < 28) return `${days} days ago`;
+  if (days < 92) return `${Math.round(days / 7)} weeks ago`;
+  if (days < 700) return `${Math.round(days / 30.44)} months ago`;
+  return `${Math.round(days / 365.25)} years ago`;
+}

@@ -1,0 +1,49 @@
+import { GB } from 'chrono-node/en';
+
+import { toPartialDate } from '../card';
+import { parseTypedDate } from '../editing';
+
+/** Words that the library hasn't got. */
+const SAID: readonly (readonly [RegExp, string])[] = [
+  [/\ba fortnight\b/gi, 'two weeks'],
+  [/\b(\d+|two|three|four) fortnights\b/gi, '$1 weeks'],
+  [/\bbeginning of\b/gi, 'first week of'],
+];
+
+/**
+ * A day in words, today or later: "in ten days", "first week of March", "on Friday", "12.1.", "2027-03-01".
+ *
+ * @param today - ISO 8601 calendar date where the user is
+ * @returns ISO 8601 calendar date; undefined where it is no day, or one that is over
+ */
+export function parseWhen(text: string, today: string, locale?: string): string | undefined {
+  const plain = text.trim();
+  if (plain === '') return undefined;
+  const figures = fromFigures(plain, today, locale);
+  if (figures !== undefined) return figures;
+  const words = SAID.reduce((said, [from, to]) => said.replace(from, to), plain);
+  // Noon, so that no time zone can move it to another day.
+  const reference = new Date(`${today}T12:00:00`);
+  const [found] = GB.parse(words, reference, { forwardDate: true });
+  if (!found) return undefined;
+  const [year, month, day] = (['year', 'month', 'day'] as const).map((part) => found.start.get(part) ?? 0);
+  const when = `${pad(year, 4)}-${pad(month, 2)}-${pad(day, 2)}`;
+  return when >= today ? when : undefined;
+}
+
+/** A day of the calendar; without a year it is the next time that it comes round. */
+function fromFigures(text: string, today: string, locale: string | undefined): string | undefined {
+  const date = parseTypedDate(text, 'day-first', locale);
+  if (!date) return undefined;
+  const { year, month, day } = toPartialDate(date);
+  if (month === undefined || day === undefined) return undefined;
+  const inYear = (of: number) => `${pad(of, 4)}-${pad(month, 2)}-${pad(day, 2)}`;
+  const thisYear = Number(today.slice(0, 4));
+  const when =
+    year === undefined ? (inYear(thisYear) < today ? inYear(thisYear + 1) : inYear(thisYear)) : inYear(year);
+  return when >= today ? when : undefined;
+}
+
+function pad(figure: number | undefined, width: number): string {
+  return String(figure ?? 0).padStart(width, '0');
+}

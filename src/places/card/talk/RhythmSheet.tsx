@@ -1,0 +1,126 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { selectSummaries, useAppSelector } from '@/book';
+import type { Card } from '@/core/card';
+import { formatRhythm, type Rhythm, usualGap } from '@/core/talks';
+import { parseWhen } from '@/core/when';
+import { localDay, LOCALE } from '@/platform';
+import { Act, Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
+
+import type { ManySheetProps } from '../many/manySheet';
+import { nameCards } from '../many/nameCards';
+
+const UNITS = [
+  ['day', 'days'],
+  ['week', 'weeks'],
+  ['month', 'months'],
+  ['quarter', 'quarters'],
+  ['year', 'years'],
+] as const;
+
+/** How often to be in touch with one or several, or with everybody on a list; and for one the day of the next talk. */
+export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
+  const [first] = cards;
+  const known = first?.['cordialis.example:rhythm'];
+  const [every, setEvery] = useState(String(known?.every ?? 1));
+  const [unit, setUnit] = useState<Rhythm['unit']>(known?.unit ?? 'month');
+  const [isPaused, setPaused] = useState(known?.paused === true);
+  const [due, setDue] = useState(first?.['cordialis.example:due'] ?? '');
+  const isOne = cards.length === 1 && first?.kind !== 'group';
+  const today = localDay();
+  const day = due.trim() === '' ? '' : parseWhen(due, today, LOCALE);
+  const count = Number(every.replace(/\D/g, ''));
+  const rhythm: Rhythm = { every: count, unit, ...(isPaused ? { paused: true } : {}) };
+  const who = nameCards(cards);
+  const run = (label: string, change: (card: Card) => Card) => {
+    onSheet(undefined);
+    void onChange({ cards, label, change });
+  };
+  return (
+    <Sheet title={`In touch with ${who}`} isOpen onClose={() => onSheet(undefined)}>
+      <View className="gap-3">
+        <Proposal
+          card={isOne ? first : undefined}
+          onTake={(days) => {
+            setEvery(String(days));
+            setUnit('day');
+          }}
+        />
+        <Field label="Every" value={every} onChange={setEvery} kind="tel" testID="rhythm-every" />
+        <Choice name="Unit" options={UNITS} value={unit} onChange={setUnit} />
+        <Switch
+          label="Stopped for now"
+          hint="The rhythm is kept and asks for nothing"
+          isOn={isPaused}
+          onChange={setPaused}
+        />
+        {isOne ? (
+          <Field
+            label="Next talk"
+            value={due}
+            onChange={setDue}
+            placeholder="by the rhythm, or a day: in ten days"
+            hint={day === '' ? undefined : day}
+            error={day === undefined ? 'Say a day to come, such as “in ten days” or “3 March”' : undefined}
+            testID="rhythm-due"
+          />
+        ) : null}
+        <NextAct
+          label="Save"
+          isDisabled={count < 1 || day === undefined}
+          onPress={() =>
+            run(`Set ${formatRhythm(rhythm)} for ${who}`, (card) =>
+              withDue(withRhythm(card, rhythm), isOne ? day : undefined),
+            )
+          }
+          testID="save-rhythm"
+        />
+        <View className="flex-row">
+          <Act
+            label="No rhythm"
+            tone="faded"
+            onPress={() =>
+              run(`Took the rhythm from ${who}`, (card) =>
+                withDue(withRhythm(card, undefined), isOne ? day : undefined),
+              )
+            }
+            testID="no-rhythm"
+          />
+        </View>
+      </View>
+    </Sheet>
+  );
+}
+
+/** What has been usual, where there is enough to say so; only offered. */
+function Proposal({
+  card,
+  onTake,
+}: {
+  readonly card: Card | undefined;
+  readonly onTake: (days: number) => void;
+}) {
+  const summary = useAppSelector((state) => (card ? selectSummaries(state).get(card.uid) : undefined));
+  const gap = summary ? usualGap(summary) : undefined;
+  if (gap === undefined) return null;
+  const days = Math.max(1, Math.round(gap));
+  return (
+    <View className="flex-row flex-wrap items-center gap-x-3">
+      <Txt size="small" tone="faded">{`Usually ${days} days lay between two talks.`}</Txt>
+      <Act label="Take that" onPress={() => onTake(days)} />
+    </View>
+  );
+}
+
+function withRhythm(card: Card, rhythm: Rhythm | undefined): Card {
+  const { 'cordialis.example:rhythm': _, ...rest } = card;
+  return rhythm ? { ...rest, 'cordialis.example:rhythm': rhythm } : rest;
+}
+
+/** @param day - '' takes the day away that was set by hand; undefined leaves it */
+function withDue(card: Card, day: string | undefined): Card {
+  if (day === undefined) return card;
+  const { 'cordialis.example:due': _, ...rest } = card;
+  return day === '' ? rest : { ...rest, 'cordialis.example:due': day };
+}
