@@ -4,6 +4,7 @@ import type { AppThunk } from '../appStore';
 import { findHeadingsInWorker, type Job, writeFileInWorker } from '../clients/filesClient';
 import { withPhotos } from '../photos/withPhotos';
 import { selectCardsInOrder } from '../rows/rowsSlice';
+import { selectSettings } from '../settings/settingsSlice';
 import type { Progress } from '../workers/files';
 
 interface ExportOptions {
@@ -20,8 +21,10 @@ export function exportCards(
   formatId: string,
   { onProgress, ...options }: ExportOptions,
 ): AppThunk<Promise<Job<string>>> {
-  return async (_, __, services) => {
-    return writeFileInWorker(await withPhotos(cards, services.photos), formatId, onProgress, options);
+  return async (_, getState, services) => {
+    const { leapDay } = selectSettings(getState());
+    const all = await withPhotos(cards, services.photos);
+    return writeFileInWorker(all, formatId, onProgress, { ...options, leapDay });
   };
 }
 

@@ -8,11 +8,14 @@ import { selectSettings } from '../settings/settingsSlice';
 /** Gives the hub the days of all cards that are not private; nothing where no address is set. @throws Error as putCalendar */
 export function publishCalendar(): AppThunk<Promise<void>> {
   return async (_, getState) => {
-    const { calendarToken } = selectSettings(getState());
+    const { calendarToken, leapDay } = selectSettings(getState());
     if (calendarToken === '') return;
     const cards = selectCardsByUid(getState())
       .values()
       .filter((card) => card.anniversaries && card['cordialis.example:private'] !== true);
-    await putCalendar(calendarToken, await writeFileInWorker(cards, 'ics', () => undefined).result);
+    await putCalendar(
+      calendarToken,
+      await writeFileInWorker(cards, 'ics', () => undefined, { leapDay }).result,
+    );
   };
 }

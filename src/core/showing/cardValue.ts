@@ -1,4 +1,4 @@
-import type { Card, Preferable } from '../card';
+import type { Card, LeapDayRule, Preferable } from '../card';
 import { formatLabel } from '../editing';
 
 /** What showing depends on beside the card. */
@@ -11,6 +11,8 @@ export interface ShowOptions {
   readonly today: string;
   /** For paper and messages: nothing is said that is true today only. */
   readonly isToKeep?: boolean;
+  /** Where 29 February is kept in a year without one. */
+  readonly leapDay?: LeapDayRule;
   /** What another card is called. */
   readonly nameOf?: (uid: string) => string | undefined;
   /** The card of an organisation by its name. */

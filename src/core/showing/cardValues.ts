@@ -4,6 +4,7 @@ import {
   formatAddress,
   formatLanguage,
   formatPartialDate,
+  type LeapDayRule,
   type Media,
   nextAnniversary,
   portraitsOf,
@@ -120,7 +121,7 @@ function accounts(card: Card): CardValue[] {
 }
 
 /** Each kind of day has its own word, so each makes a group of its own. */
-function dates(card: Card, { today, locale, isToKeep }: ShowOptions): ValueGroup[] {
+function dates(card: Card, { today, locale, isToKeep, leapDay }: ShowOptions): ValueGroup[] {
   return Object.entries(card.anniversaries ?? {}).map(([id, entry]) => {
     const label = entry.label ?? DATE_LABELS[entry.kind] ?? entry.kind.replace(/^.*:/, '');
     const shown = formatPartialDate(toPartialDate(entry.date), locale);
@@ -129,15 +130,16 @@ function dates(card: Card, { today, locale, isToKeep }: ShowOptions): ValueGroup
       id,
       lines: [shown],
       copy: shown,
-      second: isToKeep === true ? '' : comesRound(entry, today),
+      second: isToKeep === true ? '' : comesRound(entry, today, leapDay),
     };
     return { label: label.charAt(0).toUpperCase() + label.slice(1), values: [value] };
   });
 }
 
 /** "turns 58 in 71 days". A death is remembered without counting. */
-function comesRound(entry: Anniversary, today: string): string {
-  const next = entry.kind === 'death' ? undefined : nextAnniversary(toPartialDate(entry.date), today);
+function comesRound(entry: Anniversary, today: string, leapDay: LeapDayRule | undefined): string {
+  const next =
+    entry.kind === 'death' ? undefined : nextAnniversary(toPartialDate(entry.date), today, leapDay);
   if (!next) return '';
   const when = next.daysAway === 0 ? 'today' : next.daysAway === 1 ? 'tomorrow' : `in ${next.daysAway} days`;
   if (next.years === undefined) return when;

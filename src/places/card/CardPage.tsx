@@ -36,7 +36,7 @@ export function CardPage() {
 
 function OpenCard({ card }: { readonly card: Card }) {
   const { isWide } = useWide();
-  const { country } = useAppSelector(selectSettings);
+  const { country, leapDay } = useAppSelector(selectSettings);
   const rows = useAppSelector(selectRowsByUid);
   const nameOf = (uid: string) => rows.get(uid)?.shown;
   const organisations = useAppSelector(selectOrganisations);
@@ -46,6 +46,7 @@ function OpenCard({ card }: { readonly card: Card }) {
     locale: LOCALE,
     today: localDay(),
     nameOf,
+    leapDay,
     timeIn,
     organisationOf: (name) => getCard(organisations.findOrganisation(name) ?? ''),
     peopleOf: (name) => organisations.findPeople(name).flatMap((uid) => getCard(uid) ?? []),

@@ -13,6 +13,7 @@ import { ExportPart } from './ExportPart';
 import { LayoutPart } from './LayoutPart';
 import { NamesPart } from './NamesPart';
 import { QuickActsPart } from './QuickActsPart';
+import { TodayPart } from './TodayPart';
 
 const SIZES = [
   ['0.9', 'Small'],
@@ -45,6 +46,9 @@ export function SettingsPage() {
           </Part>
           <Part title="Quick line">
             <QuickActsPart />
+          </Part>
+          <Part title="Today">
+            <TodayPart />
           </Part>
           <Part title="Card layout">
             <LayoutPart />

@@ -1,15 +1,18 @@
-import { type ComponentType, Suspense } from 'react';
+import { Children, type ComponentType, Suspense, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
 import { selectIsOpen, selectPinnedRows, selectReading, useAppSelector, useToday } from '@/book';
 import type { CardRow, Uid } from '@/core/card';
 import type { DueCard, Quiet, TodayPlan } from '@/core/talks';
 import { formatCount, localDay, LOCALE } from '@/platform';
-import { Txt, usePageTitle, useWide } from '@/ui';
+import { Act, Txt, usePageTitle, useWide } from '@/ui';
 
 import { AlmanacStrip } from './AlmanacStrip';
 import { sentenceOf } from './sentence';
 import { type Occasion, TodayRow } from './TodayRow';
+
+/** People of a part that are named at once: a few, not a wall of them. */
+const SHOWN = 6;
 
 /** Days that the almanac strip shows. */
 const AHEAD = 28;
@@ -131,13 +134,26 @@ function Part({
   readonly count: number;
   readonly children: React.ReactNode;
 }) {
+  const [isAll, setAll] = useState(false);
+  const rows = Children.toArray(children);
   if (count === 0) return null;
+  const rest = rows.length - SHOWN;
   return (
     <View testID={`part-${title}`}>
       <Txt font="serif" size="title" heading={2}>
         {title}
       </Txt>
-      {children}
+      {isAll ? rows : rows.slice(0, SHOWN)}
+      {isAll || rest <= 0 ? null : (
+        <View className="flex-row">
+          <Act
+            label={`${rest} more`}
+            name={`${title}: ${rest} more`}
+            tone="faded"
+            onPress={() => setAll(true)}
+          />
+        </View>
+      )}
     </View>
   );
 }

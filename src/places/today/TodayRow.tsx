@@ -32,20 +32,21 @@ export function TodayRow({ uid, why = '', due, acts }: TodayRowProps) {
     .filter(Boolean)
     .join(' · ');
   return (
-    <View>
+    <View className="border-b border-rule">
       <View className="flex-row items-center">
         <View className="min-w-0 flex-1">
           <ListRow
             title={row.shown}
             second={second}
             stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
+            hasLine={false}
             href={cardPath(uid)}
             onPress={() => go(cardPath(uid))}
           />
         </View>
         {standing ? <Thread share={standing.share} label={standing.label} /> : null}
       </View>
-      {acts === null ? null : <View className="pl-[66px]">{acts}</View>}
+      {acts === null ? null : <View className="pl-1 wide:pl-[66px]">{acts}</View>}
     </View>
   );
 }

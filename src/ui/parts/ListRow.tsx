@@ -27,6 +27,8 @@ interface ListRowProps {
   /** A press that goes on from the one before it, with Shift held. */
   readonly onShiftPress?: () => void;
   readonly onLongPress?: () => void;
+  /** Whether a hairline ends the row; not where more of the same entry follows under it. */
+  readonly hasLine?: boolean;
   /** Takes a text of the row apart into what was looked for and the rest. */
   readonly mark?: (text: string) => readonly MarkedPiece[];
 }
@@ -52,6 +54,7 @@ export function ListRow({
   onShiftPress,
   onLongPress,
   mark,
+  hasLine = true,
 }: ListRowProps) {
   const isForChoosing = isTicked !== undefined;
   const press = (event: GestureResponderEvent) => {
@@ -69,7 +72,7 @@ export function ListRow({
       // A link stays one while it is a box to tick: another element in its place would lose the focus.
       {...(href === undefined ? { onPress: press } : linkProps(href, onPress, onShiftPress))}
       {...(onLongPress ? { onLongPress } : {})}
-      className={`min-h-[61px] flex-row items-center gap-4 border-b border-rule py-2 pl-1 pr-2 active:bg-leaf ${isChosen || isTicked === true ? 'bg-leaf' : 'hover:bg-leaf/60'}`}
+      className={`min-h-[61px] flex-row items-center gap-4 ${hasLine ? 'border-b border-rule' : ''} py-2 pl-1 pr-2 active:bg-leaf ${isChosen || isTicked === true ? 'bg-leaf' : 'hover:bg-leaf/60'}`}
     >
       {isForChoosing ? <TickBox isOn={isTicked} /> : null}
       <View className="items-center" style={{ width: STAMP_WIDTH * useTypeScale() }}>

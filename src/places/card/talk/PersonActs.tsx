@@ -33,7 +33,7 @@ function Acts({ card, occasion }: { readonly card: Card; readonly occasion: Occa
   const isGreeting = occasion === 'birth' || occasion === 'wedding';
   const text = isGreeting ? encodeURIComponent(greetingFor(card, occasion)) : '';
   return (
-    <View className="flex-row flex-wrap gap-x-5">
+    <View className="flex-row flex-wrap gap-x-4">
       {reach.call === undefined ? null : (
         <LinkAct label="Call" icon={Phone} uri={reach.call} onPress={() => setBegun('call')} />
       )}
@@ -54,7 +54,8 @@ function Acts({ card, occasion }: { readonly card: Card; readonly occasion: Occa
         />
       )}
       <Act
-        label="Note a talk"
+        label="Note"
+        name={`Note a talk with ${shownAs(card)}`}
         icon={NotebookPen}
         tone="ink"
         onPress={() => setBegun('call')}
@@ -139,7 +140,7 @@ function LeaveQuiet({ card }: { readonly card: Card }) {
 }
 
 function Line({ children }: { readonly children: ReactNode }) {
-  return <View className="flex-row flex-wrap gap-x-5">{children}</View>;
+  return <View className="flex-row flex-wrap gap-x-4">{children}</View>;
 }
 
 /** Puts a few properties on a card, as a step that can be taken back. */

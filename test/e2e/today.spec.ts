@@ -1,0 +1,100 @@
+// Today, talks and rhythm: what a day asks for, and what is left when it is done.
+import { expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
+
+test('Today greets, names who is late, and what is done goes from it, with one undo', async ({ page }) => {
+  await openDemo(page, '/');
+  await expect(page).toHaveURL(/\/today$/);
+  await expect(page.getByTestId('today-sentence')).toContainText(/\d+ (person|people) to greet, .*late\./);
+  const greetings = page.getByTestId('part-Greetings');
+  const before = await greetings.getByRole('link', { name: /Turns|Birthday/ }).count();
+  const first = greetings.getByRole('link', { name: /Turns|Birthday/ }).first();
+  const name = (await first.getAttribute('aria-label'))?.split(',')[0] ?? '';
+  // A greeting stands ready in what writing opens.
+  await expect(greetings.locator('a[href^="mailto:"]').first()).toHaveAttribute('href', /subject=.+&body=.+/);
+  await greetings.getByTestId('greeted').first().click();
+  await expect(greetings.getByRole('link', { name: /Turns|Birthday/ })).toHaveCount(before - 1);
+  await expect(greetings).not.toContainText(name);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(greetings).toContainText(name);
+});
+
+test('somebody who is late is put off, or talked to, and is late no more', async ({ page }) => {
+  await openDemo(page, '/today');
+  const late = page.getByTestId('part-Late');
+  const nameOf = async () =>
+    (await late.getByRole('link').first().getAttribute('aria-label'))?.split(',')[0] ?? '';
+  const first = await nameOf();
+  await late.getByTestId('off-week').first().click();
+  await expect.poll(nameOf).not.toBe(first);
+  const second = await nameOf();
+  await late.getByTestId('today-note').first().click();
+  await page.getByTestId('talk-said').fill('Agreed on the second rehearsal. #rider');
+  await page.getByTestId('talk-next').fill('in ten days');
+  await page.getByTestId('save-talk').click();
+  await expect.poll(nameOf).not.toBe(second);
+  await isSaved(page);
+  await page.reload();
+  await isRead(page);
+  await expect.poll(nameOf).not.toBe(second);
+});
+
+test('a day of the almanac strip says what it brings', async ({ page }) => {
+  await openDemo(page, '/today');
+  await page
+    .getByTestId('almanac')
+    .getByRole('button', { name: /birthday/ })
+    .first()
+    .click();
+  await expect(page.getByTestId('almanac-day').getByRole('link').first()).toHaveAccessibleName(/birthday/);
+});
+
+test('a talk is noted on a card, says when next and how to begin, is changed, deleted and taken back', async ({
+  page,
+}) => {
+  await page.goto(`${OWN}/book/new`);
+  await isRead(page);
+  await page.getByTestId('field-name').fill('Zora Quast');
+  await page.getByTestId('save-card').click();
+  await page.getByTestId('note-talk').click();
+  await page.getByTestId('talk-said').fill('She brings the **old** viola');
+  await page.getByTestId('talk-next').fill('sometime');
+  await expect(page.getByTestId('save-talk')).toBeDisabled();
+  // Closed and opened again: what was typed is still there.
+  await page.keyboard.press('Escape');
+  await page.getByTestId('note-talk').click();
+  await expect(page.getByTestId('talk-said')).toHaveValue('She brings the **old** viola');
+  await page.getByTestId('talk-next').fill('tomorrow');
+  await page.getByTestId('talk-opener').fill('How is the viola?');
+  await page.getByTestId('save-talk').click();
+  const talks = page.getByTestId('talks');
+  await expect(talks).toContainText('1 talk, the first on');
+  await expect(talks).toContainText('She brings the old viola');
+  await expect(page.getByTestId('standing')).toContainText('Call today');
+  await expect(page.getByTestId('standing')).toContainText('due in 1 day');
+  await expect(page.getByText('How is the viola?')).toBeVisible();
+  await talks.getByRole('button', { name: /^Change: Call/ }).click();
+  await page.getByTestId('delete-talk').click();
+  await expect(talks).toContainText('None yet');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(talks).toContainText('1 talk, the first on');
+  await isSaved(page);
+  await page.reload();
+  await isRead(page);
+  await expect(talks).toContainText('She brings the old viola');
+});
+
+test('a rhythm is set for several at once, and an empty book has a free day', async ({ page }) => {
+  await page.goto(`${OWN}/today`);
+  await isRead(page);
+  await expect(page.getByTestId('today-sentence')).toHaveText('A free day.');
+  await page.goto(`${OWN}/book/new`);
+  await isRead(page);
+  await page.getByTestId('field-name').fill('Bo Ek');
+  await page.getByTestId('save-card').click();
+  await page.getByTestId('card-more').click();
+  await page.getByTestId('many-rhythm').click();
+  await page.getByTestId('rhythm-every').fill('2');
+  await page.getByRole('radio', { name: 'weeks' }).click();
+  await page.getByTestId('save-rhythm').click();
+  await expect(page.getByTestId('standing')).toContainText('due in 14 days');
+});
