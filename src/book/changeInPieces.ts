@@ -8,6 +8,7 @@ import { type CardChange, type Change, toCardChanges } from './history/change';
 import { piecesOf } from './piecesOf';
 import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
+import { putTalks } from './talks/changeTalks';
 
 /** Cards put in between two breaths of the page. */
 const PIECE = 200;
@@ -26,7 +27,7 @@ export interface PiecesOptions {
  * @returns the change, or undefined where nothing differs or the user has stopped it
  */
 export function changeInPieces(
-  { cause, label, upserts = [], removed = [] }: Wish,
+  { cause, label, upserts = [], removed = [], talks = [] }: Wish,
   { onProgress, isStopped }: PiecesOptions = {},
 ): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState, services) => {
@@ -49,8 +50,9 @@ export function changeInPieces(
     const before = selectCardsByUid(getState());
     const gone = removed.filter((uid) => before.get(uid));
     changes.push(...toCardChanges(gone.map((uid) => ({ before: before.get(uid) }))));
-    if (changes.length === 0) return undefined;
-    const change = newChange(services, { cause, label, cards: changes, at: stamp });
+    if (changes.length === 0 && talks.length === 0) return undefined;
+    const said = talks.length === 0 ? {} : { talks };
+    const change = newChange(services, { cause, label, cards: changes, at: stamp, ...said });
     dispatch(bookChanged({ upserts: [], removed: [], change }));
     services.writer.putChange(change, [], []);
     let done = 0;
@@ -65,6 +67,7 @@ export function changeInPieces(
       }
     }
     if (gone.length > 0) put([], gone);
+    if (talks.length > 0) await dispatch(putTalks(talks));
     dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
     return change;
   };

@@ -1,4 +1,6 @@
 import type { RestoredBackup } from '@/core/backup';
+import { isSameJson } from '@/core/json';
+import type { Talk } from '@/core/talks';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
@@ -8,13 +10,16 @@ import type { Change } from '../history/change';
 import { withPhotos } from '../photos/withPhotos';
 import { changeSettings } from '../settings/changeSettings';
 import { selectSettings, settingsSchema } from '../settings/settingsSlice';
+import { readAllTalks } from '../talks/changeTalks';
+import type { TalkChange } from '../talks/talksSlice';
 
 /** Starts putting the whole book, photos and settings included, into one file. */
 export function backUpBook(): AppThunk<Promise<Job<Uint8Array>>> {
-  return async (_, getState, services) => {
+  return async (dispatch, getState, services) => {
     const state = getState();
     const cards = await withPhotos(selectCardsByUid(state).values(), services.photos);
-    return writeBackupInWorker({ cards, settings: selectSettings(state), made: services.utcNow() });
+    const talks = await dispatch(readAllTalks());
+    return writeBackupInWorker({ cards, talks, settings: selectSettings(state), made: services.utcNow() });
   };
 }
 
@@ -48,12 +53,28 @@ export function restoreBackup(
           .filter((uid) => !kept.has(uid))
       : [];
     const label = `Restored the backup of ${backup.manifest.made.slice(0, 10)}`;
-    const wish = { cause: 'import' as const, label, upserts: backup.cards, removed };
+    const talks = await dispatch(talkChanges(backup.talks, isExact));
+    const wish = { cause: 'import' as const, label, upserts: backup.cards, removed, talks };
     const change = await dispatch(changeInPieces(wish, pieces));
     if (withSettings && pieces.isStopped?.() !== true) {
       const { lastBackupAt: _, ...settings } = settingsSchema.parse(backup.settings ?? {});
       dispatch(changeSettings(settings));
     }
     return change;
+  };
+}
+
+/** What makes the book's talks those of a backup; without `isExact` others stay. */
+function talkChanges(talks: readonly Talk[], isExact: boolean): AppThunk<Promise<TalkChange[]>> {
+  return async (dispatch) => {
+    const known = new Map((await dispatch(readAllTalks())).map((talk) => [talk.id, talk]));
+    const kept = new Set(talks.map(({ id }) => id));
+    const changed = talks.flatMap((after): TalkChange[] => {
+      const before = known.get(after.id);
+      if (before && isSameJson(before, after)) return [];
+      return [before ? { before, after } : { after }];
+    });
+    const gone = [...known.values()].filter(({ id }) => isExact && !kept.has(id));
+    return [...changed, ...gone.map((before): TalkChange => ({ before }))];
   };
 }

@@ -98,6 +98,20 @@ export function parseShard(text: string | null | undefined): Talk[] {
   return Array.isArray(values) ? values.flatMap((value) => parseTalk(value) ?? []) : [];
 }
 
+/** Every talk there is, from the store. */
+export function readAllTalks(): AppThunk<Promise<Talk[]>> {
+  return async (_, __, services) => {
+    await services.writer.flush();
+    const keys = (await services.storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks));
+    const talks: Talk[] = [];
+    for (const key of keys.sort()) {
+      talks.push(...parseShard(await services.storage.getItem(key)));
+      await services.yieldToPage();
+    }
+    return talks;
+  };
+}
+
 /** Summaries at once when the book is opened. */
 const SUMMARIES_AT_ONCE = 1000;
 

@@ -2,9 +2,10 @@ import { newCard } from '@/core/card';
 import { type Talk } from '@/core/talks';
 
 import { changeBook, undo } from '../changeBook';
+import { restoreBackup } from '../intake/backup';
 import { openBook } from '../openBook';
 import { MemoryStorage, openTestBook } from '../testing';
-import { readShards } from './changeTalks';
+import { readAllTalks, readShards } from './changeTalks';
 import { selectShards, selectSummaries } from './talksSlice';
 
 const talk = (id: string, day: string, more: Partial<Talk> = {}): Talk => ({
@@ -78,4 +79,29 @@ test('what another page has put into the same month stays', async () => {
   await settle(book);
   const ids = (JSON.parse(storage.entries.get('talks:2026-11') ?? '[]') as Talk[]).map(({ id }) => id);
   expect(ids).toEqual(['1', 'theirs', '2']);
+});
+
+test('a backup brings talks back, exactly as they were, and one undo takes all of it back again', async () => {
+  const { book } = await bookWithTalks(talk('1', '2026-10-30'), talk('2', '2026-11-01'));
+  const changed = talk('1', '2026-10-30', { said: 'As it was' });
+  const backup = {
+    ...{ cards: [], talks: [changed, talk('3', '2025-01-01')], settings: {}, problems: [] },
+    manifest: {
+      format: 'cordialis-backup' as const,
+      version: 1,
+      made: '2026-11-24T10:00:00Z',
+      cards: 0,
+      files: [],
+    },
+  };
+  await book.store.dispatch(restoreBackup(backup, { isExact: true, withSettings: false }));
+  await settle(book);
+  const all = async () =>
+    (await book.store.dispatch(readAllTalks())).map(({ id, said }) => `${id}${said}`).sort();
+  expect(await all()).toEqual(['1As it was', '3']);
+  expect(selectSummaries(book.store.getState()).get('ada')).toMatchObject({ count: 2, first: '2025-01-01' });
+  book.store.dispatch(undo());
+  await settle(book);
+  await settle(book);
+  expect(await all()).toEqual(['1', '2']);
 });

@@ -6,6 +6,7 @@ import { unzipSync, zipSync } from 'fflate';
 
 import { arbitraryCard } from '../../../test/unit/arbitraryCard';
 import { type Card, newCard } from '../card';
+import type { Talk } from '../talks';
 import { decodeUtf8, encodeUtf8 } from '../text';
 import { readBackup, writeBackup } from '.';
 
@@ -45,7 +46,7 @@ test('the list names each file with its size and its hash', async () => {
   const manifest = JSON.parse(decodeUtf8(files['manifest.json'] ?? new Uint8Array()) ?? '') as {
     files: { name: string; bytes: number; sha256: string }[];
   };
-  expect(manifest.files.map(({ name }) => name)).toEqual(['cards.json', 'settings.json']);
+  expect(manifest.files.map(({ name }) => name)).toEqual(['cards.json', 'talks.json', 'settings.json']);
   for (const { name, bytes, sha256: hash } of manifest.files) {
     const file = files[name] ?? new Uint8Array();
     expect([bytes, hash]).toEqual([file.length, await sha256(file)]);
@@ -89,4 +90,22 @@ test('any other archive is refused, and one of a newer version with the reason',
   expect(await readBackup({ ...files, 'manifest.json': encodeUtf8(newer) }, sha256)).toEqual({
     fault: expect.stringContaining('newer version (9)') as unknown,
   });
+});
+
+test('talks come back with the cards; one that can’t be read is named and the rest is given', async () => {
+  const talk = (id: string): Talk => ({
+    ...{ id, kind: 'call', day: '2026-11-01', direction: 'out', with: ['a'], said: 'The "second" one' },
+  });
+  const files = await writeBackup(
+    { cards: [card('a')], talks: [talk('2'), talk('1')], settings: {}, made },
+    sha256,
+  );
+  const back = await readBackup(files, sha256);
+  expect('talks' in back && back.talks).toEqual([talk('1'), talk('2')]);
+  const hurt = { ...files, 'talks.json': encodeUtf8(`[{"id":"x"},${JSON.stringify(talk('1'))}]`) };
+  const half = await readBackup(hurt, sha256);
+  expect('talks' in half && half.talks).toEqual([talk('1')]);
+  expect('problems' in half && half.problems.map(({ message }) => message)).toContain(
+    'talks.json: talk 1 could not be read',
+  );
 });

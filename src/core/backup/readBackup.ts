@@ -1,5 +1,6 @@
 import { type Card, parseCard } from '../card';
 import type { Problem } from '../formats/format';
+import { parseTalk, type Talk } from '../talks';
 import { decodeUtf8 } from '../text';
 import { BACKUP_VERSION, type BackupManifest, manifestSchema, type Sha256 } from './manifest';
 import type { BackupFiles } from './writeBackup';
@@ -10,6 +11,7 @@ export type { BackupManifest } from './manifest';
 export interface RestoredBackup {
   readonly manifest: BackupManifest;
   readonly cards: readonly Card[];
+  readonly talks: readonly Talk[];
   /** As they stand in the file; whoever puts them in force checks them. */
   readonly settings: unknown;
   readonly problems: readonly Problem[];
@@ -51,7 +53,20 @@ export async function readBackup(
     problems.push(
       faultOf('cards.json', `has ${cards.length} cards that can be read, where it had ${manifest.cards}`),
     );
-  return { manifest, cards, settings: parseJson(files['settings.json']), problems };
+  const talks = readTalks(parseJson(files['talks.json']), problems);
+  return { manifest, cards, talks, settings: parseJson(files['settings.json']), problems };
+}
+
+/** Backups from before there were talks have none. */
+function readTalks(value: unknown, problems: Problem[]): Talk[] {
+  const items = Array.isArray(value) ? (value as unknown[]) : [];
+  return items.flatMap((item, i) => {
+    const talk = parseTalk(item);
+    if (talk) return [talk];
+    const message = `talks.json: talk ${i + 1} could not be read`;
+    problems.push({ code: 'unreadable-value', line: i + 2, message, text: JSON.stringify(item) });
+    return [];
+  });
 }
 
 function faultOf(name: string, what: string): Problem {

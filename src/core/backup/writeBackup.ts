@@ -1,4 +1,5 @@
 import type { Card } from '../card';
+import type { Talk } from '../talks';
 import { encodeUtf8 } from '../text';
 import { BACKUP_FORMAT, BACKUP_VERSION, type BackupManifest, type Sha256 } from './manifest';
 
@@ -6,6 +7,8 @@ import { BACKUP_FORMAT, BACKUP_VERSION, type BackupManifest, type Sha256 } from 
 export interface BackupContents {
   /** With their photos in them. */
   readonly cards: readonly Card[];
+  /** What was said with whom; none where nothing is given. */
+  readonly talks?: readonly Talk[];
   readonly settings: object;
   /** UTCDateTime. */
   readonly made: string;
@@ -14,14 +17,19 @@ export interface BackupContents {
 /** The files of an archive by their names. */
 export type BackupFiles = Readonly<Record<string, Uint8Array>>;
 
-/** Makes the files of a backup. The same book always gives the same bytes: cards stand in the order of their uids. */
+/**
+ * Makes the files of a backup. The same book always gives the same bytes: cards stand in the order
+ * of their uids, talks in that of their ids.
+ */
 export async function writeBackup(
-  { cards, settings, made }: BackupContents,
+  { cards, talks = [], settings, made }: BackupContents,
   sha256: Sha256,
 ): Promise<BackupFiles> {
   const sorted = [...cards].sort((a, b) => (a.uid < b.uid ? -1 : Number(a.uid > b.uid)));
+  const said = [...talks].sort((a, b) => (a.id < b.id ? -1 : Number(a.id > b.id)));
   const files: Record<string, Uint8Array> = {
-    'cards.json': encodeUtf8(`[\n${sorted.map((card) => JSON.stringify(card)).join(',\n')}\n]\n`),
+    'cards.json': linesOf(sorted),
+    'talks.json': linesOf(said),
     'settings.json': encodeUtf8(`${JSON.stringify(settings, null, 2)}\n`),
   };
   const listed: BackupManifest['files'][number][] = [];
@@ -35,4 +43,9 @@ export async function writeBackup(
     files: listed,
   };
   return { 'manifest.json': encodeUtf8(`${JSON.stringify(manifest, null, 2)}\n`), ...files };
+}
+
+/** A JSON array with an entry a line. */
+function linesOf(entries: readonly unknown[]): Uint8Array {
+  return encodeUtf8(`[\n${entries.map((entry) => JSON.stringify(entry)).join(',\n')}\n]\n`);
 }

@@ -45,7 +45,7 @@ export function RestoreSheet({
   return (
     <Sheet title={`Backup of ${formatDay(backup.manifest.made.slice(0, 10))}`} isOpen onClose={onClose}>
       <View className="gap-3" testID="restore-sheet">
-        <Txt>{`It has ${formatCount(backup.cards.length, 'card', 'cards')}: ${intake.fresh.length} that are not in the book, ${intake.different.length} that differ from it, ${intake.same.length} the same.`}</Txt>
+        <Txt>{`It has ${formatCount(backup.cards.length, 'card', 'cards')}: ${intake.fresh.length} that are not in the book, ${intake.different.length} that differ from it, ${intake.same.length} the same. ${formatCount(backup.talks.length, 'talk', 'talks')} with them.`}</Txt>
         {backup.problems.map(({ message }) => (
           <Txt key={message} tone="ochre">
             {message}
