@@ -71,5 +71,12 @@ export {
   selectSaving,
   selectSetAside,
 } from './status/statusSlice';
-export { type TalksOf, useCloseness, useListRhythms, useTalksWith, useToday } from './talks/hooks';
+export {
+  type TalksOf,
+  useCloseness,
+  useListRhythms,
+  useTalkOrder,
+  useTalksWith,
+  useToday,
+} from './talks/hooks';
 export { selectSummaries, type TalkChange } from './talks/talksSlice';

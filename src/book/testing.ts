@@ -46,6 +46,7 @@ export function openTestBook(storage = new MemoryStorage(), first?: readonly Car
     photos: new PhotoCache(storage),
     search: {
       put: () => Promise.resolve(0),
+      putTalks: () => Promise.resolve(),
       find: (text) => Promise.resolve({ words: text, tests: [], hits: [] }),
       matching: () => Promise.resolve([]),
       onList: () => Promise.resolve([]),

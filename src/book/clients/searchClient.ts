@@ -3,12 +3,14 @@ import { wrap } from 'comlink';
 import type { Card, Uid } from '@/core/card';
 import type { Rule } from '@/core/rules';
 import type { FoundCards, NamedPoint } from '@/core/search';
+import type { TalkSummary } from '@/core/talks';
 
 import type { SearchApi, WhereCards } from '../workers/search';
 
 /** The index of the book, wherever it lives. */
 export interface SearchClient {
   put(cards: readonly Card[], removed: readonly Uid[], country: string): Promise<number>;
+  putTalks(summaries: readonly (readonly [Uid, TalkSummary | undefined])[]): Promise<void>;
   find(text: string, limit: number, today: string): Promise<FoundCards>;
   matching(rule: Rule, today: string): Promise<Uid[]>;
   onList(uid: Uid, today: string): Promise<Uid[]>;

@@ -170,14 +170,28 @@ export interface LetterShare {
   readonly index: number;
 }
 
+/** Where a row stands in an order that is laid over that of the Book, and what stands over it. */
+export interface RowPlace {
+  readonly uid: Uid;
+  readonly letter: string;
+  readonly heading?: string;
+}
+
 /** The heading over the pinned rows, which come first. */
 const PINNED = 'Pinned';
 
 /** The Book's list for a filter: headings and rows in order, pinned ones before all, and the thumb index. */
 export const selectBookList = createSelector(
-  [selectOrder, selectRowsByUid, (_: unknown, filter: RowFilter) => filter],
-  (order, byUid, filter) => {
-    const rows = order.flatMap((uid) => {
+  [
+    selectOrder,
+    selectRowsByUid,
+    (_: unknown, filter: RowFilter) => filter,
+    (_: unknown, __: RowFilter, places?: readonly RowPlace[]) => places,
+  ],
+  (order, byUid, filter, places) => {
+    const placeOf = places && new Map(places.map((one) => [one.uid, one]));
+    const ordered = places ? places.map(({ uid }) => uid) : order;
+    const rows = ordered.flatMap((uid) => {
       const row = byUid.get(uid);
       return row && (filter === 'all' || row.isOrg === (filter === 'organisations')) ? [row] : [];
     });
@@ -189,9 +203,9 @@ export const selectBookList = createSelector(
     let lastHeading: string | undefined;
     for (const row of rows) {
       if (row.isPinned) continue;
-      const heading = row.heading ?? row.letter;
-      if (row.letter !== last?.letter) {
-        last = { letter: row.letter, count: 0, index: items.length };
+      const { letter, heading = letter } = placeOf?.get(row.uid) ?? row;
+      if (letter !== last?.letter) {
+        last = { letter, count: 0, index: items.length };
         letters.push(last);
       }
       if (heading !== lastHeading) items.push({ kind: 'letter', letter: heading });

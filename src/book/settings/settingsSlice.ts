@@ -28,7 +28,9 @@ export const usualTable: TableLook = {
 
 /** What the user has set; each value that is missing or damaged falls back to its own default. */
 export const settingsSchema = z.object({
-  sortBy: z.enum(['surname', 'given', 'organisation', 'place', 'added']).catch('surname'),
+  sortBy: z
+    .enum(['surname', 'given', 'organisation', 'place', 'added', 'talk', 'closeness'])
+    .catch('surname'),
   /** Whether "van Dijk" stands under v. */
   particlesCount: z.boolean().catch(false),
   nameOrder: z.enum(['written', 'givenFirst', 'surnameFirst']).catch('written'),
@@ -77,12 +79,16 @@ export const SORT_ORDERS: readonly (readonly [Settings['sortBy'], string])[] = [
   ['organisation', 'Organisation'],
   ['place', 'Place'],
   ['added', 'Date added, the latest first'],
+  ['talk', 'Last talk, the latest first'],
+  ['closeness', 'Closeness, the closest first'],
 ];
 
 /** What the user has set of how rows are put in order and what they say. */
 export function rowStyleOf(settings: Settings): RowStyle {
   const { sortBy, particlesCount, nameOrder, nameLength, secondLine } = settings;
-  return { by: sortBy, particlesCount, name: { order: nameOrder, length: nameLength }, second: secondLine };
+  // Orders that talks decide are laid over the one by name, as they change with every talk and every day.
+  const by = sortBy === 'talk' || sortBy === 'closeness' ? 'surname' : sortBy;
+  return { by, particlesCount, name: { order: nameOrder, length: nameLength }, second: secondLine };
 }
 
 /** The settings as they are before anybody has set anything. */

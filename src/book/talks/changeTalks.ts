@@ -43,6 +43,7 @@ function putNow(changes: readonly TalkChange[]): AppThunk<Promise<void>> {
     const summaries: [Uid, TalkSummary | undefined][] = [];
     for (const uid of uids) summaries.push([uid, await dispatch(newSummary(uid, changes))]);
     dispatch(summariesArrived(summaries));
+    void services.search.putTalks(summaries);
     for (const [uid, summary] of summaries)
       services.writer.put(`${KEYS.summary}${uid}`, summary ? JSON.stringify(summary) : '');
   };
@@ -120,14 +121,12 @@ export function readSummaries(keys: readonly string[]): AppThunk<Promise<void>> 
   return async (dispatch, _, services) => {
     for (let start = 0; start < keys.length; start += SUMMARIES_AT_ONCE) {
       const stored = await services.storage.getMany(keys.slice(start, start + SUMMARIES_AT_ONCE));
-      dispatch(
-        summariesArrived(
-          Object.entries(stored).map(([key, text]) => [
-            key.slice(KEYS.summary.length),
-            summarySchema.safeParse(parseJson(text)).data,
-          ]),
-        ),
+      const summaries = Object.entries(stored).map(
+        ([key, text]) =>
+          [key.slice(KEYS.summary.length), summarySchema.safeParse(parseJson(text)).data] as const,
       );
+      dispatch(summariesArrived(summaries));
+      void services.search.putTalks(summaries);
       await services.yieldToPage();
     }
   };

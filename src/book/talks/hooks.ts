@@ -2,13 +2,15 @@ import { useEffect, useMemo, useState } from 'react';
 
 import type { Uid } from '@/core/card';
 import { planToday, rankCloseness, type Rhythm, type Talk, talksWith, type TodayPlan } from '@/core/talks';
-import { localDay } from '@/platform';
+import { localDay, LOCALE } from '@/platform';
 
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { useAppDispatch, useAppSelector, useServices } from '../hooks';
 import { selectLists } from '../lists/selectLists';
+import { selectOrder } from '../rows/rowsSlice';
 import { selectSettings } from '../settings/settingsSlice';
 import { readShards } from './changeTalks';
+import { byCloseness, byLastTalk, type TalkPlace } from './talkOrder';
 import { selectShards, selectSummaries } from './talksSlice';
 
 /** Months that are read at once for a card's talks. */
@@ -112,4 +114,16 @@ export function useToday(ahead: number): TodayPlan {
       ),
     [ahead, cards, closeness, leapDay, quietCount, rhythms, summaries, today],
   );
+}
+
+/** The order of the Book where talks decide it; undefined where they don't. */
+export function useTalkOrder(): readonly TalkPlace[] | undefined {
+  const { sortBy } = useAppSelector(selectSettings);
+  const order = useAppSelector(selectOrder);
+  const summaries = useAppSelector(selectSummaries);
+  const closeness = useCloseness();
+  return useMemo(() => {
+    if (sortBy === 'talk') return byLastTalk(order, (uid) => summaries.get(uid), LOCALE);
+    return sortBy === 'closeness' ? byCloseness(order, closeness) : undefined;
+  }, [closeness, order, sortBy, summaries]);
 }

@@ -11,6 +11,7 @@ import {
   SearchIndex,
   toSearchDoc,
 } from '@/core/search';
+import type { TalkSummary } from '@/core/talks';
 import { fetchGazetteer } from '@/platform/gazetteer';
 
 const index = new SearchIndex();
@@ -26,6 +27,8 @@ export interface WhereCards {
 /** What the page may ask of the search worker. */
 export interface SearchApi {
   put(cards: readonly Card[], removed: readonly Uid[], country: string): number;
+  /** What is known of talks with some cards. */
+  putTalks(summaries: readonly (readonly [Uid, TalkSummary | undefined])[]): void;
   /** @param today - a day such as 2026-11-24 */
   find(text: string, limit: number, today: string): Promise<FoundCards>;
   /** The cards that a rule is true of. */
@@ -65,6 +68,7 @@ const api: SearchApi = {
     for (const card of cards) index.add(toSearchDoc(card, country));
     return index.size;
   },
+  putTalks: (summaries) => index.putTalks(summaries),
   find: async (text, limit, today) => {
     const { tests } = parseLimits(text, { lists: index.lists() });
     await readyFor(tests.some(asksForPlaces) ? { kind: 'all', rules: tests } : undefined);

@@ -30,3 +30,8 @@ export type DocKind = (typeof DOC_KINDS)[number];
 export const DAY_KINDS = ['birth', 'wedding', 'death'] as const;
 /** One of the kinds. */
 export type DayKind = (typeof DAY_KINDS)[number];
+
+/** Ways of talking that a rule can tell apart: any of them, face to face, by voice, in writing. */
+export const TALK_WAYS = ['any', 'met', 'called', 'written'] as const;
+/** One of them. */
+export type TalkWay = (typeof TALK_WAYS)[number];

@@ -1,4 +1,4 @@
-import type { DayKind, Field } from './fields';
+import type { DayKind, Field, TalkWay } from './fields';
 import { isGroup, type Rule, type Test } from './rule';
 
 /** Our words for the fields. */
@@ -27,6 +27,14 @@ export const DAY_WORDS: Readonly<Record<DayKind, string>> = {
   birth: 'birthday',
   wedding: 'wedding day',
   death: 'day of death',
+};
+
+/** Our words for the ways of talking. */
+export const TALK_WORDS: Readonly<Record<TalkWay, string>> = {
+  any: 'talked to',
+  met: 'met',
+  called: 'called',
+  written: 'written to',
 };
 
 const CARD_WORDS = { person: 'people', organisation: 'organisations', list: 'lists' } as const;
@@ -61,6 +69,10 @@ function formatTest(test: Test, nameOf: (uid: string) => string | undefined): st
       return isNot ? `not ${test.flag}` : test.flag;
     case 'near':
       return `${isNot ? 'not ' : ''}within ${test.km} km of ${test.place}`;
+    case 'talk':
+      return `${isNot ? 'not ' : ''}${TALK_WORDS[test.how]} ${test.days === 'year' ? 'this year' : `in the last ${daysOf(test.days)}`}`;
+    case 'close':
+      return `${isNot ? 'not ' : ''}close from ${test.from}`;
     case 'since':
       return `${isNot ? 'not ' : ''}${test.what} in the last ${daysOf(test.days)}`;
     case 'coming':

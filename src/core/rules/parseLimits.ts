@@ -1,8 +1,8 @@
 import { KM_PER_MILE } from '../places/distance';
 import { foldedWords } from '../text';
-import { DAY_KINDS, type DayKind, type DocKind, type Field } from './fields';
+import { DAY_KINDS, type DayKind, type DocKind, type Field, type TalkWay } from './fields';
 import { findListByBeginning, type Known } from './findListByBeginning';
-import { DAY_WORDS, FIELD_WORDS } from './formatRule';
+import { DAY_WORDS, FIELD_WORDS, TALK_WORDS } from './formatRule';
 import type { Rule, Test } from './rule';
 
 /** What a search is understood as: words to be found anywhere, and tests that must be true. */
@@ -97,7 +97,7 @@ function readPlain(tokens: readonly string[], known: Known): Read | undefined {
   if (/^#\S/.test(word)) return { test: { kind: 'words', field: 'tag', value: first.slice(1) }, taken: 1 };
   const field = word.endsWith(':') ? FIELD_NAMES.get(word.slice(0, -1)) : undefined;
   if (field !== undefined) return readValue(field, tokens, known);
-  const soon = readDays(tokens);
+  const soon = readTalk(tokens) ?? readDays(tokens);
   if (soon) return soon;
   if (second === undefined) return undefined;
   switch (word) {
@@ -132,13 +132,39 @@ function readValue(field: Field, tokens: readonly string[], known: Known): Read 
   return foldedWords(value).length === 0 ? undefined : { test: { kind: 'words', field, value }, taken };
 }
 
+/** "talked to within 90 days", "met this year", "not written to in the last 6 months", "close from 80". */
+function readTalk(tokens: readonly string[]): Read | undefined {
+  const text = tokens.slice(0, 8).join(' ');
+  const close = /^close from (\d{1,3})(?= |$)/i.exec(text);
+  const from = Number(close?.[1] ?? 0);
+  if (close && from >= 1 && from <= 100) return { test: { kind: 'close', from }, taken: 3 };
+  const match =
+    /^(talked(?: to)?|met|called|written(?: to)?) (?:(this year)|(?:within|in the last) (?:(\d+) )?(days?|weeks?|months?|years?))(?= |$)/i.exec(
+      text,
+    );
+  const [whole = '', word = '', thisYear, figure, unit = ''] = match ?? [];
+  const how = TALK_NAMES.get(word.toLowerCase().replace(/ to$/, ''));
+  if (!how) return undefined;
+  const taken = whole.split(' ').length;
+  if (thisYear !== undefined) return { test: { kind: 'talk', how, days: 'year' }, taken };
+  return { test: { kind: 'talk', how, days: Number(figure ?? 1) * daysOf(unit) }, taken };
+}
+
+const TALK_NAMES = new Map(
+  (Object.entries(TALK_WORDS) as [TalkWay, string][]).map(([way, words]) => [words.replace(/ to$/, ''), way]),
+);
+
+function daysOf(unit: string): number {
+  return /^w/i.test(unit) ? 7 : /^m/i.test(unit) ? 30 : /^y/i.test(unit) ? 365 : 1;
+}
+
 /** "added within 30 days", "changed in the last week", "birthday within 14 days". */
 function readDays(tokens: readonly string[]): Read | undefined {
   const text = tokens.slice(0, 6).join(' ');
   const match = /^(\S+) (?:within|in the last|in) (?:(\d+) )?(days?|weeks?|months?)(?= |$)/i.exec(text);
   const [whole = '', what = '', figure, unit = ''] = match ?? [];
   if (whole === '') return undefined;
-  const days = Number(figure ?? 1) * (/^w/i.test(unit) ? 7 : /^m/i.test(unit) ? 30 : 1);
+  const days = Number(figure ?? 1) * daysOf(unit);
   const taken = whole.split(' ').length;
   const word = what.toLowerCase();
   if (word === 'added' || word === 'changed') return { test: { kind: 'since', what: word, days }, taken };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { DAY_KINDS, DOC_KINDS, FIELDS } from './fields';
+import { DAY_KINDS, DOC_KINDS, FIELDS, TALK_WAYS } from './fields';
 
 /** True of the cards of which the rest is not. */
 const not = z.boolean().exactOptional();
@@ -24,6 +24,15 @@ const testSchema = z.discriminatedUnion('kind', [
     days: z.number().int().min(0),
     not,
   }),
+  /** There was a talk within so many days, or this calendar year: any, face to face, by voice, or in writing. */
+  z.object({
+    kind: z.literal('talk'),
+    how: z.enum(TALK_WAYS),
+    days: z.union([z.number().int().min(0), z.literal('year')]),
+    not,
+  }),
+  /** Closeness of so much and more, 0 to 100. */
+  z.object({ kind: z.literal('close'), from: z.number().int().min(1).max(100), not }),
   /** A day of this kind comes round within so many days. */
   z.object({
     kind: z.literal('coming'),

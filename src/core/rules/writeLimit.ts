@@ -1,5 +1,5 @@
 import { DAY_KINDS, type DayKind, type Field } from './fields';
-import { DAY_WORDS, FIELD_WORDS } from './formatRule';
+import { DAY_WORDS, FIELD_WORDS, TALK_WORDS } from './formatRule';
 import type { Test } from './rule';
 
 const CARD_WORDS = { person: 'people', organisation: 'organisations', list: 'lists' } as const;
@@ -29,6 +29,10 @@ function writePlain(test: Test, nameOf: (uid: string) => string | undefined): st
       return test.flag;
     case 'near':
       return `within ${test.km} km of ${test.place}`;
+    case 'talk':
+      return `${TALK_WORDS[test.how]} ${test.days === 'year' ? 'this year' : `within ${test.days} days`}`;
+    case 'close':
+      return `close from ${test.from}`;
     case 'since':
       return `${test.what} within ${test.days} days`;
     case 'coming':

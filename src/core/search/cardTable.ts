@@ -1,6 +1,7 @@
 import type { Uid } from '../card';
 import type { Gazetteer } from '../places';
 import { type Field, FIELDS } from '../rules';
+import { rankCloseness, type TalkSummary } from '../talks';
 import { foldText } from '../text';
 import { searchWords } from './searchWords';
 import type { SearchDoc } from './toSearchDoc';
@@ -28,12 +29,30 @@ export class CardTable {
   readonly lists = new Map<Uid, number>();
   /** Places of cards that name a card as related, by its uid. */
   readonly relatedTo = new Map<Uid, Set<number>>();
+  /** What is known of talks, by uid; of cards that aren't here as well. */
+  readonly talks = new Map<Uid, TalkSummary>();
+  private ranks: { readonly today: string; readonly byUid: ReadonlyMap<Uid, number> } | undefined;
   private readonly places = new Map<Uid, number>();
   private gazetteer: Gazetteer | undefined;
   private where: Whereabouts | undefined;
 
   get size(): number {
     return this.places.size;
+  }
+
+  /** Takes on what is known of talks with some cards; undefined where there are none any more. */
+  putTalks(summaries: readonly (readonly [Uid, TalkSummary | undefined])[]): void {
+    this.ranks = undefined;
+    for (const [uid, summary] of summaries) {
+      if (summary) this.talks.set(uid, summary);
+      else this.talks.delete(uid);
+    }
+  }
+
+  /** Closeness by uid, 0 to 100; worked out once a day, and after talks. */
+  closeness(today: string): ReadonlyMap<Uid, number> {
+    if (this.ranks?.today !== today) this.ranks = { today, byUid: rankCloseness(this.talks, today) };
+    return this.ranks.byUid;
   }
 
   /** Where the cards are, as far as the gazetteer that was given knows it. */

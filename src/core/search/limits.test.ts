@@ -5,7 +5,17 @@ import { type Card, newCard, parseName } from '../card';
 import { newList, withMembers } from '../lists';
 import { withFlag } from '../marks';
 import { Gazetteer } from '../places';
-import { DAY_KINDS, FIELDS, formatRule, parseLimits, type Rule, type Test, writeLimit } from '../rules';
+import {
+  DAY_KINDS,
+  FIELDS,
+  formatRule,
+  parseLimits,
+  type Rule,
+  TALK_WAYS,
+  type Test,
+  writeLimit,
+} from '../rules';
+import { summarise, type Talk } from '../talks';
 import { compareBeginning, findCards, SearchIndex, searchWords, toSearchDoc } from '.';
 
 const today = '2026-11-25';
@@ -232,6 +242,12 @@ test('a limit that is written down is read as the same limit', () => {
       what: fc.constantFrom('added' as const, 'changed' as const),
       days,
     }),
+    fc.record({
+      kind: fc.constant('talk' as const),
+      how: fc.constantFrom(...TALK_WAYS),
+      days: fc.oneof(days, fc.constant('year' as const)),
+    }),
+    fc.record({ kind: fc.constant('close' as const), from: fc.integer({ min: 1, max: 100 }) }),
     fc.record({ kind: fc.constant('coming' as const), day: fc.constantFrom(...DAY_KINDS), days }),
   );
   const limit = fc.tuple(plain, fc.boolean()).map(([one, not]): Test => (not ? { ...one, not } : one));
@@ -241,4 +257,26 @@ test('a limit that is written down is read as the same limit', () => {
       expect(parseLimits(`müller, ${line}`, { lists })).toEqual({ words: 'müller', tests });
     }),
   );
+});
+
+test('talks limit a search: by when and how; and who is close comes first of those that fit as well', () => {
+  const some = indexOf(cardOf('Ada Quast'), cardOf('Bo Quast'), cardOf('Cy Quast'));
+  const talk = (day: string, kind: Talk['kind'], uid: string): Talk => ({
+    ...{ id: day, kind, day, direction: 'both', with: [uid], said: '' },
+  });
+  some.putTalks([
+    ['Bo Quast', summarise([talk('2026-02-01', 'meeting', 'b'), talk('2026-11-20', 'mail', 'b')])],
+    ['Cy Quast', summarise([talk('2025-06-01', 'call', 'c')])],
+  ]);
+  const found = (text: string) =>
+    findCards(some, text, { limit: 9, today }).hits.map(({ uid }) => uid.slice(0, 2));
+  expect(found('quast')).toEqual(['Bo', 'Cy', 'Ad']);
+  expect(found('quast talked within 30 days')).toEqual(['Bo']);
+  expect(found('quast not talked to in the last 3 months')).toEqual(['Cy', 'Ad']);
+  expect(found('quast, met this year')).toEqual(['Bo']);
+  expect(found('quast, not met this year')).toEqual(['Cy', 'Ad']);
+  expect(found('quast called within 2 years')).toEqual(['Cy']);
+  expect(found('quast close from 90')).toEqual(['Bo']);
+  some.putTalks([['Bo Quast', undefined]]);
+  expect(found('quast met this year')).toEqual([]);
 });

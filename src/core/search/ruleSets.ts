@@ -1,6 +1,7 @@
 import type { Uid } from '../card';
 import { distanceKm } from '../places';
-import { type Field, FIELDS, isGroup, type Rule, type Test } from '../rules';
+import { type Field, FIELDS, isGroup, type Rule, type TalkWay, type Test } from '../rules';
+import type { TalkKind } from '../talks';
 import { foldedWords } from '../text';
 import { type CardTable, fieldIn, placeIn, type Slot } from './cardTable';
 import type { SearchDoc } from './toSearchDoc';
@@ -10,6 +11,13 @@ export type PlaceSet = Uint8Array;
 
 /** Days of a year in which nothing is missed; 29 February counts as that of a leap year. */
 const YEAR_DAYS = 366;
+
+/** What kinds of talks are meant by a way of talking. */
+const KINDS_OF: Readonly<Record<Exclude<TalkWay, 'any'>, readonly TalkKind[]>> = {
+  met: ['meeting'],
+  called: ['call'],
+  written: ['letter', 'message', 'mail'],
+};
 
 /** Works out which cards of a table a rule is true of. Made for one question: it remembers lists it has gone through. */
 export class RuleSets {
@@ -85,6 +93,12 @@ export class RuleSets {
         return this.where(({ doc }) => hasFlag(doc, test.flag));
       case 'near':
         return this.near(test.place, test.km);
+      case 'talk':
+        return this.where(({ doc }) => this.hasTalked(doc, test.how, test.days));
+      case 'close': {
+        const ranks = this.table.closeness(this.today);
+        return this.where(({ doc }) => (ranks.get(doc.uid) ?? 0) >= test.from);
+      }
       case 'since': {
         const since = dayBefore(this.today, test.days);
         return this.where(({ doc }) => (doc[test.what] ?? '') >= since);
@@ -97,6 +111,14 @@ export class RuleSets {
             ) === true,
         );
     }
+  }
+
+  private hasTalked(doc: SearchDoc, how: TalkWay, days: number | 'year'): boolean {
+    const summary = this.table.talks.get(doc.uid);
+    if (!summary) return false;
+    const since = days === 'year' ? `${this.today.slice(0, 4)}-01-01` : dayBefore(this.today, days);
+    if (how === 'any') return summary.last >= since;
+    return KINDS_OF[how].some((kind) => (summary.lastOf[kind] ?? '') >= since);
   }
 
   /** Cards whose town or own coordinates are known to lie there; where only the country is known nothing is. */

@@ -52,6 +52,9 @@ const TYPO = 0.4;
 /** A pinned card comes before others that fit as well. Ours. */
 const PINNED = 0.25;
 
+/** The closest comes before others that fit as well. Ours. */
+const CLOSE = 0.2;
+
 /** Digits that must be typed before parts of numbers are looked for; fewer would find nearly everything. */
 const MIN_DIGITS = 3;
 
@@ -96,6 +99,11 @@ export class SearchIndex {
       const hit = this.toHit(doc, total[place] ?? 0, terms);
       return [centre ? { ...hit, km: this.kmFrom(centre, doc) } : hit];
     });
+  }
+
+  /** Takes on what is known of talks with some cards. */
+  putTalks(summaries: Parameters<CardTable['putTalks']>[0]): void {
+    this.table.putTalks(summaries);
   }
 
   /** Gives the index a gazetteer, for what asks where cards are. */
@@ -189,15 +197,20 @@ export class SearchIndex {
     return total ?? new Float32Array(this.table.slots.length).fill(1);
   }
 
-  /** Takes away what is limited out, and puts pinned cards a little before others. */
+  /** Takes away what is limited out, and puts pinned and close cards a little before others. */
   private strike(total: Float32Array, { rule, withArchived = false }: QueryOptions): void {
     const allowed = rule && new RuleSets(this.table, this.today).of(rule);
+    const ranks = this.table.closeness(this.today);
     for (let place = 0; place < total.length; place += 1) {
       if (total[place] === 0) continue;
       const doc = this.table.slots[place]?.doc;
       if (!doc || (allowed && allowed[place] !== 1) || (doc.isArchived === true && !withArchived))
         total[place] = 0;
-      else if (doc.isPinned === true) total[place] = (total[place] ?? 0) + PINNED;
+      else
+        total[place] =
+          (total[place] ?? 0) +
+          (doc.isPinned === true ? PINNED : 0) +
+          (CLOSE * (ranks.get(doc.uid) ?? 0)) / 100;
     }
   }
 

@@ -5,6 +5,15 @@ import type { TalkSummary } from './summary';
 /** How often to be in touch. */
 export type Rhythm = NonNullable<Card['cordialis.example:rhythm']>;
 
+/** Units of a rhythm, with our words for several of them. */
+export const RHYTHM_UNITS: readonly (readonly [Rhythm['unit'], string])[] = [
+  ['day', 'days'],
+  ['week', 'weeks'],
+  ['month', 'months'],
+  ['quarter', 'quarters'],
+  ['year', 'years'],
+];
+
 const MONTHS = { month: 1, quarter: 3, year: 12 } as const;
 
 /** The day a rhythm leads to from another day. */

@@ -5,7 +5,7 @@
  */
 export { rankCloseness, rawCloseness } from './closeness';
 export { addDays, addMonths, daysBetween } from './dayCount';
-export { afterRhythm, type Due, dueOf, formatRhythm, type Rhythm, rhythmFor } from './due';
+export { afterRhythm, type Due, dueOf, formatRhythm, type Rhythm, RHYTHM_UNITS, rhythmFor } from './due';
 export {
   decay,
   HALF_LIFE_DAYS,

@@ -28,6 +28,8 @@ export const summarySchema = z.object({
   first: z.iso.date(),
   last: z.iso.date(),
   lastKind: z.enum(TALK_KINDS),
+  /** The last day of each kind. */
+  lastOf: z.partialRecord(z.enum(TALK_KINDS), z.iso.date()),
   /** The latest days with a talk, ascending. */
   days: z.array(z.iso.date()),
   /** Months with a talk, ascending: the shards to look in. */
@@ -50,7 +52,7 @@ export function withTalk(summary: TalkSummary | undefined, talk: Talk): TalkSumm
   if (!summary) {
     return {
       ...{ count: 1, kinds: { [talk.kind]: 1 }, first: talk.day, last: talk.day, lastKind: talk.kind },
-      ...{ days: [talk.day], months: [monthOf(talk)], ...own },
+      ...{ lastOf: { [talk.kind]: talk.day }, days: [talk.day], months: [monthOf(talk)], ...own },
     };
   }
   const isLater = talk.day >= summary.last;
@@ -62,6 +64,7 @@ export function withTalk(summary: TalkSummary | undefined, talk: Talk): TalkSumm
     first: talk.day < summary.first ? talk.day : summary.first,
     last,
     lastKind: isLater ? talk.kind : summary.lastKind,
+    lastOf: { ...summary.lastOf, [talk.kind]: laterOf(summary.lastOf[talk.kind], talk.day) },
     days: withOne(summary.days, talk.day).slice(-KEPT_DAYS),
     months: withOne(summary.months, monthOf(talk)),
     out: summary.out * before + own.out * now,
@@ -91,6 +94,10 @@ export function usualGap({ days }: Pick<TalkSummary, 'days'>): number | undefine
   return gaps.length % 2 === 1
     ? gaps[Math.floor(middle)]
     : ((gaps[middle - 1] ?? 0) + (gaps[middle] ?? 0)) / 2;
+}
+
+function laterOf(before: string | undefined, day: string): string {
+  return before !== undefined && before > day ? before : day;
 }
 
 /** A sorted list with one more, each once. */

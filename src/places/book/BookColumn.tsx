@@ -8,6 +8,7 @@ import {
   selectIsOpen,
   selectReading,
   useAppSelector,
+  useTalkOrder,
 } from '@/book';
 import type { Uid } from '@/core/card';
 
@@ -24,7 +25,8 @@ interface BookColumnProps {
 /** The head of the Book and the rows under it. */
 export function BookColumn({ openUid, ChosenBar }: BookColumnProps) {
   const [filter, setFilter] = useState<RowFilter>('all');
-  const { items, letters } = useAppSelector((state) => selectBookList(state, filter));
+  const places = useTalkOrder();
+  const { items, letters } = useAppSelector((state) => selectBookList(state, filter, places));
   const isOpen = useAppSelector(selectIsOpen);
   const isReading = useAppSelector((state) => selectReading(state) !== undefined);
   const isChoosing = useAppSelector(selectIsChoosing);

@@ -27,6 +27,8 @@ const ORDER_WORDS = {
   organisation: 'organisation',
   place: 'place',
   added: 'date added',
+  talk: 'last talk',
+  closeness: 'closeness',
 } as const;
 
 interface BookHeadProps {

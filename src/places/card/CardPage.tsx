@@ -35,7 +35,7 @@ export function CardPage() {
 }
 
 function OpenCard({ card }: { readonly card: Card }) {
-  const { isWide } = useWide();
+  const { isWide, hasMargin } = useWide();
   const { country, leapDay } = useAppSelector(selectSettings);
   const rows = useAppSelector(selectRowsByUid);
   const nameOf = (uid: string) => rows.get(uid)?.shown;
@@ -53,6 +53,14 @@ function OpenCard({ card }: { readonly card: Card }) {
   });
   useCardKeys(card);
   usePageTitle((nameOf(card.uid) ?? shownAs(card)) || 'No name yet');
+  const talks = card.kind === 'group' ? null : <TalksPart card={card} />;
+  const values = (
+    <>
+      <ValueRows card={card} groups={groups} />
+      <CardLists card={card} />
+      <CardFoot card={card} />
+    </>
+  );
   return (
     <View className="flex-1" testID="card-page">
       {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
@@ -61,10 +69,17 @@ function OpenCard({ card }: { readonly card: Card }) {
         <View className={isWide ? 'px-6' : 'px-5'}>
           <ReachRow card={card} country={country} />
           <CardActs card={card} />
-          <ValueRows card={card} groups={groups} />
-          <CardLists card={card} />
-          {card.kind === 'group' ? null : <TalksPart card={card} />}
-          <CardFoot card={card} />
+          {hasMargin ? (
+            <View className="flex-row gap-10">
+              <View className="min-w-0 flex-1">{talks}</View>
+              <View className="w-[400px] border-l border-rule pl-6">{values}</View>
+            </View>
+          ) : (
+            <>
+              {values}
+              {talks}
+            </>
+          )}
         </View>
       </ScrollView>
     </View>

@@ -86,6 +86,15 @@ function partsOf(lists: readonly Uid[], tags: readonly string[]): (readonly [str
       [...FIELDS, 'birth' as const].map((field): Test => ({ kind: 'filled', field, not: true })),
     ],
     [
+      'Talks',
+      [
+        { kind: 'talk', how: 'any', days: 30 },
+        { kind: 'talk', how: 'any', days: 180, not: true },
+        { kind: 'talk', how: 'met', days: 'year' },
+        { kind: 'close', from: 75 },
+      ],
+    ],
+    [
       'Time',
       [
         { kind: 'since', what: 'added', days: 30 },

@@ -27,6 +27,7 @@ function slowSearch() {
   const asked = new Map<string, (found: FoundCards) => void>();
   const search = {
     put: () => Promise.resolve(0),
+    putTalks: () => Promise.resolve(),
     find: (text: string) => new Promise<FoundCards>((resolve) => asked.set(text, resolve)),
     matching: () => Promise.resolve([]),
     onList: () => Promise.resolve([]),

@@ -8,6 +8,8 @@ import { listPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Choice, Field, NextAct, Sheet, Trash, Txt } from '@/ui';
 
+import { RhythmPart } from './RhythmPart';
+
 interface ListSheetProps {
   readonly list: Card;
   readonly uids: readonly Uid[];
@@ -48,6 +50,7 @@ export function ListSheet({ list, uids, onClose }: ListSheetProps) {
             testID="do-rename-list"
           />
         </View>
+        <RhythmPart list={list} />
         <CombinePart list={list} uids={uids} onClose={onClose} />
         <View>
           <View className="flex-row">

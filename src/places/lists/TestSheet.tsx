@@ -13,6 +13,8 @@ import {
   FIELDS,
   formatRule,
   NEAR_KM,
+  TALK_WAYS,
+  TALK_WORDS,
   type Test,
 } from '@/core/rules';
 import { formatCount } from '@/platform';
@@ -151,6 +153,33 @@ function ValuePart({ test, lists, onChange }: ValuePartProps) {
       return <Txt>{`The card is ${test.flag}`}</Txt>;
     case 'near':
       return <Near test={test} onChange={onChange} />;
+    case 'talk':
+      return (
+        <View className="gap-3">
+          <Choice
+            name="How"
+            options={TALK_WAYS.map((way) => [way, TALK_WORDS[way]] as const)}
+            value={test.how}
+            onChange={(how) => onChange({ ...test, how })}
+          />
+          <Days
+            test={{ days: test.days === 'year' ? 365 : test.days }}
+            onDays={(days) => onChange({ ...test, days })}
+          />
+        </View>
+      );
+    case 'close':
+      return (
+        <Field
+          label="Closeness from, 1 to 100"
+          value={String(test.from)}
+          onChange={(text) =>
+            onChange({ ...test, from: Math.max(1, Math.min(100, Number(text.replace(/\D/g, '')) || 1)) })
+          }
+          kind="tel"
+          testID="test-close"
+        />
+      );
     case 'since':
       return <Days test={test} onDays={(days) => onChange({ ...test, days })} />;
     case 'coming':
@@ -223,6 +252,8 @@ function aboutOptions(hasLists: boolean): (readonly [string, string])[] {
     ),
     ...DAY_KINDS.map((day) => [`filled ${day}`, `${capital(DAY_WORDS[day])} known`] as const),
     ['near', 'Near a place'],
+    ['talk', 'Talked to lately'],
+    ['close', 'Close'],
     ['since added', 'Added lately'],
     ['since changed', 'Changed lately'],
     ['flag pinned', 'Pinned'],
@@ -239,6 +270,8 @@ function aboutOf(test: Test): string {
     case 'card':
     case 'list':
     case 'near':
+    case 'talk':
+    case 'close':
       return test.kind;
     case 'flag':
       return `flag ${test.flag}`;
@@ -259,6 +292,10 @@ function testAbout(about: string, before: Test, firstList: string): Test {
       return { kind: 'list', list: firstList };
     case 'near':
       return { kind: 'near', place: '', km: NEAR_KM };
+    case 'talk':
+      return { kind: 'talk', how: 'any', days: 90 };
+    case 'close':
+      return { kind: 'close', from: 75 };
     case 'coming':
       return { kind: 'coming', day: what as DayKind, days: 14 };
     case 'filled':

@@ -21,7 +21,8 @@ const MAX_WIDTH = 640;
 
 /** All columns that the book's cards can have, in the order in which they are offered. */
 export function useColumns(cards: readonly Card[]): readonly GridColumn[] {
-  const { sortBy: by, particlesCount } = useAppSelector(selectSettings);
+  const { sortBy, particlesCount } = useAppSelector(selectSettings);
+  const by = sortBy === 'given' ? 'given' : 'surname';
   const usual = useMemo(
     () => gridColumns({ locale: LOCALE, order: { by, particlesCount } }),
     [by, particlesCount],

@@ -3,21 +3,13 @@ import { View } from 'react-native';
 
 import { selectSummaries, useAppSelector } from '@/book';
 import type { Card } from '@/core/card';
-import { formatRhythm, type Rhythm, usualGap } from '@/core/talks';
+import { formatRhythm, type Rhythm, RHYTHM_UNITS, usualGap } from '@/core/talks';
 import { parseWhen } from '@/core/when';
 import { localDay, LOCALE } from '@/platform';
 import { Act, Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
 
 import type { ManySheetProps } from '../many/manySheet';
 import { nameCards } from '../many/nameCards';
-
-const UNITS = [
-  ['day', 'days'],
-  ['week', 'weeks'],
-  ['month', 'months'],
-  ['quarter', 'quarters'],
-  ['year', 'years'],
-] as const;
 
 /** How often to be in touch with one or several, or with everybody on a list; and for one the day of the next talk. */
 export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
@@ -48,7 +40,7 @@ export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
           }}
         />
         <Field label="Every" value={every} onChange={setEvery} kind="tel" testID="rhythm-every" />
-        <Choice name="Unit" options={UNITS} value={unit} onChange={setUnit} />
+        <Choice name="Unit" options={RHYTHM_UNITS} value={unit} onChange={setUnit} />
         <Switch
           label="Stopped for now"
           hint="The rhythm is kept and asks for nothing"

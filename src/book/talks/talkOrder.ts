@@ -1,0 +1,50 @@
+import type { Uid } from '@/core/card';
+import type { TalkSummary } from '@/core/talks';
+
+/** A card in an order that talks decide, and what stands over it. */
+export interface TalkPlace {
+  readonly uid: Uid;
+  readonly heading: string;
+  /** Of the thumb index. */
+  readonly letter: string;
+}
+
+/** By the last talk, the latest first, under its month; those without one last, in the order they come. */
+export function byLastTalk(
+  uids: readonly Uid[],
+  summaryOf: (uid: Uid) => TalkSummary | undefined,
+  locale?: string,
+): TalkPlace[] {
+  const lastOf = (uid: Uid) => summaryOf(uid)?.last ?? '';
+  const months = new Map<string, string>();
+  const monthName = (month: string) => {
+    const known = months.get(month);
+    if (known !== undefined) return known;
+    const options = { month: 'long', year: 'numeric', timeZone: 'UTC' } as const;
+    const name = new Date(`${month}-15T00:00:00Z`).toLocaleDateString(locale, options);
+    months.set(month, name);
+    return name;
+  };
+  return [...uids]
+    .sort((a, b) => (lastOf(a) < lastOf(b) ? 1 : lastOf(a) > lastOf(b) ? -1 : 0))
+    .map((uid) => {
+      const last = lastOf(uid);
+      if (last === '') return { uid, heading: 'No talk yet', letter: '–' };
+      return { uid, heading: monthName(last.slice(0, 7)), letter: last.slice(0, 4) };
+    });
+}
+
+/** Tenths of closeness that stand together under a heading. */
+const BAND = 20;
+
+/** By closeness, the closest first, in five bands; those without a talk last. */
+export function byCloseness(uids: readonly Uid[], closeness: ReadonlyMap<Uid, number>): TalkPlace[] {
+  return [...uids]
+    .sort((a, b) => (closeness.get(b) ?? -1) - (closeness.get(a) ?? -1))
+    .map((uid) => {
+      const rank = closeness.get(uid);
+      if (rank === undefined) return { uid, heading: 'No talk yet', letter: '–' };
+      const from = Math.min(100 - BAND, Math.floor(rank / BAND) * BAND);
+      return { uid, heading: `Closeness ${from} to ${from + BAND}`, letter: String(from) };
+    });
+}
