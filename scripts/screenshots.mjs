@@ -57,6 +57,17 @@ try {
     await shoot(size, 'light', `card-${size}`, CARD);
     await shoot(size, 'light', `editing-${size}`, `${CARD}/edit`);
   }
+  await shoot('phone', 'light', 'today-phone', '/today');
+  await shoot('wide', 'light', 'table-wide', '/book/table', async (page) => {
+    await page.getByTestId('head-town').click();
+    await page.locator('#cell-2-3').click();
+    await page.locator('#cell-5-4').click({ modifiers: ['Shift'] });
+  });
+  await shoot('wide', 'light', 'map-wide', '/book/map', async (page) => {
+    await page.getByTestId('map-near').fill('Gdańsk');
+    await page.getByTestId('map-km').fill('400');
+    await page.getByTestId('map-people').waitFor();
+  });
   await shoot('phone', 'dark', 'card-dark-phone', CARD);
   await shoot('phone', 'light', 'finding-phone', '/book', (page) =>
     page.getByTestId('quick-line').fill('har'),

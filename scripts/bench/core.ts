@@ -7,7 +7,9 @@ import { join } from 'node:path';
 import ICAL from 'ical.js';
 
 import { encodeUtf8, getFormat } from '@/core/formats';
+import type { Card } from '@/core/card';
 import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
+import { addDays, planToday, rankCloseness, summarise, type Talk } from '@/core/talks';
 import { generateLargeBook } from '@/demo';
 
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */
@@ -67,6 +69,7 @@ function searchFigures(size: number) {
   const index = new SearchIndex();
   const docs = generateLargeBook(size).map((card) => toSearchDoc(card, 'GB'));
   const buildMs = leastOf(1, () => docs.forEach((doc) => index.add(doc)));
+  index.putTalks(summariesOf(generateLargeBook(size)));
   const keystrokes: number[] = [];
   for (let round = 0; round < 5; round += 1) {
     for (const query of QUERIES) {
@@ -83,6 +86,41 @@ function searchFigures(size: number) {
     keystrokeP95Ms: Number(percentile(keystrokes, 0.95).toFixed(2)),
     keystrokes: keystrokes.length,
   };
+}
+
+/** A few talks with every second card, as a book has them after some years. */
+function summariesOf(cards: readonly Card[]) {
+  return cards.flatMap(({ uid }, i) => {
+    const talks = Array.from({ length: 1 + (i % 12) }, (_, n): Talk => {
+      const day = addDays('2026-11-24', -(3 + ((i * 37 + n * 61) % 900)));
+      return {
+        id: `${i}-${n}`,
+        kind: n % 2 === 0 ? 'call' : 'mail',
+        day,
+        direction: 'out',
+        with: [uid],
+        said: '',
+      };
+    });
+    return i % 2 === 0 ? [[uid, summarise(talks)] as const] : [];
+  });
+}
+
+/** Working out what a day asks for, closeness included. */
+function todayFigures(size: number) {
+  const cards = generateLargeBook(size);
+  const summaries = new Map(summariesOf(cards));
+  const known = [...summaries].flatMap(([uid, summary]) => (summary ? [[uid, summary] as const] : []));
+  const planMs = leastOf(9, () => {
+    const ranks = rankCloseness(known, '2026-11-24');
+    planToday(
+      cards.map((card) => ({
+        ...{ card, summary: summaries.get(card.uid), closeness: ranks.get(card.uid) ?? 0, rhythms: [] },
+      })),
+      { today: '2026-11-24', leapDay: 'february-28', quietCount: 4, ahead: 28 },
+    );
+  });
+  return { size, planMs: Number(planMs.toFixed(1)) };
 }
 
 /** The most memory that a process has which reads a book once, over one that only loads its file. */
@@ -110,6 +148,7 @@ console.log(
     reading: readFigures(11_000),
     readingMore: readFigures(100_000, 3),
     memory: [memoryFigures(11_000), memoryFigures(100_000)],
+    today: todayFigures(11_000),
     search: [searchFigures(11_000), searchFigures(100_000)],
   }),
 );
