@@ -89,7 +89,7 @@ test('a limit is picked instead of typed', async ({ page }) => {
   await openDemo(page, '/book');
   await page.getByTestId('quick-line').fill('a');
   await page.getByTestId('pick-limit').click();
-  await page.getByRole('button', { name: 'without mail' }).click();
+  await page.getByRole('button', { name: 'without mail', exact: true }).click();
   await expect(page.getByTestId('quick-line')).toHaveValue('a, without mail');
   await expect(page.getByTestId('understood')).toContainText('without mail');
 });

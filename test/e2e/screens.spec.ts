@@ -43,8 +43,8 @@ function overTheEdge(page: Page): Promise<string[]> {
     const limit = document.documentElement.clientWidth;
     return (
       [...document.querySelectorAll('#root *')]
-        // The table scrolls by itself.
-        .filter((element) => element.closest('[role=grid]') === null)
+        // The table and the strip of days scroll by themselves.
+        .filter((element) => element.closest('[role=grid], [data-testid=almanac]') === null)
         .filter((element) => element.getBoundingClientRect().right > limit + 1 && element.textContent)
         .map((element) => element.textContent?.slice(0, 60) ?? '')
     );

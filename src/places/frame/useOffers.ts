@@ -34,7 +34,9 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
   const getCard = useCardGetter();
   useEffect(() => {
     let isCurrent = true;
-    const known = { lists: lists.map((list) => ({ uid: list.uid, name: shownAs(list) })) };
+    // A list that fills itself takes nobody on by hand.
+    const picked = lists.filter((list) => list['cordialis.example:rule'] === undefined);
+    const known = { lists: picked.map((list) => ({ uid: list.uid, name: shownAs(list) })) };
     const quick = query.trim() === '' ? undefined : plans?.parseQuick(query, known);
     if (!quick || !asksForSomething(quick)) return;
     const names =
