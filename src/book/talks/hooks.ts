@@ -1,7 +1,15 @@
 import { useEffect, useMemo, useState } from 'react';
 
 import type { Uid } from '@/core/card';
-import { planToday, rankCloseness, type Rhythm, type Talk, talksWith, type TodayPlan } from '@/core/talks';
+import {
+  planToday,
+  rankCloseness,
+  type Rhythm,
+  type Talk,
+  type TalkSummary,
+  talksWith,
+  type TodayPlan,
+} from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
 
 import { selectCardsByUid } from '../cards/cardsSlice';
@@ -9,6 +17,7 @@ import { useAppDispatch, useAppSelector, useServices } from '../hooks';
 import { selectLists } from '../lists/selectLists';
 import { selectOrder } from '../rows/rowsSlice';
 import { selectSettings } from '../settings/settingsSlice';
+import type { UidMap } from '../uidMap';
 import { readShards } from './changeTalks';
 import { byCloseness, byLastTalk, type TalkPlace } from './talkOrder';
 import { selectShards, selectSummaries } from './talksSlice';
@@ -53,17 +62,15 @@ export function useTalksWith(uid: Uid): TalksOf {
 export function useCloseness(): ReadonlyMap<Uid, number> {
   const summaries = useAppSelector(selectSummaries);
   const today = localDay();
-  return useMemo(
-    () =>
-      rankCloseness(
-        summaries.uids().flatMap((uid) => {
-          const summary = summaries.get(uid);
-          return summary ? [[uid, summary] as const] : [];
-        }),
-        today,
-      ),
-    [summaries, today],
-  );
+  return useMemo(() => closenessOf(summaries, today), [summaries, today]);
+}
+
+function closenessOf(summaries: UidMap<TalkSummary>, today: string): ReadonlyMap<Uid, number> {
+  const known = summaries.uids().flatMap((uid) => {
+    const summary = summaries.get(uid);
+    return summary ? [[uid, summary] as const] : [];
+  });
+  return rankCloseness(known, today);
 }
 
 /** The rhythms that lists bring to those on them, by uid. */
@@ -121,9 +128,10 @@ export function useTalkOrder(): readonly TalkPlace[] | undefined {
   const { sortBy } = useAppSelector(selectSettings);
   const order = useAppSelector(selectOrder);
   const summaries = useAppSelector(selectSummaries);
-  const closeness = useCloseness();
+  const today = localDay();
   return useMemo(() => {
     if (sortBy === 'talk') return byLastTalk(order, (uid) => summaries.get(uid), LOCALE);
-    return sortBy === 'closeness' ? byCloseness(order, closeness) : undefined;
-  }, [closeness, order, sortBy, summaries]);
+    if (sortBy !== 'closeness') return undefined;
+    return byCloseness(order, closenessOf(summaries, today));
+  }, [order, sortBy, summaries, today]);
 }

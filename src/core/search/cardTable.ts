@@ -14,6 +14,8 @@ export interface Slot {
   readonly sortKey: string;
   /** A bit for each field that says something, in the order of FIELDS. */
   readonly filled: number;
+  /** Closeness, 0 to 100, as of the last time that it was worked out. */
+  rank: number;
 }
 
 /**
@@ -49,10 +51,11 @@ export class CardTable {
     }
   }
 
-  /** Closeness by uid, 0 to 100; worked out once a day, and after talks. */
-  closeness(today: string): ReadonlyMap<Uid, number> {
-    if (this.ranks?.today !== today) this.ranks = { today, byUid: rankCloseness(this.talks, today) };
-    return this.ranks.byUid;
+  /** Gives every slot its closeness of a day; done once a day, and after talks, not with every question. */
+  rankSlots(today: string): void {
+    if (this.ranks?.today === today) return;
+    this.ranks = { today, byUid: rankCloseness(this.talks, today) };
+    for (const slot of this.slots) if (slot) slot.rank = this.ranks.byUid.get(slot.doc.uid) ?? 0;
   }
 
   /** Where the cards are, as far as the gazetteer that was given knows it. */
@@ -77,7 +80,8 @@ export class CardTable {
     this.where = undefined;
     let filled = 0;
     for (const [field] of doc.values) filled |= 1 << FIELDS.indexOf(field);
-    const place = this.slots.push({ doc, sortKey: foldText(doc.shown), filled }) - 1;
+    const rank = this.ranks?.byUid.get(doc.uid) ?? 0;
+    const place = this.slots.push({ doc, sortKey: foldText(doc.shown), filled, rank }) - 1;
     this.digits.push(doc.digits.join(' '));
     this.places.set(doc.uid, place);
     if (doc.kind === 'list') this.lists.set(doc.uid, place);

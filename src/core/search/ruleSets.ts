@@ -96,8 +96,8 @@ export class RuleSets {
       case 'talk':
         return this.where(({ doc }) => this.hasTalked(doc, test.how, test.days));
       case 'close': {
-        const ranks = this.table.closeness(this.today);
-        return this.where(({ doc }) => (ranks.get(doc.uid) ?? 0) >= test.from);
+        this.table.rankSlots(this.today);
+        return this.where(({ rank }) => rank >= test.from);
       }
       case 'since': {
         const since = dayBefore(this.today, test.days);

@@ -200,17 +200,14 @@ export class SearchIndex {
   /** Takes away what is limited out, and puts pinned and close cards a little before others. */
   private strike(total: Float32Array, { rule, withArchived = false }: QueryOptions): void {
     const allowed = rule && new RuleSets(this.table, this.today).of(rule);
-    const ranks = this.table.closeness(this.today);
+    this.table.rankSlots(this.today);
     for (let place = 0; place < total.length; place += 1) {
       if (total[place] === 0) continue;
-      const doc = this.table.slots[place]?.doc;
-      if (!doc || (allowed && allowed[place] !== 1) || (doc.isArchived === true && !withArchived))
-        total[place] = 0;
-      else
-        total[place] =
-          (total[place] ?? 0) +
-          (doc.isPinned === true ? PINNED : 0) +
-          (CLOSE * (ranks.get(doc.uid) ?? 0)) / 100;
+      const slot = this.table.slots[place];
+      const isOut =
+        !slot || (allowed && allowed[place] !== 1) || (slot.doc.isArchived === true && !withArchived);
+      const pinned = slot?.doc.isPinned === true ? PINNED : 0;
+      total[place] = isOut ? 0 : (total[place] ?? 0) + pinned + (CLOSE * slot.rank) / 100;
     }
   }
 
