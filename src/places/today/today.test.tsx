@@ -1,0 +1,34 @@
+import type { TodayPlan } from '@/core/talks';
+
+import { sentenceOf } from './sentence';
+
+const empty: TodayPlan = { greetings: [], due: [], late: [], quiet: [], coming: [], comingDue: [] };
+const day = (uid: string, daysAway: number) => ({
+  uid,
+  kind: 'birth',
+  date: '2026-12-01',
+  years: null,
+  daysAway,
+});
+const due = (uid: string) => ({ uid, day: '2026-11-25', by: 'hand' as const });
+
+const cases: { name: string; plan: TodayPlan; sentence: string }[] = [
+  { name: 'nothing at all', plan: empty, sentence: 'A free day.' },
+  {
+    name: 'only something to come',
+    plan: { ...empty, coming: [day('a', 3)] },
+    sentence: 'A free day. The next birthday or wedding day is in 3 days.',
+  },
+  {
+    name: 'only somebody who is quiet',
+    plan: { ...empty, quiet: [{ uid: 'a', days: 90, usual: 7 }] },
+    sentence: 'Nothing has to be done today; somebody might like to hear from you.',
+  },
+  {
+    name: 'a full day',
+    plan: { ...empty, greetings: [day('a', 0)], due: [due('b'), due('c')], late: [due('d')] },
+    sentence: '1 person to greet, 2 talks due, 1 late.',
+  },
+];
+for (const { name, plan, sentence } of cases)
+  test(`the day in one sentence: ${name}`, () => expect(sentenceOf(plan)).toBe(sentence));
