@@ -101,7 +101,7 @@ export const arbitraryCard: fc.Arbitrary<Card> = rec(
     prodId: word,
     members: set('urn:uuid:03a0e51f-d1aa-4385-8a53-e29025acd8af', 'x'),
     relatedTo: fc.dictionary(
-      fc.stringMatching(/^[\w:-]{1,20}$/),
+      fc.stringMatching(/^[\w:-]{1,20}$/).filter(isPlain),
       rec({}, { relation: set('friend', 'spouse') }),
       { minKeys: 1, maxKeys: 2 },
     ),
