@@ -6,6 +6,7 @@ test('Today greets, names who is late, and what is done goes from it, with one u
   await expect(page).toHaveURL(/\/today$/);
   await expect(page.getByTestId('today-sentence')).toContainText(/\d+ (person|people) to greet, .*late\./);
   const greetings = page.getByTestId('part-Greetings');
+  await expect(greetings.getByRole('link', { name: /Turns|Birthday/ }).first()).toBeVisible();
   const before = await greetings.getByRole('link', { name: /Turns|Birthday/ }).count();
   const first = greetings.getByRole('link', { name: /Turns|Birthday/ }).first();
   const name = (await first.getAttribute('aria-label'))?.split(',')[0] ?? '';
