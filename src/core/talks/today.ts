@@ -93,9 +93,10 @@ export function isQuiet({ card, summary }: TodayCard, today: string): Quiet | un
   if (!summary || card.kind === 'org' || isDead(card)) return undefined;
   const until = card['cordialis.example:quiet'];
   if (until === 'never' || (until !== undefined && until > today)) return undefined;
-  const usual = usualGap(summary);
   const days = daysBetween(summary.last, today);
-  if (usual === undefined || days < QUIET_DAYS || days < UNUSUAL * Math.max(usual, 1)) return undefined;
+  // What is usual is the dear part, and most people have been heard from.
+  const usual = days < QUIET_DAYS ? undefined : usualGap(summary);
+  if (usual === undefined || days < UNUSUAL * Math.max(usual, 1)) return undefined;
   return { uid: card.uid, days, usual: Math.max(1, Math.round(usual)) };
 }
 
