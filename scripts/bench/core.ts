@@ -9,7 +9,8 @@ import ICAL from 'ical.js';
 import { encodeUtf8, getFormat } from '@/core/formats';
 import type { Card } from '@/core/card';
 import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
-import { addDays, planToday, rankCloseness, summarise, type Talk } from '@/core/talks';
+import { addDays } from '@/core/days';
+import { planToday, rankCloseness, summarise, type Talk } from '@/core/talks';
 import { generateLargeBook } from '@/demo';
 
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */

@@ -71,12 +71,5 @@ export {
   selectSaving,
   selectSetAside,
 } from './status/statusSlice';
-export {
-  type TalksOf,
-  useCloseness,
-  useListRhythms,
-  useTalkOrder,
-  useTalksWith,
-  useToday,
-} from './talks/hooks';
+export { type TalksOf, useListRhythms, useTalkOrder, useTalksWith, useToday } from './talks/hooks';
 export { selectSummaries, type TalkChange } from './talks/talksSlice';

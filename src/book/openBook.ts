@@ -1,5 +1,5 @@
 import { type Card, type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
-import { monthOf, parseTalk, summarise, type Talk, talksWith } from '@/core/talks';
+import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
 
 import { cardsArrived, changesArrived, rowsRemembered } from './actions';
 import type { AppThunk } from './appStore';
@@ -14,6 +14,7 @@ import { rowStyleOf, selectSettings, settingsArrived, settingsSchema } from './s
 import { bookOpened, openFailed, readingChanged, recordsSetAside, selectReading } from './status/statusSlice';
 import type { Written } from './store/bookWriter';
 import { KEYS, SCHEMA_VERSION } from './store/keys';
+import { parseJson } from './store/parseJson';
 import { readCards } from './store/readCards';
 import { readShards, readSummaries } from './talks/changeTalks';
 import { selectShards } from './talks/talksSlice';
@@ -79,19 +80,19 @@ function beginBook(): AppThunk<Promise<void>> {
   };
 }
 
-function byMonth(talks: readonly Talk[]): Map<string, Talk[]> {
-  const months = new Map<string, Talk[]>();
-  for (const talk of talks) months.set(monthOf(talk), [...(months.get(monthOf(talk)) ?? []), talk]);
-  return months;
-}
-
 /** Talks as they are stored: by month, and what is kept of them for each card. */
 function recordsOf(talks: readonly Talk[]): Record<string, string> {
-  const records: Record<string, string> = {};
-  for (const [month, some] of byMonth(talks)) records[`${KEYS.talks}${month}`] = JSON.stringify(some);
-  for (const uid of new Set(talks.flatMap((talk) => talk.with)))
-    records[`${KEYS.summary}${uid}`] = JSON.stringify(summarise(talksWith(talks, uid)));
-  return records;
+  const shards = new Map<string, Talk[]>();
+  const summaries = new Map<Uid, TalkSummary>();
+  for (const talk of talks) {
+    const shard = shards.get(monthOf(talk));
+    if (shard) shard.push(talk);
+    else shards.set(monthOf(talk), [talk]);
+    for (const uid of talk.with) summaries.set(uid, withTalk(summaries.get(uid), talk));
+  }
+  const records = (prefix: string, all: Iterable<readonly [string, unknown]>) =>
+    [...all].map(([key, value]) => [`${prefix}${key}`, JSON.stringify(value)] as const);
+  return Object.fromEntries([...records(KEYS.talks, shards), ...records(KEYS.summary, summaries)]);
 }
 
 function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
@@ -186,7 +187,12 @@ export function readNews(
     // Months that nobody has looked at here yet are read when somebody does.
     const known = talks.months.filter((month) => selectShards(getState())[month]);
     await dispatch(readShards(known, true));
-    await dispatch(readSummaries(talks.summaries.map((uid) => `${KEYS.summary}${uid}`)));
+    await dispatch(
+      readSummaries(
+        talks.summaries.map((uid) => `${KEYS.summary}${uid}`),
+        true,
+      ),
+    );
   };
 }
 
@@ -217,13 +223,4 @@ interface RowSnapshot {
 function isRowSnapshot(value: unknown, style: RowStyle): value is RowSnapshot {
   if (typeof value !== 'object' || value === null || !('rows' in value) || !('style' in value)) return false;
   return Array.isArray(value.rows) && JSON.stringify(value.style) === JSON.stringify(style);
-}
-
-function parseJson(text: string | null | undefined): unknown {
-  if (text === null || text === undefined) return undefined;
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
 }

@@ -1,5 +1,6 @@
 import type { Card } from '@/core/card';
-import { addDays, type Direction, type Talk, TALK_KINDS } from '@/core/talks';
+import { addDays } from '@/core/days';
+import { type Direction, type Talk, TALK_KINDS } from '@/core/talks';
 
 import { generateBook } from './generateBook';
 import { Dice } from './random';

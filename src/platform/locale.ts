@@ -14,3 +14,9 @@ const days = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', y
 export function formatDay(utc: string): string {
   return days.format(new Date(utc));
 }
+
+/** A distance for people: "12 km"; "here" for less than one, '' for one that isn't known. */
+export function formatKm(km: number): string {
+  if (!Number.isFinite(km)) return '';
+  return km < 1 ? 'here' : `${Math.round(km)} km`;
+}

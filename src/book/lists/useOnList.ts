@@ -1,12 +1,10 @@
-import { useEffect, useState } from 'react';
-
 import { shownAs, type Uid } from '@/core/card';
 import type { Rule } from '@/core/rules';
 import { localDay } from '@/platform';
 
-import { selectCardsByUid } from '../cards/cardsSlice';
 import { useAppSelector, useServices } from '../hooks';
 import { selectOrder } from '../rows/rowsSlice';
+import { useAnswer } from '../useAnswer';
 import { selectLists } from './selectLists';
 
 /** Everybody on a list, in the order of the Book; undefined until it is known. Follows every change. */
@@ -48,24 +46,4 @@ function useInOrder(key: string, ask: () => Promise<Uid[]>): readonly Uid[] | un
   const order = useAppSelector(selectOrder);
   const answer = useAnswer(key, async () => new Set(await ask()));
   return answer?.key === key ? order.filter((uid) => answer.value.has(uid)) : undefined;
-}
-
-/** The latest answer of the search to a question, which is asked again after every change; `key` stands for the question. */
-function useAnswer<T>(
-  key: string,
-  ask: () => Promise<T>,
-): { readonly key: string; readonly value: T } | undefined {
-  const byUid = useAppSelector(selectCardsByUid);
-  const [answer, setAnswer] = useState<{ key: string; value: T }>();
-  useEffect(() => {
-    let isCurrent = true;
-    void ask().then((value) => {
-      if (isCurrent) setAnswer({ key, value });
-    });
-    return () => {
-      isCurrent = false;
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the question
-  }, [byUid, key]);
-  return answer;
 }

@@ -10,8 +10,10 @@ import {
 } from '@/core/talks';
 
 import type { AppThunk } from '../appStore';
+import { piecesOf } from '../piecesOf';
 import type { Services } from '../services';
 import { KEYS } from '../store/keys';
+import { parseJson } from '../store/parseJson';
 import {
   selectShards,
   selectSummaries,
@@ -51,11 +53,11 @@ function putNow(changes: readonly TalkChange[]): AppThunk<Promise<void>> {
 
 /** A talk more goes into the summary by itself; one that goes or changes means reading all talks with the card again. */
 function newSummary(uid: Uid, changes: readonly TalkChange[]): AppThunk<Promise<TalkSummary | undefined>> {
-  return async (dispatch, getState) => {
+  return async (dispatch, getState, services) => {
     const concerned = changes.filter(({ before, after }) =>
       [before, after].some((talk) => talk?.with.includes(uid)),
     );
-    const known = selectSummaries(getState()).get(uid);
+    const known = selectSummaries(getState()).get(uid) ?? (await storedSummary(services, uid));
     if (concerned.every(({ before }) => !before)) {
       let summary = known;
       for (const { after } of concerned) if (after) summary = withTalk(summary, after);
@@ -76,6 +78,12 @@ function newSummary(uid: Uid, changes: readonly TalkChange[]): AppThunk<Promise<
       ),
     );
   };
+}
+
+/** While the book is still being read a summary may be in the store only. */
+async function storedSummary(services: Services, uid: Uid): Promise<TalkSummary | undefined> {
+  const text = await services.storage.getItem(`${KEYS.summary}${uid}`);
+  return summarySchema.safeParse(parseJson(text)).data;
 }
 
 /** Reads the talks of some months, where they haven't been read yet. */
@@ -116,27 +124,26 @@ export function readAllTalks(): AppThunk<Promise<Talk[]>> {
 /** Summaries at once when the book is opened. */
 const SUMMARIES_AT_ONCE = 1000;
 
-/** Reads what is kept of the talks with each card. */
-export function readSummaries(keys: readonly string[]): AppThunk<Promise<void>> {
-  return async (dispatch, _, services) => {
-    for (let start = 0; start < keys.length; start += SUMMARIES_AT_ONCE) {
-      const stored = await services.storage.getMany(keys.slice(start, start + SUMMARIES_AT_ONCE));
-      const summaries = Object.entries(stored).map(
-        ([key, text]) =>
-          [key.slice(KEYS.summary.length), summarySchema.safeParse(parseJson(text)).data] as const,
-      );
+/**
+ * Reads what is kept of the talks with each card.
+ *
+ * @param isAnew - whether what this page knows already is read again, as another page has changed it
+ */
+export function readSummaries(keys: readonly string[], isAnew = false): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    for (const some of piecesOf(keys, SUMMARIES_AT_ONCE)) {
+      const stored = await services.storage.getMany([...some]);
+      const known = selectSummaries(getState());
+      const summaries = Object.entries(stored)
+        .map(
+          ([key, text]) =>
+            [key.slice(KEYS.summary.length), summarySchema.safeParse(parseJson(text)).data] as const,
+        )
+        // What has changed on this page meanwhile is newer than what was read.
+        .filter(([uid]) => isAnew || !known.get(uid));
       dispatch(summariesArrived(summaries));
       void services.search.putTalks(summaries);
       await services.yieldToPage();
     }
   };
-}
-
-function parseJson(text: string | null | undefined): unknown {
-  if (text === null || text === undefined || text === '') return undefined;
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
 }

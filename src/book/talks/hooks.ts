@@ -17,7 +17,9 @@ import { useAppDispatch, useAppSelector, useServices } from '../hooks';
 import { selectLists } from '../lists/selectLists';
 import { selectOrder } from '../rows/rowsSlice';
 import { selectSettings } from '../settings/settingsSlice';
+import { selectIsOpen, selectReading } from '../status/statusSlice';
 import type { UidMap } from '../uidMap';
+import { useAnswer } from '../useAnswer';
 import { readShards } from './changeTalks';
 import { byCloseness, byLastTalk, type TalkPlace } from './talkOrder';
 import { selectShards, selectSummaries } from './talksSlice';
@@ -59,12 +61,6 @@ export function useTalksWith(uid: Uid): TalksOf {
 }
 
 /** Closeness of everybody there were talks with. */
-export function useCloseness(): ReadonlyMap<Uid, number> {
-  const summaries = useAppSelector(selectSummaries);
-  const today = localDay();
-  return useMemo(() => closenessOf(summaries, today), [summaries, today]);
-}
-
 function closenessOf(summaries: UidMap<TalkSummary>, today: string): ReadonlyMap<Uid, number> {
   const known = summaries.uids().flatMap((uid) => {
     const summary = summaries.get(uid);
@@ -77,50 +73,45 @@ function closenessOf(summaries: UidMap<TalkSummary>, today: string): ReadonlyMap
 export function useListRhythms(): ReadonlyMap<Uid, readonly Rhythm[]> {
   const { search } = useServices();
   const lists = useAppSelector(selectLists);
-  const byUid = useAppSelector(selectCardsByUid);
-  const [rhythms, setRhythms] = useState<ReadonlyMap<Uid, readonly Rhythm[]>>(new Map());
-  useEffect(() => {
-    let isCurrent = true;
-    const withRhythm = lists.flatMap((list) => {
-      const rhythm = list['cordialis.example:rhythm'];
-      return rhythm ? [{ uid: list.uid, rhythm }] : [];
+  const going = lists.flatMap((list) => {
+    const rhythm = list['cordialis.example:rhythm'];
+    return rhythm ? [{ uid: list.uid, rhythm }] : [];
+  });
+  const answer = useAnswer(JSON.stringify(going), async () => {
+    const found = await Promise.all(going.map(({ uid }) => search.onList(uid, localDay())));
+    const rhythms = new Map<Uid, Rhythm[]>();
+    going.forEach(({ rhythm }, i) => {
+      for (const uid of found[i] ?? []) rhythms.set(uid, [...(rhythms.get(uid) ?? []), rhythm]);
     });
-    void Promise.all(withRhythm.map(({ uid }) => search.onList(uid, localDay()))).then((found) => {
-      const next = new Map<Uid, Rhythm[]>();
-      found.forEach((uids, i) => {
-        const rhythm = withRhythm[i]?.rhythm;
-        if (rhythm) for (const uid of uids) next.set(uid, [...(next.get(uid) ?? []), rhythm]);
-      });
-      if (isCurrent) setRhythms(next);
-    });
-    return () => {
-      isCurrent = false;
-    };
-  }, [byUid, lists, search]);
-  return rhythms;
+    return rhythms;
+  });
+  return answer?.value ?? NO_RHYTHMS;
 }
 
-/** What the day asks for. @param ahead - days after today that are looked at */
+const NO_RHYTHMS: ReadonlyMap<Uid, readonly Rhythm[]> = new Map();
+
+/** What the day asks for; nothing until the book has been read. @param ahead - days after today that are looked at */
 export function useToday(ahead: number): TodayPlan {
   const cards = useAppSelector(selectCardsByUid);
   const summaries = useAppSelector(selectSummaries);
   const { leapDay, quietCount } = useAppSelector(selectSettings);
-  const closeness = useCloseness();
   const rhythms = useListRhythms();
   const today = localDay();
-  return useMemo(
-    () =>
-      planToday(
-        cards.values().map((card) => ({
-          card,
-          summary: summaries.get(card.uid),
-          closeness: closeness.get(card.uid) ?? 0,
-          rhythms: rhythms.get(card.uid) ?? [],
-        })),
-        { today, leapDay, quietCount, ahead },
-      ),
-    [ahead, cards, closeness, leapDay, quietCount, rhythms, summaries, today],
-  );
+  const isRead = useAppSelector((state) => selectIsOpen(state) && selectReading(state) === undefined);
+  return useMemo(() => {
+    const closeness = closenessOf(summaries, today);
+    // The whole book is gone through, which is not to be done anew for every piece of it that is read.
+    const known = isRead ? cards.values() : [];
+    return planToday(
+      known.map((card) => ({
+        card,
+        summary: summaries.get(card.uid),
+        closeness: closeness.get(card.uid) ?? 0,
+        rhythms: rhythms.get(card.uid) ?? [],
+      })),
+      { today, leapDay, quietCount, ahead },
+    );
+  }, [ahead, cards, isRead, leapDay, quietCount, rhythms, summaries, today]);
 }
 
 /** The order of the Book where talks decide it; undefined where they don't. */

@@ -1,4 +1,4 @@
-import type { Uid } from '@/core/card';
+import { monthName, type Uid } from '@/core/card';
 import type { TalkSummary } from '@/core/talks';
 
 /** A card in an order that talks decide, and what stands over it. */
@@ -16,25 +16,16 @@ export function byLastTalk(
   locale?: string,
 ): TalkPlace[] {
   const lastOf = (uid: Uid) => summaryOf(uid)?.last ?? '';
-  const months = new Map<string, string>();
-  const monthName = (month: string) => {
-    const known = months.get(month);
-    if (known !== undefined) return known;
-    const options = { month: 'long', year: 'numeric', timeZone: 'UTC' } as const;
-    const name = new Date(`${month}-15T00:00:00Z`).toLocaleDateString(locale, options);
-    months.set(month, name);
-    return name;
-  };
   return [...uids]
     .sort((a, b) => (lastOf(a) < lastOf(b) ? 1 : lastOf(a) > lastOf(b) ? -1 : 0))
     .map((uid) => {
       const last = lastOf(uid);
       if (last === '') return { uid, heading: 'No talk yet', letter: '–' };
-      return { uid, heading: monthName(last.slice(0, 7)), letter: last.slice(0, 4) };
+      return { uid, heading: monthName(last.slice(0, 7), locale), letter: last.slice(0, 4) };
     });
 }
 
-/** Tenths of closeness that stand together under a heading. */
+/** How much of closeness stands together under a heading. */
 const BAND = 20;
 
 /** By closeness, the closest first, in five bands; those without a talk last. */

@@ -105,3 +105,18 @@ test('a backup brings talks back, exactly as they were, and one undo takes all o
   await settle(book);
   expect(await all()).toEqual(['1', '2']);
 });
+
+test('a talk noted while the book is still being read is added to what the store knows, and stays so', async () => {
+  const { storage } = await bookWithTalks(talk('1', '2026-10-30'), talk('2', '2026-11-01'));
+  const late = openTestBook(storage);
+  await late.store.dispatch(
+    changeBook({ cause: 'edit', label: 'Noted', talks: [{ after: talk('3', '2026-11-05') }] }),
+  );
+  await settle(late);
+  await late.store.dispatch(openBook());
+  expect(selectSummaries(late.store.getState()).get('ada')).toMatchObject({
+    count: 3,
+    first: '2026-10-30',
+    last: '2026-11-05',
+  });
+});

@@ -7,6 +7,7 @@ export * from './date';
 export { formatAddress, placeOf } from './formatAddress';
 export * from './name';
 export { formatLanguage, parseLanguage } from './languageName';
+export { monthName } from './monthName';
 export { newCard } from './newCard';
 export { type Collection, ID_PREFIXES, nextId } from './nextId';
 export { type LeapDayRule, type NextAnniversary, nextAnniversary } from './nextAnniversary';

@@ -1,3 +1,4 @@
+import { monthName } from './monthName';
 import {
   AS_WRITTEN,
   indexLetter,
@@ -98,21 +99,8 @@ function underMonth(created: string, name: string, collator: Intl.Collator): Pla
   return {
     sortText: `${99_999_999_999_999 - stamp} ${name}`,
     letter: created.slice(0, 4),
-    heading: monthOf(created.slice(0, 7), collator.resolvedOptions().locale),
+    heading: monthName(created.slice(0, 7), collator.resolvedOptions().locale),
   };
-}
-
-const months = new Map<string, string>();
-
-/** "November 2026" for 2026-11; formatted once, as a book has few months and many cards. */
-function monthOf(month: string, locale: string): string {
-  const key = `${locale} ${month}`;
-  const known = months.get(key);
-  if (known !== undefined) return known;
-  const options = { month: 'long', year: 'numeric', timeZone: 'UTC' } as const;
-  const text = new Date(`${month}-15T00:00:00Z`).toLocaleDateString(locale, options);
-  months.set(key, text);
-  return text;
 }
 
 /** The order of the book: by the sort text in the collator's order, by uid where that is equal. */

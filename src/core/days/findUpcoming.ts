@@ -1,4 +1,5 @@
 import { type Card, type LeapDayRule, nextAnniversary, toPartialDate, type Uid } from '../card';
+import { addDays } from './dayCount';
 
 /** A day on a card that comes round in the window. */
 export interface UpcomingDay {
@@ -44,7 +45,7 @@ function roundsOf(date: ReturnType<typeof toPartialDate>, { from, days, leapDay 
     const daysAway = passed + next.daysAway;
     rounds.push({ date: next.day, years: date.year === undefined ? null : (next.years ?? 0), daysAway });
     // On with the day after.
-    today = new Date(Date.parse(`${next.day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
+    today = addDays(next.day, 1);
     passed = daysAway + 1;
   }
 }

@@ -1,6 +1,7 @@
 /**
- * Days of the year on cards: which of them come round in a window of time.
+ * Days: counted and added up; and those of the year on cards that come round in a window of time.
  * Standard: anniversaries of RFC 9553 §2.8.1; Gregorian calendar.
  * Left out: whom to greet, and how.
  */
+export { addDays, addMonths, daysBetween } from './dayCount';
 export { findUpcoming, type UpcomingDay } from './findUpcoming';

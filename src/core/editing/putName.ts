@@ -2,7 +2,16 @@ import { type Card, deriveName, formatName, type Name, type NameComponent, parse
 import type { CardForm } from './cardForm';
 import { isSameRow, put } from './putRows';
 
-const PART_KINDS = ['title', 'given', 'given2', 'surname', 'surname2', 'generation', 'credential'] as const;
+/** The parts of a name that are typed one by one, in their usual order. */
+export const PART_KINDS = [
+  'title',
+  'given',
+  'given2',
+  'surname',
+  'surname2',
+  'generation',
+  'credential',
+] as const;
 
 /** The name as the form has it: by its parts where these were touched, else by its line. */
 export function putName(card: Card, form: CardForm, before: CardForm): void {

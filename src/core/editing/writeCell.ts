@@ -3,6 +3,7 @@ import { deriveName, parseName, preferredEntry } from '../card';
 import { type CardForm, cardFormSchema } from './cardForm';
 import { BLANK_ROWS } from './formParts';
 import { type FormContext, fromForm } from './fromForm';
+import { PART_KINDS } from './putName';
 import { toForm } from './toForm';
 
 /** The card with the cell written, or why it can't be. */
@@ -146,20 +147,18 @@ function writeBirthday(card: Card, form: CardForm, value: string): void {
   else form.dates.push({ ...BLANK_ROWS.dates, text: value });
 }
 
-const NAME_KINDS = ['title', 'given', 'given2', 'surname', 'surname2', 'generation', 'credential'] as const;
-
 /** What is shown is then what the parts give. */
 function writeNamePart(form: CardForm, part: 'given' | 'surname', value: string): void {
-  const hadParts = NAME_KINDS.some((kind) => form.parts[kind] !== '');
+  const hadParts = PART_KINDS.some((kind) => form.parts[kind] !== '');
   if (!hadParts) {
     for (const { kind, value: word } of parseName(form.name)?.components ?? []) {
-      const known = NAME_KINDS.find((one) => one === kind);
+      const known = PART_KINDS.find((one) => one === kind);
       if (known) form.parts[known] = [form.parts[known], word].filter(Boolean).join(' ');
     }
   }
   if (form.parts[part].trim() === value) return;
   form.parts[part] = value;
-  const components = NAME_KINDS.map((kind) => ({ kind, value: form.parts[kind] }));
+  const components = PART_KINDS.map((kind) => ({ kind, value: form.parts[kind] }));
   form.name = deriveName({ components: components.filter((component) => component.value !== '') });
 }
 

@@ -27,7 +27,7 @@ export interface GridColumn {
 }
 
 /** Begins the id of an own field's column. */
-export const OWN = 'own:';
+const OWN = 'own:';
 
 const NARROW = 120;
 const MIDDLE = 170;

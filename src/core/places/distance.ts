@@ -5,7 +5,7 @@ export interface Point {
 }
 
 /** Mean radius of the Earth in kilometres (IUGG: (2a + b) / 3 of GRS 80). */
-const EARTH_KM = 6371.0088;
+export const EARTH_KM = 6371.0088;
 
 /** Kilometres of a mile (international mile, 1959). */
 export const KM_PER_MILE = 1.609344;

@@ -1,5 +1,5 @@
-import { foldText } from '../text';
 import type { Point } from './distance';
+import { keyOf } from './keyOf';
 import { LOCAL_NAMES } from './localNames.data';
 
 /** A town of the gazetteer. */
@@ -80,14 +80,4 @@ export class Gazetteer {
     if (local === undefined) return found;
     return [...(this.byName.get(keyOf(local)) ?? []), ...found].sort(bySize);
   }
-}
-
-/** Names without marks, hyphens and dots; "Saint" and "St" are the same, and 市 says only that it is a city. */
-export function keyOf(name: string): string {
-  return foldText(name)
-    .replace(/[-'’.]/g, ' ')
-    .replace(/\b(saint|sankt|sint|san)\b/g, 'st')
-    .replace(/(?<=.)[市縣县]$/u, '')
-    .replace(/\s+/g, ' ')
-    .trim();
 }

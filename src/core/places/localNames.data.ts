@@ -1,4 +1,4 @@
-import { foldText } from '../text';
+import { keyOf } from './keyOf';
 
 /**
  * Names of larger towns in their own language, where the gazetteer has the English one. From memory; common knowledge.
@@ -111,13 +111,6 @@ export const LOCAL_NAMES: ReadonlyMap<string, string> = new Map(
     .split('\n')
     .flatMap((line) => {
       const [name = '', others = ''] = line.split(': ');
-      return others.split(', ').map((other) => [keyed(other), name] as const);
+      return others.split(', ').map((other) => [keyOf(other), name] as const);
     }),
 );
-
-function keyed(name: string): string {
-  return foldText(name)
-    .replace(/[-'’.]/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-}

@@ -1,7 +1,8 @@
 import { type Address, type Card, placeOf, preferredEntry } from '../card';
 import { findCountryCode } from '../country';
 import { parseGeoUri, type Point } from './distance';
-import { type Gazetteer, keyOf } from './gazetteer';
+import type { Gazetteer } from './gazetteer';
+import { keyOf } from './keyOf';
 
 /** What an address says about where it is. Plain data, so that it can be handed to a worker. */
 export interface AddressPlace {

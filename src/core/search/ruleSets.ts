@@ -1,4 +1,5 @@
 import type { Uid } from '../card';
+import { addDays } from '../days';
 import { distanceKm } from '../places';
 import { type Field, FIELDS, isGroup, type Rule, type TalkWay, type Test } from '../rules';
 import type { TalkKind } from '../talks';
@@ -100,7 +101,7 @@ export class RuleSets {
         return this.where(({ rank }) => rank >= test.from);
       }
       case 'since': {
-        const since = dayBefore(this.today, test.days);
+        const since = addDays(this.today, -test.days);
         return this.where(({ doc }) => (doc[test.what] ?? '') >= since);
       }
       case 'coming':
@@ -116,7 +117,7 @@ export class RuleSets {
   private hasTalked(doc: SearchDoc, how: TalkWay, days: number | 'year'): boolean {
     const summary = this.table.talks.get(doc.uid);
     if (!summary) return false;
-    const since = days === 'year' ? `${this.today.slice(0, 4)}-01-01` : dayBefore(this.today, days);
+    const since = days === 'year' ? `${this.today.slice(0, 4)}-01-01` : addDays(this.today, -days);
     if (how === 'any') return summary.last >= since;
     return KINDS_OF[how].some((kind) => (summary.lastOf[kind] ?? '') >= since);
   }
@@ -171,11 +172,6 @@ export class RuleSets {
 function hasFlag(doc: SearchDoc, flag: 'archived' | 'pinned' | 'private'): boolean {
   if (flag === 'archived') return doc.isArchived === true;
   return (flag === 'pinned' ? doc.isPinned : doc.isPrivate) === true;
-}
-
-/** A day so many days before another. */
-function dayBefore(day: string, days: number): string {
-  return new Date(Date.parse(day) - days * 86_400_000).toISOString().slice(0, 10);
 }
 
 /** Days from today until MM-DD comes round, 0 to 365, in a year that has all days. */

@@ -1,5 +1,5 @@
 import type { Card } from '../card';
-import { addDays, addMonths, daysBetween } from './dayCount';
+import { addDays, addMonths, daysBetween } from '../days';
 import type { TalkSummary } from './summary';
 
 /** How often to be in touch. */
@@ -55,4 +55,10 @@ export function dueOf(
 /** "every 2 weeks", "every month". */
 export function formatRhythm({ every, unit }: Rhythm): string {
   return every === 1 ? `every ${unit}` : `every ${every} ${unit}s`;
+}
+
+/** The card, or the list, with a rhythm; without one where none is given. */
+export function withRhythm(card: Card, rhythm: Rhythm | undefined): Card {
+  const { 'cordialis.example:rhythm': _, ...rest } = card;
+  return rhythm ? { ...rest, 'cordialis.example:rhythm': rhythm } : rest;
 }

@@ -4,8 +4,16 @@
  * Left out: storing talks, which come in shards of a month (book).
  */
 export { rankCloseness, rawCloseness } from './closeness';
-export { addDays, addMonths, daysBetween } from './dayCount';
-export { afterRhythm, type Due, dueOf, formatRhythm, type Rhythm, RHYTHM_UNITS, rhythmFor } from './due';
+export {
+  afterRhythm,
+  type Due,
+  dueOf,
+  formatRhythm,
+  type Rhythm,
+  RHYTHM_UNITS,
+  rhythmFor,
+  withRhythm,
+} from './due';
 export {
   decay,
   HALF_LIFE_DAYS,
@@ -27,5 +35,5 @@ export {
   type TalkKind,
   talksWith,
 } from './talk';
-export { type DueCard, isQuiet, planToday, type Quiet, type TodayCard, type TodayPlan } from './today';
+export { type DueCard, type Occasion, planToday, type Quiet, type TodayCard, type TodayPlan } from './today';
 export { agoWords, dueWords, type Standing, standingOf } from './standing';

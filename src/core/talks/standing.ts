@@ -1,4 +1,4 @@
-import { daysBetween } from './dayCount';
+import { daysBetween } from '../days';
 import type { Due } from './due';
 
 /** How things stand with somebody. */

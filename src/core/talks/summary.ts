@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { daysBetween } from './dayCount';
+import { daysBetween } from '../days';
 import { monthOf, type Talk, TALK_KINDS, type TalkKind } from './talk';
 
 /** Days in which a talk comes to weigh half. */

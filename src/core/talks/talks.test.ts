@@ -2,12 +2,10 @@
 import fc from 'fast-check';
 
 import { type Card, newCard } from '../card';
+import { addDays, addMonths, daysBetween } from '../days';
 import {
-  addDays,
-  addMonths,
   afterRhythm,
   compareTalks,
-  daysBetween,
   dueOf,
   keywordsOf,
   planToday,

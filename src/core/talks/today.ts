@@ -1,7 +1,7 @@
 import type { Card, LeapDayRule, Uid } from '../card';
 import { findUpcoming, type UpcomingDay } from '../days';
+import { addDays, daysBetween } from '../days';
 import { hasFlag } from '../marks';
-import { addDays, daysBetween } from './dayCount';
 import { type Due, dueOf, type Rhythm, rhythmFor } from './due';
 import { type TalkSummary, usualGap } from './summary';
 
@@ -14,6 +14,9 @@ export interface TodayCard {
   /** Rhythms of the lists it is on. */
   readonly rhythms: readonly Rhythm[];
 }
+
+/** Why somebody stands on Today. */
+export type Occasion = 'birth' | 'wedding' | 'due' | 'quiet';
 
 /** Somebody whom one has not heard from for unusually long. */
 export interface Quiet {
@@ -58,18 +61,20 @@ export interface TodayOptions {
 const UNUSUAL = 2;
 const QUIET_DAYS = 30;
 
-/** Plans a day. Archived cards, lists and deaths ask for nothing. */
+/** Plans a day. Archived cards, lists and the dead ask for nothing. */
 export function planToday(cards: readonly TodayCard[], options: TodayOptions): TodayPlan {
   const { today, ahead, leapDay } = options;
-  const living = cards.filter(({ card }) => card.kind !== 'group' && !hasFlag(card, 'archived'));
+  const living = cards.filter(
+    ({ card }) => card.kind !== 'group' && !hasFlag(card, 'archived') && !isDead(card),
+  );
   const days = findUpcoming(
-    living.filter(({ card }) => !isDead(card)).map(({ card }) => card),
+    living.map(({ card }) => card),
     { from: today, days: ahead, leapDay },
   ).filter(({ kind }) => kind === 'birth' || kind === 'wedding');
   const byUid = new Map(living.map((one) => [one.card.uid, one]));
   const dues = living.flatMap((one): DueCard[] => {
     const due = dueOf(one.card, rhythmFor(one.card['cordialis.example:rhythm'], one.rhythms), one.summary);
-    return due && !isDead(one.card) ? [{ ...due, uid: one.card.uid }] : [];
+    return due ? [{ ...due, uid: one.card.uid }] : [];
   });
   dues.sort((a, b) => (a.day < b.day ? -1 : Number(a.day > b.day)) || (a.uid < b.uid ? -1 : 1));
   const withDue = new Set(dues.map(({ uid }) => uid));
@@ -89,8 +94,8 @@ export function planToday(cards: readonly TodayCard[], options: TodayOptions): T
 }
 
 /** Whether somebody has been silent for unusually long; undefined where there is no telling. */
-export function isQuiet({ card, summary }: TodayCard, today: string): Quiet | undefined {
-  if (!summary || card.kind === 'org' || isDead(card)) return undefined;
+function quietOf({ card, summary }: TodayCard, today: string): Quiet | undefined {
+  if (!summary || card.kind === 'org') return undefined;
   const until = card['cordialis.example:quiet'];
   if (until === 'never' || (until !== undefined && until > today)) return undefined;
   const days = daysBetween(summary.last, today);
@@ -106,7 +111,7 @@ export function isQuiet({ card, summary }: TodayCard, today: string): Quiet | un
  */
 function quietOnes(cards: readonly TodayCard[], { today, quietCount }: TodayOptions): Quiet[] {
   const weighed = cards.flatMap((one) => {
-    const quiet = isQuiet(one, today);
+    const quiet = quietOf(one, today);
     if (!quiet) return [];
     const unusual = Math.min(8, quiet.days / quiet.usual);
     return [{ quiet, weight: one.closeness * unusual * (0.75 + 0.5 * turnOf(one.card.uid, today)) }];

@@ -11,7 +11,8 @@ import {
   shownAs,
   styledName,
 } from '@/core/card';
-import { agoWords, daysBetween, dueOf, rhythmFor, standingOf } from '@/core/talks';
+import { daysBetween } from '@/core/days';
+import { agoWords, dueOf, rhythmFor, standingOf } from '@/core/talks';
 import { localDay } from '@/platform';
 import { Stamp, Thread, Txt, useWide } from '@/ui';
 

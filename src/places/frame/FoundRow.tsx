@@ -1,6 +1,6 @@
 import { selectRow, useAppSelector, usePhoto } from '@/book';
 import { type Hit, markMatches } from '@/core/search';
-import { cardPath, listPath } from '@/platform';
+import { cardPath, formatKm, listPath } from '@/platform';
 import { ListRow, ListStamp, Stamp } from '@/ui';
 
 interface FoundRowProps {
@@ -24,7 +24,9 @@ export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
       role="option"
       nativeID={id}
       title={row?.shown ?? hit.shown}
-      second={[kmText(hit.km), hit.field === 'name' ? second : hit.value].filter(Boolean).join(' · ')}
+      second={[hit.km === undefined ? '' : formatKm(hit.km), hit.field === 'name' ? second : hit.value]
+        .filter(Boolean)
+        .join(' · ')}
       stamp={
         hit.kind === 'list' ? (
           <ListStamp initials={initials} />
@@ -42,10 +44,4 @@ export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
 /** Where what was found is opened. */
 export function pathOf({ kind, uid }: Pick<Hit, 'kind' | 'uid'>): string {
   return kind === 'list' ? listPath(uid) : cardPath(uid);
-}
-
-/** "12 km"; '' where the search is not about a place. */
-function kmText(km: number | undefined): string {
-  if (km === undefined || !Number.isFinite(km)) return '';
-  return km < 1 ? 'here' : `${Math.round(km)} km`;
 }

@@ -9,11 +9,11 @@ import { go } from '@/platform/navigation';
 import { Act, CircleHelp, Search, useColours, useWide, X } from '@/ui';
 
 import { pathOf } from './FoundRow';
+import { onQuickKey } from './onQuickKey';
 import { QuickHelp } from './QuickHelp';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
 import { useFind } from './useFind';
 import { useOffers } from './useOffers';
-import { onQuickKey } from './useQuickKeys';
 import { useActsFor, usePlans, useRecentActs } from './useRecentActs';
 import { useRunOffer } from './useRunOffer';
 

@@ -19,24 +19,25 @@ export function usePlans(isUsed: boolean): QuickPlans | undefined {
 
 /** What was done from the line lately and can be done again, the latest first. */
 export function useRecentActs(plans: QuickPlans | undefined): readonly Offer[] {
-  const { recentActs, country } = useAppSelector(selectSettings);
-  const getCard = useCardGetter();
-  if (!plans) return [];
-  return recentActs.flatMap(({ uid, verb }) => {
-    const card = getCard(uid);
-    const offer = card && plans.planAct(card, verb as Verb, { country, locale: LOCALE, getList: getCard });
-    return offer && offer.kind !== 'none' ? [offer] : [];
-  });
+  const { recentActs } = useAppSelector(selectSettings);
+  return usePossible(plans)(recentActs);
 }
 
-/** What the user wants offered for a card that was found; acts that can't be done are left out. */
+/** What the user wants offered for a card that was found. */
 export function useActsFor(plans: QuickPlans | undefined, uid: string | undefined): readonly Offer[] {
-  const { quickActs, country } = useAppSelector(selectSettings);
+  const { quickActs } = useAppSelector(selectSettings);
+  return usePossible(plans)(uid === undefined ? [] : quickActs.map((verb) => ({ uid, verb })));
+}
+
+/** Plans some acts; those that can't be done, or whose card is gone, are left out. */
+function usePossible(plans: QuickPlans | undefined) {
+  const { country } = useAppSelector(selectSettings);
   const getCard = useCardGetter();
-  const card = uid === undefined ? undefined : getCard(uid);
-  if (!plans || !card) return [];
-  return quickActs.flatMap((verb) => {
-    const offer = plans.planAct(card, verb, { country, locale: LOCALE, getList: getCard });
-    return offer && offer.kind !== 'none' ? [offer] : [];
-  });
+  return (acts: readonly { readonly uid: string; readonly verb: string }[]): readonly Offer[] =>
+    acts.flatMap(({ uid, verb }) => {
+      const card = getCard(uid);
+      const context = { country, locale: LOCALE, getList: getCard };
+      const offer = card && plans?.planAct(card, verb as Verb, context);
+      return offer && offer.kind !== 'none' ? [offer] : [];
+    });
 }

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 
 import { changeMany, useAppDispatch } from '@/book';
 import { type Card, shownAs } from '@/core/card';
-import { formatRhythm, type Rhythm, RHYTHM_UNITS } from '@/core/talks';
+import { formatRhythm, type Rhythm, RHYTHM_UNITS, withRhythm } from '@/core/talks';
 import { Act, Choice, Field, Switch, Txt } from '@/ui';
 
 /** How often to be in touch with everybody on a list; whoever has a rhythm of their own keeps it. */
@@ -52,9 +52,4 @@ export function RhythmPart({ list }: { readonly list: Card }) {
       ) : null}
     </View>
   );
-}
-
-function withRhythm(list: Card, rhythm: Rhythm | undefined): Card {
-  const { 'cordialis.example:rhythm': _, ...rest } = list;
-  return rhythm ? { ...rest, 'cordialis.example:rhythm': rhythm } : rest;
 }

@@ -2,12 +2,12 @@ import { ScrollView, View } from 'react-native';
 
 import { selectRow, useAppSelector, usePhoto } from '@/book';
 import type { NamedPoint } from '@/core/search';
-import { cardPath, formatCount } from '@/platform';
+import { cardPath, formatCount, formatKm } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, ChevronLeft, Field, ListRow, Stamp, Txt } from '@/ui';
 
 import { CountMark } from './CountMark';
-import { clusterName, countOf, type PlacedCard, type PlaceGroup, placeName } from './placeGroup';
+import { clusterName, countOf, type PlacedCard, type PlaceGroup, placeKey, placeName } from './placeGroup';
 
 /** Rows drawn at once; more are a press away. */
 const SHOWN = 200;
@@ -81,7 +81,7 @@ function Chosen({ chosen, onChoose }: MapPanelProps) {
       </Txt>
       <Count count={countOf(chosen)} />
       {chosen.map((group) => (
-        <View key={`${group.spot.lat} ${group.spot.lon} ${group.spot.by}`}>
+        <View key={placeKey(group)}>
           {chosen.length > 1 ? (
             <View className="pt-3">
               <Txt font="sansBold" size="small" tone="faded" heading={2}>
@@ -131,7 +131,7 @@ function AllPlaces({ groups, hasGazetteer, onChoose }: MapPanelProps) {
       <View className="pt-2">
         {groups.slice(0, SHOWN).map((group) => (
           <ListRow
-            key={`${group.spot.lat} ${group.spot.lon} ${group.spot.by}`}
+            key={placeKey(group)}
             title={placeName(group)}
             second={formatCount(group.members.length, 'card', 'cards')}
             stamp={<CountMark count={group.members.length} isCountry={group.spot.by === 'country'} />}
@@ -169,11 +169,10 @@ function PersonRow({ card: { uid, km } }: { readonly card: PlacedCard }) {
   const row = useAppSelector((state) => selectRow(state, uid));
   const photo = usePhoto(row?.photo, 'row');
   if (!row) return null;
-  const far = km === undefined ? '' : km < 1 ? 'here' : `${Math.round(km)} km`;
   return (
     <ListRow
       title={row.shown}
-      second={[far, row.second].filter(Boolean).join(' · ')}
+      second={[km === undefined ? '' : formatKm(km), row.second].filter(Boolean).join(' · ')}
       stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
       href={cardPath(uid)}
       onPress={() => go(cardPath(uid))}

@@ -2,7 +2,7 @@ import type { Cluster } from '@/core/places';
 import { formatCount } from '@/platform';
 
 import { CountMark } from './CountMark';
-import { clusterName, countOf, type PlaceGroup, placeName } from './placeGroup';
+import { clusterName, countOf, type PlaceGroup, placeKey, placeName } from './placeGroup';
 
 interface MarksProps {
   readonly clusters: readonly Cluster<PlaceGroup>[];
@@ -37,7 +37,7 @@ export function Marks({ clusters, chosen, width, onChoose }: MarksProps) {
     const isCountry = groups.every(({ spot }) => spot.by === 'country');
     return (
       <button
-        key={`${first.spot.lat} ${first.spot.lon} ${first.spot.by}`}
+        key={placeKey(first)}
         type="button"
         onClick={() => onChoose(groups)}
         aria-pressed={isChosen}

@@ -10,6 +10,11 @@ export interface PlacedCard extends LocatedCard {
 /** Everybody at one place. */
 export type PlaceGroup = SpotGroup<PlacedCard>;
 
+/** Tells places apart. */
+export function placeKey({ spot: { lat, lon, by } }: PlaceGroup): string {
+  return `${lat} ${lon} ${by}`;
+}
+
 const countries = new Intl.DisplayNames(LOCALE, { type: 'region', fallback: 'code' });
 
 /** What a place is called, by the card that stands there first: "Bergen", or "Norway, town not known". */

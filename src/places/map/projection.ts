@@ -2,7 +2,7 @@ import { geoCircle, geoEqualEarth, geoPath, type GeoPermissibleObjects } from 'd
 import { feature, mesh } from 'topojson-client';
 import type { GeometryCollection, Topology } from 'topojson-specification';
 
-import type { Point } from '@/core/places';
+import { EARTH_KM, type Point } from '@/core/places';
 
 /** The world is drawn this wide, in units that the view scales to pixels. */
 export const WORLD = 1000;
@@ -15,7 +15,7 @@ const path = geoPath(projection);
 export const WORLD_HEIGHT = path.bounds({ type: 'Sphere' })[1][1];
 
 /** Kilometres of a degree on the mean sphere. */
-const KM_PER_DEGREE = (2 * Math.PI * 6371.0088) / 360;
+const KM_PER_DEGREE = (2 * Math.PI * EARTH_KM) / 360;
 
 /** Where a point of the globe lies on the drawn world. */
 export function project({ lat, lon }: Point): readonly [x: number, y: number] {

@@ -9,12 +9,12 @@ import { useTypeScale } from '@/ui';
 
 import { GridHead } from './GridHead';
 import { cellId, GridRow } from './GridRow';
+import { onGridKey } from './onGridKey';
 import { RefusedStrip } from './RefusedStrip';
 import { useCardTable } from './useCardTable';
 import { useChosenCells } from './useChosenCells';
 import { useClipboard } from './useClipboard';
 import { useDraft } from './useDraft';
-import { onGridKey } from './useGridKeys';
 import { useGridView } from './useGridView';
 import { useLook } from './useLook';
 import { type LoadWriting, useWriting } from './useWriting';

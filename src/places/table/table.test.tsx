@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from 'react';
 
-import { type GridActs, onGridKey } from './useGridKeys';
+import { type GridActs, onGridKey } from './onGridKey';
 
 /** What a key does on a table of four rows and three columns. */
 function press(key: string, held: Partial<KeyboardEvent> = {}, active?: GridActs['active']): string {

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 
 import { selectRowsByUid, useAppSelector } from '@/book';
-import { addDays, type TodayPlan } from '@/core/talks';
+import { addDays } from '@/core/days';
+import { type TodayPlan } from '@/core/talks';
 import { cardPath, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import { ListRow, Txt } from '@/ui';

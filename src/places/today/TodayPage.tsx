@@ -3,13 +3,13 @@ import { ScrollView, View } from 'react-native';
 
 import { selectIsOpen, selectPinnedRows, selectReading, useAppSelector, useToday } from '@/book';
 import type { CardRow, Uid } from '@/core/card';
-import type { DueCard, Quiet, TodayPlan } from '@/core/talks';
+import type { DueCard, Occasion, Quiet, TodayPlan } from '@/core/talks';
 import { formatCount, localDay, LOCALE } from '@/platform';
 import { Act, Txt, usePageTitle, useWide } from '@/ui';
 
 import { AlmanacStrip } from './AlmanacStrip';
 import { sentenceOf } from './sentence';
-import { type Occasion, TodayRow } from './TodayRow';
+import { TodayRow } from './TodayRow';
 
 /** People of a part that are named at once: a few, not a wall of them. */
 const SHOWN = 6;

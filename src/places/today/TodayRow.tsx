@@ -3,13 +3,11 @@ import { View } from 'react-native';
 
 import { selectRow, selectSummaries, useAppSelector, usePhoto } from '@/book';
 import type { Uid } from '@/core/card';
-import { agoWords, daysBetween, type Due, standingOf } from '@/core/talks';
+import { daysBetween } from '@/core/days';
+import { agoWords, type Due, standingOf } from '@/core/talks';
 import { cardPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { ListRow, Stamp, Thread } from '@/ui';
-
-/** Why somebody stands on Today. */
-export type Occasion = 'birth' | 'wedding' | 'due' | 'quiet';
 
 interface TodayRowProps {
   readonly uid: Uid;

@@ -3,15 +3,13 @@ import { View } from 'react-native';
 
 import { changeMany, selectSettings, useAppDispatch, useAppSelector, useCard } from '@/book';
 import { type Card, shownAs, type Uid } from '@/core/card';
+import { addDays, addMonths } from '@/core/days';
 import { greetingFor, reachOf } from '@/core/showing';
-import { addDays, addMonths, type TalkKind } from '@/core/talks';
+import type { Occasion, TalkKind } from '@/core/talks';
 import { localDay } from '@/platform';
 import { Act, Check, LinkAct, Mail, MessageSquare, NotebookPen, Phone } from '@/ui';
 
 import { TalkSheet } from './TalkSheet';
-
-/** Why somebody stands on Today. */
-export type Occasion = 'birth' | 'wedding' | 'due' | 'quiet';
 
 interface PersonActsProps {
   readonly uid: Uid;

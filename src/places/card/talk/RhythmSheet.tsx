@@ -3,7 +3,7 @@ import { View } from 'react-native';
 
 import { selectSummaries, useAppSelector } from '@/book';
 import type { Card } from '@/core/card';
-import { formatRhythm, type Rhythm, RHYTHM_UNITS, usualGap } from '@/core/talks';
+import { formatRhythm, type Rhythm, RHYTHM_UNITS, usualGap, withRhythm } from '@/core/talks';
 import { parseWhen } from '@/core/when';
 import { localDay, LOCALE } from '@/platform';
 import { Act, Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
@@ -103,11 +103,6 @@ function Proposal({
       <Act label="Take that" onPress={() => onTake(days)} />
     </View>
   );
-}
-
-function withRhythm(card: Card, rhythm: Rhythm | undefined): Card {
-  const { 'cordialis.example:rhythm': _, ...rest } = card;
-  return rhythm ? { ...rest, 'cordialis.example:rhythm': rhythm } : rest;
 }
 
 /** @param day - '' takes the day away that was set by hand; undefined leaves it */
