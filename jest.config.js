@@ -23,7 +23,7 @@ module.exports = {
         '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
       },
       transformIgnorePatterns: [
-        '/node_modules/(?!(comlink|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',
+        '/node_modules/(?!(comlink|any-ascii|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',
       ],
       moduleNameMapper: alias,
     },

@@ -22,6 +22,12 @@ const rows = [
   ['search, a keystroke, 11,000 cards, 95th percentile, ms', core.search[0].keystrokeP95Ms, '≤ 8'],
   ['search, a keystroke, 100,000 cards, 95th percentile, ms', core.search[1].keystrokeP95Ms, '≤ 50'],
   ['planning Today over 11,000 cards, ms', core.today.planMs, '≤ 20'],
+  ['duplicates over 11,000 cards, ms', core.duplicates[0].ms, '≤ 1500'],
+  ['duplicates over 100,000 cards, ms', core.duplicates[1].ms, '≤ 20000'],
+  ['duplicates over 11,000 cards, precision', core.duplicates[0].precision, '≥ 0.98'],
+  ['duplicates over 11,000 cards, recall', core.duplicates[0].recall, '–'],
+  ['reading 900,000 messages as talks, ms a thousand', core.mail.perThousandMs, '–'],
+  ['reading 900,000 messages as talks, MB of heap', core.mail.heapMb, '≤ 100'],
   ['first row of the Book, 11,000 cards, times that with 240', browser.paintRatio, '≤ 1.3'],
   ['scrolling 11,000 rows, longest frame, ms', large.longestFrameMs, '≤ 50'],
   ['script of the first page, compressed, kB', browser.firstPageScriptKb, '< 420'],
@@ -40,7 +46,7 @@ console.log('\nAll figures are in .bench/latest.json.');
 
 function measure(part) {
   console.log(`Measuring: ${part} …`);
-  const result = spawnSync(process.execPath, [bundle(part)], {
+  const result = spawnSync(process.execPath, ['--expose-gc', bundle(part)], {
     cwd: ROOT,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],

@@ -24,13 +24,6 @@ const FILE = ['Ottilie Quast', 'Bram de Wit', 'Rosa Ferreira']
   )
   .join('a line that belongs to no card\r\n');
 
-const TABLE = [
-  'Vorname;Name;Handy;E-Mail;Geburtstag;T-Shirt',
-  'Ottilie;Quast;+49 160 1234567;ottilie@example.org;03.02.1968;M',
-  'Bram;de Wit;+31 6 97012345;bram@example.org;14.09.1981;L',
-  'Rosa;Ferreira;;rosa@example.org;31.02.1990;S',
-].join('\n');
-
 mkdirSync(OUT, { recursive: true });
 const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', '--demo'], {
   cwd: ROOT,
@@ -55,9 +48,31 @@ try {
   for (const size of Object.keys(SIZES)) {
     await shoot(size, 'light', `book-${size}`, '/book');
     await shoot(size, 'light', `card-${size}`, CARD);
-    await shoot(size, 'light', `editing-${size}`, `${CARD}/edit`);
   }
+  await shoot('phone', 'light', 'editing-phone', `${CARD}/edit`);
   await shoot('phone', 'light', 'today-phone', '/today');
+  await shoot('phone', 'light', 'year-phone', '/today/year', async (page) => {
+    await page
+      .getByRole('button', { name: /: \d+ days?$/ })
+      .first()
+      .click();
+    await page.getByTestId('chart').first().waitFor();
+    await page.getByTestId('chart').first().scrollIntoViewIfNeeded();
+  });
+  await shoot('phone', 'light', 'talks-phone', CARD, async (page) => {
+    await page.getByTestId('talk-chart').click();
+    await page.getByTestId('chart').waitFor();
+    await page.getByTestId('talks').evaluate((talks) => talks.scrollIntoView());
+  });
+  await shoot('phone', 'light', 'after-talk-phone', CARD, async (page) => {
+    await page.getByTestId('note-talk').click();
+    await page
+      .getByTestId('talk-said')
+      .fill('The octet opens. Ring again in ten days about the fee. #contract');
+  });
+  await shoot('phone', 'light', 'unfiled-phone', '/tidy', (page) =>
+    page.getByTestId('unfiled-row').first().waitFor(),
+  );
   await shoot('wide', 'light', 'table-wide', '/book/table', async (page) => {
     await page.getByTestId('head-town').click();
     await page.locator('#cell-2-3').click();
@@ -82,7 +97,6 @@ try {
     await page.getByTestId('many-more').waitFor();
   });
   await shoot('phone', 'light', 'lists-phone', '/lists');
-  await shoot('phone', 'light', 'rule-phone', '/lists/c0a0d1a1-0000-4000-8d00-000000000007');
   await shoot('phone', 'light', 'import-phone', '/import', async (page) => {
     const chooser = page.waitForEvent('filechooser');
     await page.getByTestId('choose-files').click();
@@ -90,18 +104,6 @@ try {
       await chooser
     ).setFiles({ name: 'old phone.vcf', mimeType: 'text/vcard', buffer: Buffer.from(FILE) });
     await page.getByTestId('import-preview').waitFor();
-  });
-  await shoot('phone', 'light', 'mapping-phone', '/import', async (page) => {
-    const chooser = page.waitForEvent('filechooser');
-    await page.getByTestId('choose-files').click();
-    await (
-      await chooser
-    ).setFiles({ name: 'Freiwillige.csv', mimeType: 'text/csv', buffer: Buffer.from(TABLE) });
-    await page.getByTestId('import-mapping').waitFor();
-  });
-  await shoot('phone', 'light', 'sending-phone', CARD, async (page) => {
-    await page.getByTestId('send-card').click();
-    await page.getByTestId('send-sheet').waitFor();
   });
   await shoot('phone', 'light', 'settings-phone', '/settings');
 } finally {

@@ -10,8 +10,10 @@ import { encodeUtf8, getFormat } from '@/core/formats';
 import type { Card } from '@/core/card';
 import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
 import { addDays } from '@/core/days';
-import { planToday, rankCloseness, summarise, type Talk } from '@/core/talks';
-import { generateLargeBook } from '@/demo';
+import { duplicateFacts, groupDuplicates, pairKey } from '@/core/duplicates';
+import { MailSplitter, MonthBuffers, readMailHead, toCorrespondence } from '@/core/mail';
+import { DayBook, rankCloseness, summarise, type Talk } from '@/core/talks';
+import { Dice, generateLargeBook, twinOf } from '@/demo';
 
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */
 const QUERIES = [
@@ -111,17 +113,99 @@ function summariesOf(cards: readonly Card[]) {
 function todayFigures(size: number) {
   const cards = generateLargeBook(size);
   const summaries = new Map(summariesOf(cards));
-  const known = [...summaries].flatMap(([uid, summary]) => (summary ? [[uid, summary] as const] : []));
-  const planMs = leastOf(9, () => {
-    const ranks = rankCloseness(known, '2026-11-24');
-    planToday(
-      cards.map((card) => ({
-        ...{ card, summary: summaries.get(card.uid), closeness: ranks.get(card.uid) ?? 0, rhythms: [] },
-      })),
-      { today: '2026-11-24', leapDay: 'february-28', quietCount: 4, ahead: 28 },
-    );
+  const known = new Map([...summaries].flatMap(([uid, summary]) => (summary ? [[uid, summary]] : [])));
+  const days = new DayBook({
+    summaries: known,
+    closeness: (today) => rankCloseness(known, today),
+    membersOf: () => [],
+  });
+  days.put(cards, []);
+  const planMs = leastOf(60, () => {
+    days.plan({ today: '2026-11-24', leapDay: 'february-28', quietCount: 4, ahead: 28 });
   });
   return { size, planMs: Number(planMs.toFixed(1)) };
+}
+
+/** Finding twins in a book of which every tenth card has one; what is found is held against what is known. */
+function duplicateFigures(size: number) {
+  const dice = new Dice(99);
+  const book = generateLargeBook(size - Math.floor(size / 11));
+  const twins = book.filter((_, i) => i % 10 === 0).map((card) => twinOf(card, dice));
+  const truth = new Set(twins.map(({ uid }) => pairKey(uid, uid.replace('-twin', ''))));
+  const start = performance.now();
+  const found = groupDuplicates([...book, ...twins].map((card) => duplicateFacts(card)));
+  const ms = performance.now() - start;
+  const pairs = found.flatMap(({ uids }) =>
+    uids.flatMap((a, i) => uids.slice(i + 1).map((b) => pairKey(a, b))),
+  );
+  const right = pairs.filter((pair) => truth.has(pair)).length;
+  return {
+    size,
+    ms: Math.round(ms),
+    precision: Number((right / pairs.length).toFixed(4)),
+    recall: Number((right / truth.size).toFixed(4)),
+  };
+}
+
+/** Reading a mailbox of many messages as talks, as the worker does: the stream is made as it is read. */
+function mailFigures(messages: number) {
+  const toOctets = new TextEncoder();
+  const buffers = new MonthBuffers();
+  const matcher = {
+    own: new Set(['me@example.org']),
+    uidsOf: (address: string) => (address.startsWith('person') ? [address] : []),
+    toOwnMoment: (ms: number) => ({ day: new Date(ms).toISOString().slice(0, 10), time: '10:00' }),
+    intake: 'x',
+  };
+  let read = 0;
+  let given = 0;
+  let maxHeapMb = 0;
+  const splitter = new MailSplitter({
+    withBodies: false,
+    onMail: (part) => {
+      const head = readMailHead(part.head);
+      if (!head) return;
+      read += 1;
+      buffers.add(toCorrespondence(head, matcher).talk);
+      if (buffers.isFull) for (const [, talks] of buffers.take()) given += talks.length;
+      if (read % 50_000 === 0) globalThis.gc?.();
+      if (read % 50_000 === 0) maxHeapMb = Math.max(maxHeapMb, process.memoryUsage().heapUsed / 1e6);
+    },
+  });
+  globalThis.gc?.();
+  const idleMb = process.memoryUsage().heapUsed / 1e6;
+  const start = performance.now();
+  for (let i = 0; i < messages; i += 500) {
+    const piece = Array.from({ length: 500 }, (_, k) => mailText(i + k, messages));
+    splitter.push(toOctets.encode(piece.join('')));
+  }
+  splitter.end();
+  for (const [, talks] of buffers.take(true)) given += talks.length;
+  if (read !== messages || given !== messages) throw new Error(`${read} read, ${given} given`);
+  const perThousandMs = ((performance.now() - start) / messages) * 1000;
+  return {
+    messages,
+    perThousandMs: Number(perThousandMs.toFixed(1)),
+    heapMb: Math.round(maxHeapMb - idleMb),
+  };
+}
+
+/** A message with a body of about 2 kB; over 18 years, in no order. */
+function mailText(index: number, messages: number): string {
+  const at = new Date(Date.UTC(2008, 0, 1) + ((index * 7919) % messages) * (568e9 / messages));
+  const lines = [
+    `From me@example.org ${at.toUTCString()}`,
+    `Message-ID: <${index}@example.org>`,
+    `Date: ${at.toUTCString().replace('GMT', '+0000')}`,
+    'From: Me <me@example.org>',
+    `To: =?UTF-8?Q?P=C3=A9r?= <person${index % 11_000}@example.org>`,
+    `Subject: About matter ${index}`,
+    ...Array.from({ length: 12 }, (_, i) => `X-Trace-${i}: ${'0123456789'.repeat(6)}`),
+    '',
+    ...Array.from({ length: 30 }, () => 'The body of the message, which nobody wants to keep here.'),
+    '',
+  ];
+  return `${lines.join('\n')}\n`;
 }
 
 /** The most memory that a process has which reads a book once, over one that only loads its file. */
@@ -150,6 +234,8 @@ console.log(
     readingMore: readFigures(100_000, 3),
     memory: [memoryFigures(11_000), memoryFigures(100_000)],
     today: todayFigures(11_000),
+    mail: mailFigures(900_000),
+    duplicates: [duplicateFigures(11_000), duplicateFigures(100_000)],
     search: [searchFigures(11_000), searchFigures(100_000)],
   }),
 );

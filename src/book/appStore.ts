@@ -3,11 +3,13 @@ import { combineSlices, configureStore, type ThunkAction, type UnknownAction } f
 import { cardsReducer } from './cards/cardsSlice';
 import { choosingReducer } from './choosing/choosingSlice';
 import { historyReducer } from './history/historySlice';
+import { duplicatesSlice } from './merging/duplicatesSlice';
 import { rowsReducer } from './rows/rowsSlice';
 import type { Services } from './services';
 import { settingsSlice } from './settings/settingsSlice';
 import { statusSlice } from './status/statusSlice';
 import { talksReducer } from './talks/talksSlice';
+import { unfiledSlice } from './unfiled/unfiledSlice';
 
 const rootReducer = combineSlices(
   {
@@ -19,6 +21,8 @@ const rootReducer = combineSlices(
   },
   settingsSlice,
   statusSlice,
+  unfiledSlice,
+  duplicatesSlice,
 );
 
 /** Everything the page knows. */

@@ -10,6 +10,7 @@ import type { Services } from './services';
 import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
 import { putTalks } from './talks/changeTalks';
+import { removeIntake } from './talks/intake';
 import type { TalkChange } from './talks/talksSlice';
 import type { UidMap } from './uidMap';
 
@@ -22,6 +23,10 @@ export interface Wish {
   readonly removed?: readonly Uid[];
   /** Talks that come, go or change with it. */
   readonly talks?: readonly TalkChange[];
+  /** The step that it completes, which has been noted before: one of an import of talks. */
+  readonly completes?: Change | undefined;
+  /** Nothing is said of it: nobody has asked for it just now. */
+  readonly isQuiet?: boolean;
 }
 
 /**
@@ -36,18 +41,22 @@ export function changeBook({
   upserts = [],
   removed = [],
   talks = [],
+  completes,
+  isQuiet = false,
 }: Wish): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState, services) => {
     const known = selectCardsByUid(getState());
     const stamp = services.utcNow();
     const changed = await pairWithKnown(services, known, { cause, upserts, stamp });
     const cards = toCardChanges([...changed, ...removed.map((uid) => ({ before: known.get(uid) }))]);
-    if (cards.length === 0 && talks.length === 0) return undefined;
+    if (cards.length === 0 && talks.length === 0 && !completes) return undefined;
     const said = talks.length === 0 ? {} : { talks };
-    const change = newChange(services, { cause, label, cards, at: stamp, ...said });
+    const change = completes
+      ? { ...completes, label, cards, ...said }
+      : newChange(services, { cause, label, cards, at: stamp, ...said });
     const now: CardsNow = { upserts: changed.map(({ after }) => after), removed: [...removed] };
     dispatch(commit(change, now, false));
-    dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
+    if (!isQuiet) dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
     return change;
   };
 }
@@ -96,8 +105,9 @@ function commit(change: Change, now: CardsNow, isReplay: boolean): AppThunk {
     dispatch(bookChanged({ ...now, change, isReplay }));
     services.writer.putChange(change, now.upserts, now.removed);
     void services.search.put(now.upserts, now.removed, selectSettings(getState()).country);
-    const { talks = [] } = change;
-    const isBack = change.state === 'undone';
+    const { talks = [], intake } = change;
+    const isBack = change.state !== 'done';
+    if (isBack && intake !== undefined) void dispatch(removeIntake(intake));
     if (talks.length > 0)
       void dispatch(
         putTalks(

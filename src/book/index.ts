@@ -31,6 +31,19 @@ export { backUpBook, noteBackup, openBackup, restoreBackup, type RestoreOptions 
 export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export { type ImportReport, keepImportReport, readImportReport } from './intake/importReport';
+export { useNewsOf } from './history/useNewsOf';
+export { useZoneOf } from './places/useZoneOf';
+export { guessOwnInWorker } from './clients/mailClient';
+export { type TalksTaken, takeInTalks } from './intake/takeInTalks';
+export { ignoreUnfiled, takeInUnfiled } from './unfiled/changeUnfiled';
+export { type UnfiledNow, useUnfiled } from './unfiled/useUnfiled';
+export { parseJson } from './store/parseJson';
+export type { Services } from './services';
+export { keepApart, mergeInBook, unmerge } from './merging/mergeInBook';
+export { lookForDuplicates, stopLooking } from './merging/lookForDuplicates';
+export { useMergedInto } from './merging/useMergedInto';
+export { useDuplicates } from './merging/useDuplicates';
+export { sendMeeting } from './intake/sendMeeting';
 export { sendCards } from './intake/sendCards';
 export { useListCounts, useListName, useListsOf, useMatching, useOnList } from './lists/useOnList';
 export { selectLists } from './lists/selectLists';
@@ -58,6 +71,8 @@ export {
   type Settings,
   SORT_ORDERS,
   type TableLook,
+  TODAY_PARTS,
+  type TodayPart,
   usualTable,
 } from './settings/settingsSlice';
 export { type Book, getBook } from './startBook';
@@ -71,5 +86,16 @@ export {
   selectSaving,
   selectSetAside,
 } from './status/statusSlice';
-export { type TalksOf, useListRhythms, useTalkOrder, useTalksWith, useToday } from './talks/hooks';
+export {
+  type ListBalance,
+  type TalksOf,
+  useCloseness,
+  useListRhythms,
+  useRhythmBalances,
+  useTalkOrder,
+  useTalksInMonths,
+  useTalksWith,
+  useToday,
+} from './talks/hooks';
+export { type TalkBar, useTalkBars } from './talks/useTalkBars';
 export { selectSummaries, type TalkChange } from './talks/talksSlice';

@@ -1,15 +1,17 @@
 import { type Card, type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
+import { DEMO_ADDRESS } from '@/platform';
 
 import { cardsArrived, changesArrived, rowsRemembered } from './actions';
 import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
 import type { Change } from './history/change';
+import { takeInTalks } from './intake/takeInTalks';
 import { detachPhotos } from './photos/detachPhotos';
 import { piecesOf } from './piecesOf';
 import { rowsReordered, selectOrder, selectRowsByUid } from './rows/rowsSlice';
 import type { Services } from './services';
-import { showSettings } from './settings/changeSettings';
+import { changeSettings, showSettings } from './settings/changeSettings';
 import { rowStyleOf, selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
 import { bookOpened, openFailed, readingChanged, recordsSetAside, selectReading } from './status/statusSlice';
 import type { Written } from './store/bookWriter';
@@ -45,11 +47,19 @@ export function openBook(): AppThunk<Promise<void>> {
       dispatch(rowsReordered({ settings: style, cards: [] }));
       const rows = parseJson(first[KEYS.rows]);
       if (isRowSnapshot(rows, style)) dispatch(rowsRemembered(rows.rows));
-      if (first[KEYS.schema] === null || first[KEYS.schema] === undefined) await dispatch(beginBook());
+      const isNew = first[KEYS.schema] === null || first[KEYS.schema] === undefined;
+      if (isNew) await dispatch(beginBook());
       dispatch(bookOpened());
       await services.yieldToPage();
       const keys = await services.storage.getAllKeys();
-      await dispatch(readAllCards(keys.filter((key) => key.startsWith(KEYS.card))));
+      // A demo is read once its mail is in, too: cards and talks don't change any more by themselves then.
+      const isMore = isNew && services.fetchFirstMail !== undefined;
+      await dispatch(
+        readAllCards(
+          keys.filter((key) => key.startsWith(KEYS.card)),
+          isMore,
+        ),
+      );
       await dispatch(readSummaries(keys.filter((key) => key.startsWith(KEYS.summary))));
       const changes = keys
         .filter((key) => key.startsWith(KEYS.change))
@@ -57,6 +67,10 @@ export function openBook(): AppThunk<Promise<void>> {
         .slice(-CHANGES_AT_START);
       dispatch(changesArrived(await readChanges(services, changes)));
       await dispatch(rememberRows());
+      if (isMore) {
+        await dispatch(takeInFirstMail());
+        dispatch(readingChanged(undefined));
+      }
     } catch (error) {
       dispatch(openFailed(error instanceof Error ? error.message : String(error)));
     }
@@ -80,6 +94,20 @@ function beginBook(): AppThunk<Promise<void>> {
   };
 }
 
+/** Reads the mail and the calendar that a demo begins with; where they don't come it begins without. */
+function takeInFirstMail(): AppThunk<Promise<void>> {
+  return async (dispatch, _, { fetchFirstMail }) => {
+    if (!fetchFirstMail) return;
+    dispatch(changeSettings({ ownAddresses: [DEMO_ADDRESS] }));
+    const options = { source: 'the simulated mailbox', withTexts: true, isQuiet: true };
+    await fetchFirstMail()
+      .then((files) =>
+        dispatch(takeInTalks(files, { ...options, onProgress: () => undefined, onJob: () => undefined })),
+      )
+      .catch(() => undefined);
+  };
+}
+
 /** Talks as they are stored: by month, and what is kept of them for each card. */
 function recordsOf(talks: readonly Talk[]): Record<string, string> {
   const shards = new Map<string, Talk[]>();
@@ -95,7 +123,8 @@ function recordsOf(talks: readonly Talk[]): Record<string, string> {
   return Object.fromEntries([...records(KEYS.talks, shards), ...records(KEYS.summary, summaries)]);
 }
 
-function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
+/** @param isMore - whether something else has still to come in before the book has been read */
+function readAllCards(keys: readonly string[], isMore: boolean): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     const country = selectSettings(getState()).country;
     const remembered = new Set(selectOrder(getState()));
@@ -123,7 +152,7 @@ function readAllCards(keys: readonly string[]): AppThunk<Promise<void>> {
     const known = selectCardsByUid(getState());
     const gone = [...remembered].filter((uid) => !known.get(uid));
     if (gone.length > 0) dispatch(cardsArrived({ upserts: [], removed: gone }));
-    dispatch(readingChanged(undefined));
+    if (!isMore) dispatch(readingChanged(undefined));
   };
 }
 

@@ -1,3 +1,5 @@
+import type { Card } from '@/core/card';
+import type { MergeChoices } from '@/core/merging';
 import type { TextStorage } from '@/platform';
 
 import type { SearchClient } from './clients/searchClient';
@@ -10,6 +12,8 @@ export interface Services {
   readonly writer: BookWriter;
   readonly photos: PhotoCache;
   readonly search: SearchClient;
+  /** Makes one card of each group; the fullest keeps its uid. */
+  readonly mergeCards: (groups: readonly (readonly Card[])[], choices: MergeChoices) => Promise<Card[]>;
   readonly newUid: () => string;
   /** UTCDateTime. */
   readonly utcNow: () => string;
@@ -17,5 +21,7 @@ export interface Services {
   /** Cards that a new book begins with; none for the user's own. */
   readonly fetchFirstCards?: () => Promise<unknown[]>;
   readonly fetchFirstTalks?: () => Promise<unknown[]>;
+  /** Mail and calendars that a new book begins with. */
+  readonly fetchFirstMail?: () => Promise<File[]>;
   readonly yieldToPage: () => Promise<void>;
 }

@@ -1,6 +1,7 @@
 import {
   type BookName,
   fetchDemoCards,
+  fetchDemoMail,
   fetchDemoTalks,
   newUid,
   nowMs,
@@ -13,6 +14,7 @@ import {
 
 import { cardsArrived } from './actions';
 import { type AppStore, makeAppStore } from './appStore';
+import { mergeInWorker } from './clients/duplicatesClient';
 import { startSearchWorker } from './clients/searchClient';
 import { openBook, readNews, rememberRows } from './openBook';
 import { PhotoCache } from './photos/photoCache';
@@ -67,12 +69,13 @@ function startBook(name: BookName): Book {
     writer,
     photos: new PhotoCache(storage),
     search: startSearchWorker(),
+    mergeCards: mergeInWorker,
     newUid,
     utcNow,
     nowMs,
     yieldToPage,
     ...(name === 'cordialis-demo'
-      ? { fetchFirstCards: fetchDemoCards, fetchFirstTalks: fetchDemoTalks }
+      ? { fetchFirstCards: fetchDemoCards, fetchFirstTalks: fetchDemoTalks, fetchFirstMail: fetchDemoMail }
       : {}),
   };
   const store = makeAppStore(services);

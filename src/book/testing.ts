@@ -1,4 +1,6 @@
 import type { Card } from '@/core/card';
+import type * as Merging from '@/core/merging';
+import { emptyPlan } from '@/core/talks';
 import type { TextStorage } from '@/platform';
 
 import { cardsArrived } from './actions';
@@ -51,8 +53,16 @@ export function openTestBook(storage = new MemoryStorage(), first?: readonly Car
       matching: () => Promise.resolve([]),
       onList: () => Promise.resolve([]),
       listsOf: () => Promise.resolve([]),
+      today: () => Promise.resolve(emptyPlan),
       locate: () => Promise.resolve({ cards: [], hasGazetteer: false }),
+      closenessOf: () => Promise.resolve(undefined),
+      zoneOf: () => Promise.resolve(undefined),
       pointOf: () => Promise.resolve(undefined),
+    },
+    // Loaded when a test merges: what it needs is large, and most tests don't.
+    mergeCards: (groups, choices) => {
+      const { mergeGroups } = jest.requireActual<typeof Merging>('@/core/merging');
+      return Promise.resolve(mergeGroups(groups, choices));
     },
     newUid: () => `urn:uuid:00000000-0000-4000-8000-${String((tick += 1)).padStart(12, '0')}`,
     utcNow: () => `2026-11-24T10:00:${String((tick += 1) % 60).padStart(2, '0')}Z`,

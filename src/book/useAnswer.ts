@@ -3,10 +3,16 @@ import { useEffect, useState } from 'react';
 import { selectCardsByUid } from './cards/cardsSlice';
 import { useAppSelector } from './hooks';
 
-/** The latest answer of the search to a question, which is asked again after every change; `key` stands for the question. */
+/**
+ * The latest answer of the search to a question, which is asked again after every change.
+ *
+ * @param key - stands for the question
+ * @param more - something beside the cards that changes the answer
+ */
 export function useAnswer<T>(
   key: string,
   ask: () => Promise<T>,
+  more?: unknown,
 ): { readonly key: string; readonly value: T } | undefined {
   const byUid = useAppSelector(selectCardsByUid);
   const [answer, setAnswer] = useState<{ key: string; value: T }>();
@@ -19,6 +25,6 @@ export function useAnswer<T>(
       isCurrent = false;
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the question
-  }, [byUid, key]);
+  }, [byUid, key, more]);
   return answer;
 }

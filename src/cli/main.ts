@@ -1,10 +1,16 @@
 import { UnusableInput } from './unusableInput';
 import { convert } from './verbs/convert';
+import { duplicates } from './verbs/duplicates';
 import { search } from './verbs/search';
 import { upcoming } from './verbs/upcoming';
 
 /** What the tool can do; a verb takes its arguments and gives the one value that is printed. */
-const VERBS: Readonly<Record<string, (args: readonly string[]) => unknown>> = { convert, search, upcoming };
+const VERBS: Readonly<Record<string, (args: readonly string[]) => unknown>> = {
+  convert,
+  duplicates,
+  search,
+  upcoming,
+};
 
 /** One JSON value on stdout and exit 0; unusable input: one line on stderr and exit 2. */
 function main([verb = '', ...args]: readonly string[]): void {

@@ -71,3 +71,10 @@ test('the demo’s talks are valid, lie in the two years before the day, and are
   expect(new Set(talks.map(({ id }) => id)).size).toBe(talks.length);
   expect(generateTalks('2026-11-24')).toEqual(talks);
 });
+
+test('on every day the book has the same people, leap days and the 29th of a month too', () => {
+  const people = (day: string) => generateBook(day).map((card) => `${card.uid} ${shownAs(card)}`);
+  const first = people('2026-11-25');
+  for (const day of ['2026-11-26', '2026-12-29', '2027-02-28', '2028-02-29'])
+    expect(people(day)).toEqual(first);
+});

@@ -98,8 +98,44 @@ function personCard(index: number, line: string, country: DemoCountry, today: st
   if (index % 11 === 4) card['cordialis.example:rhythm'] = RHYTHMS[index % RHYTHMS.length] ?? MONTHLY;
   if (index % 53 === 7) card['cordialis.example:due'] = dayAfter(today, (index % 5) - 2);
   if (index % 29 === 0) card['cordialis.example:opener'] = 'How did the rehearsal in the new hall go?';
+  Object.assign(card, plannedOf(index, today));
   return card;
 }
+
+/** Appointments and reminders: a few of today, a few to come, one of yesterday that hasn't been noted. */
+function plannedOf(index: number, today: string): Partial<Card> {
+  const [days, title, time, place] = MEETINGS[index] ?? [];
+  const [due, text] = FOLLOW_UPS[index] ?? [];
+  return {
+    ...(days === undefined || title === undefined
+      ? {}
+      : {
+          'cordialis.example:meetings': {
+            [title.toLowerCase().replace(/\W+/g, '-')]: {
+              ...{ title, day: dayAfter(today, days), minutes: 45, place: place ?? '' },
+              time: time ?? '10:00',
+            },
+          },
+        }),
+    ...(due === undefined || text === undefined
+      ? {}
+      : { 'cordialis.example:followUps': { f1: { day: dayAfter(today, due), text } } }),
+  };
+}
+
+type DemoMeeting = readonly [days: number, title: string, time: string, place: string];
+const SEATING: DemoMeeting = [6, 'Seating and lights', '16:30', 'St Brannoc’s Church'];
+const MEETINGS: Readonly<Record<number, DemoMeeting>> = {
+  12: [0, 'Programme for the opening night', '11:00', 'Wexmere Harbour Office'],
+  31: [-1, 'Rehearsal times', '15:00', 'The Old Sail Hall'],
+  44: SEATING,
+  45: SEATING,
+};
+const FOLLOW_UPS: Readonly<Record<number, readonly [days: number, text: string]>> = {
+  18: [0, 'Ask whether the parts have come'],
+  63: [-2, 'Send the signed contract'],
+  80: [5, 'Ask again about the second piano'],
+};
 
 function phonesOf(country: DemoCountry, dice: Dice): NonNullable<Card['phones']> {
   const number = (pattern: string) => pattern.replace(/#/g, () => String(dice.below(10)));
@@ -144,11 +180,13 @@ function datesOf(index: number, today: string, dice: Dice): NonNullable<Card['an
     Date.parse(`${today}T00:00:00Z`) + (index % 37) * 86_400_000 * (index % 5 === 0 ? 7 : 1),
   );
   const birth = { month: day.getUTCMonth() + 1, day: day.getUTCDate() };
+  // Thrown whatever the day: on every day the book has the same people.
+  const [hasYear, year] = [dice.chance(0.75), 1938 + dice.below(66)];
   const dates: NonNullable<Card['anniversaries']> = {
     // No year of birth is a leap year's neighbour by accident: 29 February only comes from a leap day itself.
     d1: {
       kind: 'birth',
-      date: dice.chance(0.75) && birth.day !== 29 ? { year: 1938 + dice.below(66), ...birth } : birth,
+      date: hasYear && birth.day !== 29 ? { year, ...birth } : birth,
     },
   };
   if (dice.chance(0.15)) {

@@ -1,8 +1,11 @@
 /**
  * The demo: an invented book, the same every time it is made on the same day.
  * Standard: cards are JSContact (RFC 9553).
- * Left out for now: unfiled addresses, devices.
+ * Left out for now: devices.
  */
 export { generateBook } from './generateBook';
 export { generateLargeBook } from './generateLargeBook';
+export { generateCalendar, generateMail } from './generateMail';
 export { generateTalks } from './generateTalks';
+export { Dice } from './random';
+export { twinOf } from './twinOf';

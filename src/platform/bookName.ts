@@ -17,6 +17,20 @@ export function fetchDemoTalks(): Promise<unknown[]> {
   return fetchList('/api/demo/talks');
 }
 
+/** The simulated mailbox and calendar of the demo, as files. @throws Error where the hub doesn't answer */
+export function fetchDemoMail(): Promise<File[]> {
+  return Promise.all(
+    ['mailbox.mbox', 'calendar.ics'].map(async (name) => {
+      const response = await fetch(`/api/demo/${name}`);
+      if (!response.ok) throw new Error(`the hub answered ${response.status}`);
+      return new File([await response.blob()], name);
+    }),
+  );
+}
+
+/** The user's own address in the demo. */
+export const DEMO_ADDRESS = 'director@wexmere-festival.example';
+
 async function fetchList(path: string): Promise<unknown[]> {
   const response = await fetch(path);
   if (!response.ok) throw new Error(`the hub answered ${response.status}`);

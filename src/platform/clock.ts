@@ -15,15 +15,25 @@ export function newUid(): string {
 
 /** The day it is where the user is, as an ISO 8601 calendar date. */
 export function localDay(): string {
-  const now = new Date();
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+  return ownMoment(Date.now()).day;
 }
 
 /** The time it is where the user is, as HH:MM. */
 export function localTime(): string {
-  const now = new Date();
-  return `${String(now.getHours()).padStart(2, '0')}:${String(now.getMinutes()).padStart(2, '0')}`;
+  return ownMoment(Date.now()).time;
+}
+
+/** A moment as the user's clock shows it: the day, and the time as HH:MM. @param ms - milliseconds since 1970 */
+export function ownMoment(ms: number): { readonly day: string; readonly time: string } {
+  const at = new Date(ms);
+  const two = (value: number) => String(value).padStart(2, '0');
+  const day = `${String(at.getFullYear()).padStart(4, '0')}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+  return { day, time: `${two(at.getHours())}:${two(at.getMinutes())}` };
+}
+
+/** A day and HH:MM where the user is, as a UTCDateTime. */
+export function utcOf(day: string, time: string): string {
+  return `${new Date(`${day}T${time}:00`).toISOString().slice(0, 19)}Z`;
 }
 
 /** The time it is now in a zone of the IANA database, as "14:05"; undefined for a zone that isn't known. */

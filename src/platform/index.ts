@@ -13,6 +13,7 @@ export * from './image';
 export * from './locale';
 export * from './keyboard';
 export * from './manifest';
+export * from './notify';
 export * from './pageEvents';
 export * from './paths';
 export * from './share';

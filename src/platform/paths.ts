@@ -16,3 +16,8 @@ export function uidFromPath(part: string): string {
   const isUuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(part);
   return isUuid ? `urn:uuid:${part}` : part;
 }
+
+/** The address at which some cards stand side by side. */
+export function comparePath(uids: readonly string[]): string {
+  return `/tidy/compare?cards=${uids.map((uid) => encodeURIComponent(uid)).join(',')}`;
+}

@@ -4,10 +4,13 @@
  * Left out: cards and the store, of which it knows nothing.
  */
 export * from './icons';
+export { type ChartData } from './chart/chartData';
+export { Chart } from './chart/Chart';
 export { Act, NextAct } from './parts/Act';
 export { Choice } from './parts/Choice';
 export { Code } from './parts/Code';
 export { EmptyPlace } from './parts/EmptyPlace';
+export { EvidenceBars } from './parts/EvidenceBars';
 export { Field } from './parts/Field';
 export { LinkAct } from './parts/LinkAct';
 export { linkProps, outsideLinkProps } from './parts/linkProps';

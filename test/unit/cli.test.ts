@@ -89,8 +89,29 @@ test('search gives uids, best first', () => {
   expect(book('search', 'in.vcf', 'nobody').value).toEqual([]);
 });
 
+test('duplicates names the cards that are the same, how sure it is, and why', () => {
+  book('convert', 'in.vcf', 'known.json');
+  const cards = JSON.parse(readFileSync(at('known.json'), 'utf8')) as { uid: string }[];
+  writeFileSync(
+    at('twice.json'),
+    JSON.stringify([...cards, ...cards.map((card) => ({ ...card, uid: `${card.uid}2` }))]),
+  );
+  const { clusters } = book('duplicates', 'twice.json').value as {
+    clusters: { uids: string[]; score: number; reasons: string[] }[];
+  };
+  expect(clusters.map(({ uids }) => uids).sort()).toEqual([
+    ['a', 'a2'],
+    ['b', 'b2'],
+  ]);
+  for (const { score, reasons } of clusters) {
+    expect(score).toBeGreaterThan(0.6);
+    expect(reasons).toContain('same name');
+  }
+  expect(book('duplicates', 'in.vcf').value).toEqual({ clusters: [] });
+});
+
 const faults = [
-  { name: 'an unknown verb', args: ['dance'], says: /usage: book convert\|search/ },
+  { name: 'an unknown verb', args: ['dance'], says: /usage: book convert\|duplicates\|search/ },
   { name: 'no verb at all', args: [], says: /usage/ },
   { name: 'a missing file', args: ['convert', 'gone.vcf', 'x.vcf'], says: /gone\.vcf/ },
   {

@@ -1,16 +1,13 @@
-import { proxy, wrap } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 
 import type { BackupContents, RestoredBackup } from '@/core/backup';
 import type { Card } from '@/core/card';
+import type { Invitation } from '@/core/formats';
 
 import type { FileReport, FilesApi, Progress, WriteChoices } from '../workers/files';
+import { type Job, runJob as runInWorker } from './runJob';
 
-/** A piece of work in a worker of its own, which ends with it. */
-export interface Job<T> {
-  readonly result: Promise<T>;
-  /** Ends the work at once; the result is then rejected. */
-  stop(): void;
-}
+export type { Job } from './runJob';
 
 /** What was read from a file. */
 export type FileContents = FileReport & { readonly cards: readonly Card[] };
@@ -49,6 +46,11 @@ export function writeFileInWorker(
   return runJob((api) => api.write(cards, formatId, options, proxy(onProgress)));
 }
 
+/** Writes an appointment for other people's calendars. */
+export function writeInvitationInWorker(invitation: Invitation) {
+  return runJob((api) => api.writeInvitation(invitation));
+}
+
 /** Packs the whole book into one archive. */
 export function writeBackupInWorker(contents: BackupContents) {
   return runJob((api) => api.writeBackup(contents));
@@ -63,18 +65,7 @@ export function readBackupInWorker(bytes: Uint8Array): Job<RestoredBackup> {
   });
 }
 
-type Remote = ReturnType<typeof wrap<FilesApi>>;
-
-function runJob<T>(work: (api: Remote) => Promise<T>): Job<T> {
-  const worker = new Worker(new URL('../workers/files', import.meta.url));
-  let stop = () => worker.terminate();
-  const result = new Promise<T>((resolve, reject) => {
-    stop = () => {
-      worker.terminate();
-      reject(new Error('stopped'));
-    };
-    worker.onerror = (event) => reject(new Error(event.message));
-    work(wrap<FilesApi>(worker)).then(resolve, reject);
-  }).finally(() => worker.terminate());
-  return { result, stop: () => stop() };
+/** Metro bundles a worker only where it is started as it stands here. */
+function runJob<T>(work: (api: Remote<FilesApi>) => Promise<T>): Job<T> {
+  return runInWorker<FilesApi, T>(() => new Worker(new URL('../workers/files', import.meta.url)), work);
 }

@@ -3,7 +3,7 @@ import { applyEdits, type Card, diffJson, type Direction, type Edit, type Uid } 
 import type { TalkChange } from '../talks/talksSlice';
 
 /** Why the book changed. */
-export type Cause = 'add' | 'edit' | 'delete' | 'import';
+export type Cause = 'add' | 'edit' | 'delete' | 'import' | 'merge';
 
 /** What happened to one card. An added card is kept here only once it has been taken back. */
 export type CardChange =
@@ -23,6 +23,8 @@ export interface Change {
   readonly cards: readonly CardChange[];
   /** Talks that came, went or changed with it. */
   readonly talks?: readonly TalkChange[];
+  /** Names the import of talks that it stands for; they are too many to be listed here. */
+  readonly intake?: string;
   /** Dropped: taken back, and then something else was done instead. */
   readonly state: 'done' | 'undone' | 'dropped';
 }
@@ -83,9 +85,15 @@ export function replayChange(
     return one;
   });
   return {
-    change: { ...change, cards, state: direction === 'forward' ? 'done' : 'undone' },
+    change: { ...change, cards, state: stateAfter(change, direction) },
     upserts,
     removed,
     missed,
   };
+}
+
+/** Talks of an import are gone once they have been taken back: their files have to be read again. */
+function stateAfter({ intake }: Change, direction: Direction): Change['state'] {
+  if (direction === 'forward') return 'done';
+  return intake === undefined ? 'undone' : 'dropped';
 }

@@ -29,6 +29,9 @@ interface WithHistory {
   readonly history: HistoryState;
 }
 
+/** The steps at hand, the oldest first. */
+export const selectHistory = ({ history }: WithHistory): readonly Change[] => history.changes;
+
 /** The step that Undo takes back. */
 export const selectUndoable = ({ history }: WithHistory): Change | undefined =>
   history.changes.findLast(({ state }) => state === 'done');

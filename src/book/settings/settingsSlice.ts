@@ -26,6 +26,13 @@ export const usualTable: TableLook = {
   who: 'all',
 };
 
+/** The parts of Today, in their usual order. */
+export const TODAY_PARTS = [
+  ...(['almanac', 'greetings', 'meetings', 'followUps', 'late', 'due', 'quiet', 'pinned'] as const),
+] as const;
+/** A part of Today. */
+export type TodayPart = (typeof TODAY_PARTS)[number];
+
 /** What the user has set; each value that is missing or damaged falls back to its own default. */
 export const settingsSchema = z.object({
   sortBy: z
@@ -57,6 +64,18 @@ export const settingsSchema = z.object({
   leapDay: z.enum(['february-28', 'march-1']).catch('february-28'),
   /** Gone quiet: how many Today names at most. */
   quietCount: z.number().int().min(0).max(12).catch(4),
+  /** The parts of Today that are shown, in order. */
+  todayParts: z.array(z.enum(TODAY_PARTS)).catch([...TODAY_PARTS]),
+  /** Days after today that the almanac shows. */
+  almanacDays: z.number().int().min(7).max(400).catch(28),
+  /** Whose days Today and the almanac keep: the uid of a list; '' for everybody. */
+  daysOf: z.string().catch(''),
+  /** Whether the browser says once a day what the day asks for. */
+  notifies: z.boolean().catch(false),
+  /** The day on which it last did. */
+  notifiedOn: z.string().catch(''),
+  /** Addresses that are the user's own, in lower case. */
+  ownAddresses: z.array(z.string()).catch([]),
   /** The colours of tags, by the tag in lower case: a place among the theme's ten tones. */
   tagTones: z.record(z.string(), z.number().int().min(0).max(9)).catch({}),
   /** The name of the calendar on the hub; '' where there is none. */

@@ -112,6 +112,56 @@ export class BookWriter {
     return this.writing;
   }
 
+  /**
+   * Puts talks into the shard of a month at once, those that are in it already left out; what is kept of them for each
+   * card goes into the store with them, or not at all.
+   *
+   * @returns those that were new
+   */
+  async addTalks(
+    month: string,
+    talks: readonly Talk[],
+    recordsOf: (added: readonly Talk[]) => Readonly<Record<string, string>>,
+  ): Promise<readonly Talk[]> {
+    await this.flush();
+    return withTabLock(`${this.name}-write`, async () => {
+      const key = `${KEYS.talks}${month}`;
+      const list = parseList(await this.storage.getItem(key));
+      const known = new Set(list.map(({ id }) => id));
+      const added = talks.filter(({ id }) => !known.has(id) && known.add(id));
+      if (added.length === 0) return added;
+      const records = recordsOf(added);
+      await this.storage.setMany({ [key]: JSON.stringify([...list, ...added]), ...records });
+      this.tellOfTalks(month, records);
+      return added;
+    });
+  }
+
+  /** Takes the talks of an import away from a month. @returns those that are gone, and those that stay */
+  async removeIntake(
+    month: string,
+    intake: string,
+  ): Promise<{ readonly gone: readonly StoredTalk[]; readonly left: readonly StoredTalk[] }> {
+    await this.flush();
+    return withTabLock(`${this.name}-write`, async () => {
+      const key = `${KEYS.talks}${month}`;
+      const gone: StoredTalk[] = [];
+      const left: StoredTalk[] = [];
+      for (const talk of parseList(await this.storage.getItem(key)))
+        (talk.intake === intake ? gone : left).push(talk);
+      if (gone.length > 0) {
+        await this.storage.setMany({ [key]: JSON.stringify(left) });
+        this.tellOfTalks(month, {});
+      }
+      return { gone, left };
+    });
+  }
+
+  private tellOfTalks(month: string, records: Readonly<Record<string, string>>): void {
+    const summaries = Object.keys(records).map((key) => key.slice(KEYS.summary.length));
+    this.events.onSaved({ uids: [], changeIds: [], settings: false, months: [month], summaries });
+  }
+
   private async write(): Promise<void> {
     const written = new Set<string>();
     while (this.isBusy) {
@@ -224,11 +274,17 @@ function* firstOf<K, V>(map: ReadonlyMap<K, V>, count: number): Generator<[K, V]
   }
 }
 
+/** A talk as it is stored, before anything of it but its name has been looked at. */
+export interface StoredTalk {
+  readonly id: string;
+  readonly intake?: unknown;
+}
+
 /** A stored shard as it is: what this version can't read is written back as it was. */
-function parseList(text: string | null | undefined): { readonly id: string }[] {
+function parseList(text: string | null | undefined): StoredTalk[] {
   try {
     const list: unknown = JSON.parse(text ?? '[]');
-    return Array.isArray(list) ? (list as { readonly id: string }[]) : [];
+    return Array.isArray(list) ? (list as StoredTalk[]) : [];
   } catch {
     return [];
   }

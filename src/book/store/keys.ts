@@ -15,6 +15,8 @@ export const KEYS = {
   talks: 'talks:',
   /** What is kept at hand of all talks with a card. */
   summary: 'talksum:',
+  /** An address that was written to and has no card. */
+  unfiled: 'unfiled:',
   aside: 'aside:',
   /** What the last import did. */
   importReport: 'importReport',

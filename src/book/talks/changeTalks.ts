@@ -26,11 +26,21 @@ import {
 /** Shows talks as they are now, keeps what is known of them all up to date, and has both written. */
 export function putTalks(changes: readonly TalkChange[]): AppThunk<Promise<void>> {
   return (dispatch, _, services) => {
-    // One after the other: a summary is made of the one before it.
-    const turn = (turns.get(services) ?? Promise.resolve()).then(() => dispatch(putNow(changes)));
-    turns.set(services, turn);
-    return turn;
+    return inTurn(services, () => dispatch(putNow(changes)));
   };
+}
+
+/** Changes of talks go one after the other: a summary is made of the one before it. */
+export function inTurn<T>(services: Services, work: () => Promise<T>): Promise<T> {
+  const turn = (turns.get(services) ?? Promise.resolve()).then(work);
+  turns.set(
+    services,
+    turn.then(
+      () => undefined,
+      () => undefined,
+    ),
+  );
+  return turn;
 }
 
 const turns = new WeakMap<Services, Promise<void>>();

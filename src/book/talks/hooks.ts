@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
 
-import type { Uid } from '@/core/card';
+import type { Card, Uid } from '@/core/card';
 import {
-  planToday,
+  balanceOf,
   rankCloseness,
   type Rhythm,
+  type RhythmBalance,
   type Talk,
   type TalkSummary,
   talksWith,
@@ -12,7 +13,6 @@ import {
 } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
 
-import { selectCardsByUid } from '../cards/cardsSlice';
 import { useAppDispatch, useAppSelector, useServices } from '../hooks';
 import { selectLists } from '../lists/selectLists';
 import { selectOrder } from '../rows/rowsSlice';
@@ -60,6 +60,23 @@ export function useTalksWith(uid: Uid): TalksOf {
   return { talks, count: summary?.count ?? 0, more };
 }
 
+/** All talks of some months, with anybody. Follows every change; undefined until the months have been read. */
+export function useTalksInMonths(months: readonly string[]): readonly Talk[] | undefined {
+  const dispatch = useAppDispatch();
+  const shards = useAppSelector(selectShards);
+  const isOpen = useAppSelector(selectIsOpen);
+  const key = months.join(' ');
+  useEffect(() => {
+    if (isOpen) void dispatch(readShards(key.split(' ').filter(Boolean)));
+  }, [dispatch, isOpen, key]);
+  return useMemo(() => {
+    const wanted = key.split(' ').filter(Boolean);
+    return wanted.every((month) => shards[month])
+      ? wanted.flatMap((month) => shards[month] ?? [])
+      : undefined;
+  }, [key, shards]);
+}
+
 /** Closeness of everybody there were talks with. */
 function closenessOf(summaries: UidMap<TalkSummary>, today: string): ReadonlyMap<Uid, number> {
   const known = summaries.uids().flatMap((uid) => {
@@ -67,6 +84,14 @@ function closenessOf(summaries: UidMap<TalkSummary>, today: string): ReadonlyMap
     return summary ? [[uid, summary] as const] : [];
   });
   return rankCloseness(known, today);
+}
+
+/** Closeness of one card, 0 to 100 by rank; undefined where there was no talk, or until it is known. */
+export function useCloseness(uid: Uid): number | undefined {
+  const { search } = useServices();
+  const summaries = useAppSelector(selectSummaries);
+  const answer = useAnswer(uid, () => search.closenessOf(uid, localDay()), summaries);
+  return answer?.key === uid ? answer.value : undefined;
 }
 
 /** The rhythms that lists bring to those on them, by uid. */
@@ -90,28 +115,51 @@ export function useListRhythms(): ReadonlyMap<Uid, readonly Rhythm[]> {
 
 const NO_RHYTHMS: ReadonlyMap<Uid, readonly Rhythm[]> = new Map();
 
-/** What the day asks for; nothing until the book has been read. @param ahead - days after today that are looked at */
-export function useToday(ahead: number): TodayPlan {
-  const cards = useAppSelector(selectCardsByUid);
+/**
+ * What the day asks for, worked out in the worker; undefined until the book has been read.
+ *
+ * @param ahead - days after today that are looked at; undefined for as many as the user has set
+ */
+export function useToday(ahead?: number): TodayPlan | undefined {
+  const { search } = useServices();
+  const { leapDay, quietCount, almanacDays, daysOf } = useAppSelector(selectSettings);
   const summaries = useAppSelector(selectSummaries);
-  const { leapDay, quietCount } = useAppSelector(selectSettings);
-  const rhythms = useListRhythms();
-  const today = localDay();
   const isRead = useAppSelector((state) => selectIsOpen(state) && selectReading(state) === undefined);
-  return useMemo(() => {
-    const closeness = closenessOf(summaries, today);
-    // The whole book is gone through, which is not to be done anew for every piece of it that is read.
-    const known = isRead ? cards.values() : [];
-    return planToday(
-      known.map((card) => ({
-        card,
-        summary: summaries.get(card.uid),
-        closeness: closeness.get(card.uid) ?? 0,
-        rhythms: rhythms.get(card.uid) ?? [],
-      })),
-      { today, leapDay, quietCount, ahead },
-    );
-  }, [ahead, cards, isRead, leapDay, quietCount, rhythms, summaries, today]);
+  const list = daysOf === '' ? undefined : daysOf;
+  const question = { today: localDay(), leapDay, quietCount, ahead: ahead ?? almanacDays, list };
+  const answer = useAnswer(
+    JSON.stringify([question, isRead]),
+    () => (isRead ? search.today(question) : Promise.resolve(undefined)),
+    summaries,
+  );
+  return answer?.value;
+}
+
+/** How each list's rhythm is kept by those on it; lists without a going rhythm have none. */
+export function useRhythmBalances(): readonly ListBalance[] {
+  const { search } = useServices();
+  const lists = useAppSelector(selectLists);
+  const summaries = useAppSelector(selectSummaries);
+  const going = lists.filter(({ 'cordialis.example:rhythm': rhythm }) => rhythm && rhythm.paused !== true);
+  const answer = useAnswer(
+    JSON.stringify(going.map(({ uid, 'cordialis.example:rhythm': rhythm }) => [uid, rhythm])),
+    async () => {
+      const today = localDay();
+      const members = await Promise.all(going.map(({ uid }) => search.onList(uid, today)));
+      return going.flatMap((list, i): ListBalance[] => {
+        const rhythm = list['cordialis.example:rhythm'];
+        const last = (members[i] ?? []).map((uid) => summaries.get(uid));
+        return rhythm ? [{ list, ...balanceOf(rhythm, last, today) }] : [];
+      });
+    },
+    summaries,
+  );
+  return answer?.value ?? [];
+}
+
+/** A list and how its rhythm is kept. */
+export interface ListBalance extends RhythmBalance {
+  readonly list: Card;
 }
 
 /** The order of the Book where talks decide it; undefined where they don't. */

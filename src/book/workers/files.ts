@@ -4,7 +4,14 @@ import { unzipSync, zipSync } from 'fflate';
 import { type BackupContents, readBackup, type RestoredBackup, writeBackup } from '@/core/backup';
 import type { Card } from '@/core/card';
 import { formatHeading, parseHeading } from '@/core/columns';
-import { findFormat, getFormat, type Problem, type WriteOptions } from '@/core/formats';
+import {
+  findFormat,
+  getFormat,
+  type Invitation,
+  type Problem,
+  writeInvitation,
+  type WriteOptions,
+} from '@/core/formats';
 import { csvHeadings, guessColumns, readRows, readTable } from '@/core/tables';
 
 import { type UnpackedFile, unpackFile } from './unpackFile';
@@ -47,6 +54,7 @@ export interface FilesApi {
   headings(cards: readonly Card[]): string[];
   writeBackup(contents: BackupContents): Promise<Uint8Array>;
   readBackup(bytes: Uint8Array): Promise<RestoredBackup | { readonly fault: string }>;
+  writeInvitation(invitation: Invitation): string;
   write(cards: readonly Card[], formatId: string, options: WriteChoices, onProgress: Progress): string;
 }
 
@@ -76,6 +84,7 @@ const api: FilesApi = {
       };
     }
   },
+  writeInvitation,
   write: (cards, formatId, options, onProgress) => {
     const format = getFormat(formatId);
     if (!format) throw new RangeError(`there is no format ${formatId}`);

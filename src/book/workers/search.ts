@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import lookUpZone from 'tz-lookup';
 
 import type { Card, Uid } from '@/core/card';
 import { Gazetteer, readGazetteer } from '@/core/places';
@@ -11,10 +12,15 @@ import {
   SearchIndex,
   toSearchDoc,
 } from '@/core/search';
-import type { TalkSummary } from '@/core/talks';
+import { DayBook, type DayQuestion, type TalkSummary, type TodayPlan } from '@/core/talks';
 import { fetchGazetteer } from '@/platform/gazetteer';
 
 const index = new SearchIndex();
+const days = new DayBook({
+  summaries: index.talks,
+  closeness: (today) => index.closeness(today),
+  membersOf: (list, today) => index.onList(list, today),
+});
 let gazetteer: Promise<boolean> | undefined;
 
 /** Where all cards are, as far as it is known. */
@@ -37,8 +43,14 @@ export interface SearchApi {
   onList(uid: Uid, today: string): Promise<Uid[]>;
   /** The lists that a card is on. */
   listsOf(uid: Uid, today: string): Promise<Uid[]>;
+  /** What a day asks for. */
+  today(question: DayQuestion): Promise<TodayPlan>;
+  /** Closeness of a card, 0 to 100; undefined where there was no talk. */
+  closenessOf(uid: Uid, today: string): number | undefined;
   /** Where the cards are. */
   locate(): Promise<WhereCards>;
+  /** The IANA time zone where somebody is, by their first address; undefined where it says no more than a country. */
+  zoneOf(uid: Uid): Promise<string | undefined>;
   /** A place by its name, or that of a card. */
   pointOf(name: string): Promise<NamedPoint | undefined>;
 }
@@ -66,6 +78,7 @@ const api: SearchApi = {
   put: (cards, removed, country) => {
     for (const uid of removed) index.remove(uid);
     for (const card of cards) index.add(toSearchDoc(card, country));
+    days.put(cards, removed);
     return index.size;
   },
   putTalks: (summaries) => index.putTalks(summaries),
@@ -86,9 +99,19 @@ const api: SearchApi = {
     await readyFor();
     return index.listsOf(uid, today);
   },
+  today: async (question) => {
+    await readyFor();
+    return days.plan(question);
+  },
+  closenessOf: (uid, today) => index.closeness(today).get(uid),
   locate: async () => {
     const hasGazetteer = await needGazetteer();
     return { cards: index.spots(), hasGazetteer };
+  },
+  zoneOf: async (uid) => {
+    await needGazetteer();
+    const spot = index.spotOf(uid);
+    return spot && spot.by !== 'country' ? lookUpZone(spot.lat, spot.lon) : undefined;
   },
   pointOf: async (name) => {
     await needGazetteer();

@@ -41,6 +41,29 @@ test('the order of cards does not change a byte', async () => {
   expect(await write(card('a'), card('b'))).toEqual(await write(card('b'), card('a')));
 });
 
+test('the order of properties does not change a byte either', async () => {
+  const meeting = { title: 'Fee', day: '2026-12-01', minutes: 45, time: '10:00' };
+  const turned = Object.fromEntries(Object.entries(meeting).reverse()) as typeof meeting;
+  const talk: Talk = {
+    ...{ id: '1', kind: 'call', day: '2026-11-01' },
+    direction: 'out',
+    with: ['a'],
+    said: '',
+  };
+  const write = (one: typeof meeting, said: Talk) =>
+    writeBackup(
+      {
+        cards: [{ ...card('a'), 'cordialis.example:meetings': { m: one } }],
+        talks: [said],
+        settings: {},
+        made,
+      },
+      sha256,
+    );
+  const turnedTalk = Object.fromEntries(Object.entries(talk).reverse()) as Talk;
+  expect(await write(turned, turnedTalk)).toEqual(await write(meeting, talk));
+});
+
 test('the list names each file with its size and its hash', async () => {
   const files = await writeBackup({ cards: [card('a')], settings: {}, made }, sha256);
   const manifest = JSON.parse(decodeUtf8(files['manifest.json'] ?? new Uint8Array()) ?? '') as {

@@ -1,5 +1,5 @@
-import type { Card } from '../card';
-import type { Talk } from '../talks';
+import { type Card, parseCard } from '../card';
+import { parseTalk, type Talk } from '../talks';
 import { encodeUtf8 } from '../text';
 import { BACKUP_FORMAT, BACKUP_VERSION, type BackupManifest, type Sha256 } from './manifest';
 
@@ -18,8 +18,8 @@ export interface BackupContents {
 export type BackupFiles = Readonly<Record<string, Uint8Array>>;
 
 /**
- * Makes the files of a backup. The same book always gives the same bytes: cards stand in the order
- * of their uids, talks in that of their ids.
+ * Makes the files of a backup. The same book always gives the same bytes: cards stand in the order of their uids, talks
+ * in that of their ids, and the properties of both in the order of their schemas, however they have come about.
  */
 export async function writeBackup(
   { cards, talks = [], settings, made }: BackupContents,
@@ -28,8 +28,8 @@ export async function writeBackup(
   const sorted = [...cards].sort((a, b) => (a.uid < b.uid ? -1 : Number(a.uid > b.uid)));
   const said = [...talks].sort((a, b) => (a.id < b.id ? -1 : Number(a.id > b.id)));
   const files: Record<string, Uint8Array> = {
-    'cards.json': linesOf(sorted),
-    'talks.json': linesOf(said),
+    'cards.json': linesOf(sorted.map(cardInOrder)),
+    'talks.json': linesOf(said.map((talk) => parseTalk(talk) ?? talk)),
     'settings.json': encodeUtf8(`${JSON.stringify(settings, null, 2)}\n`),
   };
   const listed: BackupManifest['files'][number][] = [];
@@ -43,6 +43,11 @@ export async function writeBackup(
     files: listed,
   };
   return { 'manifest.json': encodeUtf8(`${JSON.stringify(manifest, null, 2)}\n`), ...files };
+}
+
+function cardInOrder(card: Card): Card {
+  const parsed = parseCard(card);
+  return parsed.kind === 'card' ? parsed.card : card;
 }
 
 /** A JSON array with an entry a line. */

@@ -4,13 +4,14 @@
  * Left out: numbers (core/phone, whose numbering plans are large), formats (core/formats), search (core/search), anything that needs a second card.
  */
 export * from './date';
+export { dayNumberOf, formatDayNumber, parseDayNumber } from './dayNumber';
 export { formatAddress, placeOf } from './formatAddress';
 export * from './name';
 export { formatLanguage, parseLanguage } from './languageName';
 export { monthName } from './monthName';
 export { newCard } from './newCard';
 export { type Collection, ID_PREFIXES, nextId } from './nextId';
-export { type LeapDayRule, type NextAnniversary, nextAnniversary } from './nextAnniversary';
+export { type LeapDayRule, type NextAnniversary, nextAnniversary, nextRound } from './nextAnniversary';
 export * from './patch';
 export { portraitOf, portraitsOf } from './portraitOf';
 export { type Preferable, preferEntry, preferredEntry } from './preferEntry';

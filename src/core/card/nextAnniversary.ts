@@ -1,4 +1,5 @@
 import { daysInMonth } from './date';
+import { dayNumberOf, formatDayNumber, parseDayNumber, yearOfDay } from './dayNumber';
 import type { PartialDate } from './schema/types';
 
 /** Where 29 February is kept in a year without one. */
@@ -14,8 +15,6 @@ export interface NextAnniversary {
   readonly years?: number;
 }
 
-const DAY_MS = 86_400_000;
-
 /**
  * The next time that a day of the year comes round, today included. Gregorian calendar, ISO 8601.
  *
@@ -27,26 +26,43 @@ export function nextAnniversary(
   today: string,
   leapDay: LeapDayRule = 'february-28',
 ): NextAnniversary | undefined {
+  const now = parseDayNumber(today);
+  const next = nextRound(date, now, leapDay);
+  if (!next) return undefined;
+  const years = date.year === undefined ? 0 : next.year - date.year;
+  return {
+    day: formatDayNumber(next.at),
+    daysAway: next.at - now,
+    ...(years > 0 ? { years } : {}),
+  };
+}
+
+/** The next time that a day of the year comes round, in numbers. */
+export interface NextRound {
+  /** The number of the day (dayNumberOf). */
+  readonly at: number;
+  readonly year: number;
+}
+
+/**
+ * As nextAnniversary, in numbers: for whoever goes through many days.
+ *
+ * @param now - the number of today
+ */
+export function nextRound(date: PartialDate, now: number, leapDay: LeapDayRule): NextRound | undefined {
   const { month, day } = date;
   if (month === undefined || day === undefined) return undefined;
-  const now = Date.parse(`${today}T00:00:00Z`);
-  const thisYear = Number(today.slice(0, 4));
-  for (const year of [thisYear, thisYear + 1]) {
+  const thisYear = yearOfDay(now);
+  for (let year = thisYear; year <= thisYear + 1; year += 1) {
     const at = dayInYear(year, month, day, leapDay);
-    if (at < now || (date.year !== undefined && year < date.year)) continue;
-    const years = date.year === undefined ? 0 : year - date.year;
-    return {
-      day: new Date(at).toISOString().slice(0, 10),
-      daysAway: Math.round((at - now) / DAY_MS),
-      ...(years > 0 ? { years } : {}),
-    };
+    if (at >= now && (date.year === undefined || year >= date.year)) return { at, year };
   }
   return undefined;
 }
 
-/** The moment a day of some year begins in UTC, in milliseconds since 1970. */
+/** The number of the day on which a day of the year is kept in some year. */
 function dayInYear(year: number, month: number, day: number, leapDay: LeapDayRule): number {
   const isMissing = month === 2 && day === 29 && daysInMonth(2, year) === 28;
-  if (!isMissing) return Date.UTC(year, month - 1, day);
-  return leapDay === 'march-1' ? Date.UTC(year, 2, 1) : Date.UTC(year, 1, 28);
+  if (!isMissing) return dayNumberOf(year, month, day);
+  return leapDay === 'march-1' ? dayNumberOf(year, 3, 1) : dayNumberOf(year, 2, 28);
 }

@@ -1,5 +1,13 @@
-import { type Card, type LeapDayRule, nextAnniversary, toPartialDate, type Uid } from '../card';
-import { addDays } from './dayCount';
+import {
+  type Anniversary,
+  type Card,
+  formatDayNumber,
+  type LeapDayRule,
+  nextRound,
+  parseDayNumber,
+  toPartialDate,
+  type Uid,
+} from '../card';
 
 /** A day on a card that comes round in the window. */
 export interface UpcomingDay {
@@ -26,26 +34,25 @@ export interface UpcomingOptions {
  * All days of some cards that come round from day 0 to day N, both included, nearest first; in a window of more than
  * a year a day may come round more than once.
  */
-export function findUpcoming(cards: readonly Card[], options: UpcomingOptions): UpcomingDay[] {
-  const found = cards.flatMap((card) =>
-    Object.values(card.anniversaries ?? {}).flatMap(({ kind, date }) =>
-      roundsOf(toPartialDate(date), options).map((round) => ({ uid: card.uid, kind, ...round })),
-    ),
-  );
+export function findUpcoming(
+  cards: readonly Pick<Card, 'uid' | 'anniversaries'>[],
+  options: UpcomingOptions,
+): UpcomingDay[] {
+  const { from, days, leapDay = 'february-28' } = options;
+  const first = parseDayNumber(from);
+  const found: UpcomingDay[] = [];
+  for (const { uid, anniversaries } of cards)
+    for (const id in anniversaries) {
+      const { kind, date } = anniversaries[id] as Anniversary;
+      const partial = toPartialDate(date);
+      for (let now = first; ;) {
+        const next = nextRound(partial, now, leapDay);
+        if (!next || next.at - first > days) break;
+        const years = partial.year === undefined ? null : next.year - partial.year;
+        found.push({ uid, kind, date: formatDayNumber(next.at), years, daysAway: next.at - first });
+        // On with the day after.
+        now = next.at + 1;
+      }
+    }
   return found.sort((a, b) => a.daysAway - b.daysAway || (a.uid < b.uid ? -1 : Number(a.uid > b.uid)));
-}
-
-function roundsOf(date: ReturnType<typeof toPartialDate>, { from, days, leapDay }: UpcomingOptions) {
-  const rounds: Omit<UpcomingDay, 'uid' | 'kind'>[] = [];
-  let today = from;
-  let passed = 0;
-  for (;;) {
-    const next = nextAnniversary(date, today, leapDay);
-    if (!next || passed + next.daysAway > days) return rounds;
-    const daysAway = passed + next.daysAway;
-    rounds.push({ date: next.day, years: date.year === undefined ? null : (next.years ?? 0), daysAway });
-    // On with the day after.
-    today = addDays(next.day, 1);
-    passed = daysAway + 1;
-  }
 }

@@ -4,4 +4,5 @@
  * Left out: whom to greet, and how.
  */
 export { addDays, addMonths, daysBetween } from './dayCount';
+export { DAY_NAMES } from './dayNames';
 export { findUpcoming, type UpcomingDay } from './findUpcoming';

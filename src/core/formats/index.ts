@@ -15,3 +15,5 @@ export type {
 } from './format';
 export { findFormat, FORMATS, getFormat } from './registry';
 export { decodeUtf8, encodeUtf8 } from '../text';
+
+export { type Invitation, writeInvitation } from './icalendar';

@@ -3,5 +3,5 @@
  * Standard: a small part of CommonMark, chosen so that a note reads well as plain text too.
  * Left out: headings, tables, pictures, HTML, which stays text.
  */
-export { linkToCard } from './cardLinks';
+export { linkToCard, relinkNote } from './cardLinks';
 export { type NoteBlock, noteHasLinks, type NoteSpan, parseNote } from './parseNote';

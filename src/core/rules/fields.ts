@@ -16,6 +16,7 @@ export const FIELDS = [
   'own',
   'relation',
   'note',
+  'talk',
 ] as const;
 
 /** One of the fields. */

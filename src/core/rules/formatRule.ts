@@ -20,6 +20,7 @@ export const FIELD_WORDS: Readonly<Record<Field | 'any', string>> = {
   own: 'own field',
   relation: 'related card',
   note: 'note',
+  talk: 'talk',
 };
 
 /** Our words for days that come round. */

@@ -18,6 +18,13 @@ export interface Slot {
   rank: number;
 }
 
+/** Closeness of everybody on a day, and whether the slots have it yet. */
+interface Ranks {
+  readonly today: string;
+  readonly byUid: ReadonlyMap<Uid, number>;
+  readonly areInSlots: boolean;
+}
+
 /**
  * The cards of a search by place, with the words that lead to them. Adding, replacing and removing need no
  * rebuilding; a place is not given twice, so what leads to one that is empty leads nowhere.
@@ -33,7 +40,7 @@ export class CardTable {
   readonly relatedTo = new Map<Uid, Set<number>>();
   /** What is known of talks, by uid; of cards that aren't here as well. */
   readonly talks = new Map<Uid, TalkSummary>();
-  private ranks: { readonly today: string; readonly byUid: ReadonlyMap<Uid, number> } | undefined;
+  private ranks: Ranks | undefined;
   private readonly places = new Map<Uid, number>();
   private gazetteer: Gazetteer | undefined;
   private where: Whereabouts | undefined;
@@ -46,16 +53,28 @@ export class CardTable {
   putTalks(summaries: readonly (readonly [Uid, TalkSummary | undefined])[]): void {
     this.ranks = undefined;
     for (const [uid, summary] of summaries) {
+      const before = this.talks.get(uid)?.words?.join(' ');
       if (summary) this.talks.set(uid, summary);
       else this.talks.delete(uid);
+      const doc = this.slots[this.places.get(uid) ?? -1]?.doc;
+      // Its words lead to a card only as long as they are said of it.
+      if (doc && before !== summary?.words?.join(' ')) this.add(doc);
     }
   }
 
   /** Gives every slot its closeness of a day; done once a day, and after talks, not with every question. */
   rankSlots(today: string): void {
-    if (this.ranks?.today === today) return;
-    this.ranks = { today, byUid: rankCloseness(this.talks, today) };
-    for (const slot of this.slots) if (slot) slot.rank = this.ranks.byUid.get(slot.doc.uid) ?? 0;
+    if (this.ranks?.today === today && this.ranks.areInSlots) return;
+    const byUid = this.closeness(today);
+    for (const slot of this.slots) if (slot) slot.rank = byUid.get(slot.doc.uid) ?? 0;
+    this.ranks = { today, byUid, areInSlots: true };
+  }
+
+  /** Closeness of everybody there were talks with on a day, worked out once. */
+  closeness(today: string): ReadonlyMap<Uid, number> {
+    if (this.ranks?.today !== today)
+      this.ranks = { today, byUid: rankCloseness(this.talks, today), areInSlots: false };
+    return this.ranks.byUid;
   }
 
   /** Where the cards are, as far as the gazetteer that was given knows it. */
@@ -75,7 +94,8 @@ export class CardTable {
   }
 
   /** Adds a card, in place of what was known of it. */
-  add(doc: SearchDoc): void {
+  add(bare: SearchDoc): void {
+    const doc = withTalkWords(bare, this.talks.get(bare.uid)?.words);
     this.remove(doc.uid);
     this.where = undefined;
     let filled = 0;
@@ -107,6 +127,14 @@ export class CardTable {
     this.places.delete(uid);
     this.lists.delete(uid);
   }
+}
+
+/** A card with the words of its talks: #keywords one by one, the others together, as the value of a talk. */
+function withTalkWords(doc: SearchDoc, words: readonly string[] = []): SearchDoc {
+  const others = doc.values.filter(([field]) => field !== 'talk');
+  if (words.length === 0) return others.length === doc.values.length ? doc : { ...doc, values: others };
+  const talks = words.map((word) => ['talk', word] as const);
+  return { ...doc, values: [...others, ...talks] };
 }
 
 /** Place and field in one number, as words lead to it. */

@@ -280,3 +280,18 @@ test('talks limit a search: by when and how; and who is close comes first of tho
   some.putTalks([['Bo Quast', undefined]]);
   expect(found('quast met this year')).toEqual([]);
 });
+
+test('what was said is found: #keywords and the words of talks, as long as they are on record', () => {
+  const talk = { id: '1', kind: 'call', day: '2026-11-01', direction: 'out' } as const;
+  const one = summarise([{ ...talk, with: ['a'], said: 'The insurance of the viola. #customs' }]);
+  const index = new SearchIndex();
+  index.add({ uid: 'a', shown: 'Bo Quast', values: [['name', 'Bo Quast']], digits: [] });
+  index.putTalks([['a', one]]);
+  for (const query of ['insur', 'customs', 'bo viola'])
+    expect(index.query(query).map(({ uid, field }) => [uid, field])).toEqual([['a', 'talk']]);
+  // A card that changes keeps what was said; a talk that is gone does not.
+  index.add({ uid: 'a', shown: 'Bo Quast', values: [['name', 'Bo Quast']], digits: [] });
+  expect(index.query('insurance')).toHaveLength(1);
+  index.putTalks([['a', undefined]]);
+  expect(index.query('insurance')).toEqual([]);
+});

@@ -1,6 +1,7 @@
 import type { Uid } from '../card';
 import { distanceKm, type Gazetteer, type Point, type Spot } from '../places';
 import { asksForPlaces, type DocKind, type Field, FIELDS, isGroup, type Rule } from '../rules';
+import type { TalkSummary } from '../talks';
 import { foldedWords, foldText } from '../text';
 import { CardTable, fieldIn, placeIn } from './cardTable';
 import { maxTypos } from './nearness';
@@ -41,7 +42,7 @@ export interface QueryOptions {
 }
 
 /** How much a find in each field counts, in the order of FIELDS. Ours. */
-const WEIGHTS = [10, 8, 7, 6, 5, 4, 3, 3, 3, 2.5, 2, 2, 2, 2, 1.5, 1.5];
+const WEIGHTS = [10, 8, 7, 6, 5, 4, 3, 3, 3, 2.5, 2, 2, 2, 2, 1.5, 1.5, 1.2];
 
 /** A whole word counts more than its beginning. Ours. */
 const WHOLE_WORD = 1.5;
@@ -101,6 +102,16 @@ export class SearchIndex {
     });
   }
 
+  /** What is known of talks, by uid; it changes with what is taken on. */
+  get talks(): ReadonlyMap<Uid, TalkSummary> {
+    return this.table.talks;
+  }
+
+  /** Closeness of everybody there were talks with, 0 to 100. */
+  closeness(today: string): ReadonlyMap<Uid, number> {
+    return this.table.closeness(today);
+  }
+
   /** Takes on what is known of talks with some cards. */
   putTalks(summaries: Parameters<CardTable['putTalks']>[0]): void {
     this.table.putTalks(summaries);
@@ -124,6 +135,12 @@ export class SearchIndex {
       const [spot] = this.table.whereabouts.spotsOf(slot.doc);
       return spot ? [{ uid: slot.doc.uid, spot }] : [];
     });
+  }
+
+  /** Where a card is: the first spot that is known. */
+  spotOf(uid: Uid): Spot | undefined {
+    const slot = this.table.slots[this.table.placeOf(uid) ?? -1];
+    return slot ? this.table.whereabouts.spotsOf(slot.doc)[0] : undefined;
   }
 
   /** A place by its name. */

@@ -9,3 +9,4 @@ export { cardValues } from './cardValues';
 export { type Reach, reachOf } from './reachOf';
 export { safeUri } from './safeUri';
 export { greetingFor, type GreetedKind } from './greeting';
+export { type BriefLine, briefLines } from './briefLines';

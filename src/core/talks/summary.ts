@@ -1,7 +1,8 @@
 import { z } from 'zod';
 
 import { daysBetween } from '../days';
-import { monthOf, type Talk, TALK_KINDS, type TalkKind } from './talk';
+import { foldedWords } from '../text';
+import { keywordsOf, monthOf, type Talk, TALK_KINDS, type TalkKind } from './talk';
 
 /** Days in which a talk comes to weigh half. */
 export const HALF_LIFE_DAYS = 180;
@@ -37,6 +38,11 @@ export const summarySchema = z.object({
   /** Weights of talks begun by the user and by the other, as they are on the day `last`. */
   out: z.number(),
   in: z.number(),
+  /**
+   * What is to be found of what was said: #keywords with their mark, and of talks noted by hand all words, folded.
+   * Ascending. Those of imports are left out, as they would be far too many.
+   */
+  words: z.array(z.string()).exactOptional(),
 });
 
 /** What is kept at hand of all talks with somebody. */
@@ -49,10 +55,11 @@ export function withTalk(summary: TalkSummary | undefined, talk: Talk): TalkSumm
     out: talk.direction === 'in' ? 0 : weight,
     in: talk.direction === 'out' ? 0 : weight,
   };
+  const words = withWords(summary?.words, talk);
   if (!summary) {
     return {
       ...{ count: 1, kinds: { [talk.kind]: 1 }, first: talk.day, last: talk.day, lastKind: talk.kind },
-      ...{ lastOf: { [talk.kind]: talk.day }, days: [talk.day], months: [monthOf(talk)], ...own },
+      ...{ lastOf: { [talk.kind]: talk.day }, days: [talk.day], months: [monthOf(talk)], ...own, ...words },
     };
   }
   const isLater = talk.day >= summary.last;
@@ -69,6 +76,7 @@ export function withTalk(summary: TalkSummary | undefined, talk: Talk): TalkSumm
     months: withOne(summary.months, monthOf(talk)),
     out: summary.out * before + own.out * now,
     in: summary.in * before + own.in * now,
+    ...words,
   };
 }
 
@@ -94,6 +102,19 @@ export function usualGap({ days }: Pick<TalkSummary, 'days'>): number | undefine
   return gaps.length % 2 === 1
     ? gaps[Math.floor(middle)]
     : ((gaps[middle - 1] ?? 0) + (gaps[middle] ?? 0)) / 2;
+}
+
+/** Letters of a word that is worth being found by. */
+const MIN_LETTERS = 3;
+
+function withWords(known: readonly string[] | undefined, talk: Talk): Pick<TalkSummary, 'words'> {
+  const text = `${talk.about ?? ''} ${talk.said}`;
+  if (text === ' ') return known ? { words: [...known] } : {};
+  const marked = keywordsOf(text).map((word) => `#${word}`);
+  const plain =
+    talk.intake === undefined ? foldedWords(text).filter((word) => word.length >= MIN_LETTERS) : [];
+  const words = new Set([...(known ?? []), ...marked, ...plain]);
+  return words.size === 0 ? {} : { words: [...words].sort() };
 }
 
 function laterOf(before: string | undefined, day: string): string {

@@ -12,6 +12,16 @@ export const DIRECTIONS = ['out', 'in', 'both'] as const;
 /** One of them. */
 export type Direction = (typeof DIRECTIONS)[number];
 
+/** A file that was part of a talk; its bytes lie in the store under `blobId`, or are with it as a data: URI. */
+const talkFileSchema = z.object({
+  name: z.string(),
+  blobId: z.string().exactOptional(),
+  uri: z.string().exactOptional(),
+});
+
+/** A file that was part of a talk. */
+export type TalkFile = z.infer<typeof talkFileSchema>;
+
 /** One conversation on record. */
 export const talkSchema = z.object({
   id: z.string().min(1),
@@ -28,6 +38,11 @@ export const talkSchema = z.object({
   with: z.array(z.string()).min(1),
   /** What was said, in the simple formatting of notes; '' for nothing. */
   said: z.string(),
+  /** What it was about, in a line: the subject of a mail, the title of an appointment. */
+  about: z.string().exactOptional(),
+  files: z.array(talkFileSchema).exactOptional(),
+  /** Names the import that it came with; none for a talk that was noted by hand. */
+  intake: z.string().exactOptional(),
 });
 
 /** One conversation on record. */

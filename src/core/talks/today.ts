@@ -1,44 +1,33 @@
-import type { Card, LeapDayRule, Uid } from '../card';
-import { findUpcoming, type UpcomingDay } from '../days';
-import { addDays, daysBetween } from '../days';
-import { hasFlag } from '../marks';
-import { type Due, dueOf, type Rhythm, rhythmFor } from './due';
-import { type TalkSummary, usualGap } from './summary';
+import type { LeapDayRule, Uid } from '../card';
+import { addDays, findUpcoming, type UpcomingDay } from '../days';
+import { type Due, dueOf, rhythmFor } from './due';
+import { followUpsUntil, meetingsUntil, type PlannedFollowUp, type PlannedMeeting } from './planned';
+import { findQuiet, type Quiet } from './quiet';
+import { isDead, isPlanned, type TodayCard, type TodayFacts } from './todayCard';
 
-/** A card and what is known of talks with it. */
-export interface TodayCard {
-  readonly card: Card;
-  readonly summary: TalkSummary | undefined;
-  /** 0 to 100. */
-  readonly closeness: number;
-  /** Rhythms of the lists it is on. */
-  readonly rhythms: readonly Rhythm[];
-}
-
-/** Why somebody stands on Today. */
-export type Occasion = 'birth' | 'wedding' | 'due' | 'quiet';
-
-/** Somebody whom one has not heard from for unusually long. */
-export interface Quiet {
-  readonly uid: Uid;
-  /** Days since the last talk. */
-  readonly days: number;
-  /** Days that are usual between the two. */
-  readonly usual: number;
-}
+/** Why somebody stands on Today; `other` is an anniversary that is neither a birthday nor a wedding day. */
+export type Occasion = 'birth' | 'wedding' | 'other' | 'due' | 'quiet';
 
 /** What a day asks for. */
 export interface TodayPlan {
   readonly greetings: readonly UpcomingDay[];
+  /** Days of death that come round today: remembered, and nothing is asked. */
+  readonly remembered: readonly UpcomingDay[];
   /** Due today, the ones set by hand first. */
   readonly due: readonly DueCard[];
   /** Due before today, the longest first. */
   readonly late: readonly DueCard[];
   readonly quiet: readonly Quiet[];
-  /** Days that come round in the coming weeks, today's not among them. */
+  /** What to be reminded of today, or on a day that is over. */
+  readonly followUps: readonly PlannedFollowUp[];
+  /** Appointments of today, and those that are over and have not been noted. */
+  readonly meetings: readonly PlannedMeeting[];
+  /** Days that come round in the coming time, today's not among them. */
   readonly coming: readonly UpcomingDay[];
-  /** Talks that fall due in the coming weeks. */
+  /** Talks that fall due in it. */
   readonly comingDue: readonly DueCard[];
+  readonly comingFollowUps: readonly PlannedFollowUp[];
+  readonly comingMeetings: readonly PlannedMeeting[];
 }
 
 /** A card with its due day. */
@@ -55,84 +44,73 @@ export interface TodayOptions {
   readonly quietCount: number;
   /** Days after today that are looked at. */
   readonly ahead: number;
+  /** Whose days are kept; everybody's where it isn't said. */
+  readonly daysOf?: ReadonlySet<Uid> | undefined;
 }
 
-/** Silence is unusual from this many times the usual gap on, and never before so many days. Ours. */
-const UNUSUAL = 2;
-const QUIET_DAYS = 30;
+/** A day that asks for nothing. */
+export const emptyPlan: TodayPlan = {
+  ...{ greetings: [], remembered: [], due: [], late: [], quiet: [], followUps: [], meetings: [] },
+  ...{ coming: [], comingDue: [], comingFollowUps: [], comingMeetings: [] },
+};
 
-/** Plans a day. Archived cards, lists and the dead ask for nothing. */
+/**
+ * Plans a day. Archived cards and lists ask for nothing; the dead are remembered on their day. Written as one walk over
+ * the cards, as a large book is planned anew after every change.
+ */
 export function planToday(cards: readonly TodayCard[], options: TodayOptions): TodayPlan {
-  const { today, ahead, leapDay } = options;
-  const living = cards.filter(
-    ({ card }) => card.kind !== 'group' && !hasFlag(card, 'archived') && !isDead(card),
-  );
-  const days = findUpcoming(
-    living.map(({ card }) => card),
-    { from: today, days: ahead, leapDay },
-  ).filter(({ kind }) => kind === 'birth' || kind === 'wedding');
-  const byUid = new Map(living.map((one) => [one.card.uid, one]));
-  const dues = living.flatMap((one): DueCard[] => {
-    const due = dueOf(one.card, rhythmFor(one.card['cordialis.example:rhythm'], one.rhythms), one.summary);
-    return due ? [{ ...due, uid: one.card.uid }] : [];
-  });
+  const { today, ahead, quietCount, daysOf } = options;
+  const last = addDays(today, ahead);
+  const living: TodayFacts[] = [];
+  const withoutDue: TodayCard[] = [];
+  const dated: TodayFacts[] = [];
+  const dues: DueCard[] = [];
+  for (const one of cards) {
+    const { card, rhythms, summary } = one;
+    if (!isPlanned(card)) continue;
+    if (card.anniversaries && daysOf?.has(card.uid) !== false) dated.push(card);
+    if (isDead(card)) continue;
+    living.push(card);
+    const due = dueOf(card, rhythmFor(card['cordialis.example:rhythm'], rhythms), summary);
+    if (due) dues.push({ ...due, uid: card.uid });
+    else if (summary) withoutDue.push(one);
+  }
   dues.sort((a, b) => (a.day < b.day ? -1 : Number(a.day > b.day)) || (a.uid < b.uid ? -1 : 1));
-  const withDue = new Set(dues.map(({ uid }) => uid));
+  const followUps = followUpsUntil(living, last);
+  const meetings = meetingsUntil(living, last);
   return {
-    greetings: days.filter(
-      ({ daysAway, uid, kind }) => daysAway === 0 && !isGreeted(byUid.get(uid)?.card, kind, today),
-    ),
+    ...daysFor(dated, options),
     due: dues.filter(({ day }) => day === today),
     late: dues.filter(({ day }) => day < today),
-    quiet: quietOnes(
-      living.filter(({ card }) => !withDue.has(card.uid)),
-      options,
-    ),
-    coming: days.filter(({ daysAway }) => daysAway > 0),
-    comingDue: dues.filter(({ day }) => day > today && day <= addDays(today, ahead)),
+    comingDue: dues.filter(({ day }) => day > today && day <= last),
+    quiet: findQuiet(withoutDue, today, quietCount),
+    followUps: followUps.filter(({ day }) => day <= today),
+    comingFollowUps: followUps.filter(({ day }) => day > today),
+    meetings: meetings.filter(({ meeting }) => meeting.day <= today),
+    comingMeetings: meetings.filter(({ meeting }) => meeting.day > today),
   };
 }
 
-/** Whether somebody has been silent for unusually long; undefined where there is no telling. */
-function quietOf({ card, summary }: TodayCard, today: string): Quiet | undefined {
-  if (!summary || card.kind === 'org') return undefined;
-  const until = card['cordialis.example:quiet'];
-  if (until === 'never' || (until !== undefined && until > today)) return undefined;
-  const days = daysBetween(summary.last, today);
-  // What is usual is the dear part, and most people have been heard from.
-  const usual = days < QUIET_DAYS ? undefined : usualGap(summary);
-  if (usual === undefined || days < UNUSUAL * Math.max(usual, 1)) return undefined;
-  return { uid: card.uid, days, usual: Math.max(1, Math.round(usual)) };
-}
-
-/**
- * The few to think of: by closeness times how unusual the silence is. The same all day; over the days those who weigh
- * alike take turns, as each day moves the weights a little, for everybody by the same rule.
- */
-function quietOnes(cards: readonly TodayCard[], { today, quietCount }: TodayOptions): Quiet[] {
-  const weighed = cards.flatMap((one) => {
-    const quiet = quietOf(one, today);
-    if (!quiet) return [];
-    const unusual = Math.min(8, quiet.days / quiet.usual);
-    return [{ quiet, weight: one.closeness * unusual * (0.75 + 0.5 * turnOf(one.card.uid, today)) }];
-  });
-  weighed.sort((a, b) => b.weight - a.weight || (a.quiet.uid < b.quiet.uid ? -1 : 1));
-  return weighed.slice(0, quietCount).map(({ quiet }) => quiet);
-}
-
-/** A number from 0 to 1 for a card and a day, spread evenly (FNV-1a with a last mix, from memory). */
-function turnOf(uid: Uid, day: string): number {
-  let hash = 0x811c9dc5;
-  for (const letter of `${day} ${uid}`) hash = Math.imul(hash ^ (letter.codePointAt(0) ?? 0), 0x01000193);
-  hash = Math.imul(hash ^ (hash >>> 15), 0x2c1b3c6d);
-  return ((hash ^ (hash >>> 13)) >>> 0) / 2 ** 32;
-}
-
-function isDead(card: Card): boolean {
-  return Object.values(card.anniversaries ?? {}).some(({ kind }) => kind === 'death');
+/** The days of some cards that come round, and whom they bring to greet or to remember today. */
+function daysFor(
+  dated: readonly TodayFacts[],
+  { today, ahead, leapDay }: TodayOptions,
+): Pick<TodayPlan, 'greetings' | 'remembered' | 'coming'> {
+  const found = findUpcoming(dated, { from: today, days: ahead, leapDay });
+  const wanted = new Set(found.map(({ uid }) => uid));
+  const byUid = new Map<Uid, TodayFacts>();
+  for (const card of dated) if (wanted.has(card.uid)) byUid.set(card.uid, card);
+  const days = found.filter(({ uid }) => !isDead(byUid.get(uid) ?? {}));
+  return {
+    greetings: days.filter(
+      ({ daysAway, uid, kind }) => daysAway === 0 && !isGreeted(byUid.get(uid), kind, today),
+    ),
+    remembered: found.filter(({ kind, daysAway }) => kind === 'death' && daysAway === 0),
+    coming: days.filter(({ daysAway }) => daysAway > 0),
+  };
 }
 
 /** Whether a day has been kept this year already. */
-function isGreeted(card: Card | undefined, kind: string, today: string): boolean {
+function isGreeted(card: TodayFacts | undefined, kind: string, today: string): boolean {
   return card?.['cordialis.example:greeted']?.[kind] === today.slice(0, 4);
 }

@@ -3,4 +3,4 @@
  * Standard: ISO 8601 for the answer; the words by chrono-node.
  * Left out: other languages than English, times of day.
  */
-export { parseWhen } from './parseWhen';
+export { findWhen, parseWhen, type SaidDay } from './parseWhen';

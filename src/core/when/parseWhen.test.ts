@@ -1,4 +1,4 @@
-import { parseWhen } from '.';
+import { findWhen, parseWhen } from '.';
 
 // 2026-11-25 is a Wednesday. What the words mean is common practice.
 const today = '2026-11-25';
@@ -23,3 +23,19 @@ const cases: [string, string | undefined][] = [
 for (const [text, day] of cases) {
   test(`"${text}" is ${day ?? 'no day to come'}`, () => expect(parseWhen(text, today, 'en-GB')).toBe(day));
 }
+
+const spoken: { text: string; found: [words: string, day: string] | undefined }[] = [
+  {
+    text: 'She will send the parts. Call again in ten days about the fee.',
+    found: ['in ten days', '2026-12-05'],
+  },
+  { text: 'Met last week; again on Friday', found: ['on Friday', '2026-11-27'] },
+  { text: 'Nothing new, may it stay so', found: undefined },
+  { text: 'They moved here in 2019', found: undefined },
+  { text: 'Was here yesterday', found: undefined },
+];
+for (const { text, found } of spoken)
+  test(`a day to come in “${text}”`, () => {
+    const said = findWhen(text, '2026-11-25');
+    expect(said && [said.words, said.day]).toEqual(found);
+  });

@@ -21,14 +21,42 @@ export function parseWhen(text: string, today: string, locale?: string): string 
   if (plain === '') return undefined;
   const figures = fromFigures(plain, today, locale);
   if (figures !== undefined) return figures;
-  const words = SAID.reduce((said, [from, to]) => said.replace(from, to), plain);
-  // Noon, so that no time zone can move it to another day.
-  const reference = new Date(`${today}T12:00:00`);
-  const [found] = GB.parse(words, reference, { forwardDate: true });
+  const [found] = parseWords(plain, today);
   if (!found) return undefined;
-  const [year, month, day] = (['year', 'month', 'day'] as const).map((part) => found.start.get(part) ?? 0);
-  const when = `${pad(year, 4)}-${pad(month, 2)}-${pad(day, 2)}`;
+  const when = dayOf(found);
   return when >= today ? when : undefined;
+}
+
+/** A day to come that some text speaks of. */
+export interface SaidDay {
+  /** The words that say it: "in ten days". */
+  readonly words: string;
+  /** ISO 8601 calendar date. */
+  readonly day: string;
+}
+
+/**
+ * The first day after today that a text speaks of, such as "… call again in ten days"; undefined where it speaks of
+ * none. A month or a year alone is no day.
+ */
+export function findWhen(text: string, today: string): SaidDay | undefined {
+  for (const found of parseWords(text, today)) {
+    const day = dayOf(found);
+    const isDay = ['day', 'weekday'].some((part) => found.start.isCertain(part as 'day' | 'weekday'));
+    if (isDay && day > today) return { words: found.text, day };
+  }
+  return undefined;
+}
+
+function parseWords(text: string, today: string) {
+  const words = SAID.reduce((said, [from, to]) => said.replace(from, to), text);
+  // Noon, so that no time zone can move it to another day.
+  return GB.parse(words, new Date(`${today}T12:00:00`), { forwardDate: true });
+}
+
+function dayOf({ start }: ReturnType<typeof parseWords>[number]): string {
+  const [year, month, day] = (['year', 'month', 'day'] as const).map((part) => start.get(part) ?? 0);
+  return `${pad(year, 4)}-${pad(month, 2)}-${pad(day, 2)}`;
 }
 
 /** A day of the calendar; without a year it is the next time that it comes round. */

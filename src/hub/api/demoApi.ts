@@ -1,8 +1,8 @@
 import { Router } from 'express';
 
-import { generateBook, generateTalks } from '@/demo';
+import { generateBook, generateCalendar, generateMail, generateTalks } from '@/demo';
 
-/** The invented cards and talks that a demo book begins with. @param day - the day its dates are relative to */
+/** The invented cards, talks, mailbox and calendar that a demo book begins with. @param day - the day its dates are relative to */
 export function demoApi(day: string): Router {
   const router = Router();
   const records = { cards: JSON.stringify(generateBook(day)), talks: JSON.stringify(generateTalks(day)) };
@@ -10,6 +10,15 @@ export function demoApi(day: string): Router {
     router.get(
       `/${name}`,
       (_, response) => void response.type('json').set('Cache-Control', 'no-store').send(text),
+    );
+  const files = {
+    'mailbox.mbox': ['application/mbox', generateMail(day)],
+    'calendar.ics': ['text/calendar; charset=utf-8', generateCalendar(day)],
+  } as const;
+  for (const [name, [type, text]] of Object.entries(files))
+    router.get(
+      `/${name}`,
+      (_, response) => void response.type(type).set('Cache-Control', 'no-store').send(text),
     );
   return router;
 }

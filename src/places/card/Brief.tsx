@@ -16,6 +16,7 @@ import { agoWords, dueOf, rhythmFor, standingOf } from '@/core/talks';
 import { localDay } from '@/platform';
 import { Stamp, Thread, Txt, useWide } from '@/ui';
 
+import { BriefLines } from './BriefLines';
 import { KIND_WORDS } from './talk/talkWords';
 
 interface BriefProps {
@@ -55,6 +56,7 @@ export function Brief({ card, isAside = false }: BriefProps) {
           </Txt>
         </View>
       )}
+      {card.kind === 'group' ? null : <BriefLines card={card} isWide={isWide} />}
     </View>
   );
 }

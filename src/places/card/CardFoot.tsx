@@ -1,19 +1,37 @@
 import { View } from 'react-native';
 
+import { unmerge, useAppDispatch } from '@/book';
 import type { Card } from '@/core/card';
 import { alsoKept } from '@/core/showing';
-import { formatDay } from '@/platform';
-import { Txt } from '@/ui';
+import { formatCount, formatDay } from '@/platform';
+import { Act, Split, Txt } from '@/ui';
 
 /** What the card holds beside what is shown, and since when it is there. */
 export function CardFoot({ card }: { readonly card: Card }) {
+  const dispatch = useAppDispatch();
   const kept = alsoKept(card);
   const dates = [
     card.created === undefined ? '' : `Written ${formatDay(card.created)}`,
     card.updated === undefined ? '' : `changed ${formatDay(card.updated)}`,
   ].filter(Boolean);
+  const merges = [...new Set(Object.values(card['cordialis.example:was'] ?? {}).filter(Boolean))];
+  const merged = Object.keys(card['cordialis.example:was'] ?? {}).length;
   return (
     <View className="gap-1 py-5">
+      {merges.length === 0 ? null : (
+        <View className="flex-row flex-wrap items-center gap-x-4" testID="merged-from">
+          <Txt size="small" tone="faded">
+            {`${formatCount(merged, 'other card was', 'other cards were')} merged into this one.`}
+          </Txt>
+          <Act
+            label="Take the last merge back"
+            icon={Split}
+            tone="faded"
+            onPress={() => void dispatch(unmerge(merges.sort().at(-1) ?? ''))}
+            testID="unmerge"
+          />
+        </View>
+      )}
       {kept.length === 0 ? null : <Txt size="small" tone="faded">{`Also kept: ${kept.join(', ')}.`}</Txt>}
       {dates.length === 0 ? null : (
         <Txt size="small" tone="faded" isFigures>

@@ -21,6 +21,7 @@ import { CardFoot } from './CardFoot';
 import { CardLists } from './CardLists';
 import { NoSuchCard } from './NoSuchCard';
 import { ReachRow } from './ReachRow';
+import { PlannedPart } from './talk/PlannedPart';
 import { TalksPart } from './talk/TalksPart';
 import { useCardKeys } from './useCardKeys';
 import { ValueRows } from './ValueRows';
@@ -30,7 +31,7 @@ export function CardPage() {
   const { card: part = '' } = useLocalSearchParams<{ card: string }>();
   const card = useCard(uidFromPath(part));
   if (card === undefined) return null;
-  if (card === null) return <NoSuchCard />;
+  if (card === null) return <NoSuchCard uid={uidFromPath(part)} />;
   return <OpenCard key={card.uid} card={card} />;
 }
 
@@ -53,7 +54,13 @@ function OpenCard({ card }: { readonly card: Card }) {
   });
   useCardKeys(card);
   usePageTitle((nameOf(card.uid) ?? shownAs(card)) || 'No name yet');
-  const talks = card.kind === 'group' ? null : <TalksPart card={card} />;
+  const talks =
+    card.kind === 'group' ? null : (
+      <>
+        <PlannedPart card={card} />
+        <TalksPart card={card} />
+      </>
+    );
   const values = (
     <>
       <ValueRows card={card} groups={groups} />

@@ -7,6 +7,8 @@ export const CardPage = lazy(() => load().then((pages) => ({ default: pages.Card
 export const EditPage = lazy(() => load().then((pages) => ({ default: pages.EditPage })));
 export const ChosenBar = lazy(() => load().then((pages) => ({ default: pages.ChosenBar })));
 export const PersonActs = lazy(() => load().then((pages) => ({ default: pages.PersonActs })));
+export const FollowUpActs = lazy(() => load().then((pages) => ({ default: pages.FollowUpActs })));
+export const MeetingActs = lazy(() => load().then((pages) => ({ default: pages.MeetingActs })));
 export const NewCardPage = lazy(() => load().then((pages) => ({ default: pages.NewCardPage })));
 
 /** Loads the pages ahead, so that the first card opens at once. */

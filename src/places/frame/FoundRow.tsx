@@ -24,7 +24,10 @@ export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
       role="option"
       nativeID={id}
       title={row?.shown ?? hit.shown}
-      second={[hit.km === undefined ? '' : formatKm(hit.km), hit.field === 'name' ? second : hit.value]
+      second={[
+        hit.km === undefined ? '' : formatKm(hit.km),
+        hit.field === 'name' ? second : hit.field === 'talk' ? `said: ${hit.value}` : hit.value,
+      ]
         .filter(Boolean)
         .join(' · ')}
       stamp={

@@ -7,6 +7,7 @@ import { getBook, selectOpenFault, selectSettings, ServicesProvider, useAppSelec
 import { bookName } from '@/platform';
 import { EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
 
+import { DayNotice } from './DayNotice';
 import { KeysSheet } from './KeysSheet';
 import { NavLink } from './NavLink';
 import { Notices } from './Notices';
@@ -41,7 +42,7 @@ export function Frame({ children, loadPlans }: FrameProps) {
 }
 
 function Themed({ children }: { readonly children: ReactNode }) {
-  const { scheme, typeScale } = useAppSelector(selectSettings);
+  const { scheme, typeScale, notifies } = useAppSelector(selectSettings);
   const { isWide } = useWide();
   const fault = useAppSelector(selectOpenFault);
   const { isHelpOpen, closeHelp } = usePageKeys();
@@ -57,6 +58,7 @@ function Themed({ children }: { readonly children: ReactNode }) {
     );
   return (
     <ThemeProvider scheme={scheme} typeScale={typeScale}>
+      {notifies ? <DayNotice /> : null}
       {isWide ? <Wide>{content}</Wide> : <Phone>{content}</Phone>}
       <KeysSheet isOpen={isHelpOpen} onClose={closeHelp} />
     </ThemeProvider>

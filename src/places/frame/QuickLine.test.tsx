@@ -2,6 +2,7 @@ import { act } from 'react';
 
 import { newCard } from '@/core/card';
 import type { FoundCards, Hit } from '@/core/search';
+import { emptyPlan } from '@/core/talks';
 import { go } from '@/platform/navigation';
 
 import { renderInBook, settle } from '../../../test/unit/renderInBook';
@@ -32,7 +33,10 @@ function slowSearch() {
     matching: () => Promise.resolve([]),
     onList: () => Promise.resolve([]),
     listsOf: () => Promise.resolve([]),
+    today: () => Promise.resolve(emptyPlan),
     locate: () => Promise.resolve({ cards: [], hasGazetteer: false }),
+    closenessOf: () => Promise.resolve(undefined),
+    zoneOf: () => Promise.resolve(undefined),
     pointOf: () => Promise.resolve(undefined),
   };
   return {

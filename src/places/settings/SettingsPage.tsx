@@ -12,6 +12,7 @@ import { CountryField } from './CountryField';
 import { ExportPart } from './ExportPart';
 import { LayoutPart } from './LayoutPart';
 import { NamesPart } from './NamesPart';
+import { OwnAddresses } from './OwnAddresses';
 import { QuickActsPart } from './QuickActsPart';
 import { TodayPart } from './TodayPart';
 
@@ -73,12 +74,25 @@ export function SettingsPage() {
               onChange={(size) => set({ typeScale: Number(size) })}
             />
           </Part>
+          <Part title="Your own addresses">
+            <Txt size="small" tone="faded">
+              By them it is known what you wrote and what came to you, and who asks to an appointment.
+            </Txt>
+            <OwnAddresses />
+          </Part>
           <Part title="Backup">
             <BackupPart />
           </Part>
           <Part title="In and out">
             <View className="flex-row">
               <Act label="Import cards from files" onPress={() => go('/import')} testID="to-import" />
+            </View>
+            <View className="flex-row">
+              <Act
+                label="Talks from mail and calendars"
+                onPress={() => go('/import/talks')}
+                testID="to-talk-import"
+              />
             </View>
             <ExportPart />
             <CalendarPart />

@@ -1,14 +1,46 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeSettings, selectSettings, useAppDispatch, useAppSelector } from '@/book';
-import { Choice, Field, Txt } from '@/ui';
+import {
+  changeSettings,
+  selectSettings,
+  TODAY_PARTS,
+  type TodayPart as PartName,
+  useAppDispatch,
+  useAppSelector,
+} from '@/book';
+import { askToNotify, notifying } from '@/platform';
+import { Choice, Field, OrderedChoice, Switch, Txt } from '@/ui';
+
+const PART_NAMES: Readonly<Record<PartName, string>> = {
+  almanac: 'Almanac of the coming days',
+  greetings: 'Greetings',
+  meetings: 'Meetings',
+  followUps: 'Follow-ups',
+  late: 'Late',
+  due: 'Due today',
+  quiet: 'Gone quiet',
+  pinned: 'Pinned',
+};
 
 /** What Today goes by. */
 export function TodayPart() {
   const dispatch = useAppDispatch();
-  const { leapDay, quietCount } = useAppSelector(selectSettings);
+  const { leapDay, quietCount, todayParts } = useAppSelector(selectSettings);
   return (
     <View className="gap-3">
+      <View>
+        <Txt size="small" tone="faded">
+          What Today shows, in this order
+        </Txt>
+        <OrderedChoice
+          options={TODAY_PARTS.map((part) => [part, PART_NAMES[part]] as const)}
+          chosen={todayParts}
+          onChange={(parts) => dispatch(changeSettings({ todayParts: parts }))}
+          nameOf={(title) => `${title} is shown`}
+          testID="today-parts"
+        />
+      </View>
       <Field
         label="Gone quiet: how many at most"
         value={String(quietCount)}
@@ -19,6 +51,7 @@ export function TodayPart() {
         hint="0 leaves the part out"
         testID="quiet-count"
       />
+      <Notifies />
       <View>
         <Txt size="small" tone="faded">
           29 February, in a year without one
@@ -34,5 +67,32 @@ export function TodayPart() {
         />
       </View>
     </View>
+  );
+}
+
+const HINTS = {
+  allowed: 'Once a day, when Cordialis is opened or is open as the day begins',
+  unasked: 'The browser asks once whether it may',
+  refused: 'The browser has been told not to; its own settings can change that',
+  missing: 'This browser can’t',
+};
+
+/** Whether the browser says what the day asks for. */
+function Notifies() {
+  const dispatch = useAppDispatch();
+  const { notifies } = useAppSelector(selectSettings);
+  const [state, setState] = useState(notifying);
+  const change = async (isOn: boolean) => {
+    if (isOn) setState(await askToNotify());
+    dispatch(changeSettings({ notifies: isOn && notifying() === 'allowed' }));
+  };
+  return (
+    <Switch
+      label="A notification with what the day asks for"
+      hint={HINTS[state]}
+      isOn={notifies && state === 'allowed'}
+      onChange={(isOn) => void change(isOn)}
+      testID="notifies"
+    />
   );
 }

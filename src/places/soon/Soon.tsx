@@ -2,10 +2,6 @@ import { EmptyPlace } from '@/ui';
 
 /** What the places that are not built yet will hold. */
 const PROMISES = {
-  tidy: [
-    'Tidy',
-    'Cards of the same person side by side, with the reasons; gaps and faults, and how to mend them.',
-  ],
   devices: [
     'Devices',
     'The phone, the mail client and the computer: what each one gets, and what came and went.',

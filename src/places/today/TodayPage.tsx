@@ -1,32 +1,48 @@
 import { Children, type ComponentType, Suspense, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { selectIsOpen, selectPinnedRows, selectReading, useAppSelector, useToday } from '@/book';
-import type { CardRow, Uid } from '@/core/card';
-import type { DueCard, Occasion, Quiet, TodayPlan } from '@/core/talks';
+import { selectPinnedRows, selectSettings, type TodayPart, useAppSelector, useToday } from '@/book';
+import type { Uid } from '@/core/card';
+import { daysBetween } from '@/core/days';
+import {
+  agoWords,
+  type DueCard,
+  emptyPlan,
+  type Occasion,
+  type PlannedFollowUp,
+  type PlannedMeeting,
+  type TodayPlan,
+} from '@/core/talks';
 import { formatCount, localDay, LOCALE } from '@/platform';
 import { Act, Txt, usePageTitle, useWide } from '@/ui';
 
 import { AlmanacStrip } from './AlmanacStrip';
+import { greetingWhy } from './dayWords';
+import { PlannedRow } from './PlannedRow';
 import { sentenceOf } from './sentence';
 import { TodayRow } from './TodayRow';
 
 /** People of a part that are named at once: a few, not a wall of them. */
 const SHOWN = 6;
 
-/** Days that the almanac strip shows. */
-const AHEAD = 28;
-
-/** What can be done for a person; it is another place's, as it is done to cards. */
-export type PersonActs = ComponentType<{ readonly uid: Uid; readonly occasion: Occasion }>;
+/** What can be done for a person, about a reminder and about an appointment; they are another place's. */
+export interface TodayActs {
+  readonly PersonActs: ComponentType<{
+    readonly uid: Uid;
+    readonly occasion: Occasion;
+    readonly kind?: string;
+  }>;
+  readonly FollowUpActs: ComponentType<{ readonly planned: PlannedFollowUp }>;
+  readonly MeetingActs: ComponentType<{ readonly planned: PlannedMeeting }>;
+}
 
 /** The first place: whom to greet, whom to talk to, who is late, what is coming. */
-export function TodayPage({ PersonActs }: { readonly PersonActs: PersonActs }) {
+export function TodayPage(acts: TodayActs) {
   usePageTitle('Today');
   const { isWide } = useWide();
-  const plan = useToday(AHEAD);
-  const isReading = useAppSelector((state) => !selectIsOpen(state) || selectReading(state) !== undefined);
-  const pinned = useAppSelector(selectPinnedRows);
+  const known = useToday();
+  const plan = known ?? emptyPlan;
+  const { todayParts, almanacDays } = useAppSelector(selectSettings);
   const day = new Date(`${localDay()}T12:00:00`).toLocaleDateString(LOCALE, {
     ...{ weekday: 'long', day: 'numeric', month: 'long' },
   });
@@ -41,55 +57,129 @@ export function TodayPage({ PersonActs }: { readonly PersonActs: PersonActs }) {
             Today
           </Txt>
           <Txt font="serifItalic" size="strong" testID="today-sentence">
-            {isReading ? 'Reading the book …' : sentenceOf(plan)}
+            {known ? sentenceOf(known) : 'Reading the book …'}
           </Txt>
         </View>
-        <AlmanacStrip plan={plan} days={AHEAD} />
         <Suspense fallback={null}>
-          <Greetings plan={plan} PersonActs={PersonActs} />
-          <Dues title="Late" dues={plan.late} PersonActs={PersonActs} />
-          <Dues title="Due today" dues={plan.due} PersonActs={PersonActs} />
-          <QuietOnes quiet={plan.quiet} PersonActs={PersonActs} />
+          {todayParts.map((part) => (
+            <TodayPartOf key={part} part={part} plan={plan} days={almanacDays} acts={acts} />
+          ))}
         </Suspense>
-        <Pinned rows={pinned} />
       </View>
     </ScrollView>
   );
 }
 
-interface WithActs {
-  readonly PersonActs: PersonActs;
+interface PartProps {
+  readonly plan: TodayPlan;
+  readonly acts: TodayActs;
 }
 
-function Greetings({ plan, PersonActs }: WithActs & { readonly plan: TodayPlan }) {
+function TodayPartOf({
+  part,
+  days,
+  ...props
+}: PartProps & { readonly part: TodayPart; readonly days: number }) {
+  const { plan, acts } = props;
+  switch (part) {
+    case 'almanac':
+      return <AlmanacStrip plan={plan} days={days} />;
+    case 'greetings':
+      return <Greetings {...props} />;
+    case 'meetings':
+      return <Meetings {...props} />;
+    case 'followUps':
+      return <FollowUps {...props} />;
+    case 'late':
+      return <Dues title="Late" dues={plan.late} acts={acts} />;
+    case 'due':
+      return <Dues title="Due today" dues={plan.due} acts={acts} />;
+    case 'quiet':
+      return <QuietOnes {...props} />;
+    case 'pinned':
+      return <Pinned />;
+  }
+}
+
+function Greetings({ plan, acts: { PersonActs } }: PartProps) {
   return (
-    <Part title="Greetings" count={plan.greetings.length}>
-      {plan.greetings.map(({ uid, kind, years }) => {
-        const occasion = kind === 'wedding' ? 'wedding' : 'birth';
-        return (
+    <>
+      <Part title="Greetings" count={plan.greetings.length}>
+        {plan.greetings.map(({ uid, kind, years }) => (
           <TodayRow
             key={`${uid} ${kind}`}
             uid={uid}
-            why={greetingWhy(occasion, years)}
-            acts={<PersonActs uid={uid} occasion={occasion} />}
+            why={greetingWhy(kind, years)}
+            acts={<PersonActs uid={uid} occasion={occasionOf(kind)} kind={kind} />}
           />
-        );
-      })}
+        ))}
+      </Part>
+      <Part title="Remembered" count={plan.remembered.length}>
+        {plan.remembered.map(({ uid, years }) => (
+          <TodayRow
+            key={uid}
+            uid={uid}
+            why={
+              years === null || years === 0
+                ? 'Died on this day'
+                : `Died ${formatCount(years, 'year', 'years')} ago`
+            }
+            acts={null}
+          />
+        ))}
+      </Part>
+    </>
+  );
+}
+
+function occasionOf(kind: string): Occasion {
+  return kind === 'birth' || kind === 'wedding' ? kind : 'other';
+}
+
+function Meetings({ plan, acts: { MeetingActs } }: PartProps) {
+  return (
+    <Part title="Meetings" count={plan.meetings.length}>
+      {plan.meetings.map((planned) => (
+        <PlannedRow
+          key={planned.id}
+          uids={planned.uids}
+          title={planned.meeting.title}
+          second={[agoOf(planned.meeting.day), planned.meeting.time, planned.meeting.place]
+            .filter(Boolean)
+            .join(' · ')}
+          acts={<MeetingActs planned={planned} />}
+        />
+      ))}
     </Part>
   );
 }
 
-function greetingWhy(occasion: 'birth' | 'wedding', years: number | null): string {
-  if (occasion === 'birth')
-    return years === null ? 'Birthday' : years === 0 ? 'Born today' : `Turns ${years}`;
-  return years === null || years === 0 ? 'Wedding day' : `Married for ${formatCount(years, 'year', 'years')}`;
+function FollowUps({ plan, acts: { FollowUpActs } }: PartProps) {
+  return (
+    <Part title="Follow-ups" count={plan.followUps.length}>
+      {plan.followUps.map((planned) => (
+        <PlannedRow
+          key={`${planned.uid} ${planned.id}`}
+          uids={[planned.uid]}
+          title={planned.text}
+          second={agoOf(planned.day)}
+          acts={<FollowUpActs planned={planned} />}
+        />
+      ))}
+    </Part>
+  );
+}
+
+/** "today", "yesterday", "3 days ago". */
+function agoOf(day: string): string {
+  return agoWords(daysBetween(day, localDay()));
 }
 
 function Dues({
   title,
   dues,
-  PersonActs,
-}: WithActs & { readonly title: string; readonly dues: readonly DueCard[] }) {
+  acts: { PersonActs },
+}: Pick<PartProps, 'acts'> & { readonly title: string; readonly dues: readonly DueCard[] }) {
   return (
     <Part title={title} count={dues.length}>
       {dues.map((due) => (
@@ -99,7 +189,7 @@ function Dues({
   );
 }
 
-function QuietOnes({ quiet, PersonActs }: WithActs & { readonly quiet: readonly Quiet[] }) {
+function QuietOnes({ plan: { quiet }, acts: { PersonActs } }: PartProps) {
   return (
     <Part title="Gone quiet" count={quiet.length}>
       {quiet.map(({ uid, days, usual }) => (
@@ -115,7 +205,8 @@ function QuietOnes({ quiet, PersonActs }: WithActs & { readonly quiet: readonly 
 }
 
 /** Pinned people, as at the head of the Book. */
-function Pinned({ rows }: { readonly rows: readonly CardRow[] }) {
+function Pinned() {
+  const rows = useAppSelector(selectPinnedRows);
   return (
     <Part title="Pinned" count={rows.length}>
       {rows.map(({ uid }) => (

@@ -1,8 +1,8 @@
-import type { TodayPlan } from '@/core/talks';
+import { emptyPlan, type TodayPlan } from '@/core/talks';
 
 import { sentenceOf } from './sentence';
 
-const empty: TodayPlan = { greetings: [], due: [], late: [], quiet: [], coming: [], comingDue: [] };
+const empty = emptyPlan;
 const day = (uid: string, daysAway: number) => ({
   uid,
   kind: 'birth',
@@ -17,7 +17,7 @@ const cases: { name: string; plan: TodayPlan; sentence: string }[] = [
   {
     name: 'only something to come',
     plan: { ...empty, coming: [day('a', 3)] },
-    sentence: 'A free day. The next birthday or wedding day is in 3 days.',
+    sentence: 'A free day. The next birthday or anniversary is in 3 days.',
   },
   {
     name: 'only somebody who is quiet',

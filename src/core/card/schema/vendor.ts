@@ -14,6 +14,24 @@ const rhythmSchema = z.looseObject({
 /** A value under a name that the user has given it, where no property of the standard fits. */
 const ownFieldSchema = z.looseObject({ label: z.string(), value: z.string() });
 
+/** Something to be reminded of. */
+const followUpSchema = z.looseObject({ day: z.iso.date(), text: z.string() });
+
+/** An appointment; with several people it stands on the card of each, under the same id. */
+const meetingSchema = z.looseObject({
+  title: z.string(),
+  /** The day, and HH:MM, where the user is. */
+  day: z.iso.date(),
+  time: z
+    .string()
+    .regex(/^\d\d:\d\d$/)
+    .exactOptional(),
+  minutes: z.number().int().positive(),
+  place: z.string().exactOptional(),
+  /** How often it has been changed since it was first sent (RFC 5545 §3.8.7.4). */
+  sequence: z.number().int().min(0).exactOptional(),
+});
+
 /** What the product knows of a card and no standard property says. */
 export const vendorShape = {
   'cordialis.example:pinned': z.boolean().exactOptional(),
@@ -38,5 +56,11 @@ export const vendorShape = {
       z.object({ emailId: z.string().exactOptional(), phoneId: z.string().exactOptional() }),
     )
     .exactOptional(),
+  'cordialis.example:followUps': entriesOf(followUpSchema).exactOptional(),
+  'cordialis.example:meetings': entriesOf(meetingSchema).exactOptional(),
+  /** Cards that the user has said are others, however alike they look. */
+  'cordialis.example:apart': z.record(z.string(), z.literal(true)).exactOptional(),
+  /** Uids of cards that were merged into this one, each with the step of the history that did it. */
+  'cordialis.example:was': z.record(z.string(), z.string()).exactOptional(),
   'cordialis.example:fields': entriesOf(ownFieldSchema).exactOptional(),
 };

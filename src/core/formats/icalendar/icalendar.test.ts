@@ -87,3 +87,15 @@ test('law: any cards give a calendar that ical.js reads, with lines of at most 7
     { numRuns: 60 },
   );
 });
+
+test('a reminder is a task that is due on its day', () => {
+  const one = card(
+    { year: 1968 },
+    { 'cordialis.example:followUps': { f: { day: '2026-12-05', text: 'Ask, again' } } },
+  );
+  const root = new ICAL.Component(ICAL.parse(icalendar.write([one])) as unknown[]);
+  const [todo] = root.getAllSubcomponents('vtodo');
+  expect(todo?.getFirstPropertyValue('summary')).toBe('Ask, again (Ek, Bo; the elder)');
+  expect(String(todo?.getFirstPropertyValue('due'))).toBe('2026-12-05');
+  expect(todo?.getFirstPropertyValue('status')).toBe('NEEDS-ACTION');
+});

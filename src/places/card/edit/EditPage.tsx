@@ -15,7 +15,7 @@ export function EditPage() {
   // What editing began with: another page may change the card meanwhile.
   const [base, setBase] = useState(card ?? undefined);
   if (card && base?.uid !== card.uid) setBase(card);
-  if (card === null) return <NoSuchCard />;
+  if (card === null) return <NoSuchCard uid={uidFromPath(part)} />;
   if (!base || base.uid !== card?.uid) return null;
   return <CardEditor key={base.uid} base={base} isNew={false} title={`Edit ${shownAs(base)}`} at={at} />;
 }

@@ -3,6 +3,7 @@ import { BLANK_ROWS } from '@/core/editing';
 import { FormField, type PartProps } from './FormField';
 import { LabelAct } from './LabelAct';
 import { LinkCardAct } from './LinkCardAct';
+import { RemindAct } from './RemindAct';
 import { Rows } from './Rows';
 
 const PLACES = ['work', 'home'];
@@ -153,6 +154,7 @@ export function NoteRows(props: PartProps) {
             testID={`note-${i}`}
           />
           <LinkCardAct form={props.form} index={i} />
+          <RemindAct form={props.form} index={i} />
         </>
       )}
     />

@@ -1,14 +1,21 @@
 import { hasFlag, withFlag } from '@/core/marks';
-import { Act, Archive, Download, Pencil, Repeat, Sheet, Star, Trash } from '@/ui';
+import { comparePath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Archive, Download, Merge, Pencil, Repeat, Sheet, Star, Trash } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
 import { nameCards } from './nameCards';
+
+/** Cards that can be looked at side by side. */
+const MOST_MERGED = 12;
 
 /** What else can be done with all of the chosen. */
 export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) {
   const count = nameCards(cards);
   const arePinned = cards.every((card) => hasFlag(card, 'pinned'));
   const areArchived = cards.every((card) => hasFlag(card, 'archived'));
+  const canBeOne =
+    new Set(cards.map(({ kind = 'individual' }) => kind)).size === 1 && cards[0]?.kind !== 'group';
   const close = () => onSheet(undefined);
   const archive = async () => {
     close();
@@ -42,6 +49,18 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
         testID="many-rhythm"
       />
       <Act label="Export as a file" icon={Download} onPress={() => onSheet('export')} testID="many-export" />
+      {cards.length > 1 && cards.length <= MOST_MERGED && canBeOne ? (
+        <Act
+          label="Merge into one card"
+          icon={Merge}
+          onPress={() => {
+            close();
+            onGone();
+            go(comparePath(cards.map(({ uid }) => uid)));
+          }}
+          testID="many-merge"
+        />
+      ) : null}
       <Act
         label={arePinned ? 'Unpin' : 'Pin to the head of the Book'}
         icon={Star}

@@ -14,21 +14,24 @@ import { TalkSheet } from './TalkSheet';
 interface PersonActsProps {
   readonly uid: Uid;
   readonly occasion: Occasion;
+  /** Of a day that is kept: which of the card's days, as in RFC 9553 §2.8.1. */
+  readonly kind?: string;
 }
 
 const QUIET_DAYS = 30;
 
 /** What can be done for somebody from where they stand: call, message, write, note the talk, put off. */
-export function PersonActs({ uid, occasion }: PersonActsProps) {
+export function PersonActs({ uid, ...props }: PersonActsProps) {
   const card = useCard(uid);
-  return card ? <Acts card={card} occasion={occasion} /> : null;
+  return card ? <Acts card={card} {...props} /> : null;
 }
 
-function Acts({ card, occasion }: { readonly card: Card; readonly occasion: Occasion }) {
+function Acts({ card, occasion, kind = occasion }: Omit<PersonActsProps, 'uid'> & { readonly card: Card }) {
   const { country } = useAppSelector(selectSettings);
   const [begun, setBegun] = useState<TalkKind>();
   const reach = reachOf(card, country);
   const isGreeting = occasion === 'birth' || occasion === 'wedding';
+  const isDay = isGreeting || occasion === 'other';
   const text = isGreeting ? encodeURIComponent(greetingFor(card, occasion)) : '';
   return (
     <View className="flex-row flex-wrap gap-x-4">
@@ -59,7 +62,7 @@ function Acts({ card, occasion }: { readonly card: Card; readonly occasion: Occa
         onPress={() => setBegun('call')}
         testID="today-note"
       />
-      {isGreeting ? <Greeted card={card} kind={occasion} /> : null}
+      {isDay ? <Greeted card={card} kind={kind} /> : null}
       {occasion === 'due' ? <PutOff card={card} /> : null}
       {occasion === 'quiet' ? <LeaveQuiet card={card} /> : null}
       {begun === undefined ? null : (
@@ -69,7 +72,7 @@ function Acts({ card, occasion }: { readonly card: Card; readonly occasion: Occa
   );
 }
 
-function Greeted({ card, kind }: { readonly card: Card; readonly kind: 'birth' | 'wedding' }) {
+function Greeted({ card, kind }: { readonly card: Card; readonly kind: string }) {
   const change = useCardChange(card);
   const greeted = { ...card['cordialis.example:greeted'], [kind]: localDay().slice(0, 4) };
   return (

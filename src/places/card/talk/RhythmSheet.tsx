@@ -10,6 +10,7 @@ import { Act, Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
 
 import type { ManySheetProps } from '../many/manySheet';
 import { nameCards } from '../many/nameCards';
+import { WhenField } from './WhenField';
 
 /** How often to be in touch with one or several, or with everybody on a list; and for one the day of the next talk. */
 export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
@@ -48,13 +49,12 @@ export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
           onChange={setPaused}
         />
         {isOne ? (
-          <Field
+          <WhenField
             label="Next talk"
             value={due}
             onChange={setDue}
+            day={day === '' ? undefined : day}
             placeholder="by the rhythm, or a day: in ten days"
-            hint={day === '' ? undefined : day}
-            error={day === undefined ? 'Say a day to come, such as “in ten days” or “3 March”' : undefined}
             testID="rhythm-due"
           />
         ) : null}

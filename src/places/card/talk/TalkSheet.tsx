@@ -1,15 +1,19 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import { changeBook, useAppDispatch, useCard, useServices } from '@/book';
+import { useCard, useServices } from '@/book';
 import { type Card, shownAs, type Uid } from '@/core/card';
-import { DIRECTIONS, type Talk, TALK_KINDS, type TalkKind } from '@/core/talks';
-import { parseWhen } from '@/core/when';
-import { localDay, LOCALE, localTime } from '@/platform';
-import { Act, Field, NextAct, Sheet, Tabs, Trash, Txt } from '@/ui';
+import { DIRECTIONS, type PlannedMeeting, type Talk, TALK_KINDS, type TalkKind } from '@/core/talks';
+import { findWhen, parseWhen } from '@/core/when';
+import { localDay, LOCALE } from '@/platform';
+import { Act, AlarmClock, Field, NextAct, Sheet, Tabs, Trash, Txt } from '@/ui';
 
-import { type Draft, draftOf, forgetDraft, keepDraft } from './drafts';
+import { type Draft, draftOf, forgetDraft, keepDraft, storedDraft } from './drafts';
+import { FilesField } from './FilesField';
+import { PeopleField } from './PeopleField';
 import { DIRECTION_WORDS, KIND_WORDS } from './talkWords';
+import { useTalkChanges } from './useTalkChanges';
+import { WhenField } from './WhenField';
 
 interface TalkSheetProps {
   readonly uid: Uid;
@@ -17,6 +21,8 @@ interface TalkSheetProps {
   readonly kind?: TalkKind;
   /** The talk that is changed; undefined for a new one. */
   readonly talk?: Talk;
+  /** The appointment that has been kept; it goes once the talk is saved. */
+  readonly meeting?: PlannedMeeting;
   readonly onClose: () => void;
 }
 
@@ -26,39 +32,38 @@ export function TalkSheet(props: TalkSheetProps) {
   return card ? <OpenSheet {...props} card={card} /> : null;
 }
 
-function OpenSheet({ card, kind = 'call', talk, onClose }: TalkSheetProps & { readonly card: Card }) {
-  const dispatch = useAppDispatch();
-  const { newUid } = useServices();
+function OpenSheet(props: TalkSheetProps & { readonly card: Card }) {
+  const { card, kind = 'call', talk, meeting, onClose } = props;
+  const services = useServices();
   const today = localDay();
-  const [draft, setDraft] = useState<Draft>(() => draftOf(card, talk, kind, today));
+  const isKept = !talk && !meeting;
+  const [draft, setDraft] = useState<Draft>(() => draftOf(card, { talk, meeting, kind, today }));
   const set = (some: Partial<Draft>) => {
     const next = { ...draft, ...some };
     setDraft(next);
     // A sheet that is closed, or a page that is left, keeps what was typed.
-    if (!talk) keepDraft(card.uid, next);
+    if (isKept) keepDraft(services, card.uid, next);
   };
+  useEffect(() => {
+    // What was typed before the page was loaded takes the place of an untouched sheet.
+    if (isKept)
+      void storedDraft(services, card.uid).then((stored) => {
+        if (stored)
+          setDraft((now) => (now.said === '' && now.next === '' ? { ...stored, day: now.day } : now));
+      });
+  }, [card.uid, isKept, services]);
   const name = shownAs(card) || 'them';
   const day = dayOf(draft.day, today);
   const next = draft.next.trim() === '' ? undefined : parseWhen(draft.next, today, LOCALE);
   const isWrong = day === undefined || (draft.next.trim() !== '' && next === undefined);
-  const save = async () => {
+  const { save, remove } = useTalkChanges({ card, talk, meeting });
+  const saveAll = async () => {
     if (day === undefined) return;
-    const said: Talk = {
-      ...(talk ?? { id: newUid(), with: [card.uid], ...(day === today ? { time: localTime() } : {}) }),
-      ...{ kind: draft.kind, direction: draft.direction, day, said: draft.said.trim() },
-    };
-    const label = `${talk ? 'Changed' : 'Noted'} a ${KIND_WORDS[said.kind].toLowerCase()} with ${name}`;
-    const change = { ...(talk ? { before: talk } : {}), after: said };
-    const upserts = talk ? [] : [withNext(card, next, draft.opener)];
-    await dispatch(changeBook({ cause: 'edit', label, upserts, talks: [change] }));
-    forgetDraft(card.uid);
+    await save({ ...draft, day }, next);
+    if (isKept) forgetDraft(services, card.uid);
     onClose();
   };
-  const remove = async () => {
-    const label = `Deleted a talk with ${name}`;
-    await dispatch(changeBook({ cause: 'delete', label, talks: talk ? [{ before: talk }] : [] }));
-    onClose();
-  };
+  const said = draft.next.trim() === '' && !talk ? findWhen(draft.said, today) : undefined;
   return (
     <Sheet title={talk ? `Talk with ${name}` : `After talking to ${name}`} isOpen onClose={onClose}>
       <View className="gap-3">
@@ -68,21 +73,26 @@ function OpenSheet({ card, kind = 'call', talk, onClose }: TalkSheetProps & { re
           onChange={(text) => set({ said: text })}
           isLong
           isFirst
+          hint={talk ? undefined : '#words become findable; **bold**, - lists and links are shown as such'}
           testID="talk-said"
         />
+        {said ? (
+          <View className="flex-row">
+            <Act
+              label={`When next: ${said.words}`}
+              icon={AlarmClock}
+              onPress={() => set({ next: said.words })}
+              testID="said-when"
+            />
+          </View>
+        ) : null}
         {talk ? null : (
           <>
-            <Field
+            <WhenField
               label="When next"
               value={draft.next}
               onChange={(text) => set({ next: text })}
-              placeholder="in ten days, first week of March"
-              hint={next}
-              error={
-                draft.next.trim() !== '' && next === undefined
-                  ? 'Say a day to come, such as “in ten days” or “3 March”'
-                  : undefined
-              }
+              day={next}
               testID="talk-next"
             />
             <Field
@@ -93,7 +103,7 @@ function OpenSheet({ card, kind = 'call', talk, onClose }: TalkSheetProps & { re
             />
           </>
         )}
-        <NextAct label="Save" isDisabled={isWrong} onPress={() => void save()} testID="save-talk" />
+        <NextAct label="Save" isDisabled={isWrong} onPress={() => void saveAll()} testID="save-talk" />
         <Tabs
           name="Kind of talk"
           options={TALK_KINDS.map((one) => [one, KIND_WORDS[one]] as const)}
@@ -114,13 +124,21 @@ function OpenSheet({ card, kind = 'call', talk, onClose }: TalkSheetProps & { re
           error={day === undefined ? 'Write the day as 2026-11-25' : undefined}
           testID="talk-day"
         />
+        <Field
+          label="About"
+          value={draft.about}
+          onChange={(text) => set({ about: text })}
+          testID="talk-about"
+        />
+        <PeopleField label="With others" uids={draft.with} onChange={(uids) => set({ with: uids })} />
+        <FilesField files={draft.files} onChange={(files) => set({ files })} />
         {talk ? (
           <View className="flex-row">
             <Act
               label="Delete this talk"
               icon={Trash}
               tone="brick"
-              onPress={() => void remove()}
+              onPress={() => void remove().then(onClose)}
               testID="delete-talk"
             />
           </View>
@@ -138,14 +156,4 @@ function OpenSheet({ card, kind = 'call', talk, onClose }: TalkSheetProps & { re
 function dayOf(text: string, today: string): string | undefined {
   const isDay = /^\d{4}-\d\d-\d\d$/.test(text.trim()) && !Number.isNaN(Date.parse(text.trim()));
   return isDay && text.trim() <= today ? text.trim() : undefined;
-}
-
-/** A day set by hand is used up by the talk; a new one takes its place, and so does the opener. */
-function withNext(card: Card, next: string | undefined, opener: string): Card {
-  const { 'cordialis.example:due': _, 'cordialis.example:opener': __, ...rest } = card;
-  return {
-    ...rest,
-    ...(next === undefined ? {} : { 'cordialis.example:due': next }),
-    ...(opener.trim() === '' ? {} : { 'cordialis.example:opener': opener.trim() }),
-  };
 }

@@ -1,29 +1,50 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { selectSummaries, useAppSelector, useTalksWith } from '@/book';
+import { selectRowsByUid, selectSummaries, useAppSelector, useCloseness, useTalksWith } from '@/book';
 import type { Card } from '@/core/card';
-import type { Talk } from '@/core/talks';
-import { formatCount, formatDay } from '@/platform';
-import { Act, NotebookPen, Txt, useColours } from '@/ui';
+import { closenessReasons, type Talk, TALK_KINDS, type TalkFile, type TalkKind } from '@/core/talks';
+import { cardPath, formatCount, formatDay, localDay } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, ChartColumn, NotebookPen, Paperclip, Tabs, Txt, useColours } from '@/ui';
 
 import { NoteText } from '../NoteText';
+import { useFileOut } from '../useFileOut';
+import { TalkChart } from './TalkChart';
 import { TalkSheet } from './TalkSheet';
-import { DIRECTION_WORDS, KIND_ICONS, KIND_WORDS } from './talkWords';
+import { DIRECTION_SAID, KIND_ICONS, KIND_WORDS } from './talkWords';
 
 /** Talks with somebody, the latest first; the first of all says when it began. */
 export function TalksPart({ card }: { readonly card: Card }) {
   const { talks, count, more } = useTalksWith(card.uid);
-  const first = useAppSelector((state) => selectSummaries(state).get(card.uid))?.first;
+  const summary = useAppSelector((state) => selectSummaries(state).get(card.uid));
+  const first = summary?.first;
+  const closeness = useCloseness(card.uid);
   const [open, setOpen] = useState<Talk | 'new'>();
+  const [isDrawn, setDrawn] = useState(false);
+  const [kind, setKind] = useState<TalkKind | 'all'>('all');
+  const shown = kind === 'all' ? talks : talks.filter((talk) => talk.kind === kind);
+  const kinds = TALK_KINDS.filter((one) => (summary?.kinds[one] ?? 0) > 0);
   return (
     <View className="py-4" testID="talks">
       <View className="flex-row items-center justify-between">
         <Txt font="serif" size="title" heading={2}>
           Talks
         </Txt>
-        <Act label="Note a talk" icon={NotebookPen} onPress={() => setOpen('new')} testID="note-talk" />
+        <View className="flex-row flex-wrap gap-x-5">
+          {count === 0 ? null : (
+            <Act
+              label={isDrawn ? 'Hide the chart' : 'Chart'}
+              icon={ChartColumn}
+              tone="faded"
+              onPress={() => setDrawn(!isDrawn)}
+              testID="talk-chart"
+            />
+          )}
+          <Act label="Note a talk" icon={NotebookPen} onPress={() => setOpen('new')} testID="note-talk" />
+        </View>
       </View>
+      {isDrawn ? <TalkChart uid={card.uid} /> : null}
       {count === 0 ? (
         <Txt font="serifItalic" tone="faded">
           None yet. After a call or a message from here there is room for two or three lines.
@@ -33,8 +54,21 @@ export function TalksPart({ card }: { readonly card: Card }) {
           {`${formatCount(count, 'talk', 'talks')}${first === undefined ? '' : `, the first on ${formatDay(`${first}T12:00:00Z`)}`}`}
         </Txt>
       )}
-      {talks.map((talk) => (
-        <TalkRow key={talk.id} talk={talk} onPress={() => setOpen(talk)} />
+      {summary && closeness !== undefined ? (
+        <Txt size="small" tone="faded" isFigures testID="closeness">
+          {`Closeness ${closeness} of 100: ${closenessReasons(summary, localDay()).slice(1).join(', ')}`}
+        </Txt>
+      ) : null}
+      {kinds.length < 2 ? null : (
+        <Tabs
+          name="Kinds of talks shown"
+          options={[['all', 'All'], ...kinds.map((one) => [one, KIND_WORDS[one]] as const)]}
+          value={kind}
+          onChange={setKind}
+        />
+      )}
+      {shown.map((talk) => (
+        <TalkRow key={talk.id} talk={talk} of={card.uid} onPress={() => setOpen(talk)} />
       ))}
       {more ? (
         <View className="flex-row">
@@ -52,11 +86,18 @@ export function TalksPart({ card }: { readonly card: Card }) {
   );
 }
 
-function TalkRow({ talk, onPress }: { readonly talk: Talk; readonly onPress: () => void }) {
+interface TalkRowProps {
+  readonly talk: Talk;
+  /** Whose card it stands on. */
+  readonly of: string;
+  readonly onPress: () => void;
+}
+
+function TalkRow({ talk, of, onPress }: TalkRowProps) {
   const colours = useColours();
   const Icon = KIND_ICONS[talk.kind];
   const when = [formatDay(`${talk.day}T12:00:00Z`), talk.time].filter(Boolean).join(', ');
-  const head = `${KIND_WORDS[talk.kind]} · ${when}${talk.kind === 'meeting' ? '' : ` · ${DIRECTION_WORDS[talk.direction].toLowerCase()}`}`;
+  const head = `${KIND_WORDS[talk.kind]} · ${when}${talk.kind === 'meeting' ? '' : ` · ${DIRECTION_SAID[talk.direction]}`}`;
   return (
     <View className="flex-row gap-3 border-b border-rule">
       <View className="pt-3">
@@ -73,12 +114,52 @@ function TalkRow({ talk, onPress }: { readonly talk: Talk; readonly onPress: () 
             {head}
           </Txt>
         </Pressable>
+        {talk.about === undefined ? null : (
+          <View className="pb-1">
+            <Txt font="sansBold">{talk.about}</Txt>
+          </View>
+        )}
+        <Others uids={talk.with.filter((uid) => uid !== of)} />
         {talk.said === '' ? null : (
           <View className="pb-3">
             <NoteText note={talk.said} />
           </View>
         )}
+        {talk.files ? <Files files={talk.files} /> : null}
       </View>
+    </View>
+  );
+}
+
+/** Who else was there, each with the way to their card. */
+function Others({ uids }: { readonly uids: readonly string[] }) {
+  const rows = useAppSelector(selectRowsByUid);
+  const people = uids.flatMap((uid) => rows.get(uid) ?? []);
+  if (people.length === 0) return null;
+  return (
+    <View className="flex-row flex-wrap items-center gap-x-3">
+      <Txt size="small" tone="faded">
+        with
+      </Txt>
+      {people.map(({ uid, shown }) => (
+        <Act key={uid} label={shown} tone="faded" onPress={() => go(cardPath(uid))} />
+      ))}
+    </View>
+  );
+}
+
+function Files({ files }: { readonly files: readonly TalkFile[] }) {
+  const openFile = useFileOut();
+  return (
+    <View className="flex-row flex-wrap gap-x-4">
+      {files.map((file) => (
+        <Act
+          key={`${file.name} ${file.blobId ?? ''}`}
+          label={file.name}
+          icon={Paperclip}
+          onPress={() => openFile(file)}
+        />
+      ))}
     </View>
   );
 }

@@ -25,3 +25,10 @@ export const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
   in: 'They began',
   both: 'Both',
 };
+
+/** The same in the middle of a line. */
+export const DIRECTION_SAID: Readonly<Record<Direction, string>> = {
+  out: 'I began',
+  in: 'they began',
+  both: 'both',
+};

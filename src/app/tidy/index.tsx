@@ -1,0 +1,5 @@
+import { TidyPage } from '@/places/tidy/TidyPage';
+
+export default function TidyRoute() {
+  return <TidyPage />;
+}

@@ -1,0 +1,5 @@
+import { YearPage } from '@/places/today/YearPage';
+
+export default function YearRoute() {
+  return <YearPage />;
+}

@@ -1,0 +1,33 @@
+import { proxy, type Remote } from 'comlink';
+
+import type { Card } from '@/core/card';
+import type { Cluster } from '@/core/duplicates';
+import type { MergeChoices } from '@/core/merging';
+
+import { piecesOf } from '../piecesOf';
+import type { DuplicatesApi } from '../workers/duplicates';
+import { type Job, runJob } from './runJob';
+
+/** Cards handed over at a time. */
+const PIECE = 1000;
+
+/** Finds the cards that are the same, in a worker. @param onProgress - told how far it is, 0 to 1 */
+export function groupDuplicatesInWorker(
+  cards: readonly Card[],
+  onProgress: (share01: number) => void,
+): Job<Cluster[]> {
+  return run(async (api) => {
+    for (const piece of piecesOf(cards, PIECE)) await api.put(piece);
+    return api.find(proxy(onProgress));
+  });
+}
+
+/** Makes one card of each group, in a worker, which has the numbering plans and the scripts; the fullest keeps its uid. */
+export function mergeInWorker(groups: readonly (readonly Card[])[], choices: MergeChoices): Promise<Card[]> {
+  return run((api) => api.merge(groups, choices)).result;
+}
+
+/** Metro bundles a worker only where it is started as it stands here. */
+function run<T>(work: (api: Remote<DuplicatesApi>) => Promise<T>): Job<T> {
+  return runJob<DuplicatesApi, T>(() => new Worker(new URL('../workers/duplicates', import.meta.url)), work);
+}

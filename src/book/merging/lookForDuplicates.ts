@@ -1,0 +1,33 @@
+import type { Cluster } from '@/core/duplicates';
+
+import type { AppThunk } from '../appStore';
+import { selectCardsByUid } from '../cards/cardsSlice';
+import { groupDuplicatesInWorker } from '../clients/duplicatesClient';
+import type { Job } from '../clients/runJob';
+import { duplicatesFound, searchProgressed } from './duplicatesSlice';
+
+let job: Job<Cluster[]> | undefined;
+
+/** Finds the cards of the book that are the same; a search that is under way begins anew. */
+export function lookForDuplicates(): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    job?.stop();
+    dispatch(searchProgressed(0));
+    const cards = selectCardsByUid(getState())
+      .values()
+      .filter(({ kind }) => kind !== 'group');
+    const mine = groupDuplicatesInWorker(cards, (share01) => dispatch(searchProgressed(share01)));
+    job = mine;
+    try {
+      dispatch(duplicatesFound(await mine.result));
+    } catch {
+      // Stopped; what was found before stays.
+      if (job === mine) dispatch(searchProgressed(undefined));
+    }
+  };
+}
+
+/** Ends a search that is under way. */
+export function stopLooking(): AppThunk {
+  return () => job?.stop();
+}

@@ -1,0 +1,123 @@
+import anyAscii from 'any-ascii';
+
+import { type Card, parseName, type PartialDate, shownAs, toPartialDate, type Uid } from '../card';
+import { foldText } from '../text';
+import { normalizeAddress } from '../unfiled';
+
+/** What two cards are compared by, in the form in which it is compared. */
+export interface DuplicateFacts {
+  readonly uid: Uid;
+  readonly isOrg: boolean;
+  readonly shown: string;
+  /** Words of given names and of surnames, folded, in Latin letters. */
+  readonly given: readonly string[];
+  readonly surname: readonly string[];
+  /** Jr, III …; '' for none. */
+  readonly generation: string;
+  /** Of an organisation: the words of its name without its legal form. */
+  readonly house: readonly string[];
+  readonly nicknames: readonly string[];
+  /** Normalized. */
+  readonly mails: readonly string[];
+  /** E.164 where the country is written; else ~ and the national digits, which may be of any country. */
+  readonly phones: readonly string[];
+  readonly mobiles: ReadonlySet<string>;
+  readonly birth: PartialDate | undefined;
+  readonly employers: readonly string[];
+  readonly titles: readonly string[];
+  /** Street and postcode, folded and joined. */
+  readonly streets: readonly string[];
+  readonly towns: readonly string[];
+  /** Cards that the user has said are others. */
+  readonly apart: ReadonlySet<Uid>;
+}
+
+/** What is compared of a card. */
+export function duplicateFacts(card: Card): DuplicateFacts {
+  const isOrg = card.kind === 'org';
+  const phones = Object.values(card.phones ?? {}).map(({ number, features }) => ({
+    number: comparableNumber(number),
+    isMobile: features?.['mobile'] === true,
+  }));
+  const birth = Object.values(card.anniversaries ?? {}).find(({ kind }) => kind === 'birth');
+  return {
+    ...{ uid: card.uid, isOrg, shown: shownAs(card) },
+    ...(isOrg ? NO_NAME : namesOf(card)),
+    house: isOrg ? houseWords(shownAs(card)) : [],
+    nicknames: Object.values(card.nicknames ?? {}).flatMap(({ name }) => wordsOf(name)),
+    mails: Object.values(card.emails ?? {}).map(({ address }) => normalizeAddress(address)),
+    phones: phones.map(({ number }) => number).filter((number) => number.length > 5),
+    mobiles: new Set(phones.filter(({ isMobile }) => isMobile).map(({ number }) => number)),
+    birth: birth ? toPartialDate(birth.date) : undefined,
+    employers: Object.values(card.organizations ?? {}).map(({ name = '' }) => houseWords(name).join(' ')),
+    titles: Object.values(card.titles ?? {}).map(({ name }) => wordsOf(name).join(' ')),
+    ...placesOf(card),
+    apart: new Set(Object.keys(card['cordialis.example:apart'] ?? {})),
+  };
+}
+
+const NO_NAME = { given: [], surname: [], generation: '' };
+
+function namesOf({ name }: Card): Pick<DuplicateFacts, 'given' | 'surname' | 'generation'> {
+  const parts = name?.components ? name : name?.full === undefined ? undefined : parseName(name.full);
+  const of = (...kinds: string[]) =>
+    (parts?.components ?? []).flatMap(({ kind, value }) => (kinds.includes(kind) ? nameWords(value) : []));
+  const given = of('given', 'given2');
+  const surname = of('surname', 'surname2');
+  return { given, surname, generation: of('generation').join(' ') };
+}
+
+/** One letter and a point are an initial in any script, however many letters its sign has in Latin ones: さ. is s. */
+function nameWords(value: string): string[] {
+  const words = wordsOf(value);
+  return /^\p{L}\.$/u.test(value.trim()) ? words.map((word) => word.charAt(0)) : words;
+}
+
+/**
+ * A number in the form in which two are compared. Without the numbering plans, which would take most of the time: what
+ * the country of a national number is, the other number says, or nobody.
+ */
+function comparableNumber(written: string): string {
+  const plain = written.replace(/^\s*tel:/i, '').replace(/\(0\)|(?:;ext=|ext\.?|x|#).*$/gi, '');
+  const digits = plain.replace(/\D/g, '');
+  if (/^\s*\+/.test(plain)) return `+${digits}`;
+  if (/^\s*00[1-9]/.test(plain)) return `+${digits.slice(2)}`;
+  return `~${digits.replace(/^0+/, '')}`;
+}
+
+function placesOf({ addresses }: Card): Pick<DuplicateFacts, 'streets' | 'towns'> {
+  const streets: string[] = [];
+  const towns: string[] = [];
+  for (const { components = [] } of Object.values(addresses ?? {})) {
+    const of = (...kinds: string[]) =>
+      components.flatMap(({ kind, value }) => (kinds.includes(kind) ? wordsOf(value) : [])).join('');
+    const street = of('name', 'number');
+    if (street !== '') streets.push(`${street} ${of('postcode')}`);
+    const town = of('locality');
+    if (town !== '') towns.push(town);
+  }
+  return { streets, towns };
+}
+
+/** Words in Latin letters, folded; other scripts as they are commonly written in Latin ones. */
+export function wordsOf(text: string): string[] {
+  const folded = foldText(text);
+  const latin = /^[\x20-\x7e]*$/.test(folded) ? folded : anyAscii(folded).toLowerCase();
+  return latin.replace(/['’`]/g, '').match(/[a-z0-9]+/g) ?? [];
+}
+
+/** What firms are by law, in several countries (common practice); a firm is the same with and without it. */
+const LEGAL_FORMS = new Set(
+  'ltd limited llc inc incorporated corp corporation plc gmbh ag kg ohg gbr ug ev eg se sa sas sarl spa srl bv nv ab as asa oy oyj aps sro zoo spzoo kft doo ooo pty pte co company cie the'.split(
+    ' ',
+  ),
+);
+
+/** The words of an organisation's name without its legal form; all of them where it has no other. */
+export function houseWords(name: string): string[] {
+  const words = wordsOf(name.replace(/\b([a-z])\.(?=[a-z]\b|\s|$)/gi, '$1').replace(/&|\+/g, ' and '));
+  const kept = words.filter((word) => !LEGAL_FORMS.has(word));
+  // What joined a name to its legal form: "& Co".
+  while (kept.length > 1 && ['and', 'und', 'et', 'y', 'e'].includes(kept.at(-1) ?? '')) kept.pop();
+  return kept.length > 0 ? kept : words;
+}

@@ -1,0 +1,38 @@
+/** Spellings of one sound in European names, the longest first. Ours; common practice in each language. */
+const SOUNDS: readonly (readonly [RegExp, string])[] = [
+  [/tsch|tch|sch|sh|ch|cz|cs|sz|š|č/g, 'x'],
+  [/ph|pf|v|w/g, 'f'],
+  [/ck|qu|kh|gh|[cqg]/g, 'k'],
+  [/ts|tz|zh|[zx]/g, 's'],
+  [/th|dt|d/g, 't'],
+  [/b/g, 'p'],
+  [/j|y/g, 'i'],
+  [/[nm](?=[^aeiou]|$)/g, 'n'],
+];
+
+/**
+ * How a name sounds, roughly: the consonants by groups, vowels only at the beginning. Two spellings of one name mostly
+ * sound alike; two names that sound alike are mostly not the same, so it only brings cards together to be compared.
+ *
+ * @param word - folded, in Latin letters
+ */
+export function soundOf(word: string): string {
+  const known = sounds.get(word);
+  if (known !== undefined) return known;
+  if (sounds.size >= MOST_KEPT) sounds.clear();
+  const sound = workOut(word);
+  sounds.set(word, sound);
+  return sound;
+}
+
+/** Names come again and again, and working one out is dear. */
+const sounds = new Map<string, string>();
+const MOST_KEPT = 100_000;
+
+function workOut(word: string): string {
+  let sound = word;
+  for (const [spelling, letter] of SOUNDS) sound = sound.replace(spelling, letter);
+  const first = sound.charAt(0);
+  const rest = sound.slice(1).replace(/[aeiouh]/g, '');
+  return `${/[aeiou]/.test(first) ? 'a' : first}${rest}`.replace(/(.)\1+/g, '$1');
+}

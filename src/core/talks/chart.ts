@@ -1,0 +1,50 @@
+import { addMonths, daysBetween } from '../days';
+import { afterRhythm, type Rhythm } from './due';
+import type { TalkSummary } from './summary';
+import type { Talk } from './talk';
+
+/** How many talks a month held, by who began them. */
+export interface MonthOfTalks {
+  /** 2026-11. */
+  readonly month: string;
+  readonly out: number;
+  readonly in: number;
+  readonly both: number;
+}
+
+/** The talks of some months up to one, the earliest first; months without a talk are there as well. */
+export function talksByMonth(talks: readonly Talk[], last: string, count: number): MonthOfTalks[] {
+  const months = Array.from({ length: count }, (_, i) =>
+    addMonths(`${last.slice(0, 7)}-01`, i - count + 1).slice(0, 7),
+  );
+  const counted = new Map(months.map((month) => [month, { month, out: 0, in: 0, both: 0 }]));
+  for (const { day, direction } of talks) {
+    const month = counted.get(day.slice(0, 7));
+    if (month) month[direction] += 1;
+  }
+  return months.flatMap((month) => counted.get(month) ?? []);
+}
+
+/** How a rhythm is kept by those it is for. */
+export interface RhythmBalance {
+  /** Those whose next talk is not over yet. */
+  readonly kept: number;
+  readonly late: number;
+  /** Those there was never a talk with. */
+  readonly never: number;
+}
+
+/** Weighs a list's rhythm against the last talks of those on it. */
+export function balanceOf(
+  rhythm: Rhythm,
+  members: readonly (Pick<TalkSummary, 'last'> | undefined)[],
+  today: string,
+): RhythmBalance {
+  let [kept, late, never] = [0, 0, 0];
+  for (const summary of members) {
+    if (!summary) never += 1;
+    else if (daysBetween(today, afterRhythm(summary.last, rhythm)) >= 0) kept += 1;
+    else late += 1;
+  }
+  return { kept, late, never };
+}

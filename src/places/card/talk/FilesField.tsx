@@ -1,0 +1,55 @@
+import { View } from 'react-native';
+
+import { noticed, useAppDispatch, useServices } from '@/book';
+import type { TalkFile } from '@/core/talks';
+import { hashText } from '@/core/text';
+import { pickFiles, readAsDataUri } from '@/platform';
+import { Act, Paperclip, X } from '@/ui';
+
+import { useFileOut } from '../useFileOut';
+
+/** Bytes of a file at most: the whole talk of a month is read at once, but not its files. */
+const MAX_BYTES = 20_000_000;
+
+interface FilesFieldProps {
+  readonly files: readonly TalkFile[];
+  readonly onChange: (files: TalkFile[]) => void;
+}
+
+/** Files of a talk: opened, taken off, added. Their bytes go to the store at once, their names with the talk. */
+export function FilesField({ files, onChange }: FilesFieldProps) {
+  const dispatch = useAppDispatch();
+  const { photos } = useServices();
+  const openFile = useFileOut();
+  const add = async () => {
+    const added: TalkFile[] = [];
+    for (const file of await pickFiles('')) {
+      if (file.size > MAX_BYTES) {
+        dispatch(noticed({ text: `${file.name} is larger than 20 MB and was left out`, tone: 'error' }));
+        continue;
+      }
+      const uri = await readAsDataUri(file);
+      const blobId = hashText(uri);
+      await photos.put({ [blobId]: uri });
+      added.push({ name: file.name, blobId });
+    }
+    if (added.length > 0) onChange([...files, ...added]);
+  };
+  return (
+    <View className="flex-row flex-wrap items-center gap-x-4">
+      {files.map((file) => (
+        <View key={`${file.name} ${file.blobId ?? ''}`} className="flex-row items-center">
+          <Act label={file.name} icon={Paperclip} onPress={() => openFile(file)} />
+          <Act
+            label=""
+            name={`Take ${file.name} off`}
+            icon={X}
+            tone="faded"
+            onPress={() => onChange(files.filter((one) => one !== file))}
+          />
+        </View>
+      ))}
+      <Act label="Add a file" icon={Paperclip} tone="faded" onPress={() => void add()} testID="talk-file" />
+    </View>
+  );
+}

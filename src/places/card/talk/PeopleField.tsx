@@ -1,0 +1,72 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+
+import { selectRowsByUid, useAppSelector, useServices } from '@/book';
+import type { Uid } from '@/core/card';
+import type { Hit } from '@/core/search';
+import { localDay } from '@/platform';
+import { Act, Field, Plus, X } from '@/ui';
+
+/** People offered while one types. */
+const OFFERED = 5;
+
+interface PeopleFieldProps {
+  readonly label: string;
+  readonly uids: readonly Uid[];
+  readonly onChange: (uids: Uid[]) => void;
+}
+
+/** Several people: each with a way to take them off, and a line that finds more. One always stays. */
+export function PeopleField({ label, uids, onChange }: PeopleFieldProps) {
+  const rows = useAppSelector(selectRowsByUid);
+  const { search } = useServices();
+  const [typed, setTyped] = useState('');
+  const [found, setFound] = useState<{ readonly text: string; readonly hits: readonly Hit[] }>();
+  const text = typed.trim();
+  useEffect(() => {
+    let isCurrent = true;
+    if (text !== '')
+      void search.find(text, OFFERED + uids.length, localDay()).then(({ hits }) => {
+        if (isCurrent) setFound({ text, hits });
+      });
+    return () => {
+      isCurrent = false;
+    };
+  }, [search, text, uids.length]);
+  const offered = (found !== undefined && found.text === text ? found.hits : [])
+    .filter(({ uid, kind }) => kind !== 'list' && !uids.includes(uid))
+    .slice(0, OFFERED);
+  return (
+    <View>
+      <View className="flex-row flex-wrap gap-x-4">
+        {uids.length < 2
+          ? null
+          : uids.map((uid) => (
+              <Act
+                key={uid}
+                label={rows.get(uid)?.shown ?? 'No name yet'}
+                name={`Take ${rows.get(uid)?.shown ?? 'them'} off`}
+                icon={X}
+                tone="ink"
+                onPress={() => onChange(uids.filter((one) => one !== uid))}
+              />
+            ))}
+      </View>
+      <Field label={label} value={typed} onChange={setTyped} placeholder="a name" testID="people-field" />
+      <View className="flex-row flex-wrap gap-x-4">
+        {offered.map(({ uid, shown }) => (
+          <Act
+            key={uid}
+            label={shown}
+            name={`Add ${shown}`}
+            icon={Plus}
+            onPress={() => {
+              setTyped('');
+              onChange([...uids, uid]);
+            }}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,112 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { changeMany, useAppDispatch, useCard } from '@/book';
+import { type Card, shownAs } from '@/core/card';
+import { addDays } from '@/core/days';
+import { type PlannedFollowUp, type PlannedMeeting, withFollowUp } from '@/core/talks';
+import { localDay } from '@/platform';
+import { Act, Check, NotebookPen, Pencil } from '@/ui';
+
+import { FollowUpSheet } from './FollowUpSheet';
+import { MeetingSheet } from './MeetingSheet';
+import { TalkSheet } from './TalkSheet';
+
+/** What can be done about a reminder from where it stands. */
+export function FollowUpActs({ planned }: { readonly planned: PlannedFollowUp }) {
+  const card = useCard(planned.uid);
+  return card ? <ActsOnFollowUp card={card} planned={planned} /> : null;
+}
+
+function ActsOnFollowUp({ card, planned }: { readonly card: Card; readonly planned: PlannedFollowUp }) {
+  const dispatch = useAppDispatch();
+  const [open, setOpen] = useState<'note' | 'change'>();
+  const { id, text } = planned;
+  const put = (label: string, day: string | undefined) =>
+    void dispatch(
+      changeMany({
+        cards: [card],
+        label: `${label}: ${text}`,
+        change: (one) => withFollowUp(one, id, day === undefined ? undefined : { day, text }),
+      }),
+    );
+  return (
+    <View className="flex-row flex-wrap gap-x-4">
+      <Act
+        label="Done"
+        name={`Done: ${text}`}
+        icon={Check}
+        tone="ink"
+        onPress={() => put('Done', undefined)}
+        testID="follow-up-done"
+      />
+      <Act
+        label="Note"
+        name={`Note a talk with ${shownAs(card)}`}
+        icon={NotebookPen}
+        tone="ink"
+        onPress={() => setOpen('note')}
+      />
+      <Act
+        label="Change"
+        name={`Change: ${text}`}
+        icon={Pencil}
+        tone="faded"
+        onPress={() => setOpen('change')}
+      />
+      <View className="w-full flex-row flex-wrap gap-x-4">
+        <Act
+          label="Tomorrow"
+          name={`Put off till tomorrow: ${text}`}
+          tone="faded"
+          onPress={() => put('Put off by a day', addDays(localDay(), 1))}
+        />
+        <Act
+          label="In a week"
+          name={`Put off by a week: ${text}`}
+          tone="faded"
+          onPress={() => put('Put off by a week', addDays(localDay(), 7))}
+        />
+      </View>
+      {open === 'note' ? <TalkSheet uid={card.uid} onClose={() => setOpen(undefined)} /> : null}
+      {open === 'change' ? (
+        <FollowUpSheet card={card} planned={planned} onClose={() => setOpen(undefined)} />
+      ) : null}
+    </View>
+  );
+}
+
+/** What can be done about an appointment: note what was said, once it is the day; change it. */
+export function MeetingActs({ planned }: { readonly planned: PlannedMeeting }) {
+  const card = useCard(planned.uids[0] ?? '');
+  const [open, setOpen] = useState<'note' | 'change'>();
+  if (!card) return null;
+  const { meeting } = planned;
+  return (
+    <View className="flex-row flex-wrap gap-x-4">
+      {meeting.day > localDay() ? null : (
+        <Act
+          label="Note what was said"
+          name={`Note what was said: ${meeting.title}`}
+          icon={NotebookPen}
+          tone="ink"
+          onPress={() => setOpen('note')}
+          testID="meeting-note"
+        />
+      )}
+      <Act
+        label="Change"
+        name={`Change: ${meeting.title}`}
+        icon={Pencil}
+        tone="faded"
+        onPress={() => setOpen('change')}
+      />
+      {open === 'note' ? (
+        <TalkSheet uid={card.uid} meeting={planned} onClose={() => setOpen(undefined)} />
+      ) : null}
+      {open === 'change' ? (
+        <MeetingSheet card={card} planned={planned} onClose={() => setOpen(undefined)} />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { selectCardsByUid, useAppSelector } from '@/book';
+import { type Card, shownAs } from '@/core/card';
+import { type PlannedMeeting } from '@/core/talks';
+import { formatDay } from '@/platform';
+import { Act, AlarmClock, CalendarPlus, Txt } from '@/ui';
+
+import { FollowUpSheet } from './FollowUpSheet';
+import { MeetingSheet } from './MeetingSheet';
+import { FollowUpActs, MeetingActs } from './PlannedActs';
+
+/** What is to come with somebody: appointments and things to be reminded of. */
+export function PlannedPart({ card }: { readonly card: Card }) {
+  const [open, setOpen] = useState<'remind' | 'meet'>();
+  const meetings = useMeetingsOf(card);
+  const followUps = Object.entries(card['cordialis.example:followUps'] ?? {}).sort(([, a], [, b]) =>
+    a.day < b.day ? -1 : Number(a.day > b.day),
+  );
+  return (
+    <View className="pt-4" testID="planned">
+      <View className="flex-row flex-wrap items-center justify-between gap-x-5">
+        <Txt font="serif" size="title" heading={2}>
+          To come
+        </Txt>
+        <View className="flex-row flex-wrap gap-x-5">
+          <Act label="Remind me" icon={AlarmClock} onPress={() => setOpen('remind')} testID="remind" />
+          <Act
+            label="Meet"
+            name="Arrange to meet"
+            icon={CalendarPlus}
+            onPress={() => setOpen('meet')}
+            testID="meet"
+          />
+        </View>
+      </View>
+      {meetings.map((planned) => (
+        <View key={planned.id} className="border-b border-rule pt-2" testID="planned-meeting">
+          <Line title={planned.meeting.title} second={meetingWords(planned)} />
+          <Others uids={planned.uids.filter((uid) => uid !== card.uid)} />
+          <MeetingActs planned={planned} />
+        </View>
+      ))}
+      {followUps.map(([id, { day, text }]) => (
+        <View key={id} className="border-b border-rule pt-2" testID="planned-follow-up">
+          <Line title={text} second={formatDay(`${day}T12:00:00Z`)} />
+          <FollowUpActs planned={{ uid: card.uid, id, day, text }} />
+        </View>
+      ))}
+      {open === 'remind' ? <FollowUpSheet card={card} onClose={() => setOpen(undefined)} /> : null}
+      {open === 'meet' ? <MeetingSheet card={card} onClose={() => setOpen(undefined)} /> : null}
+    </View>
+  );
+}
+
+function Line({ title, second }: { readonly title: string; readonly second: string }) {
+  return (
+    <>
+      <Txt>{title}</Txt>
+      <Txt size="small" tone="faded" isFigures>
+        {second}
+      </Txt>
+    </>
+  );
+}
+
+function Others({ uids }: { readonly uids: readonly string[] }) {
+  const byUid = useAppSelector(selectCardsByUid);
+  const names = uids.flatMap((uid) => byUid.get(uid) ?? []).map(shownAs);
+  if (names.length === 0) return null;
+  return (
+    <Txt size="small" tone="faded">
+      {`with ${names.join(', ')}`}
+    </Txt>
+  );
+}
+
+function meetingWords({ meeting }: PlannedMeeting): string {
+  const { day, time, minutes, place } = meeting;
+  const length = time === undefined ? '' : `${minutes} minutes`;
+  return [formatDay(`${day}T12:00:00Z`), time, length, place].filter(Boolean).join(' · ');
+}
+
+/** The appointments on a card, each with all who come: they stand on the cards of the others as well. */
+function useMeetingsOf(card: Card): PlannedMeeting[] {
+  const byUid = useAppSelector(selectCardsByUid);
+  const own = Object.entries(card['cordialis.example:meetings'] ?? {});
+  if (own.length === 0) return [];
+  const all = byUid.values();
+  return own
+    .map(([id, meeting]) => ({
+      id,
+      meeting,
+      uids: [
+        card.uid,
+        ...all.flatMap((one) =>
+          one.uid !== card.uid && one['cordialis.example:meetings']?.[id] ? one.uid : [],
+        ),
+      ],
+    }))
+    .sort((a, b) => (a.meeting.day < b.meeting.day ? -1 : Number(a.meeting.day > b.meeting.day)));
+}

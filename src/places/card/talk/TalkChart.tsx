@@ -1,0 +1,22 @@
+import { useTalkBars } from '@/book';
+import type { Uid } from '@/core/card';
+import { Chart } from '@/ui';
+
+import { DIRECTION_WORDS } from './talkWords';
+
+/** Talks with somebody in the last twelve months, by month and by who began them. */
+export function TalkChart({ uid }: { readonly uid: Uid }) {
+  const bars = useTalkBars(uid);
+  if (!bars) return null;
+  return (
+    <Chart
+      name="Talks by month and by who began them"
+      bars={bars}
+      series={[
+        { label: DIRECTION_WORDS.out, tone: 'moss' },
+        { label: DIRECTION_WORDS.in, tone: 'ochre' },
+        { label: DIRECTION_WORDS.both, tone: 'faded' },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,33 @@
+import { Field } from '@/ui';
+
+interface WhenFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+  /** The day that the text gives, ISO 8601; undefined where it gives none. */
+  readonly day: string | undefined;
+  readonly placeholder?: string;
+  /** How a day can be said, for the error. */
+  readonly example?: string;
+  readonly testID: string;
+}
+
+/** A day to come in words; under it the day that they give, or how to say one. */
+export function WhenField({
+  value,
+  day,
+  placeholder = 'in ten days, first week of March',
+  example = '“in ten days” or “3 March”',
+  ...field
+}: WhenFieldProps) {
+  const isWrong = value.trim() !== '' && day === undefined;
+  return (
+    <Field
+      {...field}
+      value={value}
+      placeholder={placeholder}
+      hint={day}
+      error={isWrong ? `Say a day to come, such as ${example}` : undefined}
+    />
+  );
+}

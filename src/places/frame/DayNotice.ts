@@ -1,0 +1,45 @@
+import { useEffect, useState } from 'react';
+
+import { changeSettings, selectSettings, useAppDispatch, useAppSelector, useToday } from '@/book';
+import { localDay, notify } from '@/platform';
+
+/** How often it is looked whether a new day has begun, in milliseconds. */
+const LOOK_MS = 60_000;
+
+/** Says once a day, by the browser, what the day asks for; nothing on a day that asks for nothing. Shows nothing itself. */
+export function DayNotice(): null {
+  const dispatch = useAppDispatch();
+  const { notifies, notifiedOn } = useAppSelector(selectSettings);
+  const today = useDay();
+  const plan = useToday(0);
+  const words = plan && notifies && notifiedOn !== today ? noticeOf(plan) : undefined;
+  useEffect(() => {
+    if (words === undefined) return;
+    if (words === '' || notify('Today', words, 'cordialis-today'))
+      dispatch(changeSettings({ notifiedOn: today }));
+  }, [dispatch, today, words]);
+  return null;
+}
+
+function noticeOf(plan: NonNullable<ReturnType<typeof useToday>>): string {
+  const { greetings, meetings, followUps, due, late } = plan;
+  return [
+    [greetings.length, 'to greet'],
+    [meetings.length, meetings.length === 1 ? 'meeting' : 'meetings'],
+    [followUps.length, 'to follow up'],
+    [due.length, 'due'],
+    [late.length, 'late'],
+  ]
+    .flatMap(([count, what]) => (count === 0 ? [] : `${count} ${what}`))
+    .join(', ');
+}
+
+/** The day it is, also when the page stays open over midnight. */
+function useDay(): string {
+  const [day, setDay] = useState(localDay);
+  useEffect(() => {
+    const timer = setInterval(() => setDay(localDay()), LOOK_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return day;
+}

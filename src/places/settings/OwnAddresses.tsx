@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { changeSettings, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { normalizeAddress } from '@/core/unfiled';
+import { Act, Field, Plus, Txt, X } from '@/ui';
+
+/** The user's own mail addresses: by them it is known who wrote, and who organises an appointment. */
+export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly string[] }) {
+  const dispatch = useAppDispatch();
+  const { ownAddresses } = useAppSelector(selectSettings);
+  const [typed, setTyped] = useState('');
+  const address = normalizeAddress(typed);
+  const isAddress = /^[^\s@]+@[^\s@]+$/.test(address);
+  const put = (addresses: readonly string[]) =>
+    dispatch(changeSettings({ ownAddresses: [...new Set(addresses)] }));
+  const offered = guessed.filter((one) => !ownAddresses.includes(one));
+  return (
+    <View className="gap-1" testID="own-addresses">
+      {ownAddresses.map((one) => (
+        <View key={one} className="flex-row items-center justify-between border-b border-rule">
+          <Txt>{one}</Txt>
+          <Act
+            label="Take off"
+            name={`Take ${one} off`}
+            icon={X}
+            tone="faded"
+            onPress={() => put(ownAddresses.filter((other) => other !== one))}
+          />
+        </View>
+      ))}
+      {offered.length === 0 ? null : (
+        <View className="flex-row flex-wrap gap-x-5">
+          {offered.map((one) => (
+            <Act
+              key={one}
+              label={`${one} is mine`}
+              icon={Plus}
+              onPress={() => put([...ownAddresses, one])}
+              testID="guessed-own"
+            />
+          ))}
+        </View>
+      )}
+      <View className="flex-row items-end gap-4">
+        <View className="min-w-0 flex-1">
+          <Field
+            label="Add an address of yours"
+            value={typed}
+            onChange={setTyped}
+            kind="email"
+            testID="own-address"
+          />
+        </View>
+        <Act
+          label="Add"
+          icon={Plus}
+          isDisabled={!isAddress}
+          onPress={() => {
+            put([...ownAddresses, address]);
+            setTyped('');
+          }}
+          testID="add-own-address"
+        />
+      </View>
+    </View>
+  );
+}

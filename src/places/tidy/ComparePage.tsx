@@ -1,0 +1,246 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+
+import {
+  keepApart,
+  mergeInBook,
+  selectCardsByUid,
+  selectRowsByUid,
+  selectSettings,
+  useAppDispatch,
+  useAppSelector,
+  useServices,
+} from '@/book';
+import { type Card, shownAs, type Uid } from '@/core/card';
+import type { MergeChoices } from '@/core/merging';
+import type { cardValues, ValueGroup } from '@/core/showing';
+import { cardPath, formatCount, localDay, LOCALE } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Choice, Merge, NextAct, PageBar, Split, Txt, usePageTitle, useWide } from '@/ui';
+
+/** Pixels of a card's column, so that two stand side by side on a phone and more are reached by moving sideways. */
+const COLUMN = 168;
+
+interface CompareProps {
+  /** Loads what says the values of a card, which has the numbering plans with it. */
+  readonly loadShowing: () => Promise<{ readonly cardValues: typeof cardValues }>;
+}
+
+/** Cards side by side, field by field; which name and which birthday to keep; and what merging would give. */
+export function ComparePage({ loadShowing }: CompareProps) {
+  usePageTitle('Compare');
+  const { cards: asked = '' } = useLocalSearchParams<{ cards: string }>();
+  const byUid = useAppSelector(selectCardsByUid);
+  const cards = asked.split(',').flatMap((uid) => byUid.get(uid) ?? []);
+  const { isWide } = useWide();
+  return (
+    <View className="flex-1" testID="compare-page">
+      {isWide ? null : <PageBar backLabel="Tidy" onBack={() => go('/tidy')} />}
+      <ScrollView>
+        <View className={`gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
+          <Txt font="serif" size="head" heading={1}>
+            Side by side
+          </Txt>
+          {cards.length < 2 ? (
+            <View className="gap-1">
+              <Txt tone="faded">These cards have been merged or are gone.</Txt>
+              <View className="flex-row">
+                <Act label="Back to Tidy" onPress={() => go('/tidy')} />
+              </View>
+            </View>
+          ) : (
+            <Compared cards={cards} loadShowing={loadShowing} />
+          )}
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+function Compared({ cards, loadShowing }: CompareProps & { readonly cards: readonly Card[] }) {
+  const dispatch = useAppDispatch();
+  const { country } = useAppSelector(selectSettings);
+  const [name, setName] = useState<Uid>();
+  const [birthday, setBirthday] = useState<Uid>();
+  const groupsOf = useGroups(loadShowing);
+  const choices = {
+    country,
+    ...(name === undefined ? {} : { name }),
+    ...(birthday === undefined ? {} : { birthday }),
+  };
+  const result = usePreview(cards, choices);
+  const uids = cards.map(({ uid }) => uid);
+  const births = cards.filter(({ anniversaries }) =>
+    Object.values(anniversaries ?? {}).some(({ kind }) => kind === 'birth'),
+  );
+  const merge = async () => {
+    const change = await dispatch(mergeInBook([uids], choices));
+    if (change && result) go(cardPath(result.uid), 'replace');
+  };
+  return (
+    <>
+      <Columns cards={cards} groupsOf={groupsOf} />
+      {cards.length > 1 ? (
+        <View>
+          <Txt size="small" tone="faded">
+            The name to keep; the others go to the note where they say something else
+          </Txt>
+          <Choice
+            name="The name to keep"
+            options={cards.map((card) => [card.uid, shownAs(card) || 'No name'] as const)}
+            value={cards.find((card) => result && shownAs(card) === shownAs(result))?.uid}
+            onChange={setName}
+          />
+        </View>
+      ) : null}
+      {births.length > 1 ? (
+        <View>
+          <Txt size="small" tone="faded">
+            The birthday to keep
+          </Txt>
+          <Choice
+            name="The birthday to keep"
+            options={births.map((card) => [card.uid, birthOf(card, groupsOf)] as const)}
+            value={birthday ?? births[0]?.uid}
+            onChange={setBirthday}
+          />
+        </View>
+      ) : null}
+      <View className="gap-2" testID="merge-preview">
+        <Txt font="serif" size="title" heading={2}>
+          What merging gives
+        </Txt>
+        <Txt font="serif" size="strong">
+          {result ? shownAs(result) : 'Working it out …'}
+        </Txt>
+        {(result ? groupsOf(result) : []).map((group) => (
+          <Group key={group.label} group={group} />
+        ))}
+      </View>
+      <NextAct
+        label={`Merge ${formatCount(cards.length, 'card', 'cards')}`}
+        icon={Merge}
+        isDisabled={!result}
+        onPress={() => void merge()}
+        testID="merge-compared"
+      />
+      <View className="flex-row">
+        <Act
+          label="Not the same: keep them apart"
+          icon={Split}
+          tone="faded"
+          onPress={() => void dispatch(keepApart(uids)).then(() => go('/tidy'))}
+          testID="apart-compared"
+        />
+      </View>
+    </>
+  );
+}
+
+/** The card that merging would give; undefined until it has been worked out. */
+function usePreview(cards: readonly Card[], choices: MergeChoices): Card | undefined {
+  const { mergeCards } = useServices();
+  const [result, setResult] = useState<Card>();
+  const key = JSON.stringify([cards.map(({ uid, updated }) => [uid, updated]), choices]);
+  useEffect(() => {
+    let isCurrent = true;
+    void mergeCards([cards], choices).then(([merged]) => {
+      if (isCurrent) setResult(merged);
+    });
+    return () => {
+      isCurrent = false;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the cards and the choices
+  }, [key, mergeCards]);
+  return result;
+}
+
+type GroupsOf = (card: Card) => readonly ValueGroup[];
+
+/** The values of a card by their words, as its page shows them; none until what says them has been loaded. */
+function useGroups(loadShowing: CompareProps['loadShowing']): GroupsOf {
+  const rows = useAppSelector(selectRowsByUid);
+  const { country, leapDay } = useAppSelector(selectSettings);
+  const [show, setShow] = useState<{ readonly cardValues: typeof cardValues }>();
+  useEffect(() => {
+    void loadShowing().then(setShow);
+  }, [loadShowing]);
+  return (card) =>
+    show?.cardValues(card, {
+      ...{ country, leapDay, locale: LOCALE, today: localDay(), isToKeep: true },
+      nameOf: (uid) => rows.get(uid)?.shown,
+    }) ?? [];
+}
+
+function birthOf(card: Card, groupsOf: GroupsOf): string {
+  const group = groupsOf(card).find(({ values }) =>
+    values.some(({ collection }) => collection === 'anniversaries'),
+  );
+  return group?.values[0]?.lines.join(' ') ?? '';
+}
+
+/** Each field across the cards: what all have is faded, what only some have stands out. */
+function Columns({ cards, groupsOf }: { readonly cards: readonly Card[]; readonly groupsOf: GroupsOf }) {
+  const all = cards.map((card) => new Map(groupsOf(card).map((group) => [group.label, group])));
+  const labels = [...new Set(all.flatMap((groups) => [...groups.keys()]))];
+  return (
+    <ScrollView horizontal>
+      <View role="table" aria-label="The cards side by side">
+        <View role="row" className="flex-row border-b border-rule">
+          {cards.map((card) => (
+            <View key={card.uid} role="columnheader" style={{ width: COLUMN }} className="py-2 pr-3">
+              <Txt font="serif" size="strong">
+                {shownAs(card) || 'No name'}
+              </Txt>
+            </View>
+          ))}
+        </View>
+        {labels.map((label) => {
+          const cells = all.map(
+            (groups) => groups.get(label)?.values.map(({ lines }) => lines.join(', ')) ?? [],
+          );
+          const isSame = cells.every((cell) => cell.join('\n') === cells[0]?.join('\n'));
+          return (
+            <View key={label} role="row" className="border-b border-rule py-2">
+              <View role="rowheader">
+                <Txt size="small" tone="faded">
+                  {isSame ? `${label}: the same` : label}
+                </Txt>
+              </View>
+              <View className="flex-row">
+                {cells.map((cell, i) => (
+                  <View key={cards[i]?.uid} role="cell" style={{ width: COLUMN }} className="pr-3">
+                    {cell.length === 0 ? <Txt tone="faded">–</Txt> : null}
+                    {cell.map((text) => (
+                      <Txt key={text} tone={isSame ? 'faded' : 'ink'}>
+                        {text}
+                      </Txt>
+                    ))}
+                  </View>
+                ))}
+              </View>
+            </View>
+          );
+        })}
+      </View>
+    </ScrollView>
+  );
+}
+
+function Group({ group: { label, values } }: { readonly group: ValueGroup }) {
+  return (
+    <View className="flex-row gap-3 border-b border-rule py-1">
+      <View className="w-[84px] shrink-0">
+        <Txt size="small" tone="faded">
+          {label}
+        </Txt>
+      </View>
+      <View className="min-w-0 flex-1">
+        {values.map(({ id, lines }) => (
+          <Txt key={id}>{lines.join(', ')}</Txt>
+        ))}
+      </View>
+    </View>
+  );
+}

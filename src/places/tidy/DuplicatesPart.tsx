@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import {
+  keepApart,
+  lookForDuplicates,
+  mergeInBook,
+  selectRowsByUid,
+  stopLooking,
+  useAppDispatch,
+  useAppSelector,
+  useDuplicates,
+} from '@/book';
+import type { Cluster, Grade } from '@/core/duplicates';
+import { comparePath, formatCount } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, EvidenceBars, Merge, ProgressLine, Split, Txt } from '@/ui';
+
+/** Clusters of a grade that are shown at once. */
+const SHOWN = 12;
+
+const GRADES: readonly (readonly [Grade, string])[] = [
+  ['certain', 'Certain'],
+  ['likely', 'Likely'],
+  ['possible', 'Possible'],
+];
+
+/** Cards that are the same person or organisation, by how sure it is. */
+export function DuplicatesPart() {
+  const dispatch = useAppDispatch();
+  const { share01, clusters } = useDuplicates();
+  return (
+    <View testID="duplicates">
+      <View className="flex-row flex-wrap items-center justify-between gap-x-4">
+        <Txt font="serif" size="title" heading={2}>
+          Duplicates
+        </Txt>
+        {share01 === undefined ? (
+          <Act label="Look again" tone="faded" onPress={() => void dispatch(lookForDuplicates())} />
+        ) : null}
+      </View>
+      {share01 === undefined ? null : (
+        <ProgressLine text="Comparing cards" share01={share01} onStop={() => dispatch(stopLooking())} />
+      )}
+      {clusters?.length === 0 ? (
+        <Txt font="serifItalic" tone="faded">
+          No two cards look like the same person.
+        </Txt>
+      ) : null}
+      {GRADES.map(([grade, title]) => (
+        <GradePart
+          key={grade}
+          title={title}
+          clusters={(clusters ?? []).filter((cluster) => cluster.grade === grade)}
+          canMergeAll={grade === 'certain'}
+        />
+      ))}
+    </View>
+  );
+}
+
+interface GradePartProps {
+  readonly title: string;
+  readonly clusters: readonly Cluster[];
+  readonly canMergeAll: boolean;
+}
+
+function GradePart({ title, clusters, canMergeAll }: GradePartProps) {
+  const dispatch = useAppDispatch();
+  const [shown, setShown] = useState(SHOWN);
+  if (clusters.length === 0) return null;
+  return (
+    <View className="pt-2" testID={`grade-${title}`}>
+      <View className="flex-row flex-wrap items-center justify-between gap-x-4">
+        <Txt size="small" font="sansBold" tone="faded" heading={3}>
+          {`${title}: ${clusters.length}`}
+        </Txt>
+        {canMergeAll && clusters.length > 1 ? (
+          <Act
+            label={`Merge all ${clusters.length}`}
+            icon={Merge}
+            onPress={() => void dispatch(mergeInBook(clusters.map(({ uids }) => uids)))}
+            testID="merge-all"
+          />
+        ) : null}
+      </View>
+      {clusters.slice(0, shown).map((cluster) => (
+        <ClusterRow key={cluster.uids.join(' ')} cluster={cluster} />
+      ))}
+      {clusters.length > shown ? (
+        <View className="flex-row">
+          <Act
+            label={`${clusters.length - shown} more`}
+            name={`${title}: ${clusters.length - shown} more`}
+            tone="faded"
+            onPress={() => setShown(shown + 100)}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function ClusterRow({ cluster: { uids, evidence, probability } }: { readonly cluster: Cluster }) {
+  const dispatch = useAppDispatch();
+  const rows = useAppSelector(selectRowsByUid);
+  const people = uids.flatMap((uid) => rows.get(uid) ?? []);
+  const names = people.map(({ shown }) => shown || 'No name yet').join(' · ');
+  const percent = Math.min(99, Math.round(probability * 100));
+  return (
+    <View className="gap-1 border-b border-rule py-2" testID="cluster">
+      <Txt font="serif" size="strong">
+        {names}
+      </Txt>
+      <Txt size="small" tone="faded" isFigures>
+        {`${formatCount(uids.length, 'card', 'cards')}, the same with ${percent} %`}
+      </Txt>
+      <EvidenceBars evidence={evidence} />
+      <View className="flex-row flex-wrap gap-x-5">
+        <Act
+          label="Compare"
+          name={`Compare ${names}`}
+          onPress={() => go(comparePath(uids))}
+          testID="compare"
+        />
+        <Act
+          label="Merge"
+          name={`Merge ${names}`}
+          icon={Merge}
+          onPress={() => void dispatch(mergeInBook([uids]))}
+          testID="merge"
+        />
+        <Act
+          label="Not the same"
+          name={`Keep ${names} apart`}
+          icon={Split}
+          tone="faded"
+          onPress={() => void dispatch(keepApart(uids))}
+          testID="keep-apart"
+        />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,25 @@
+import { ScrollView, View } from 'react-native';
+
+import { useUnfiled } from '@/book';
+import { Txt, usePageTitle, useWide } from '@/ui';
+
+import { DuplicatesPart } from './DuplicatesPart';
+import { UnfiledPart } from './UnfiledPart';
+
+/** The place where a book is put in order. */
+export function TidyPage() {
+  usePageTitle('Tidy');
+  const { isWide } = useWide();
+  const unfiled = useUnfiled();
+  return (
+    <ScrollView testID="tidy-page">
+      <View className={`max-w-[760px] gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
+        <Txt font="serif" size="head" heading={1}>
+          Tidy
+        </Txt>
+        <DuplicatesPart />
+        {unfiled ? <UnfiledPart unfiled={unfiled} /> : <Txt tone="faded">Looking …</Txt>}
+      </View>
+    </ScrollView>
+  );
+}
