@@ -106,8 +106,9 @@ test('leaving with unsaved changes asks, by a link and by the browser’s back; 
 });
 
 test('a deleted card comes back by Undo, whole', async ({ page }) => {
+  // Somebody with a portrait.
   await openDemo(page);
-  await find(page, 'ames', /Delphine Ames/);
+  await find(page, 'ames', /Rosario Ames/);
   const values = page.getByTestId('value');
   await values.first().waitFor();
   const before = await values.allInnerTexts();
@@ -115,12 +116,12 @@ test('a deleted card comes back by Undo, whole', async ({ page }) => {
   const url = page.url();
   await page.getByTestId('card-more').click();
   await page.getByTestId('many-delete').click();
-  await expect(page.getByTestId('notice')).toContainText('Deleted Delphine Ames');
+  await expect(page.getByTestId('notice')).toContainText('Deleted Rosario Ames');
   await page.getByTestId('notice-undo').click();
   await isSaved(page);
   await page.goto(url);
   await isRead(page);
-  await expect(page.getByTestId('card-name')).toHaveText('Delphine Ames');
+  await expect(page.getByTestId('card-name')).toHaveText('Rosario Ames');
   expect(await values.allInnerTexts()).toEqual(before);
   // The portrait lies under a key of its own and has come back with it.
   await expect(page.getByTestId('card-page').locator('img')).toHaveAttribute('src', /^data:image/);

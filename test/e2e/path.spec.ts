@@ -48,7 +48,7 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
   await page.getByTestId('edit-card').click();
   await page.getByTestId('field-nickname').fill('Gö');
   await page.getByTestId('add-notes').click();
-  await page.locator('[data-testid^="note-"]').last().fill('Sings Dowland.\nBrings his own stand.');
+  await page.locator('textarea[data-testid^="note-"]').last().fill('Sings Dowland.\nBrings his own stand.');
   await page.getByTestId('save-card').click();
   await expect(page.getByTestId('card-page')).toContainText('Brings his own stand.');
 

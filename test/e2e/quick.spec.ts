@@ -77,8 +77,11 @@ test('acts stand beside what was found, are reached by arrow keys, and come firs
   const edit = await page.getByRole('toolbar', { name: 'What can be done' }).getByRole('button').count();
   for (let i = 0; i < edit; i += 1) await line.press('ArrowRight');
   await line.press('Enter');
-  await expect(page).toHaveURL(/\/edit$/);
+  await page.getByTestId('card-editor').waitFor();
   await page.keyboard.press('Escape');
+  // The editor gives the focus to what lies beneath when it has gone.
+  await page.getByTestId('card-editor').waitFor({ state: 'hidden' });
+  await expect(page).not.toHaveURL(/\/edit$/);
   await line.focus();
   await expect(page.getByRole('option').first()).toHaveAccessibleName(/^Edit .*Achterberg/);
   await page.getByRole('option').first().click();

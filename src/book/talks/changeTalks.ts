@@ -90,8 +90,9 @@ function newSummary(uid: Uid, changes: readonly TalkChange[]): AppThunk<Promise<
   };
 }
 
-/** While the book is still being read a summary may be in the store only. */
+/** While the book is still being read a summary may be in the store only; one that has just gone must be gone there too. */
 async function storedSummary(services: Services, uid: Uid): Promise<TalkSummary | undefined> {
+  await services.writer.flush();
   const text = await services.storage.getItem(`${KEYS.summary}${uid}`);
   return summarySchema.safeParse(parseJson(text)).data;
 }

@@ -67,6 +67,17 @@ test('undo takes a talk and what is kept of it away again; a changed day moves i
   expect(selectSummaries(book.store.getState()).get('ada')).toBeUndefined();
 });
 
+test('a talk that is deleted and taken back at once is counted once', async () => {
+  const first = talk('1', '2026-11-01');
+  const { book } = await bookWithTalks(first);
+  // Not settled: the undo comes before the deletion has reached the store.
+  await book.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', talks: [{ before: first }] }));
+  book.store.dispatch(undo());
+  await settle(book);
+  await settle(book);
+  expect(selectSummaries(book.store.getState()).get('ada')).toMatchObject({ count: 1 });
+});
+
 test('what another page has put into the same month stays', async () => {
   const { book, storage } = await bookWithTalks(talk('1', '2026-11-01'));
   storage.entries.set(

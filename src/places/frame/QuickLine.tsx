@@ -25,6 +25,7 @@ export function QuickLine() {
   const { isWide } = useWide();
   const colours = useColours();
   const input = useRef<TextInput>(null);
+  const leaving = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [query, setQuery] = useState('');
   const [isFocused, setFocused] = useState(false);
   const [chosen, setChosen] = useState(0);
@@ -126,9 +127,14 @@ export function QuickLine() {
               move(0, -1);
             }}
             onKeyPress={onKey}
-            onFocus={() => setFocused(true)}
+            onFocus={() => {
+              clearTimeout(leaving.current);
+              setFocused(true);
+            }}
             // A press on a line of the list takes the focus before it is a press.
-            onBlur={() => setTimeout(() => setFocused(false), BLUR_MS)}
+            onBlur={() => {
+              leaving.current = setTimeout(() => setFocused(false), BLUR_MS);
+            }}
             autoCorrect={false}
             autoCapitalize="none"
             autoComplete="off"
