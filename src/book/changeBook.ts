@@ -5,6 +5,7 @@ import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
 import { type BeforeAfter, type Cause, type Change, replayChange, toCardChanges } from './history/change';
 import { selectChange, selectRedoable, selectUndoable } from './history/historySlice';
+import { checkArrivals } from './merging/checkArrivals';
 import { detachPhotos } from './photos/detachPhotos';
 import type { Services } from './services';
 import { selectSettings } from './settings/settingsSlice';
@@ -56,6 +57,7 @@ export function changeBook({
       : newChange(services, { cause, label, cards, at: stamp, ...said });
     const now: CardsNow = { upserts: changed.map(({ after }) => after), removed: [...removed] };
     dispatch(commit(change, now, false));
+    void dispatch(checkArrivals(cause, changed));
     if (!isQuiet) dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
     return change;
   };

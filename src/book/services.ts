@@ -3,6 +3,7 @@ import type { MergeChoices } from '@/core/merging';
 import type { TextStorage } from '@/platform';
 
 import type { SearchClient } from './clients/searchClient';
+import type { TwinsClient } from './clients/twinsClient';
 import type { PhotoCache } from './photos/photoCache';
 import type { BookWriter } from './store/bookWriter';
 
@@ -12,6 +13,8 @@ export interface Services {
   readonly writer: BookWriter;
   readonly photos: PhotoCache;
   readonly search: SearchClient;
+  /** Compares single cards with the book, and reads cards out of texts. */
+  readonly twins: TwinsClient;
   /** Makes one card of each group; the fullest keeps its uid. */
   readonly mergeCards: (groups: readonly (readonly Card[])[], choices: MergeChoices) => Promise<Card[]>;
   readonly newUid: () => string;

@@ -16,6 +16,7 @@ import { cardsArrived } from './actions';
 import { type AppStore, makeAppStore } from './appStore';
 import { mergeInWorker } from './clients/duplicatesClient';
 import { startSearchWorker } from './clients/searchClient';
+import { TwinsWorker } from './clients/twinsClient';
 import { openBook, readNews, rememberRows } from './openBook';
 import { PhotoCache } from './photos/photoCache';
 import type { Services } from './services';
@@ -69,6 +70,7 @@ function startBook(name: BookName): Book {
     writer,
     photos: new PhotoCache(storage),
     search: startSearchWorker(),
+    twins: new TwinsWorker(),
     mergeCards: mergeInWorker,
     newUid,
     utcNow,

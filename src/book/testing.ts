@@ -9,6 +9,7 @@ import { PhotoCache } from './photos/photoCache';
 import type { Services } from './services';
 import { savingChanged } from './status/statusSlice';
 import { BookWriter } from './store/bookWriter';
+import type * as Twins from './workers/makeTwins';
 
 /** A storage in memory that counts and can be made to fail; for tests only. */
 export class MemoryStorage implements TextStorage {
@@ -31,6 +32,21 @@ export class MemoryStorage implements TextStorage {
   };
   getAllKeys = () => Promise.resolve([...this.entries.keys()]);
   clear = () => Promise.resolve(this.entries.clear());
+}
+
+/** What the worker of twins does, without one; loaded when it is first asked, as merging is. */
+export function testTwins(): Services['twins'] {
+  const load = () => jest.requireActual<typeof Twins>('./workers/makeTwins').makeTwins();
+  const tell = (book: { values(): readonly Card[] }) => {
+    const api = load();
+    api.update(book.values(), []);
+    return api;
+  };
+  return {
+    twinsOf: (cards, book) => Promise.resolve(tell(book).twinsOf(cards)),
+    lift: (wish, book) => Promise.resolve(tell(book).lift(wish)),
+    unite: (...asked) => Promise.resolve(load().unite(...asked)),
+  };
 }
 
 /** A page's book over a storage in memory, with a clock that ticks once a call; for tests only. */
@@ -59,6 +75,7 @@ export function openTestBook(storage = new MemoryStorage(), first?: readonly Car
       zoneOf: () => Promise.resolve(undefined),
       pointOf: () => Promise.resolve(undefined),
     },
+    twins: { ...testTwins(), twinsOf: () => Promise.resolve([]) },
     // Loaded when a test merges: what it needs is large, and most tests don't.
     mergeCards: (groups, choices) => {
       const { mergeGroups } = jest.requireActual<typeof Merging>('@/core/merging');

@@ -1,6 +1,7 @@
 import { UnusableInput } from './unusableInput';
 import { convert } from './verbs/convert';
 import { duplicates } from './verbs/duplicates';
+import { fromText } from './verbs/fromText';
 import { search } from './verbs/search';
 import { upcoming } from './verbs/upcoming';
 
@@ -8,6 +9,7 @@ import { upcoming } from './verbs/upcoming';
 const VERBS: Readonly<Record<string, (args: readonly string[]) => unknown>> = {
   convert,
   duplicates,
+  'from-text': fromText,
   search,
   upcoming,
 };

@@ -75,6 +75,24 @@ export function onPaste(take: (file: File) => void): () => void {
   return () => window.removeEventListener('paste', paste);
 }
 
+/**
+ * Takes text of several lines that is pasted into a line, which could only keep it without its breaks.
+ *
+ * @param line - the field, as a ref gives it; none where it isn't drawn yet
+ * @returns the way to stop
+ */
+export function onPasteOfLines(line: unknown, take: (text: string) => void): () => void {
+  if (!(line instanceof HTMLElement)) return () => undefined;
+  const paste = (event: ClipboardEvent) => {
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (!/\S\s*\n\s*\S/.test(text)) return;
+    event.preventDefault();
+    take(text);
+  };
+  line.addEventListener('paste', paste);
+  return () => line.removeEventListener('paste', paste);
+}
+
 /** The bytes of a file as a data: URI. */
 export function readAsDataUri(file: Blob): Promise<string> {
   return new Promise((resolve, reject) => {

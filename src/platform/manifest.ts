@@ -25,6 +25,12 @@ export function offerInstalling(shortcuts: readonly Shortcut[]): void {
     background_color: '#FBF8F1',
     theme_color: '#FBF8F1',
     icons,
+    // A signature or a mail that another application shares (W3C Web Share Target).
+    share_target: {
+      action: at('/import/text'),
+      method: 'GET',
+      params: { title: 'title', text: 'text', url: 'url' },
+    },
     shortcuts: shortcuts.map(({ name, path }) => ({ name, url: at(path), icons })),
   };
   const before = address;

@@ -41,6 +41,7 @@ export { default as Paperclip } from 'lucide-react-native/icons/paperclip';
 export { default as Phone } from 'lucide-react-native/icons/phone';
 export { default as Plus } from 'lucide-react-native/icons/plus';
 export { default as Printer } from 'lucide-react-native/icons/printer';
+export { default as ScanText } from 'lucide-react-native/icons/scan-text';
 export { default as Search } from 'lucide-react-native/icons/search';
 export { default as Send } from 'lucide-react-native/icons/send';
 export { default as Settings2 } from 'lucide-react-native/icons/settings-2';

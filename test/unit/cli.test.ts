@@ -76,6 +76,22 @@ test('convert writes a table and a calendar, and reads the table back', () => {
   expect(readFileSync(at('out.ics'), 'utf8')).toContain('SUMMARY:Bo Ek: birthday (1990)');
 });
 
+test('from-text reads a card out of a signature, numbers in E.164', () => {
+  writeFileSync(
+    at('sign.txt'),
+    'Regards\n\nAda Lowther\nLowther Pianos Ltd\nT 020 7946 0123\nada@lowther.example\n',
+  );
+  const { value, status } = book('from-text', 'sign.txt', '--country', 'gb');
+  expect(status).toBe(0);
+  expect(value).toMatchObject({
+    '@type': 'Card',
+    name: { components: [{ value: 'Ada' }, { value: 'Lowther' }] },
+    organizations: { g1: { name: 'Lowther Pianos Ltd' } },
+    phones: { p1: { number: '+442079460123' } },
+    emails: { e1: { address: 'ada@lowther.example' } },
+  });
+});
+
 test('upcoming gives the days of a window, nearest first', () => {
   expect(book('upcoming', 'in.vcf', '--from', '2026-11-25', '--days', '30').value).toEqual([
     { uid: 'b', kind: 'birth', date: '2026-12-01', years: 36, daysAway: 6 },

@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
+import type { Uid } from '@/core/card';
 import type { Cluster } from '@/core/duplicates';
 
 /** What is known of duplicates. */
@@ -8,9 +9,17 @@ export interface DuplicatesState {
   readonly share01: number | undefined;
   /** Undefined until a search has ended. */
   readonly clusters: readonly Cluster[] | undefined;
+  /** What was found of cards that have come or changed since; pairs. */
+  readonly arrived: readonly Cluster[];
 }
 
-const initialState: DuplicatesState = { share01: undefined, clusters: undefined };
+const initialState: DuplicatesState = { share01: undefined, clusters: undefined, arrived: [] };
+
+interface Checked {
+  /** The cards that were compared. */
+  readonly uids: readonly Uid[];
+  readonly found: readonly Cluster[];
+}
 
 /** Cards that are taken to be the same, as they were found last. */
 export const duplicatesSlice = createSlice({
@@ -24,10 +33,21 @@ export const duplicatesSlice = createSlice({
     duplicatesFound: (_, { payload }: PayloadAction<readonly Cluster[]>): DuplicatesState => ({
       share01: undefined,
       clusters: payload,
+      arrived: [],
     }),
+    /** Cards were compared with the book: what was found of them before no longer holds. */
+    arrivalsChecked: (state, { payload }: PayloadAction<Checked>): DuplicatesState => {
+      const isOld = ({ uids }: Cluster) =>
+        uids.length === 2 && uids.some((uid) => payload.uids.includes(uid));
+      return {
+        ...state,
+        clusters: state.clusters?.filter((cluster) => !isOld(cluster)),
+        arrived: [...payload.found, ...state.arrived.filter((cluster) => !isOld(cluster))],
+      };
+    },
   },
   selectors: { selectDuplicates: (state) => state },
 });
 
-export const { searchProgressed, duplicatesFound } = duplicatesSlice.actions;
+export const { searchProgressed, duplicatesFound, arrivalsChecked } = duplicatesSlice.actions;
 export const { selectDuplicates } = duplicatesSlice.selectors;

@@ -1,16 +1,16 @@
-import { useEffect, useMemo } from 'react';
+import { useEffect } from 'react';
 
-import { selectCardsByUid } from '../cards/cardsSlice';
 import { useAppDispatch, useAppSelector } from '../hooks';
 import { selectIsOpen, selectReading } from '../status/statusSlice';
 import { type DuplicatesState, selectDuplicates } from './duplicatesSlice';
 import { lookForDuplicates } from './lookForDuplicates';
+import { selectOpenClusters } from './selectOpenClusters';
 
 /** Duplicates, looked for once the book has been read; what has been merged or kept apart since is left out. */
-export function useDuplicates(): DuplicatesState {
+export function useDuplicates(): Pick<DuplicatesState, 'share01' | 'clusters'> {
   const dispatch = useAppDispatch();
   const { share01, clusters } = useAppSelector(selectDuplicates);
-  const byUid = useAppSelector(selectCardsByUid);
+  const open = useAppSelector(selectOpenClusters);
   const isRead = useAppSelector((state) => selectIsOpen(state) && selectReading(state) === undefined);
   const isWanted = isRead && clusters === undefined && share01 === undefined;
   useEffect(() => {
@@ -18,16 +18,5 @@ export function useDuplicates(): DuplicatesState {
     // Only once: a search that was stopped isn't begun again by itself.
     // eslint-disable-next-line react-hooks/exhaustive-deps -- see above
   }, [dispatch, isRead]);
-  const open = useMemo(
-    () =>
-      clusters?.filter(({ uids }) => {
-        const there = uids.flatMap((uid) => byUid.get(uid) ?? []);
-        const isApart = there.some((card) =>
-          uids.some((uid) => card['cordialis.example:apart']?.[uid] === true),
-        );
-        return there.length === uids.length && !isApart;
-      }),
-    [byUid, clusters],
-  );
-  return { share01, clusters: open };
+  return { share01, clusters: clusters ? open : undefined };
 }

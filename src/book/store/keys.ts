@@ -18,6 +18,8 @@ export const KEYS = {
   /** An address that was written to and has no card. */
   unfiled: 'unfiled:',
   aside: 'aside:',
+  /** A text that a card is being read out of. */
+  textToRead: 'textToRead',
   /** What the last import did. */
   importReport: 'importReport',
 } as const;

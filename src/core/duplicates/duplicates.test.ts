@@ -5,15 +5,7 @@ import { generateLargeBook } from '../../demo/generateLargeBook';
 import { Dice } from '../../demo/random';
 import { twinOf } from '../../demo/twinOf';
 import { type Card, newCard, parseName } from '../card';
-import {
-  duplicateFacts,
-  findTwinsOf,
-  Frequencies,
-  groupDuplicates,
-  jaroWinkler,
-  judgePair,
-  pairKey,
-} from '.';
+import { duplicateFacts, Frequencies, groupDuplicates, jaroWinkler, judgePair, pairKey, TwinIndex } from '.';
 
 for (const [a, b, value] of [
   ['martha', 'marhta', 0.961],
@@ -192,9 +184,30 @@ test('pairs kept apart stay apart, whatever else holds them together', () => {
 test('a card that has just come is compared by itself', () => {
   const facts = others.map((card) => duplicateFacts(card));
   const [known] = others;
+  const index = new TwinIndex();
+  for (const one of facts) index.put(one);
   const twin = duplicateFacts({ ...(known as Card), uid: 'twin' });
-  expect(findTwinsOf(twin, facts).map(({ uid }) => uid)).toEqual([known?.uid]);
-  expect(findTwinsOf(duplicateFacts(person('Oona Tarrow')), facts)).toEqual([]);
+  expect(index.twinsOf(twin).map(({ uids }) => uids)).toEqual([[known?.uid, 'twin'].sort()]);
+  expect(index.twinsOf(duplicateFacts(person('Oona Tarrow')))).toEqual([]);
+  index.remove(known?.uid ?? '');
+  expect(index.twinsOf(twin)).toEqual([]);
+  index.put(duplicateFacts(known as Card));
+  index.put({ ...duplicateFacts(known as Card), apart: new Set(['twin']) });
+  expect(index.twinsOf(twin)).toEqual([]);
+});
+
+test('asked card by card, the index finds the pairs that a search of the whole book links', () => {
+  const dice = new Dice(5);
+  const book = generateLargeBook(400, 3);
+  const facts = [...book, ...book.slice(0, 40).map((card) => twinOf(card, dice))].map((card) =>
+    duplicateFacts(card),
+  );
+  const index = new TwinIndex();
+  for (const one of facts) index.put(one);
+  const asked = new Set(facts.flatMap((one) => index.twinsOf(one).map(({ uids }) => uids.join(' '))));
+  const whole = groupDuplicates(facts).filter(({ uids }) => uids.length === 2);
+  expect(whole.length).toBeGreaterThan(20);
+  for (const { uids } of whole) expect(asked).toContain(uids.join(' '));
 });
 
 test('in a book with known twins: hardly anything found is wrong, and most is found', () => {

@@ -25,13 +25,15 @@ export interface FindOptions {
 }
 
 /** Probabilities from which on a cluster is certain, likely, possible. Ours. */
-const [CERTAIN, LIKELY, LEAST] = [0.995, 0.9, 0.6];
+const [CERTAIN, LIKELY] = [0.995, 0.9];
+/** Below it two cards are taken to be two people. */
+export const LEAST = 0.6;
 
 /**
  * Cards under one key at most. A number that more share is a switchboard's; a name that more share is a common one, and
  * whoever of them is the same has another key in common as well.
  */
-const [MAX_REACH_BLOCK, MAX_NAME_BLOCK] = [60, 20];
+export const [MAX_REACH_BLOCK, MAX_NAME_BLOCK] = [60, 20];
 
 /** Two cards of a cluster may not speak against each other more than this. */
 const LEAST_WITHIN = 0.02;
@@ -48,22 +50,6 @@ export function groupDuplicates(all: readonly DuplicateFacts[], options: FindOpt
   return joinLinks(links, all, frequencies).sort(
     (a, b) => b.probability - a.probability || ((a.uids[0] ?? '') < (b.uids[0] ?? '') ? -1 : 1),
   );
-}
-
-/** The cards of a book that are the same as one, the surest first: for a card that has just come or changed. */
-export function findTwinsOf(
-  one: DuplicateFacts,
-  all: readonly DuplicateFacts[],
-): { readonly uid: Uid; readonly judgement: Judgement }[] {
-  const frequencies = new Frequencies(all);
-  const keys = blockKeys(one);
-  const twins = all.flatMap((other) => {
-    if (other.uid === one.uid || isApart(one, other)) return [];
-    if (![...blockKeys(other)].some((key) => keys.has(key))) return [];
-    const judgement = judgePair(one, other, frequencies);
-    return judgement.probability >= LEAST ? [{ uid: other.uid, judgement }] : [];
-  });
-  return twins.sort((a, b) => b.judgement.probability - a.judgement.probability);
 }
 
 interface Link {
@@ -112,7 +98,8 @@ function findLinks(
   return links;
 }
 
-function isApart(a: DuplicateFacts, b: DuplicateFacts): boolean {
+/** Whether the user has said that two cards are others. */
+export function isApart(a: DuplicateFacts, b: DuplicateFacts): boolean {
   return a.apart.has(b.uid) || b.apart.has(a.uid);
 }
 
@@ -165,7 +152,7 @@ function weakestOf(...judgements: (Judgement | undefined)[]): Judgement | undefi
 }
 
 /** Certain is only what two kinds of evidence say, and nothing of weight denies: it may be merged without being looked at. */
-function gradeOf({ probability, evidence }: Judgement): Grade {
+export function gradeOf({ probability, evidence }: Judgement): Grade {
   const kinds = new Set(evidence.filter(({ bits }) => bits > 2).map(({ kind }) => kind));
   const isDenied = evidence.some(({ bits }) => bits < -1);
   if (probability >= CERTAIN && kinds.size >= 2 && !isDenied) return 'certain';

@@ -7,12 +7,6 @@ export { type DuplicateFacts, duplicateFacts, houseWords, wordsOf } from './fact
 export { Frequencies } from './frequencies';
 export { type Evidence } from './evidence';
 export { type Judgement, judgePair } from './judgePair';
-export {
-  type Cluster,
-  groupDuplicates,
-  type FindOptions,
-  findTwinsOf,
-  type Grade,
-  pairKey,
-} from './groupDuplicates';
+export { type Cluster, groupDuplicates, type FindOptions, type Grade, pairKey } from './groupDuplicates';
+export { TwinIndex } from './twinIndex';
 export { jaroWinkler } from './jaroWinkler';

@@ -23,6 +23,7 @@ import { NoSuchCard } from './NoSuchCard';
 import { ReachRow } from './ReachRow';
 import { PlannedPart } from './talk/PlannedPart';
 import { TalksPart } from './talk/TalksPart';
+import { TwinHint } from './TwinHint';
 import { useCardKeys } from './useCardKeys';
 import { ValueRows } from './ValueRows';
 
@@ -73,6 +74,7 @@ function OpenCard({ card }: { readonly card: Card }) {
       {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
       <ScrollView>
         <Brief card={card} />
+        <TwinHint uid={card.uid} />
         <View className={isWide ? 'px-6' : 'px-5'}>
           <ReachRow card={card} country={country} />
           <CardActs card={card} />

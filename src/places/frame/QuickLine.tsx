@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { type NativeSyntheticEvent, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
-import { noteAct, useAppDispatch } from '@/book';
+import { keepTextToRead, noteAct, useAppDispatch, useServices } from '@/book';
 import type { Offer } from '@/core/quickline';
 import type { Hit } from '@/core/search';
-import { onKeyPress } from '@/platform';
+import { onKeyPress, onPasteOfLines } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, CircleHelp, Search, useColours, useWide, X } from '@/ui';
 
@@ -49,6 +49,15 @@ export function QuickLine() {
         return true;
       }),
     [],
+  );
+  const services = useServices();
+  useEffect(
+    () =>
+      onPasteOfLines(input.current, (text) => {
+        keepTextToRead(services, text);
+        go('/import/text');
+      }),
+    [services],
   );
   const move = (at: number, actAt: number) => {
     setChosen(at);

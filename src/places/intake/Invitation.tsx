@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { Act, Field, NextAct, Txt, Upload } from '@/ui';
+import { go } from '@/platform/navigation';
+import { Act, Field, NextAct, ScanText, Txt, Upload } from '@/ui';
 
 interface InvitationProps {
   readonly onChoose: () => void;
@@ -48,6 +49,20 @@ export function Invitation({ onChoose, onText }: InvitationProps) {
           <Act label="Paste text" onPress={() => setTyping(true)} testID="paste-text" />
         </View>
       )}
+      <View className="border-t border-rule pt-3">
+        <Txt tone="faded">
+          A signature, a mail or the words on a printed card are no file of cards, but a card can be read out
+          of them.
+        </Txt>
+        <View className="flex-row">
+          <Act
+            label="Card from text"
+            icon={ScanText}
+            onPress={() => go('/import/text')}
+            testID="card-from-text"
+          />
+        </View>
+      </View>
     </View>
   );
 }

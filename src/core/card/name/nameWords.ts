@@ -5,7 +5,7 @@
 export const TITLES = words(`mr mrs ms miss mx dr prof professor sir dame lord lady rev reverend fr father
   sr sra srta don doña dom dona herr frau fräulein ing dipl-ing mag mgr mgr. phdr mudr mme mlle m. maître me
   sig sig.ra signor signora dott dott.ssa avv hr fru dhr mevr drs ir rabbi imam sheikh hon judge pan pani
-  capt captain maj col gen lt sgt dr.med dr.phil priv.-doz pd kand cand`);
+  capt captain maj col gen lt sgt dr.med dr.phil priv.-doz pd kand cand lic lcdo lcda arq inż`);
 
 /** Academic degrees, orders and memberships that stand after a name. */
 export const CREDENTIALS =

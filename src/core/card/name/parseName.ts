@@ -40,6 +40,10 @@ export function parseName(line: string, hints: NameHints = {}): Name | undefined
   };
 }
 
+/** "Dr. phil.", "dr hab.": of which faculty a doctor is; never first, and never with a capital, as Phil is a name. */
+const FACULTIES =
+  /^(?:phil|med|rer|nat|jur|iur|habil|hab|ing|inż|techn|pol|oec|theol|vet|dent|mus|h\.?c|e\.?h)\.$/;
+
 function part(kind: NameComponent['kind'], value: string): NameComponent {
   return { kind, value };
 }
@@ -89,8 +93,8 @@ function suffixKind(word: string): 'credential' | 'generation' | undefined {
 /** Takes leading titles off `tokens`, at least one other word staying. */
 function takeTitles(tokens: string[]): NameComponent[] {
   const titles: NameComponent[] = [];
-  while (tokens.length > 1 && isOneOf(tokens[0] ?? '', TITLES))
-    titles.push(part('title', tokens.shift() ?? ''));
+  const isTitle = (word: string) => isOneOf(word, TITLES) || (titles.length > 0 && FACULTIES.test(word));
+  while (tokens.length > 1 && isTitle(tokens[0] ?? '')) titles.push(part('title', tokens.shift() ?? ''));
   return titles;
 }
 

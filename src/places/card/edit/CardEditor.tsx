@@ -5,7 +5,8 @@ import { ScrollView, View } from 'react-native';
 import type { Card } from '@/core/card';
 import { type CardForm, toForm } from '@/core/editing';
 import { LOCALE } from '@/platform';
-import { Sheet, Switch, Txt, usePageTitle, useWide } from '@/ui';
+import { go } from '@/platform/navigation';
+import { Act, ScanText, Sheet, Switch, Txt, usePageTitle, useWide } from '@/ui';
 
 import { AddPart } from './AddPart';
 import { EditorFoot } from './EditorFoot';
@@ -59,6 +60,17 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
             <Txt font="serif" size="head" heading={1}>
               {title}
             </Txt>
+            {isNew && !isDirty ? (
+              <View className="flex-row">
+                <Act
+                  label="Read it out of a text"
+                  icon={ScanText}
+                  tone="faded"
+                  onPress={() => go('/import/text')}
+                  testID="read-out"
+                />
+              </View>
+            ) : null}
             <KindChoice form={form} at={at} />
             <PhotoField form={form} />
             <NameFields form={form} at={at} isNew={isNew} />

@@ -1,0 +1,90 @@
+import { type Remote, wrap } from 'comlink';
+
+import type { Card, Uid } from '@/core/card';
+import type { Cluster } from '@/core/duplicates';
+
+import { piecesOf } from '../piecesOf';
+import type { UidMap } from '../uidMap';
+import type { LiftedNow, LiftWish, TwinsApi } from '../workers/makeTwins';
+
+export type { LiftedNow };
+
+/** What compares single cards with the book, wherever it lives. */
+export interface TwinsClient {
+  /** For each card those of the book that are the same, the surest first. */
+  twinsOf(cards: readonly Card[], book: UidMap<Card>): Promise<Cluster[]>;
+  /** Reads a card out of a text, and says whom of the book it looks like. */
+  lift(wish: LiftWish, book: UidMap<Card>): Promise<LiftedNow>;
+  /** The first card with what the second says beside it. */
+  unite(mine: Card, theirs: Card, country: string): Promise<Card>;
+}
+
+/** Cards handed over at a time, so that the page is never held up by a whole book at once. */
+const PIECE = 500;
+/** How long the worker keeps the book after it was asked last, in milliseconds. */
+const IDLE_MS = 180_000;
+
+/** Starts a worker when it is first asked, tells it what has changed since, and ends it when it isn't asked any more. */
+export class TwinsWorker implements TwinsClient {
+  private worker: Worker | undefined;
+  private remote: Remote<TwinsApi> | undefined;
+  private sent = new Map<Uid, Card>();
+  private ending: ReturnType<typeof setTimeout> | undefined;
+  private turn: Promise<unknown> = Promise.resolve();
+
+  twinsOf(cards: readonly Card[], book: UidMap<Card>): Promise<Cluster[]> {
+    return this.inTurn(async (api) => {
+      await this.tell(api, book);
+      return api.twinsOf(cards);
+    });
+  }
+
+  lift(wish: LiftWish, book: UidMap<Card>): Promise<LiftedNow> {
+    return this.inTurn(async (api) => {
+      await this.tell(api, book);
+      return api.lift(wish);
+    });
+  }
+
+  unite(mine: Card, theirs: Card, country: string): Promise<Card> {
+    return this.inTurn((api) => api.unite(mine, theirs, country));
+  }
+
+  /** One question after the other: what one tells of the book the next one needn't. */
+  private inTurn<T>(ask: (api: Remote<TwinsApi>) => Promise<T>): Promise<T> {
+    const answer = this.turn.then(() => ask(this.start()));
+    this.turn = answer.catch(() => this.end());
+    return answer;
+  }
+
+  private start(): Remote<TwinsApi> {
+    clearTimeout(this.ending);
+    this.ending = setTimeout(() => this.end(), IDLE_MS);
+    if (!this.remote) {
+      // Metro bundles a worker only where it is started as it stands here.
+      this.worker = new Worker(new URL('../workers/twins', import.meta.url));
+      this.remote = wrap<TwinsApi>(this.worker);
+    }
+    return this.remote;
+  }
+
+  private end(): void {
+    this.worker?.terminate();
+    this.worker = undefined;
+    this.remote = undefined;
+    this.sent = new Map();
+  }
+
+  private async tell(api: Remote<TwinsApi>, book: UidMap<Card>): Promise<void> {
+    const changed: Card[] = [];
+    for (const card of book.values())
+      if (card.kind !== 'group' && this.sent.get(card.uid) !== card) changed.push(card);
+    const gone = [...this.sent.keys()].filter((uid) => !book.get(uid));
+    for (const piece of piecesOf(changed, PIECE)) {
+      await api.update(piece, []);
+      for (const card of piece) this.sent.set(card.uid, card);
+    }
+    if (gone.length > 0) await api.update([], gone);
+    for (const uid of gone) this.sent.delete(uid);
+  }
+}

@@ -1,0 +1,72 @@
+import { type Card, newCard, parseName } from '@/core/card';
+
+import { changeBook, undo } from '../changeBook';
+import { addLiftedTo } from '../lift/takeLifted';
+import { openBook } from '../openBook';
+import { MemoryStorage, openTestBook, testTwins } from '../testing';
+import { keepApart } from './mergeInBook';
+import { selectOpenClusters } from './selectOpenClusters';
+
+const person = (uid: string, full: string, mail?: string): Card => {
+  const name = parseName(full);
+  return {
+    ...newCard(uid, '2026-01-01T00:00:00Z'),
+    ...(name ? { name } : {}),
+    ...(mail === undefined ? {} : { emails: { e1: { address: mail } } }),
+  };
+};
+
+async function openWith(...cards: Card[]) {
+  const book = openTestBook(new MemoryStorage(), cards);
+  Object.assign(book.services, { twins: testTwins() });
+  await book.store.dispatch(openBook());
+  return book;
+}
+
+test('a card that is added is compared with the book at once, and once more when it is changed', async () => {
+  const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'), person('bo', 'Bo Ek'));
+  const twin = person('twin', 'A. Lowther', 'ada@example.org');
+  await store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: [twin] }));
+  await settle();
+  expect(selectOpenClusters(store.getState()).map(({ uids }) => uids)).toEqual([['ada', 'twin']]);
+  await store.dispatch(
+    changeBook({ cause: 'edit', label: 'Changed', upserts: [person('twin', 'Oona Tarrow', 'oona@example.org')] }),
+  );
+  await settle();
+  expect(selectOpenClusters(store.getState())).toEqual([]);
+});
+
+test('what is kept apart, or gone again, is not shown', async () => {
+  const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'));
+  await store.dispatch(
+    changeBook({ cause: 'add', label: 'Added', upserts: [person('twin', 'Ada Lowther', 'ada@example.org')] }),
+  );
+  await settle();
+  expect(selectOpenClusters(store.getState())).toHaveLength(1);
+  await store.dispatch(keepApart(['ada', 'twin']));
+  await settle();
+  expect(selectOpenClusters(store.getState())).toEqual([]);
+  store.dispatch(undo());
+  store.dispatch(undo());
+  expect(selectOpenClusters(store.getState())).toEqual([]);
+});
+
+test('what was read out of a text is added to a card, which keeps all it had, and is taken back in one step', async () => {
+  const known = person('ada', 'Ada Lowther', 'ada@example.org');
+  const { store } = await openWith(known);
+  const read: Card = {
+    ...person('read', 'Ada Lowther', 'ADA@example.org'),
+    phones: { p1: { number: '+442079460123' } },
+  };
+  await store.dispatch(addLiftedTo(read, 'ada'));
+  const card = () => store.getState().cards.byUid.get('ada');
+  expect(Object.values(card()?.phones ?? {})).toMatchObject([{ number: '+442079460123' }]);
+  expect(Object.values(card()?.emails ?? {})).toHaveLength(1);
+  expect(card()?.['cordialis.example:was']).toBeUndefined();
+  store.dispatch(undo());
+  expect(card()?.phones).toBeUndefined();
+});
+
+async function settle(): Promise<void> {
+  for (let i = 0; i < 20; i += 1) await Promise.resolve();
+}

@@ -1,0 +1,53 @@
+import type { Card, Uid } from '@/core/card';
+import { type Cluster, duplicateFacts, TwinIndex } from '@/core/duplicates';
+import { cardFromMarks, correctMarks, findMarks, type LiftCorrection, type LiftMark } from '@/core/lift';
+import { mergeCards } from '@/core/merging';
+
+/** A card read out of a text, where in the text its values stand, and whom of the book it looks like. */
+export interface LiftedNow {
+  readonly card: Card;
+  readonly marks: readonly LiftMark[];
+  readonly twins: readonly Cluster[];
+}
+
+/** What reading a text goes by. */
+export interface LiftWish {
+  readonly text: string;
+  /** The card that it becomes. */
+  readonly empty: Card;
+  readonly country: string;
+  /** What the user has said of stretches, in that order. */
+  readonly corrections: readonly LiftCorrection[];
+}
+
+/** What the page may ask of whoever knows the book as it compares cards. */
+export interface TwinsApi {
+  /** Takes cards on as they are now, and forgets those that are gone. */
+  update(put: readonly Card[], gone: readonly Uid[]): void;
+  /** For each card those of the book that are the same, the surest first. */
+  twinsOf(cards: readonly Card[]): Cluster[];
+  /** Reads a card out of a text. */
+  lift(wish: LiftWish): LiftedNow;
+  /** The first card with what the second says beside it. */
+  unite(mine: Card, theirs: Card, country: string): Card;
+}
+
+/** Makes what the worker of twins answers by. */
+export function makeTwins(): TwinsApi {
+  const index = new TwinIndex();
+  return {
+    update: (put, gone) => {
+      for (const card of put) index.put(duplicateFacts(card));
+      for (const uid of gone) index.remove(uid);
+    },
+    twinsOf: (cards) => cards.flatMap((card) => index.twinsOf(duplicateFacts(card))),
+    lift: ({ text, empty, country, corrections }) => {
+      const options = { country };
+      let marks = findMarks(text, options);
+      for (const correction of corrections) marks = correctMarks(text, marks, correction);
+      const card = cardFromMarks(text, marks, empty, options);
+      return { card, marks, twins: index.twinsOf(duplicateFacts(card)) };
+    },
+    unite: (mine, theirs, country) => mergeCards([mine, theirs], { country }),
+  };
+}

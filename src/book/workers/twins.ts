@@ -1,0 +1,5 @@
+import { expose } from 'comlink';
+
+import { makeTwins } from './makeTwins';
+
+expose(makeTwins());

@@ -1,0 +1,57 @@
+import { inOrder, type LiftField, type LiftMark } from './marks';
+
+/** What somebody says a stretch of the text is. */
+export interface LiftCorrection {
+  readonly start: number;
+  readonly end: number;
+  /** undefined: nothing of the card. */
+  readonly field: LiftField | undefined;
+}
+
+/** Fields of which a card made from a text has one. */
+const SINGLE: ReadonlySet<LiftField> = new Set([
+  'name',
+  'sounds',
+  'organisation',
+  'department',
+  'birthday',
+  'pronouns',
+]);
+
+/**
+ * The marks with a correction: what was marked there goes as far as the new stretch reaches, and a name, of which there
+ * is one, is no longer where it was taken to be. Touching stretches of the same field become one, so that a name of
+ * three words can be said word by word.
+ */
+export function correctMarks(
+  text: string,
+  marks: readonly LiftMark[],
+  correction: LiftCorrection,
+): LiftMark[] {
+  const { start, end, field } = correction;
+  const joined =
+    field === undefined
+      ? []
+      : marks.filter((mark) => mark.field === field && touches(text, mark, correction));
+  const others = marks.flatMap((mark) => (joined.includes(mark) ? [] : without(mark, start, end)));
+  const kept =
+    field !== undefined && SINGLE.has(field) ? others.filter((mark) => mark.field !== field) : others;
+  if (field === undefined) return inOrder(kept);
+  const from = Math.min(start, ...joined.map((mark) => mark.start));
+  const to = Math.max(end, ...joined.map((mark) => mark.end));
+  return inOrder([...kept, { start: from, end: to, field }]);
+}
+
+/** What is left of a mark beside a stretch. */
+function without(mark: LiftMark, start: number, end: number): LiftMark[] {
+  if (mark.end <= start || end <= mark.start) return [mark];
+  const left = { ...mark, end: start };
+  const right = { ...mark, start: end };
+  return [left, right].filter((piece) => piece.end > piece.start);
+}
+
+function touches(text: string, mark: LiftMark, { start, end }: LiftCorrection): boolean {
+  if (mark.start < end && start < mark.end) return true;
+  const between = mark.end <= start ? text.slice(mark.end, start) : text.slice(end, mark.start);
+  return /^[ \t]*$/.test(between);
+}

@@ -1,0 +1,37 @@
+import { View } from 'react-native';
+
+import { keepApart, selectRowsByUid, useAppDispatch, useAppSelector, useTwinsOf } from '@/book';
+import type { Uid } from '@/core/card';
+import { comparePath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Split, Txt, useWide } from '@/ui';
+
+/** Said on a card that looks like another one of the book, until they are merged or kept apart. */
+export function TwinHint({ uid }: { readonly uid: Uid }) {
+  const dispatch = useAppDispatch();
+  const { isWide } = useWide();
+  const rows = useAppSelector(selectRowsByUid);
+  const [twin] = useTwinsOf(uid);
+  if (!twin) return null;
+  const names = twin.uids.flatMap((one) => (one === uid ? [] : rows.get(one)?.shown || 'No name yet'));
+  const why = twin.evidence.find(({ bits }) => bits > 0)?.words;
+  return (
+    <View className={`border-l-2 border-ochre pl-3 ${isWide ? 'mx-6' : 'mx-5'}`} testID="twin-hint">
+      <Txt>{`Looks like the same as ${names.join(', ')}${why === undefined ? '' : `: ${why}`}.`}</Txt>
+      <View className="flex-row flex-wrap gap-x-5">
+        <Act
+          label="Compare"
+          name={`Compare with ${names.join(', ')}`}
+          onPress={() => go(comparePath(twin.uids))}
+        />
+        <Act
+          label="Not the same"
+          name={`Keep apart from ${names.join(', ')}`}
+          icon={Split}
+          tone="faded"
+          onPress={() => void dispatch(keepApart(twin.uids))}
+        />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,99 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useCallback, useEffect, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+
+import { keepTextToRead, keptTextToRead, useLift, useServices } from '@/book';
+import type { LiftCorrection } from '@/core/lift';
+import { onFileDrop } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Field, PageBar, Txt, usePageTitle, useWide } from '@/ui';
+
+import { MarkedText } from './MarkedText';
+import { type LoadShowing, ReadCard } from './ReadCard';
+
+/** A text longer than this is no signature and no mail; it would only take time. */
+const MAX_CHARS = 20_000;
+
+interface LiftProps {
+  /** Loads what says the values of a card, which has the numbering plans with it. */
+  readonly loadShowing: LoadShowing;
+}
+
+/** A card out of a text: pasted, dropped or shared; what was recognised is shown in it and can be put right. */
+export function LiftPage({ loadShowing }: LiftProps) {
+  usePageTitle('Card from text');
+  const { isWide } = useWide();
+  const [text, setText] = useTextToRead();
+  const [corrections, setCorrections] = useState<readonly LiftCorrection[]>([]);
+  const change = useCallback(
+    (now: string) => {
+      setCorrections([]);
+      setText(now.slice(0, MAX_CHARS));
+    },
+    [setText],
+  );
+  useEffect(() => onFileDrop(([file]) => void file?.text().then(change)), [change]);
+  const lifted = useLift(text, corrections);
+  return (
+    <View className="flex-1" testID="lift-page">
+      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
+      <ScrollView keyboardShouldPersistTaps="handled">
+        <View className={`max-w-[1080px] gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
+          <Txt font="serif" size="head" heading={1}>
+            Card from text
+          </Txt>
+          <View className="max-w-[720px]">
+            <Field
+              label="Text"
+              hint="A signature, a whole mail, the words on a printed card. Paste it here or drop a file; it stays in this browser."
+              value={text}
+              onChange={change}
+              isLong
+              testID="lift-text"
+            />
+            {text === '' ? null : (
+              <View className="flex-row">
+                <Act label="Empty the field" tone="faded" onPress={() => change('')} />
+              </View>
+            )}
+          </View>
+          {lifted ? (
+            <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>
+              <View className="min-w-0 flex-1">
+                <MarkedText
+                  lifted={lifted}
+                  canUndo={corrections.length > 0}
+                  onCorrect={(correction) => setCorrections([...corrections, correction])}
+                  onUndo={() => setCorrections(corrections.slice(0, -1))}
+                />
+              </View>
+              <View className="min-w-0 flex-1">
+                <ReadCard lifted={lifted} loadShowing={loadShowing} />
+              </View>
+            </View>
+          ) : null}
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+/** The text that is being read: handed over in the address by another application, or kept from before. */
+function useTextToRead(): [string, (text: string) => void] {
+  const services = useServices();
+  const shared = useLocalSearchParams<{ title?: string; text?: string; url?: string }>();
+  const handed = [shared.title, shared.text, shared.url].filter(Boolean).join('\n');
+  const [text, setText] = useState(handed);
+  useEffect(() => {
+    if (handed !== '') return;
+    void keptTextToRead(services).then((kept) => setText((now) => (now === '' ? kept : now)));
+  }, [handed, services]);
+  const keep = useCallback(
+    (now: string) => {
+      setText(now);
+      keepTextToRead(services, now);
+    },
+    [services],
+  );
+  return [text, keep];
+}

@@ -1,0 +1,122 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+
+import {
+  addLifted,
+  addLiftedTo,
+  type LiftedText,
+  selectRowsByUid,
+  selectSettings,
+  useAppDispatch,
+  useAppSelector,
+} from '@/book';
+import { shownAs, type Uid } from '@/core/card';
+import type { Cluster } from '@/core/duplicates';
+import type { cardValues } from '@/core/showing';
+import { cardPath, localDay, LOCALE } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, NextAct, Pencil, Plus, Txt, UserPlus } from '@/ui';
+
+/** Loads what says the values of a card. */
+export type LoadShowing = () => Promise<{ readonly cardValues: typeof cardValues }>;
+
+interface ReadCardProps {
+  readonly lifted: LiftedText;
+  readonly loadShowing: LoadShowing;
+}
+
+/** The card that was read, whom of the book it looks like, and what can be done with it. */
+export function ReadCard({ lifted: { card, twins, marks }, loadShowing }: ReadCardProps) {
+  const dispatch = useAppDispatch();
+  const { country, leapDay } = useAppSelector(selectSettings);
+  const [show, setShow] = useState<{ readonly cardValues: typeof cardValues }>();
+  useEffect(() => {
+    void loadShowing().then(setShow);
+  }, [loadShowing]);
+  const groups =
+    show?.cardValues(card, {
+      country,
+      leapDay,
+      locale: LOCALE,
+      today: localDay(),
+      isToKeep: false,
+      nameOf: () => undefined,
+    }) ?? [];
+  const name = shownAs(card);
+  const add = async (isEdited: boolean) => {
+    await dispatch(addLifted(card));
+    go(isEdited ? `${cardPath(card.uid)}/edit` : cardPath(card.uid), 'replace');
+  };
+  if (marks.length === 0)
+    return (
+      <Txt tone="faded">Nothing was recognised in it. Press the words that are the name, and so on.</Txt>
+    );
+  return (
+    <View className="gap-3" testID="read-card">
+      <Txt font="serif" size="title" heading={2}>
+        {name || 'No name yet'}
+      </Txt>
+      {twins.slice(0, 3).map((twin) => (
+        <Twin
+          key={twin.uids.join(' ')}
+          twin={twin}
+          mine={card.uid}
+          onAdd={(uid) => void dispatch(addLiftedTo(card, uid)).then(() => go(cardPath(uid), 'replace'))}
+        />
+      ))}
+      <View>
+        {groups.map(({ label, values }) => (
+          <View key={label} className="flex-row gap-3 border-b border-rule py-1">
+            <View className="w-[96px] shrink-0">
+              <Txt size="small" tone="faded">
+                {label}
+              </Txt>
+            </View>
+            <View className="min-w-0 flex-1">
+              {values.map(({ id, lines }) => (
+                <Txt key={id}>{lines.join(', ')}</Txt>
+              ))}
+            </View>
+          </View>
+        ))}
+      </View>
+      <NextAct label="Add to the Book" icon={UserPlus} onPress={() => void add(false)} testID="add-lifted" />
+      <View className="flex-row">
+        <Act
+          label="Add and go on editing"
+          icon={Pencil}
+          onPress={() => void add(true)}
+          testID="add-lifted-edit"
+        />
+      </View>
+    </View>
+  );
+}
+
+interface TwinProps {
+  readonly twin: Cluster;
+  readonly mine: Uid;
+  readonly onAdd: (uid: Uid) => void;
+}
+
+/** Somebody of the book whom the card looks like. */
+function Twin({ twin: { uids, evidence, grade }, mine, onAdd }: TwinProps) {
+  const rows = useAppSelector(selectRowsByUid);
+  const uid = uids.find((one) => one !== mine);
+  const row = uid === undefined ? undefined : rows.get(uid);
+  if (uid === undefined || !row) return null;
+  const why = evidence
+    .filter(({ bits }) => bits > 0)
+    .slice(0, 2)
+    .map(({ words }) => words)
+    .join(', ');
+  return (
+    <View className="border-l-2 border-ochre pl-3" testID="lift-twin">
+      <Txt>{`${grade === 'possible' ? 'This may be' : 'This looks like'} ${row.shown}, who is in the Book: ${why}.`}</Txt>
+      <View className="flex-row flex-wrap gap-x-5">
+        <Act label={`Add to ${row.shown}`} icon={Plus} onPress={() => onAdd(uid)} testID="add-to-twin" />
+        <Act label="Open" name={`Open ${row.shown}`} tone="faded" onPress={() => go(cardPath(uid))} />
+      </View>
+    </View>
+  );
+}
