@@ -44,6 +44,7 @@ export function testTwins(): Services['twins'] {
   };
   return {
     twinsOf: (cards, book) => Promise.resolve(tell(book).twinsOf(cards)),
+    faultsOf: (...asked) => Promise.resolve(load().faultsOf(...asked)),
     lift: (wish, book) => Promise.resolve(tell(book).lift(wish)),
     unite: (...asked) => Promise.resolve(load().unite(...asked)),
   };
@@ -75,7 +76,11 @@ export function openTestBook(storage = new MemoryStorage(), first?: readonly Car
       zoneOf: () => Promise.resolve(undefined),
       pointOf: () => Promise.resolve(undefined),
     },
-    twins: { ...testTwins(), twinsOf: () => Promise.resolve([]) },
+    twins: {
+      ...testTwins(),
+      twinsOf: () => Promise.resolve([]),
+      faultsOf: () => Promise.resolve([]),
+    },
     // Loaded when a test merges: what it needs is large, and most tests don't.
     mergeCards: (groups, choices) => {
       const { mergeGroups } = jest.requireActual<typeof Merging>('@/core/merging');

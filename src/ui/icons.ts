@@ -56,6 +56,7 @@ export { default as Tag } from 'lucide-react-native/icons/tag';
 export { default as Trash } from 'lucide-react-native/icons/trash';
 export { default as Upload } from 'lucide-react-native/icons/upload';
 export { default as UserPlus } from 'lucide-react-native/icons/user-plus';
+export { default as Wrench } from 'lucide-react-native/icons/wrench';
 export { default as X } from 'lucide-react-native/icons/x';
 export { default as Columns3 } from 'lucide-react-native/icons/columns-3';
 export { default as Eye } from 'lucide-react-native/icons/eye';

@@ -2,6 +2,8 @@ import { proxy, type Remote } from 'comlink';
 
 import type { Card } from '@/core/card';
 import type { Cluster } from '@/core/duplicates';
+import type { FaultOptions } from '@/core/faults';
+import type { Fault } from '@/core/mending';
 import type { MergeChoices } from '@/core/merging';
 
 import { piecesOf } from '../piecesOf';
@@ -11,14 +13,21 @@ import { type Job, runJob } from './runJob';
 /** Cards handed over at a time. */
 const PIECE = 1000;
 
-/** Finds the cards that are the same, in a worker. @param onProgress - told how far it is, 0 to 1 */
-export function groupDuplicatesInWorker(
+/** What a look through the whole book finds. */
+export interface BookLook {
+  readonly clusters: readonly Cluster[];
+  readonly faults: readonly Fault[];
+}
+
+/** Finds the cards that are the same and what is wrong with cards, in a worker. @param onProgress - told how far it is, 0 to 1 */
+export function lookThroughInWorker(
   cards: readonly Card[],
+  options: FaultOptions,
   onProgress: (share01: number) => void,
-): Job<Cluster[]> {
+): Job<BookLook> {
   return run(async (api) => {
-    for (const piece of piecesOf(cards, PIECE)) await api.put(piece);
-    return api.find(proxy(onProgress));
+    for (const piece of piecesOf(cards, PIECE)) await api.put(piece, options);
+    return { clusters: await api.find(proxy(onProgress)), faults: await api.faults() };
   });
 }
 

@@ -2,6 +2,8 @@ import { type Remote, wrap } from 'comlink';
 
 import type { Card, Uid } from '@/core/card';
 import type { Cluster } from '@/core/duplicates';
+import type { FaultOptions } from '@/core/faults';
+import type { Fault } from '@/core/mending';
 
 import { piecesOf } from '../piecesOf';
 import type { UidMap } from '../uidMap';
@@ -13,6 +15,8 @@ export type { LiftedNow };
 export interface TwinsClient {
   /** For each card those of the book that are the same, the surest first. */
   twinsOf(cards: readonly Card[], book: UidMap<Card>): Promise<Cluster[]>;
+  /** What is wrong with cards by themselves. */
+  faultsOf(cards: readonly Card[], options: FaultOptions): Promise<Fault[]>;
   /** Reads a card out of a text, and says whom of the book it looks like. */
   lift(wish: LiftWish, book: UidMap<Card>): Promise<LiftedNow>;
   /** The first card with what the second says beside it. */
@@ -37,6 +41,10 @@ export class TwinsWorker implements TwinsClient {
       await this.tell(api, book);
       return api.twinsOf(cards);
     });
+  }
+
+  faultsOf(cards: readonly Card[], options: FaultOptions): Promise<Fault[]> {
+    return this.inTurn((api) => api.faultsOf(cards, options));
   }
 
   lift(wish: LiftWish, book: UidMap<Card>): Promise<LiftedNow> {

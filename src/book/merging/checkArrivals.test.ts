@@ -30,7 +30,11 @@ test('a card that is added is compared with the book at once, and once more when
   await settle();
   expect(selectOpenClusters(store.getState()).map(({ uids }) => uids)).toEqual([['ada', 'twin']]);
   await store.dispatch(
-    changeBook({ cause: 'edit', label: 'Changed', upserts: [person('twin', 'Oona Tarrow', 'oona@example.org')] }),
+    changeBook({
+      cause: 'edit',
+      label: 'Changed',
+      upserts: [person('twin', 'Oona Tarrow', 'oona@example.org')],
+    }),
   );
   await settle();
   expect(selectOpenClusters(store.getState())).toEqual([]);

@@ -1,8 +1,10 @@
 import type { Card } from '@/core/card';
+import { localDay } from '@/platform';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { type BeforeAfter, type Cause } from '../history/change';
+import { selectSettings } from '../settings/settingsSlice';
 import { selectIsOpen, selectReading } from '../status/statusSlice';
 import { arrivalsChecked, selectDuplicates } from './duplicatesSlice';
 import { lookForDuplicates } from './lookForDuplicates';
@@ -30,18 +32,33 @@ export function checkArrivals(
   cause: Cause,
   pairs: readonly (BeforeAfter & { readonly after: Card })[],
 ): AppThunk<Promise<void>> {
-  return async (dispatch, getState, services) => {
+  return async (dispatch, getState, { twins }) => {
     const state = getState();
     if (!CAUSES.has(cause) || !selectIsOpen(state) || selectReading(state) !== undefined) return;
-    const cards = pairs.filter(isComparable).map(({ after }) => after);
-    if (cards.length === 0) return;
+    const cards = pairs.map(({ after }) => after);
+    const comparable = pairs.filter(isComparable).map(({ after }) => after);
+    const hasLooked = selectDuplicates(state).clusters !== undefined;
     if (cards.length > MANY) {
       // Tidy looks for itself when it is opened for the first time.
-      if (selectDuplicates(state).clusters) await dispatch(lookForDuplicates());
+      if (hasLooked) await dispatch(lookForDuplicates());
       return;
     }
-    const found = await services.twins.twinsOf(cards, selectCardsByUid(getState())).catch(() => []);
-    dispatch(arrivalsChecked({ uids: cards.map(({ uid }) => uid), found }));
+    const { country } = selectSettings(state);
+    try {
+      const found =
+        comparable.length > 0 ? await twins.twinsOf(comparable, selectCardsByUid(getState())) : [];
+      const faults = hasLooked ? await twins.faultsOf(cards, { country, today: localDay() }) : undefined;
+      dispatch(
+        arrivalsChecked({
+          compared: comparable.map(({ uid }) => uid),
+          found,
+          checked: cards.map(({ uid }) => uid),
+          faults,
+        }),
+      );
+    } catch {
+      // Nobody waits for it; the next look through the whole book finds what this one didn't.
+    }
   };
 }
 

@@ -2,6 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 import type { Uid } from '@/core/card';
 import type { Cluster } from '@/core/duplicates';
+import type { Fault } from '@/core/mending';
 
 /** What is known of duplicates. */
 export interface DuplicatesState {
@@ -9,16 +10,26 @@ export interface DuplicatesState {
   readonly share01: number | undefined;
   /** Undefined until a search has ended. */
   readonly clusters: readonly Cluster[] | undefined;
+  /** What is wrong with cards, as it was found last. */
+  readonly faults: readonly Fault[];
   /** What was found of cards that have come or changed since; pairs. */
   readonly arrived: readonly Cluster[];
 }
 
-const initialState: DuplicatesState = { share01: undefined, clusters: undefined, arrived: [] };
+const initialState: DuplicatesState = { share01: undefined, clusters: undefined, faults: [], arrived: [] };
+
+interface BookLook {
+  readonly clusters: readonly Cluster[];
+  readonly faults: readonly Fault[];
+}
 
 interface Checked {
-  /** The cards that were compared. */
-  readonly uids: readonly Uid[];
+  /** The cards that were compared with the book. */
+  readonly compared: readonly Uid[];
   readonly found: readonly Cluster[];
+  /** The cards that were looked at by themselves, and what is wrong with them now; undefined where that was not asked. */
+  readonly checked: readonly Uid[];
+  readonly faults: readonly Fault[] | undefined;
 }
 
 /** Cards that are taken to be the same, as they were found last. */
@@ -30,18 +41,26 @@ export const duplicatesSlice = createSlice({
       ...state,
       share01: payload,
     }),
-    duplicatesFound: (_, { payload }: PayloadAction<readonly Cluster[]>): DuplicatesState => ({
+    duplicatesFound: (_, { payload }: PayloadAction<BookLook>): DuplicatesState => ({
       share01: undefined,
-      clusters: payload,
+      ...payload,
       arrived: [],
     }),
     /** Cards were compared with the book: what was found of them before no longer holds. */
     arrivalsChecked: (state, { payload }: PayloadAction<Checked>): DuplicatesState => {
       const isOld = ({ uids }: Cluster) =>
-        uids.length === 2 && uids.some((uid) => payload.uids.includes(uid));
+        uids.length === 2 && uids.some((uid) => payload.compared.includes(uid));
       return {
         ...state,
         clusters: state.clusters?.filter((cluster) => !isOld(cluster)),
+        faults: payload.faults
+          ? [
+              ...payload.faults,
+              ...state.faults.filter(
+                ({ uid, code }) => code === 'spelt-differently' || !payload.checked.includes(uid),
+              ),
+            ]
+          : state.faults,
         arrived: [...payload.found, ...state.arrived.filter((cluster) => !isOld(cluster))],
       };
     },

@@ -1,14 +1,15 @@
-import type { Cluster } from '@/core/duplicates';
+import { localDay } from '@/platform';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
-import { groupDuplicatesInWorker } from '../clients/duplicatesClient';
+import { type BookLook, lookThroughInWorker } from '../clients/duplicatesClient';
 import type { Job } from '../clients/runJob';
+import { selectSettings } from '../settings/settingsSlice';
 import { duplicatesFound, searchProgressed } from './duplicatesSlice';
 
-let job: Job<Cluster[]> | undefined;
+let job: Job<BookLook> | undefined;
 
-/** Finds the cards of the book that are the same; a search that is under way begins anew. */
+/** Finds the cards of the book that are the same, and what is wrong with cards; a search that is under way begins anew. */
 export function lookForDuplicates(): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
     job?.stop();
@@ -16,7 +17,10 @@ export function lookForDuplicates(): AppThunk<Promise<void>> {
     const cards = selectCardsByUid(getState())
       .values()
       .filter(({ kind }) => kind !== 'group');
-    const mine = groupDuplicatesInWorker(cards, (share01) => dispatch(searchProgressed(share01)));
+    const { country } = selectSettings(getState());
+    const mine = lookThroughInWorker(cards, { country, today: localDay() }, (share01) =>
+      dispatch(searchProgressed(share01)),
+    );
     job = mine;
     try {
       dispatch(duplicatesFound(await mine.result));

@@ -20,6 +20,8 @@ export const KEYS = {
   aside: 'aside:',
   /** A text that a card is being read out of. */
   textToRead: 'textToRead',
+  /** How the book stood when it was looked through, by the day. */
+  tidyLog: 'tidyLog',
   /** What the last import did. */
   importReport: 'importReport',
 } as const;

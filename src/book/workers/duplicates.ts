@@ -2,12 +2,16 @@ import { expose } from 'comlink';
 
 import type { Card } from '@/core/card';
 import { type Cluster, duplicateFacts, groupDuplicates } from '@/core/duplicates';
+import { FaultFinder, type FaultOptions } from '@/core/faults';
+import type { Fault } from '@/core/mending';
 import { type MergeChoices, mergeGroups } from '@/core/merging';
 
 /** What the page may ask of the worker that finds duplicates. */
 export interface DuplicatesApi {
   /** Takes cards on, some at a time, so that the page is never held up by a whole book at once. */
-  put(cards: readonly Card[]): void;
+  put(cards: readonly Card[], options: FaultOptions): void;
+  /** What is wrong with the cards that were taken on. */
+  faults(): Fault[];
   /** Finds twins among the cards that were taken on. @param onProgress - told how far it is, 0 to 1 */
   find(onProgress: (share01: number) => void): Cluster[];
   /** Makes one card of each group; the fullest keeps its uid. */
@@ -15,11 +19,18 @@ export interface DuplicatesApi {
 }
 
 const facts: ReturnType<typeof duplicateFacts>[] = [];
+const faults: Fault[] = [];
+let finder: FaultFinder | undefined;
 
 const api: DuplicatesApi = {
-  put: (cards) => {
-    for (const card of cards) facts.push(duplicateFacts(card));
+  put: (cards, options) => {
+    finder ??= new FaultFinder(options);
+    for (const card of cards) {
+      facts.push(duplicateFacts(card));
+      faults.push(...finder.add(card));
+    }
   },
+  faults: () => [...faults, ...(finder?.across() ?? [])],
   find: (onProgress) =>
     groupDuplicates(facts, {
       onProgress: (share01) => {

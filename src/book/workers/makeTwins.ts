@@ -1,6 +1,8 @@
 import type { Card, Uid } from '@/core/card';
 import { type Cluster, duplicateFacts, TwinIndex } from '@/core/duplicates';
+import { FaultFinder, type FaultOptions } from '@/core/faults';
 import { cardFromMarks, correctMarks, findMarks, type LiftCorrection, type LiftMark } from '@/core/lift';
+import type { Fault } from '@/core/mending';
 import { mergeCards } from '@/core/merging';
 
 /** A card read out of a text, where in the text its values stand, and whom of the book it looks like. */
@@ -26,6 +28,8 @@ export interface TwinsApi {
   update(put: readonly Card[], gone: readonly Uid[]): void;
   /** For each card those of the book that are the same, the surest first. */
   twinsOf(cards: readonly Card[]): Cluster[];
+  /** What is wrong with cards by themselves. */
+  faultsOf(cards: readonly Card[], options: FaultOptions): Fault[];
   /** Reads a card out of a text. */
   lift(wish: LiftWish): LiftedNow;
   /** The first card with what the second says beside it. */
@@ -41,6 +45,10 @@ export function makeTwins(): TwinsApi {
       for (const uid of gone) index.remove(uid);
     },
     twinsOf: (cards) => cards.flatMap((card) => index.twinsOf(duplicateFacts(card))),
+    faultsOf: (cards, options) => {
+      const finder = new FaultFinder(options);
+      return cards.flatMap((card) => finder.add(card));
+    },
     lift: ({ text, empty, country, corrections }) => {
       const options = { country };
       let marks = findMarks(text, options);

@@ -18,6 +18,8 @@ export interface ParsedPhone {
   readonly country?: string;
   /** Whether it is one of `country`'s own, to be written as at home; a number of no known range goes by its code. */
   readonly isDomestic: boolean;
+  /** Whether it has as many figures as numbers of its country can have. */
+  readonly isPossible: boolean;
   /** Whether the numbering plan knows it; ranges kept for fiction are often not. */
   readonly isValid: boolean;
 }
@@ -44,6 +46,7 @@ export function parsePhone(text: string, country?: string): ParsedPhone | undefi
       (parsed.country === undefined
         ? parsed.countryCallingCode === getCountryCallingCode(home)
         : parsed.country === home),
+    isPossible: parsed.isPossible(),
     isValid: parsed.isValid(),
   };
 }

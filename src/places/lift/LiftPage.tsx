@@ -59,7 +59,7 @@ export function LiftPage({ loadShowing }: LiftProps) {
           </View>
           {lifted ? (
             <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>
-              <View className="min-w-0 flex-1">
+              <View className={isWide ? 'min-w-0 flex-1' : ''}>
                 <MarkedText
                   lifted={lifted}
                   canUndo={corrections.length > 0}
@@ -67,7 +67,7 @@ export function LiftPage({ loadShowing }: LiftProps) {
                   onUndo={() => setCorrections(corrections.slice(0, -1))}
                 />
               </View>
-              <View className="min-w-0 flex-1">
+              <View className={isWide ? 'min-w-0 flex-1' : ''}>
                 <ReadCard lifted={lifted} loadShowing={loadShowing} />
               </View>
             </View>

@@ -34,9 +34,9 @@ export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextPro
       <Txt size="small" tone="faded">
         Press a word to say what it is.
       </Txt>
-      <View>
+      <View className="gap-y-1">
         {lines.map((pieces) => (
-          <View key={pieces[0]?.start} className="flex-row flex-wrap gap-x-1">
+          <View key={pieces[0]?.start} className="flex-row flex-wrap gap-x-1 gap-y-1">
             {pieces.map((piece) => (
               <Piece key={piece.start} piece={piece} onPress={() => setPressed(piece)} />
             ))}
@@ -74,7 +74,7 @@ function Piece({
       role="button"
       aria-label={word ? `${text}: ${word}` : text}
       onPress={onPress}
-      className={`min-h-[44px] min-w-[44px] max-w-full justify-center ${field ? 'border-b-2 border-moss bg-leaf px-1' : ''}`}
+      className={`min-h-[44px] min-w-[28px] max-w-full justify-center ${field ? 'border-b-2 border-moss bg-leaf px-1' : ''}`}
       testID={field ? `mark-${field}` : 'unmarked'}
     >
       <Txt tone={field ? 'ink' : 'faded'}>{text}</Txt>

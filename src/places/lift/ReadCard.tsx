@@ -10,7 +10,7 @@ import {
   useAppDispatch,
   useAppSelector,
 } from '@/book';
-import { shownAs, type Uid } from '@/core/card';
+import { type Card, shownAs, type Uid } from '@/core/card';
 import type { Cluster } from '@/core/duplicates';
 import type { cardValues } from '@/core/showing';
 import { cardPath, localDay, LOCALE } from '@/platform';
@@ -43,6 +43,7 @@ export function ReadCard({ lifted: { card, twins, marks }, loadShowing }: ReadCa
       nameOf: () => undefined,
     }) ?? [];
   const name = shownAs(card);
+  const work = workOf(card);
   const add = async (isEdited: boolean) => {
     await dispatch(addLifted(card));
     go(isEdited ? `${cardPath(card.uid)}/edit` : cardPath(card.uid), 'replace');
@@ -56,6 +57,7 @@ export function ReadCard({ lifted: { card, twins, marks }, loadShowing }: ReadCa
       <Txt font="serif" size="title" heading={2}>
         {name || 'No name yet'}
       </Txt>
+      {work === '' ? null : <Txt tone="faded">{work}</Txt>}
       {twins.slice(0, 3).map((twin) => (
         <Twin
           key={twin.uids.join(' ')}
@@ -91,6 +93,15 @@ export function ReadCard({ lifted: { card, twins, marks }, loadShowing }: ReadCa
       </View>
     </View>
   );
+}
+
+/** What somebody does, and where. */
+function workOf({ titles = {}, organizations = {} }: Card): string {
+  const houses = Object.values(organizations).flatMap(({ name, units = [] }) => [
+    ...units.map((unit) => unit.name),
+    name,
+  ]);
+  return [...Object.values(titles).map(({ name }) => name), ...houses].filter(Boolean).join(', ');
 }
 
 interface TwinProps {

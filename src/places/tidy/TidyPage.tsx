@@ -4,6 +4,8 @@ import { useUnfiled } from '@/book';
 import { Txt, usePageTitle, useWide } from '@/ui';
 
 import { DuplicatesPart } from './DuplicatesPart';
+import { FaultsPart } from './FaultsPart';
+import { StatePart } from './StatePart';
 import { UnfiledPart } from './UnfiledPart';
 
 /** The place where a book is put in order. */
@@ -17,7 +19,9 @@ export function TidyPage() {
         <Txt font="serif" size="head" heading={1}>
           Tidy
         </Txt>
+        <StatePart />
         <DuplicatesPart />
+        <FaultsPart />
         {unfiled ? <UnfiledPart unfiled={unfiled} /> : <Txt tone="faded">Looking …</Txt>}
       </View>
     </ScrollView>

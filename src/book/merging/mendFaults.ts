@@ -1,0 +1,29 @@
+import { type Card, shownAs, type Uid } from '@/core/card';
+import { type Fault, mendCard } from '@/core/mending';
+
+import type { AppThunk } from '../appStore';
+import { selectCardsByUid } from '../cards/cardsSlice';
+import { changeBook } from '../changeBook';
+import type { Change } from '../history/change';
+
+/** Puts right what is known to be wrong, as one step that can be taken back; what has changed since stays as it is. */
+export function mendFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {
+  return (dispatch, getState) => {
+    const known = selectCardsByUid(getState());
+    const byUid = new Map<Uid, Fault[]>();
+    for (const fault of faults)
+      if (fault.mend) byUid.set(fault.uid, [...(byUid.get(fault.uid) ?? []), fault]);
+    const upserts: Card[] = [];
+    const removed: Uid[] = [];
+    for (const [uid, some] of byUid) {
+      const card = known.get(uid);
+      if (!card) continue;
+      if (some.some(({ mend }) => mend && !mend.edits)) removed.push(uid);
+      else upserts.push(mendCard(card, some));
+    }
+    const count = upserts.length + removed.length;
+    const [only] = upserts;
+    const label = count === 1 && only ? `Mended ${shownAs(only)}` : `Mended ${count} cards`;
+    return dispatch(changeBook({ cause: 'edit', label, upserts, removed }));
+  };
+}

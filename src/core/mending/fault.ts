@@ -1,0 +1,55 @@
+import { applyEdits, type Card, type Edit, getAt, type Uid } from '../card';
+import { isSameJson } from '../json';
+
+/** What can be wrong, what most helps to mend first. */
+export const FAULT_CODES = [
+  'undialable',
+  'bad-mail',
+  'no-country-code',
+  'impossible-date',
+  'capitals',
+  'title-in-name',
+  'twice',
+  'spelt-differently',
+  'empty',
+  'unreachable',
+] as const;
+
+/** One of them. */
+export type FaultCode = (typeof FAULT_CODES)[number];
+
+/** Something wrong or missing on a card. */
+export interface Fault {
+  readonly code: FaultCode;
+  readonly uid: Uid;
+  /** Where on the card; [] for the card as a whole. */
+  readonly path: readonly string[];
+  /** What stands there. */
+  readonly was?: unknown;
+  /** What stands there, for people's eyes. */
+  readonly shown: string;
+  /** What is wrong with it, in words. */
+  readonly says: string;
+  /** What would put it right; undefined where only somebody who knows can. */
+  readonly mend?: {
+    /** undefined: the card goes. */
+    readonly edits?: readonly Edit[];
+    /** What it would then be, for people's eyes. */
+    readonly shown: string;
+    /** Whether it may be done without being looked at. */
+    readonly isSure: boolean;
+  };
+}
+
+/** Whether a card still has what was found wrong. */
+export function isStillWrong(card: Card | undefined, fault: Fault): boolean {
+  if (!card) return false;
+  return fault.path.length === 0
+    ? fault.was === card.updated
+    : isSameJson(getAt(card, fault.path), fault.was);
+}
+
+/** The card put right; the same card where it has changed since, or where nothing is known that would help. */
+export function mendCard(card: Card, faults: readonly Fault[]): Card {
+  return faults.reduce((now, { mend }) => (mend?.edits ? applyEdits(now, mend.edits).value : now), card);
+}
