@@ -17,12 +17,15 @@ const HUB = `http://127.0.0.1:${PORT}`;
 const OUT = join(ROOT, 'docs', 'screenshots');
 const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
 const CARD = '/book/c0a0d1a1-0000-4000-8a00-000000000000';
-const FILE = ['Ottilie Quast', 'Bram de Wit', 'Rosa Ferreira']
-  .map(
-    (name, i) =>
-      `BEGIN:VCARD\r\nVERSION:4.0\r\nUID:urn:uuid:00000000-0000-4000-8000-00000000000${i}\r\nFN:${name}\r\nEND:VCARD\r\n`,
-  )
-  .join('a line that belongs to no card\r\n');
+const SIGNATURE = `Kind regards,
+
+Rosario Ames (she/her)
+Head of Programming
+Wexmere Chamber Music Festival
+12 Harbour Street
+Wexmere WX1 2AB
+T: +44 20 7946 0123
+rosario.ames@wexmere-festival.example`;
 
 mkdirSync(OUT, { recursive: true });
 const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', '--demo'], {
@@ -51,14 +54,6 @@ try {
   }
   await shoot('phone', 'light', 'editing-phone', `${CARD}/edit`);
   await shoot('phone', 'light', 'today-phone', '/today');
-  await shoot('phone', 'light', 'year-phone', '/today/year', async (page) => {
-    await page
-      .getByRole('button', { name: /: \d+ days?$/ })
-      .first()
-      .click();
-    await page.getByTestId('chart').first().waitFor();
-    await page.getByTestId('chart').first().scrollIntoViewIfNeeded();
-  });
   await shoot('phone', 'light', 'talks-phone', CARD, async (page) => {
     await page.getByTestId('talk-chart').click();
     await page.getByTestId('chart').waitFor();
@@ -84,28 +79,26 @@ try {
     await page.getByTestId('map-people').waitFor();
   });
   await shoot('phone', 'dark', 'card-dark-phone', CARD);
-  await shoot('phone', 'light', 'finding-phone', '/book', (page) =>
-    page.getByTestId('quick-line').fill('har'),
-  );
   await shoot('phone', 'light', 'quick-phone', '/book', async (page) => {
     await page.getByTestId('quick-line').fill('ada lowther 07700 900123 #choir on patr');
     await page.getByRole('option', { name: /^Add to/ }).waitFor();
   });
-  await shoot('phone', 'light', 'choosing-phone', '/book', async (page) => {
-    await page.getByTestId('choose-several').click();
-    for (const at of [0, 2, 3]) await page.getByTestId('book-list').getByRole('checkbox').nth(at).click();
-    await page.getByTestId('many-more').waitFor();
-  });
   await shoot('phone', 'light', 'lists-phone', '/lists');
-  await shoot('phone', 'light', 'import-phone', '/import', async (page) => {
-    const chooser = page.waitForEvent('filechooser');
-    await page.getByTestId('choose-files').click();
-    await (
-      await chooser
-    ).setFiles({ name: 'old phone.vcf', mimeType: 'text/vcard', buffer: Buffer.from(FILE) });
-    await page.getByTestId('import-preview').waitFor();
+  await shoot('phone', 'light', 'duplicates-phone', '/tidy', (page) =>
+    page.getByTestId('grade-Likely').evaluate((part) => part.scrollIntoView()),
+  );
+  await shoot('phone', 'light', 'faults-phone', '/tidy', (page) =>
+    page.getByTestId('faults').evaluate((part) => part.scrollIntoView()),
+  );
+  for (const size of Object.keys(SIZES))
+    await shoot(size, 'light', `compare-${size}`, '/tidy', async (page) => {
+      await page.getByTestId('grade-Likely').getByTestId('compare').first().click();
+      await page.getByTestId('merge-preview').waitFor();
+    });
+  await shoot('phone', 'light', 'lift-phone', '/import/text', async (page) => {
+    await page.getByTestId('lift-text').fill(SIGNATURE);
+    await page.getByTestId('marked-text').evaluate((part) => part.scrollIntoView());
   });
-  await shoot('phone', 'light', 'settings-phone', '/settings');
 } finally {
   await browser.close();
   hub.kill();

@@ -147,6 +147,12 @@ function replay(change: Change, direction: 'forward' | 'backward'): AppThunk {
       change: now,
     } = replayChange(change, direction, (uid) => known.get(uid));
     dispatch(commit(now, { upserts, removed }, true));
+    void dispatch(
+      checkArrivals(
+        'edit',
+        upserts.map((after) => ({ before: known.get(after.uid), after })),
+      ),
+    );
     const verb = direction === 'backward' ? 'Taken back' : 'Done again';
     const rest =
       missed === 0 ? '' : ` ${missed} newer ${missed === 1 ? 'value was' : 'values were'} left as they are.`;

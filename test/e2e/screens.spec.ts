@@ -19,6 +19,7 @@ const SCREENS = [
   '/lists/c0a0d1a1-0000-4000-8d00-000000000006',
   '/lists/c0a0d1a1-0000-4000-8d00-000000000007',
   '/tidy',
+  '/import/text',
   '/devices',
   '/book/nobody',
 ];

@@ -87,3 +87,28 @@ test('any chosen cards can be merged from the Book', async ({ page }) => {
   await page.getByTestId('merge-compared').click();
   await expect(page.getByTestId('card-name')).toHaveText('Zora Lind Quast');
 });
+
+test('a card that looks like another says so at once, on its own page', async ({ page }) => {
+  await writeTwins(page);
+  const hint = page.getByTestId('twin-hint');
+  await expect(hint).toContainText('Looks like the same as Zora Quast');
+  await hint.getByRole('button', { name: /^Keep apart/ }).click();
+  await expect(hint).toHaveCount(0);
+});
+
+test('faults of a kind are mended with one press, taken back with one, and mended singly', async ({
+  page,
+}) => {
+  await openDemo(page, '/tidy');
+  const kind = page.getByTestId('faults-no-country-code');
+  const count = async () =>
+    Number(/: (\d+)/.exec((await kind.getByRole('heading').textContent()) ?? '')?.[1]);
+  await expect(kind).toBeVisible();
+  const before = await count();
+  await page.getByTestId('mend-all-no-country-code').click();
+  await expect.poll(count).toBeLessThan(before - 5);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(count).toBe(before);
+  await kind.getByTestId('mend').first().click();
+  await expect.poll(count).toBe(before - 1);
+});

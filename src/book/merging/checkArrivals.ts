@@ -52,7 +52,7 @@ export function checkArrivals(
         arrivalsChecked({
           compared: comparable.map(({ uid }) => uid),
           found,
-          checked: cards.map(({ uid }) => uid),
+
           faults,
         }),
       );

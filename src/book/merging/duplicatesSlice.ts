@@ -27,9 +27,15 @@ interface Checked {
   /** The cards that were compared with the book. */
   readonly compared: readonly Uid[];
   readonly found: readonly Cluster[];
-  /** The cards that were looked at by themselves, and what is wrong with them now; undefined where that was not asked. */
-  readonly checked: readonly Uid[];
+  /** What is wrong with them now by themselves; undefined where that was not asked. */
   readonly faults: readonly Fault[] | undefined;
+}
+
+/** What was found before stays: it isn't shown while it is mended, and is there again when that is taken back. */
+function together(found: readonly Fault[], before: readonly Fault[]): Fault[] {
+  const keyOf = ({ uid, code, path }: Fault) => `${code} ${uid} ${path.join(' ')}`;
+  const keys = new Set(found.map(keyOf));
+  return [...found, ...before.filter((fault) => !keys.has(keyOf(fault)))];
 }
 
 /** Cards that are taken to be the same, as they were found last. */
@@ -53,14 +59,7 @@ export const duplicatesSlice = createSlice({
       return {
         ...state,
         clusters: state.clusters?.filter((cluster) => !isOld(cluster)),
-        faults: payload.faults
-          ? [
-              ...payload.faults,
-              ...state.faults.filter(
-                ({ uid, code }) => code === 'spelt-differently' || !payload.checked.includes(uid),
-              ),
-            ]
-          : state.faults,
+        faults: payload.faults ? together(payload.faults, state.faults) : state.faults,
         arrived: [...payload.found, ...state.arrived.filter((cluster) => !isOld(cluster))],
       };
     },

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
 
 import { localDay } from '@/platform';
@@ -22,21 +22,21 @@ export type TidyState = z.infer<typeof stateSchema>;
 /** How the book stood on the days on which it was looked through, by the day; what is known now is noted for today. */
 export function useTidyLog(now: TidyState | undefined): Readonly<Record<string, TidyState>> {
   const { storage, writer } = useServices();
-  const [log, setLog] = useState<Readonly<Record<string, TidyState>>>();
+  const [stored, setStored] = useState<Readonly<Record<string, TidyState>>>();
   useEffect(() => {
     void storage.getItem(KEYS.tidyLog).then(
-      (text) => setLog(logSchema.safeParse(parseJson(text)).data ?? {}),
-      () => setLog({}),
+      (text) => setStored(logSchema.safeParse(parseJson(text)).data ?? {}),
+      () => setStored({}),
     );
   }, [storage]);
   const [cards, good] = [now?.cards, now?.good];
+  const log = useMemo(
+    () => (cards === undefined || good === undefined ? stored : { ...stored, [localDay()]: { cards, good } }),
+    [stored, cards, good],
+  );
+  const isRead = stored !== undefined;
   useEffect(() => {
-    if (!log || cards === undefined || good === undefined) return;
-    const today = localDay();
-    if (log[today]?.cards === cards && log[today].good === good) return;
-    const next = { ...log, [today]: { cards, good } };
-    setLog(next);
-    writer.put(KEYS.tidyLog, JSON.stringify(next));
-  }, [log, cards, good, writer]);
+    if (isRead && log && cards !== undefined) writer.put(KEYS.tidyLog, JSON.stringify(log));
+  }, [isRead, log, cards, writer]);
   return log ?? {};
 }
