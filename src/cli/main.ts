@@ -2,6 +2,7 @@ import { UnusableInput } from './unusableInput';
 import { convert } from './verbs/convert';
 import { duplicates } from './verbs/duplicates';
 import { fromText } from './verbs/fromText';
+import { merge } from './verbs/merge';
 import { search } from './verbs/search';
 import { upcoming } from './verbs/upcoming';
 
@@ -10,6 +11,7 @@ const VERBS: Readonly<Record<string, (args: readonly string[]) => unknown>> = {
   convert,
   duplicates,
   'from-text': fromText,
+  merge,
   search,
   upcoming,
 };

@@ -92,6 +92,34 @@ test('from-text reads a card out of a signature, numbers in E.164', () => {
   });
 });
 
+test('merge puts together what two sides have made of a card, and says what is to settle', () => {
+  const card = (email: string, more: object) =>
+    JSON.stringify([
+      {
+        '@type': 'Card',
+        version: '1.0',
+        uid: 'u',
+        name: { full: 'Ada' },
+        emails: { e1: { address: email } },
+        ...more,
+      },
+    ]);
+  writeFileSync(at('base.json'), card('a@example.org', {}));
+  writeFileSync(at('mine.json'), card('b@example.org', { keywords: { choir: true } }));
+  writeFileSync(at('theirs.json'), card('c@example.org', { notes: { o1: { note: 'Alto' } } }));
+  expect(book('merge', 'base.json', 'mine.json', 'theirs.json').value).toEqual({
+    card: expect.objectContaining({
+      uid: 'u',
+      emails: { e1: { address: 'b@example.org' } },
+      keywords: { choir: true },
+      notes: { o1: { note: 'Alto' } },
+    }),
+    conflicts: [
+      { path: 'emails/e1/address', base: 'a@example.org', mine: 'b@example.org', theirs: 'c@example.org' },
+    ],
+  });
+});
+
 test('upcoming gives the days of a window, nearest first', () => {
   expect(book('upcoming', 'in.vcf', '--from', '2026-11-25', '--days', '30').value).toEqual([
     { uid: 'b', kind: 'birth', date: '2026-12-01', years: 36, daysAway: 6 },

@@ -1,6 +1,6 @@
 import type { Card } from '../card';
 import type { Fault } from '../mending';
-import { type Entry, meaningOf, type United,uniteEntries } from '../merging';
+import { type Entry, meaningOf, type United, uniteEntries } from '../merging';
 
 /** Collections in which the same value twice is one too many. */
 const REPEATED = ['phones', 'emails', 'addresses', 'links', 'organizations'] as const;

@@ -5,6 +5,6 @@
  */
 export { mergeCards, type MergeChoices } from './mergeCards';
 export { fullestFirst } from './fullestFirst';
-export { type Entry, meaningOf, type United } from './sameEntry';
+export { type Entry, meaningOf, UNITED, type United } from './sameEntry';
 export { uniteEntries } from './uniteEntries';
 export { mergeGroups } from './mergeGroups';

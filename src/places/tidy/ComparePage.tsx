@@ -21,6 +21,8 @@ import { Act, Choice, Merge, NextAct, PageBar, Split, Txt, usePageTitle, useWide
 
 /** Pixels of a card's column, so that two stand side by side on a phone and more are reached by moving sideways. */
 const COLUMN = 168;
+/** The same where there is room. */
+const WIDE_COLUMN = 280;
 
 interface CompareProps {
   /** Loads what says the values of a card, which has the numbering plans with it. */
@@ -182,6 +184,8 @@ function birthOf(card: Card, groupsOf: GroupsOf): string {
 
 /** Each field across the cards: what all have is faded, what only some have stands out. */
 function Columns({ cards, groupsOf }: { readonly cards: readonly Card[]; readonly groupsOf: GroupsOf }) {
+  const { isWide } = useWide();
+  const width = isWide ? WIDE_COLUMN : COLUMN;
   const all = cards.map((card) => new Map(groupsOf(card).map((group) => [group.label, group])));
   const labels = [...new Set(all.flatMap((groups) => [...groups.keys()]))];
   return (
@@ -189,7 +193,7 @@ function Columns({ cards, groupsOf }: { readonly cards: readonly Card[]; readonl
       <View role="table" aria-label="The cards side by side">
         <View role="row" className="flex-row border-b border-rule">
           {cards.map((card) => (
-            <View key={card.uid} role="columnheader" style={{ width: COLUMN }} className="py-2 pr-3">
+            <View key={card.uid} role="columnheader" style={{ width }} className="py-2 pr-3">
               <Txt font="serif" size="strong">
                 {shownAs(card) || 'No name'}
               </Txt>
@@ -210,7 +214,7 @@ function Columns({ cards, groupsOf }: { readonly cards: readonly Card[]; readonl
               </View>
               <View className="flex-row">
                 {cells.map((cell, i) => (
-                  <View key={cards[i]?.uid} role="cell" style={{ width: COLUMN }} className="pr-3">
+                  <View key={cards[i]?.uid} role="cell" style={{ width }} className="pr-3">
                     {cell.length === 0 ? <Txt tone="faded">–</Txt> : null}
                     {cell.map((text) => (
                       <Txt key={text} tone={isSame ? 'faded' : 'ink'}>

@@ -1,0 +1,149 @@
+import { type Card, formatPointer } from '../card';
+import { isObject, type JsonObject, own } from '../json';
+import { UNITED } from '../merging';
+import { alignEntries, type Entries } from './alignEntries';
+import { componentsOf, type NamedParts, partsOf } from './namedParts';
+import { isSameValue } from './sameValue';
+
+/** A value that both sides have changed, each to something else. */
+export interface Conflict {
+  /** RFC 6901 without the slash at its head: phones/p1/number. */
+  readonly path: string;
+  readonly base?: unknown;
+  /** What stands in the merged card. */
+  readonly mine: unknown;
+  readonly theirs: unknown;
+}
+
+/** A merged card, and what is to settle in it. */
+export interface Merged {
+  readonly card: Card;
+  readonly conflicts: readonly Conflict[];
+}
+
+/** What merging goes by. */
+export interface MergeOptions {
+  /** ISO 3166-1 alpha-2, for numbers without a country code. */
+  readonly country?: string;
+}
+
+/** Properties that say which card it is and when it was written, and are nobody's edit. */
+const STAMPS = new Set(['@type', 'version', 'uid', 'created', 'updated', 'prodId']);
+
+/**
+ * Puts together what two sides have made of a card. A value that only one side has changed is as that side has it; one
+ * that only was written otherwise has not changed; an edit beats a deletion; the same value changed differently is to
+ * settle, and mine stands meanwhile.
+ *
+ * @param base - the card as both sides last had it; none of the three is changed
+ */
+export function mergeThree(base: Card, mine: Card, theirs: Card, { country }: MergeOptions = {}): Merged {
+  const conflicts: Conflict[] = [];
+  const context: Context = { country, conflicts };
+  const [myOwn, theirOwn] = alignBoth(base, mine, theirs, country);
+  const merged: JsonObject = {};
+  for (const key of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
+    const value = STAMPS.has(key)
+      ? stampOf(key, mine, theirs)
+      : mergeValue(
+          [key],
+          { base: own(base, key), mine: own(myOwn, key), theirs: own(theirOwn, key) },
+          context,
+        );
+    if (value !== undefined) merged[key] = value;
+  }
+  // What comes out has the shape of what went in: every property of it is one of theirs or mine.
+  return { card: merged as unknown as Card, conflicts };
+}
+
+/** Both cards with the ids of entries that the base has, and with one id for what both have added. */
+function alignBoth(
+  base: Card,
+  mine: Card,
+  theirs: Card,
+  country: string | undefined,
+): [JsonObject, JsonObject] {
+  const my: JsonObject = { ...mine };
+  const their: JsonObject = { ...theirs };
+  for (const collection of UNITED) {
+    const agreed = (base[collection] ?? {}) as Entries;
+    const ours = alignEntries(collection, { agreed }, (my[collection] ?? {}) as Entries, country);
+    const added = Object.fromEntries(
+      Object.entries(ours.entries).filter(([id]) => !Object.hasOwn(agreed, id)),
+    );
+    const others = alignEntries(collection, { agreed, added }, (their[collection] ?? {}) as Entries, country);
+    if (my[collection]) my[collection] = ours.entries;
+    if (their[collection]) their[collection] = others.entries;
+    if (collection !== 'organizations') continue;
+    my['titles'] = withHouses(my['titles'], ours.idOf);
+    their['titles'] = withHouses(their['titles'], others.idOf);
+  }
+  return [my, their];
+}
+
+/** Titles say by its id at which organisation they are held. */
+function withHouses(titles: unknown, idOf: ReadonlyMap<string, string>): unknown {
+  if (!isObject(titles)) return titles;
+  return Object.fromEntries(
+    Object.entries(titles).map(([id, title]) => {
+      const house = isObject(title) ? title['organizationId'] : undefined;
+      if (typeof house !== 'string' || !isObject(title)) return [id, title];
+      return [id, { ...title, organizationId: idOf.get(house) ?? house }];
+    }),
+  );
+}
+
+interface Context {
+  readonly country: string | undefined;
+  readonly conflicts: Conflict[];
+}
+
+interface Three {
+  readonly base: unknown;
+  readonly mine: unknown;
+  readonly theirs: unknown;
+}
+
+function stampOf(key: string, mine: Card, theirs: Card): unknown {
+  const [a, b] = [own(mine as unknown as JsonObject, key), own(theirs as unknown as JsonObject, key)];
+  if (key === 'updated' && typeof a === 'string' && typeof b === 'string') return a > b ? a : b;
+  return a ?? b;
+}
+
+function mergeValue(path: readonly string[], { base, mine, theirs }: Three, context: Context): unknown {
+  const isSame = (a: unknown, b: unknown) => isSameValue(path, a, b, context.country);
+  if (isSame(mine, theirs) || isSame(base, theirs)) return mine;
+  if (isSame(base, mine)) return theirs;
+  // Both have changed it. An edit is never lost to a deletion.
+  if (mine === undefined) return theirs;
+  if (theirs === undefined) return mine;
+  if (isObject(mine) && isObject(theirs)) return mergeObject(path, { base, mine, theirs }, context);
+  const parts = [base, mine, theirs].map((value) => (value === undefined ? {} : partsOf(value)));
+  if (parts.every((one): one is NamedParts => one !== undefined)) {
+    const [was = {}, my = {}, their = {}] = parts;
+    const both = mergeObject(path, { base: was, mine: my, theirs: their }, context);
+    return componentsOf(both as NamedParts, mine, theirs);
+  }
+  context.conflicts.push({
+    path: formatPointer(path),
+    ...(base === undefined ? {} : { base }),
+    mine,
+    theirs,
+  });
+  return mine;
+}
+
+function mergeObject(
+  path: readonly string[],
+  { base, mine, theirs }: Three,
+  context: Context,
+): JsonObject | undefined {
+  const [was, my, their] = [base, mine, theirs].map((value) => (isObject(value) ? value : {}));
+  const merged: JsonObject = {};
+  for (const key of new Set([...Object.keys(my ?? {}), ...Object.keys(their ?? {})])) {
+    const three = { base: own(was ?? {}, key), mine: own(my ?? {}, key), theirs: own(their ?? {}, key) };
+    const value = mergeValue([...path, key], three, context);
+    if (value !== undefined) merged[key] = value;
+  }
+  return Object.keys(merged).length === 0 ? undefined : merged;
+}
