@@ -4,5 +4,6 @@
  * Left out: fetching and sending (hub), and what to do with a card that one side has deleted as a whole.
  */
 export { alignEntries } from './alignEntries';
+export { deviceChange, type DeviceSays, type Keeps, noteKeeps } from './deviceChange';
 export { type Conflict, mergeThree, type Merged } from './mergeThree';
 export { isSameValue } from './sameValue';

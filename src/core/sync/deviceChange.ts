@@ -1,0 +1,151 @@
+import type { Card } from '../card';
+import { isObject, type JsonObject, own } from '../json';
+import { UNITED, type United } from '../merging';
+import { alignEntries, type Entries } from './alignEntries';
+import { componentsOf, type NamedParts, partsOf } from './namedParts';
+import { isSameValue } from './sameValue';
+
+/** What a device has been seen to keep: how many entries of a collection at most, and which parts of them. */
+export type Keeps = Readonly<Record<string, number>>;
+
+/** What a device was served of a card, and what it sends. */
+export interface DeviceSays {
+  /** The whole card as it was when the device was served. */
+  readonly known: Card;
+  /** What it was served of it, read back in the format in which it sends. */
+  readonly served: Card;
+  readonly sent: Card;
+  /** What it has been seen to keep before. */
+  readonly keeps: Keeps;
+  /** ISO 3166-1 alpha-2, for numbers without a country code. */
+  readonly country?: string;
+}
+
+/** Properties that say which card it is and when it was written, and what a format kept of its own. */
+const STAMPS = new Set([
+  '@type',
+  'version',
+  'uid',
+  'created',
+  'updated',
+  'prodId',
+  'kind',
+  'vCardProps',
+  'language',
+]);
+
+/**
+ * The card as the device has made it: what it sends where that says something else than what it was served; what it was
+ * served where it only writes it otherwise; and what it doesn't send stays, unless the device has been seen to keep such
+ * things and so has taken it away.
+ */
+export function deviceChange({ known, served, sent, keeps, country }: DeviceSays): Card {
+  const changed: JsonObject = { ...known };
+  const united = new Set<string>(UNITED);
+  const context = { keeps, country };
+  for (const key of new Set([...Object.keys(served), ...Object.keys(sent)])) {
+    if (STAMPS.has(key) || key.startsWith('cordialis.example:')) continue;
+    const [was, is] = [own({ ...served }, key), own({ ...sent }, key)];
+    const value = united.has(key)
+      ? changedEntries(key as United, { known: known[key as United], was, is }, context)
+      : changedValue([key], { known: own({ ...known }, key), was, is }, context);
+    if (value === undefined) delete changed[key];
+    else changed[key] = value;
+  }
+  // What comes out has the shape of what went in: every property of it is one of the two cards'.
+  return changed as unknown as Card;
+}
+
+interface Context {
+  readonly keeps: Keeps;
+  readonly country: string | undefined;
+}
+
+interface Values {
+  readonly known: unknown;
+  readonly was: unknown;
+  readonly is: unknown;
+}
+
+function changedEntries(
+  collection: United,
+  { known, was, is }: Values,
+  context: Context,
+): JsonObject | undefined {
+  const agreed = (known ?? {}) as Entries;
+  const { country, keeps } = context;
+  const before = alignEntries(collection, { agreed }, (was ?? {}) as Entries, country).entries;
+  const after = alignEntries(collection, { agreed }, (is ?? {}) as Entries, country).entries;
+  const result: JsonObject = { ...agreed };
+  for (const [id, entry] of Object.entries(after)) {
+    const old = before[id];
+    const value = old
+      ? changedValue([collection, id], { known: agreed[id] ?? old, was: old, is: entry }, context)
+      : entry;
+    if (value !== undefined) result[id] = value;
+  }
+  const missing = Object.keys(before).filter((id) => !after[id]);
+  // Seen to keep as many of them as it was served, it could have kept these too.
+  if (missing.length > 0 && (keeps[collection] ?? 0) >= Object.keys(before).length)
+    for (const id of missing) delete result[id];
+  return Object.keys(result).length === 0 ? undefined : result;
+}
+
+function changedValue(path: readonly string[], { known, was, is }: Values, context: Context): unknown {
+  if (isSameValue(path, was, is, context.country)) return known;
+  if (is === undefined) return (context.keeps[keepKey(path)] ?? 0) > 0 ? undefined : known;
+  const parts = [was, is].map((value) => (Array.isArray(value) ? partsOf(value) : undefined));
+  const [before, after] = parts;
+  const whole = Array.isArray(known) ? partsOf(known) : undefined;
+  if (before && after && whole) {
+    const named = changedObject(path, { known: whole, was: before, is: after }, context);
+    return componentsOf(named as NamedParts | undefined, known, is);
+  }
+  if (isObject(was) && isObject(is)) return changedObject(path, { known, was, is }, context);
+  return is;
+}
+
+function changedObject(
+  path: readonly string[],
+  { known, was, is }: Values,
+  context: Context,
+): JsonObject | undefined {
+  const result: JsonObject = isObject(known) ? { ...known } : {};
+  const [before, after] = [isObject(was) ? was : {}, isObject(is) ? is : {}];
+  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    const values = { known: own(result, key), was: own(before, key), is: own(after, key) };
+    // A part of a name that is gone was taken away: whoever keeps names keeps all parts of them.
+    const isPart = path.at(-1) === 'components' && values.is === undefined;
+    const value = isPart ? undefined : changedValue([...path, key], values, context);
+    if (value === undefined) delete result[key];
+    else result[key] = value;
+  }
+  return Object.keys(result).length === 0 ? undefined : result;
+}
+
+/** What a device has been seen to keep is noted without the ids of entries. */
+function keepKey(path: readonly string[]): string {
+  const [collection = '', id, ...rest] = path;
+  if (id === undefined) return collection;
+  return (UNITED as readonly string[]).includes(collection)
+    ? [collection, ...rest].join('/')
+    : path.join('/');
+}
+
+/** What a device keeps, with what a card that it has sent shows of it. */
+export function noteKeeps(keeps: Keeps, sent: Card): Keeps {
+  const noted: Record<string, number> = { ...keeps };
+  const note = (key: string, count: number) => {
+    if (count > (noted[key] ?? 0)) noted[key] = count;
+  };
+  for (const [key, value] of Object.entries(sent)) {
+    if (STAMPS.has(key)) continue;
+    if (!(UNITED as readonly string[]).includes(key)) note(key, 1);
+    else {
+      const entries = Object.values((value ?? {}) as Entries);
+      note(key, entries.length);
+      for (const entry of entries) for (const part of Object.keys(entry)) note(`${key}/${part}`, 1);
+    }
+  }
+  return noted;
+}

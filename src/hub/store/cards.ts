@@ -1,0 +1,74 @@
+import type { Card } from '@/core/card';
+
+import type { HubDb } from './openStore';
+
+/** Who changes cards, and what it is called in the log. */
+export interface ChangeSource {
+  /** UTCDateTime. */
+  readonly at: string;
+  /** null for the application. */
+  readonly device: number | null;
+  readonly says: string;
+}
+
+/** The number of the last change; 0 before the first. */
+export async function lastSeq(db: HubDb): Promise<number> {
+  const row = await db
+    .selectFrom('changes')
+    .select(({ fn }) => fn.max('seq').as('seq'))
+    .executeTakeFirst();
+  return row?.seq ?? 0;
+}
+
+/** A card by its uid. */
+export async function findCard(db: HubDb, uid: string): Promise<Card | undefined> {
+  const row = await db.selectFrom('cards').select('card').where('uid', '=', uid).executeTakeFirst();
+  return row ? toCard(row.card) : undefined;
+}
+
+/** Every card. */
+export async function allCards(db: HubDb): Promise<Card[]> {
+  const rows = await db.selectFrom('cards').select('card').orderBy('uid').execute();
+  return rows.map(({ card }) => toCard(card));
+}
+
+/** The cards that have changed since a change, by their uids; undefined for those that are gone. */
+export async function changedSince(db: HubDb, seq: number): Promise<Map<string, Card | undefined>> {
+  const rows = await db
+    .selectFrom('changes')
+    .leftJoin('cards', 'cards.uid', 'changes.uid')
+    .select(['changes.uid', 'cards.card'])
+    .distinct()
+    .where('changes.seq', '>', seq)
+    .execute();
+  return new Map(rows.map(({ uid, card }) => [uid, card === null ? undefined : toCard(card)]));
+}
+
+/** Puts a card as it shall be, or takes it away, and notes the change. @returns the number of the change */
+export async function putCard(
+  db: HubDb,
+  uid: string,
+  card: Card | undefined,
+  { at, device, says }: ChangeSource,
+): Promise<number> {
+  const known = await db.selectFrom('cards').select('card').where('uid', '=', uid).executeTakeFirst();
+  const after = card === undefined ? null : JSON.stringify(card);
+  const { seq } = await db
+    .insertInto('changes')
+    .values({ uid, at, device, says, before: known?.card ?? null, after })
+    .returning('seq')
+    .executeTakeFirstOrThrow();
+  if (after === null) await db.deleteFrom('cards').where('uid', '=', uid).execute();
+  else
+    await db
+      .insertInto('cards')
+      .values({ uid, card: after, seq })
+      .onConflict((conflict) => conflict.column('uid').doUpdateSet({ card: after, seq }))
+      .execute();
+  return seq;
+}
+
+/** A stored card. Written by putCard only, so that its shape is known. */
+export function toCard(text: string): Card {
+  return JSON.parse(text) as Card;
+}

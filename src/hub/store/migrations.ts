@@ -1,0 +1,82 @@
+import { type Kysely, sql } from 'kysely';
+
+/** Steps that lead from an empty store to today's, one after the other; what is out is never changed. */
+export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = [
+  async ({ schema }) => {
+    await schema
+      .createTable('cards')
+      .addColumn('uid', 'text', (column) => column.primaryKey())
+      .addColumn('card', 'text', (column) => column.notNull())
+      .addColumn('seq', 'integer', (column) => column.notNull())
+      .execute();
+    await schema
+      .createTable('changes')
+      .addColumn('seq', 'integer', (column) => column.primaryKey().autoIncrement())
+      .addColumn('uid', 'text', (column) => column.notNull())
+      .addColumn('at', 'text', (column) => column.notNull())
+      .addColumn('device', 'integer')
+      .addColumn('before', 'text')
+      .addColumn('after', 'text')
+      .addColumn('says', 'text', (column) => column.notNull())
+      .execute();
+    await schema
+      .createTable('devices')
+      .addColumn('id', 'integer', (column) => column.primaryKey().autoIncrement())
+      .addColumn('name', 'text', (column) => column.notNull().unique())
+      .addColumn('user', 'text', (column) => column.notNull().unique())
+      .addColumn('salt', 'text', (column) => column.notNull())
+      .addColumn('hash', 'text', (column) => column.notNull())
+      .addColumn('direction', 'text', (column) => column.notNull())
+      .addColumn('tag', 'text')
+      .addColumn('list', 'text')
+      .addColumn('paused', 'integer', (column) => column.notNull())
+      .addColumn('created', 'text', (column) => column.notNull())
+      .addColumn('seen', 'text')
+      .addColumn('since', 'integer', (column) => column.notNull())
+      .addColumn('keeps', 'text', (column) => column.notNull())
+      .execute();
+    await schema
+      .createTable('memory')
+      .addColumn('device', 'integer', (column) => column.notNull())
+      .addColumn('uid', 'text', (column) => column.notNull())
+      .addColumn('href', 'text', (column) => column.notNull())
+      .addColumn('card', 'text', (column) => column.notNull())
+      .addColumn('deviceUid', 'text')
+      .addPrimaryKeyConstraint('memory_key', ['device', 'uid'])
+      .addUniqueConstraint('memory_href', ['device', 'href'])
+      .execute();
+    await schema
+      .createTable('gone')
+      .addColumn('device', 'integer', (column) => column.notNull())
+      .addColumn('href', 'text', (column) => column.notNull())
+      .addColumn('seq', 'integer', (column) => column.notNull())
+      .addPrimaryKeyConstraint('gone_key', ['device', 'href'])
+      .execute();
+    await schema
+      .createTable('settle')
+      .addColumn('id', 'integer', (column) => column.primaryKey().autoIncrement())
+      .addColumn('uid', 'text', (column) => column.notNull())
+      .addColumn('device', 'integer', (column) => column.notNull())
+      .addColumn('at', 'text', (column) => column.notNull())
+      .addColumn('path', 'text', (column) => column.notNull())
+      .addColumn('mine', 'text', (column) => column.notNull())
+      .addColumn('theirs', 'text', (column) => column.notNull())
+      .execute();
+    await schema.createIndex('changes_uid').on('changes').column('uid').execute();
+  },
+];
+
+/** Brings a store to today's shape; each step is done as a whole or not at all. @throws where it is of a newer program */
+export async function migrate<T>(db: Kysely<T>): Promise<void> {
+  const { rows } = await sql<{ user_version: number }>`pragma user_version`.execute(db);
+  const version = rows[0]?.user_version ?? 0;
+  if (version > MIGRATIONS.length)
+    throw new Error(`the hub's store was written by a newer version of the program (${version})`);
+  for (const [i, step] of MIGRATIONS.entries()) {
+    if (i < version) continue;
+    await db.transaction().execute(async (transaction) => {
+      await step(transaction as unknown as Kysely<never>);
+      await sql.raw(`pragma user_version = ${i + 1}`).execute(transaction);
+    });
+  }
+}
