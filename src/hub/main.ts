@@ -2,11 +2,13 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { makeHub } from './makeHub';
+import { openStore } from './store/openStore';
+import { seedDemo } from './store/seedDemo';
 
 const DEFAULT_PORT = 4870;
 
 /** Starts the hub: `main.ts [--demo]`; PORT and the built application's folder from the environment. */
-function main(): void {
+async function main(): Promise<void> {
   const isDemo = process.argv.includes('--demo');
   const port = Number(process.env['PORT'] ?? DEFAULT_PORT);
   const webRoot = process.env['CORDIALIS_WEB'] ?? join(process.cwd(), 'dist/web');
@@ -14,9 +16,12 @@ function main(): void {
     fail(`the application has not been built into ${webRoot}; run npm run build`);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
   const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data');
+  const db = await openStore(dataRoot);
+  if (isDemo) await seedDemo(db, new Date().toISOString().slice(0, 10));
   const hub = makeHub({
     webRoot,
     dataRoot,
+    db,
     ...(isDemo ? { demoDay: new Date().toISOString().slice(0, 10) } : {}),
   });
   const server = hub.listen(port, '127.0.0.1', (error) => {
@@ -38,4 +43,4 @@ function fail(message: string): never {
   process.exit(1);
 }
 
-main();
+main().catch((error: unknown) => fail(error instanceof Error ? error.message : String(error)));

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
@@ -9,6 +10,8 @@ import helmet from 'helmet';
 import { calendarApi, calendarFeed } from './api/calendarApi';
 import { demoApi } from './api/demoApi';
 import { placesApi } from './api/placesApi';
+import { davRouter, wellKnown } from './dav/davRouter';
+import type { HubDb } from './store/openStore';
 
 /** How the hub is started. */
 export interface HubOptions {
@@ -18,13 +21,18 @@ export interface HubOptions {
   readonly demoDay?: string;
   /** Folder for what the hub keeps; without it the hub keeps nothing. */
   readonly dataRoot?: string;
+  /** The store of cards for devices; without it no device is served. */
+  readonly db?: HubDb;
 }
 
 /** Files whose names carry a hash of their contents may be kept for good. */
 const ONE_YEAR_MS = 365 * 24 * 3600 * 1000;
 
+/** ISO 3166-1 alpha-2: by whose habits numbers without a country code are read. */
+const COUNTRY = 'GB';
+
 /** Makes the hub's application; who listens is the caller's business. */
-export function makeHub({ webRoot, demoDay, dataRoot }: HubOptions): Express {
+export function makeHub({ webRoot, demoDay, dataRoot, db }: HubOptions): Express {
   const hub = express();
   hub.disable('x-powered-by');
   hub.use(securityHeaders());
@@ -35,6 +43,10 @@ export function makeHub({ webRoot, demoDay, dataRoot }: HubOptions): Express {
     const calendars = join(dataRoot, 'calendars');
     hub.use('/api/calendar', calendarApi(calendars));
     hub.use('/calendar', calendarFeed(calendars));
+  }
+  if (db) {
+    hub.all('/.well-known/carddav', wellKnown);
+    hub.use('/dav', davRouter({ db, country: COUNTRY, utcNow, newUid: () => `urn:uuid:${randomUUID()}` }));
   }
   hub.use('/api/places', placesApi());
   hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));
@@ -48,6 +60,10 @@ export function makeHub({ webRoot, demoDay, dataRoot }: HubOptions): Express {
   );
   hub.use(answerFault);
   return hub;
+}
+
+function utcNow(): string {
+  return `${new Date().toISOString().slice(0, 19)}Z`;
 }
 
 /** Files that never change under their name; where the build has laid a Brotli twin beside one, the twin is sent. */

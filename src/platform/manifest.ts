@@ -29,6 +29,7 @@ export function offerInstalling(shortcuts: readonly Shortcut[]): void {
     share_target: {
       action: at('/import/text'),
       method: 'GET',
+      enctype: 'application/x-www-form-urlencoded',
       params: { title: 'title', text: 'text', url: 'url' },
     },
     shortcuts: shortcuts.map(({ name, path }) => ({ name, url: at(path), icons })),

@@ -155,7 +155,11 @@ test('duplicates names the cards that are the same, how sure it is, and why', ()
 });
 
 const faults = [
-  { name: 'an unknown verb', args: ['dance'], says: /usage: book convert\|duplicates\|from-text\|merge\|search/ },
+  {
+    name: 'an unknown verb',
+    args: ['dance'],
+    says: /usage: book convert\|duplicates\|from-text\|merge\|search/,
+  },
   { name: 'no verb at all', args: [], says: /usage/ },
   { name: 'a missing file', args: ['convert', 'gone.vcf', 'x.vcf'], says: /gone\.vcf/ },
   {

@@ -18,18 +18,24 @@ export interface Aligned {
  * the one that is left with the same labels; all others get ids that are free.
  *
  * @param agreed - entries that both sides have had, whose ids stand
- * @param added - entries that only this side has; one of theirs is the same only if it means the same
+ * @param mine - what this side has made of them; one that only this side has is the same only if it means the same
  * @param country - ISO 3166-1 alpha-2, for numbers without a country code
  */
 export function alignEntries(
   collection: United,
-  { agreed, added = {} }: { readonly agreed: Entries; readonly added?: Entries },
+  { agreed, mine = {} }: { readonly agreed: Entries; readonly mine?: Entries },
   there: Entries,
   country: string | undefined,
 ): Aligned {
-  const here = { ...agreed, ...added };
+  const here = { ...mine, ...agreed };
+  // An entry that this side has changed is known by what it meant and by what it means now.
   const open = new Map(
-    Object.entries(here).map(([id, entry]) => [id, meaningOf(collection, entry, country)]),
+    Object.keys(here).map((id) => {
+      const both = [agreed[id], mine[id]].flatMap((entry) =>
+        entry ? meaningOf(collection, entry, country) : [],
+      );
+      return [id, new Set(both)];
+    }),
   );
   const rest = new Map(Object.entries(there));
   const entries: Record<string, Entry> = {};
@@ -43,10 +49,21 @@ export function alignEntries(
   };
   const isAgreed = (id: string) => open.has(id) && Object.hasOwn(agreed, id);
   const meaningsThere = new Map([...rest].map(([id, entry]) => [id, meaningOf(collection, entry, country)]));
+  // The very same entry goes before all, or two of one meaning on a card would change places.
+  for (const known of [mine, agreed])
+    for (const [from, entry] of [...rest])
+      if (open.has(from) && isSameJson(known[from], entry)) join(from, from, entry);
+  for (const known of [mine, agreed])
+    for (const [from, entry] of [...rest])
+      join(
+        [...open.keys()].find((id) => isSameJson(known[id], entry)),
+        from,
+        entry,
+      );
   for (const [from, entry] of [...rest])
-    if (open.get(from) === meaningsThere.get(from)) join(from, from, entry);
+    if (open.get(from)?.has(meaningsThere.get(from) ?? '')) join(from, from, entry);
   for (const [from, entry] of [...rest])
-    join([...open].find(([, meaning]) => meaning === meaningsThere.get(from))?.[0], from, entry);
+    join([...open].find(([, meanings]) => meanings.has(meaningsThere.get(from) ?? ''))?.[0], from, entry);
   for (const [from, entry] of [...rest]) if (isAgreed(from)) join(from, from, entry);
   for (const [from, entry] of [...rest]) {
     const left = [...open.keys()].filter(isAgreed);
@@ -61,7 +78,13 @@ export function alignEntries(
     const isTaken = Object.hasOwn(here, from) || Object.hasOwn(entries, from);
     join(isTaken ? freeId(collection, taken) : from, from, entry);
   }
-  return { entries, idOf };
+  // In the order in which they stand here, so that what only comes in another order doesn't look changed.
+  const known = Object.keys(here).filter((id) => Object.hasOwn(entries, id));
+  const inOrder = [...known, ...Object.keys(entries).filter((id) => !Object.hasOwn(here, id))];
+  return {
+    idOf,
+    entries: Object.fromEntries(inOrder.flatMap((id) => (entries[id] ? [[id, entries[id]]] : []))),
+  };
 }
 
 function labelsOf({ contexts, features, kind, label }: Entry): unknown {

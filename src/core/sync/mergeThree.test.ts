@@ -190,19 +190,25 @@ const cards: fc.Arbitrary<Card> = fc
     ...newCard('x', '2026-01-01T00:00:00Z'),
     ...{ name: parseName(`${given} ${surname}`) ?? {}, ...rest },
   })) as fc.Arbitrary<Card>;
-const without = (card: Card) =>
-  JSON.stringify(card, (_, value: unknown) =>
-    typeof value === 'object' && value !== null && Object.keys(value).length === 0 ? undefined : value,
-  );
+const said = ({ phones = {}, emails = {}, keywords = {}, name }: Card) =>
+  [
+    ...Object.values(phones).map((one) => `${one.number.replace(/\D/g, '').slice(-8)} ${one.label ?? ''}`),
+    ...Object.values(emails).map(({ address }) => address),
+    ...Object.keys(keywords),
+    ...(name?.components ?? []).map(({ value }) => value),
+  ].toSorted();
 
 test('one side that has changed nothing gives the other side as it is', () => {
   fc.assert(
     fc.property(cards, cards, (base, changed) => {
-      const one = merge(changed, base, base);
-      expect(one.conflicts).toEqual([]);
-      expect(without(one.card)).toBe(without(merge(changed, changed, base).card));
-      expect(merge(base, changed, base).conflicts).toEqual([]);
-      expect(numbers(merge(base, changed, base).card).length).toBe(numbers(changed).length);
+      for (const one of [
+        merge(changed, base, base),
+        merge(base, changed, base),
+        merge(changed, changed, base),
+      ]) {
+        expect(one.conflicts).toEqual([]);
+        expect(said(one.card)).toEqual(said(changed));
+      }
     }),
   );
 });

@@ -68,10 +68,8 @@ function alignBoth(
   for (const collection of UNITED) {
     const agreed = (base[collection] ?? {}) as Entries;
     const ours = alignEntries(collection, { agreed }, (my[collection] ?? {}) as Entries, country);
-    const added = Object.fromEntries(
-      Object.entries(ours.entries).filter(([id]) => !Object.hasOwn(agreed, id)),
-    );
-    const others = alignEntries(collection, { agreed, added }, (their[collection] ?? {}) as Entries, country);
+    const entries = (their[collection] ?? {}) as Entries;
+    const others = alignEntries(collection, { agreed, mine: ours.entries }, entries, country);
     if (my[collection]) my[collection] = ours.entries;
     if (their[collection]) their[collection] = others.entries;
     if (collection !== 'organizations') continue;

@@ -1,0 +1,45 @@
+import type { Device } from '../passports/passports';
+import type { HubDb } from '../store/openStore';
+
+/** A request of a device that has signed in. */
+export interface DavRequest {
+  readonly db: HubDb;
+  readonly device: Device;
+  readonly method: string;
+  /** Decoded, below the root: principals/phone/. */
+  readonly path: string;
+  /** By lower-case name; undefined where there is none. */
+  readonly header: (name: string) => string | undefined;
+  readonly body: string;
+  /** UTCDateTime. */
+  readonly now: string;
+  /** ISO 3166-1 alpha-2, for numbers without a country code. */
+  readonly country: string;
+  readonly newUid: () => string;
+}
+
+/** What is answered. */
+export interface DavAnswer {
+  readonly status: number;
+  readonly headers?: Readonly<Record<string, string>>;
+  readonly body?: string;
+}
+
+/** What an address names, for the user who has signed in; anything else is nobody's. */
+export type Resource =
+  | { readonly kind: 'root' | 'principal' | 'home' | 'book' }
+  /** A card, or where one may be put. */
+  | { readonly kind: 'card'; readonly href: string };
+
+/** What a path names; undefined where that is nothing, or another's. */
+export function resourceAt(path: string, user: string): Resource | undefined {
+  const parts = path.split('/').filter(Boolean);
+  const [first, owner, book, href, ...rest] = parts;
+  if (parts.length === 0) return { kind: 'root' };
+  if (owner !== user || rest.length > 0) return undefined;
+  if (first === 'principals') return book === undefined ? { kind: 'principal' } : undefined;
+  if (first !== 'books') return undefined;
+  if (book === undefined) return { kind: 'home' };
+  if (book !== 'cards') return undefined;
+  return href === undefined ? { kind: 'book' } : { kind: 'card', href };
+}

@@ -1,0 +1,166 @@
+import express, { type Request, type Response, Router } from 'express';
+
+import { viewOf } from '../passports/deviceView';
+import { type Device, signIn } from '../passports/passports';
+import { type HubDb, inTransaction } from '../store/openStore';
+import { writeData } from './addressData';
+import { DavError } from './davError';
+import { type DavAnswer, type DavRequest, type Resource, resourceAt } from './davRequest';
+import { deleteCardResource } from './deleteCardResource';
+import { MAX_BODY_OCTETS, ROOT } from './names';
+import { propfind } from './propfind';
+import { checkConditions, putCardResource } from './putCardResource';
+import { rememberServed } from './rememberServed';
+import { report } from './report';
+
+/** What the router goes by. */
+export interface DavOptions {
+  readonly db: HubDb;
+  /** ISO 3166-1 alpha-2, for numbers without a country code. */
+  readonly country: string;
+  readonly utcNow: () => string;
+  readonly newUid: () => string;
+}
+
+const METHODS = 'OPTIONS, GET, HEAD, PROPFIND, REPORT, PUT, DELETE';
+/** RFC 4918 §10.1, RFC 3744 §7.2, RFC 6352 §6.1. */
+const COMPLIANCE = '1, 3, access-control, addressbook, sync-collection';
+const KNOWN = new Set(['PROPPATCH', 'MKCOL', 'COPY', 'MOVE', 'LOCK', 'UNLOCK', 'POST', 'PATCH', 'ACL']);
+/** How long somebody waits after a wrong password, in milliseconds, and how many are let through until it is so. */
+const [DELAY_MS, FREE_TRIES, MAX_TRIES] = [500, 3, 20];
+const FORGET_MS = 10 * 60 * 1000;
+
+/** CardDAV (RFC 6352) for devices that have a passport. */
+export function davRouter(options: DavOptions): Router {
+  const router = Router();
+  const failed = new Map<string, { count: number; until: number }>();
+  router.use(express.text({ type: () => true, limit: MAX_BODY_OCTETS, defaultCharset: 'utf-8' }));
+  router.use(async (request: Request, response: Response) => {
+    try {
+      send(response, request.method, await answer(request, options, failed));
+    } catch (error) {
+      if (!(error instanceof DavError)) throw error;
+      sendFault(response, error);
+    }
+  });
+  return router;
+}
+
+async function answer(request: Request, options: DavOptions, failed: Failed): Promise<DavAnswer> {
+  // Clients ask what is spoken here before they sign in.
+  if (request.method === 'OPTIONS') return { status: 200, headers: { DAV: COMPLIANCE, Allow: METHODS } };
+  const device = await whoIs(request, options.db, failed);
+  if (device.paused === 1) throw new DavError(403, 'this device’s passport is paused');
+  let path: string;
+  try {
+    path = decodeURIComponent(request.path);
+  } catch {
+    throw new DavError(400, 'that is no address');
+  }
+  const resource = resourceAt(path, device.user);
+  if (!resource) throw new DavError(404, 'there is nothing here');
+  const now = options.utcNow();
+  await noteSeen(options.db, device, now);
+  return dispatch(
+    {
+      ...{ db: options.db, device, path, now, country: options.country, newUid: options.newUid },
+      method: request.method,
+      header: (name) => request.get(name),
+      body: typeof request.body === 'string' ? request.body : '',
+    },
+    resource,
+  );
+}
+
+/** When a device was here last, to the minute: a sync of many requests needn't write it with each. */
+async function noteSeen(db: HubDb, { id, seen }: Device, now: string): Promise<void> {
+  if (seen?.slice(0, 16) === now.slice(0, 16)) return;
+  await inTransaction(db, (store) =>
+    store.updateTable('devices').set({ seen: now }).where('id', '=', id).execute(),
+  );
+}
+
+type Failed = Map<string, { count: number; until: number }>;
+
+/** Who signs in; after some wrong passwords from one place each further one takes longer, and then none is tried. */
+async function whoIs(request: Request, db: HubDb, failed: Failed) {
+  const from = request.ip ?? '';
+  const known = failed.get(from);
+  const tries = known && known.until > Date.now() ? known.count : 0;
+  if (tries >= MAX_TRIES) throw new DavError(429, 'too many wrong passwords; wait ten minutes');
+  const [, encoded = ''] = /^Basic ([A-Za-z0-9+/=]+)$/.exec(request.get('authorization') ?? '') ?? [];
+  const [, user = '', password = ''] =
+    /^([^:]*):(.*)$/s.exec(Buffer.from(encoded, 'base64').toString('utf8')) ?? [];
+  if (encoded === '')
+    throw new DavError(401, 'a device signs in with the name and the password of its passport');
+  if (tries >= FREE_TRIES)
+    await new Promise((resolve) => setTimeout(resolve, DELAY_MS * (tries - FREE_TRIES + 1)));
+  const device = await signIn(db, user, password);
+  if (device) return device;
+  failed.set(from, { count: tries + 1, until: Date.now() + FORGET_MS });
+  throw new DavError(401, 'that name and password are no passport’s');
+}
+
+function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> | DavAnswer {
+  switch (request.method) {
+    case 'PROPFIND':
+      return propfind(request, resource);
+    case 'REPORT':
+      return report(request, resource);
+    case 'GET':
+    case 'HEAD':
+      return getResource(request, resource);
+    case 'PUT':
+      if (resource.kind !== 'card') throw new DavError(405, 'cards are put, and nothing else');
+      return putCardResource(request, resource.href);
+    case 'DELETE':
+      if (resource.kind !== 'card') throw new DavError(403, 'a collection is not deleted from here');
+      return deleteCardResource(request, resource.href);
+    default:
+      throw KNOWN.has(request.method)
+        ? new DavError(405, `${request.method} is not done here`)
+        : new DavError(501, 'that method is not known');
+  }
+}
+
+async function getResource(request: DavRequest, resource: Resource): Promise<DavAnswer> {
+  if (resource.kind !== 'card')
+    return {
+      status: 200,
+      headers: { 'Content-Type': 'text/plain; charset=utf-8' },
+      body: 'This is for CardDAV clients.\n',
+    };
+  const seen = (await viewOf(request.db, request.device)).byHref.get(resource.href);
+  if (!seen) throw new DavError(404, 'there is no such card');
+  const none = request.header('if-none-match');
+  if (none !== undefined && none.split(',').some((tag) => tag.trim() === seen.etag))
+    return { status: 304, headers: { ETag: seen.etag } };
+  checkConditions({ header: (name) => (name === 'if-match' ? request.header(name) : undefined) }, seen.etag);
+  const version = /version\s*=\s*"?4\.0/i.test(request.header('accept') ?? '') ? '4.0' : '3.0';
+  if (request.method === 'GET') await rememberServed(request, [seen]);
+  return {
+    status: 200,
+    headers: { 'Content-Type': `text/vcard; charset=utf-8; version=${version}`, ETag: seen.etag },
+    body: writeData(seen.card, { version, properties: undefined }),
+  };
+}
+
+function send(response: Response, method: string, { status, headers = {}, body = '' }: DavAnswer): void {
+  response.status(status).set({ DAV: COMPLIANCE, 'Cache-Control': 'no-store', ...headers });
+  if (method === 'HEAD') response.set('Content-Length', String(Buffer.byteLength(body))).end();
+  else response.end(body);
+}
+
+function sendFault(response: Response, error: DavError): void {
+  const body = error.body();
+  response.status(error.status).set('DAV', COMPLIANCE);
+  if (error.status === 401) response.set('WWW-Authenticate', 'Basic realm="Cordialis", charset="UTF-8"');
+  if (error.status === 405) response.set('Allow', METHODS);
+  if (error.status === 429) response.set('Retry-After', '600');
+  response.type(body === undefined ? 'text/plain' : 'application/xml').end(body ?? `${error.message}\n`);
+}
+
+/** Where a client that knows the host only is sent (RFC 6764 §5). */
+export function wellKnown(_: Request, response: Response): void {
+  response.redirect(301, ROOT);
+}

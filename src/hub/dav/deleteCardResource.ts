@@ -1,0 +1,32 @@
+import { shownAs } from '@/core/card';
+
+import { viewOf } from '../passports/deviceView';
+import { findCard, putCard } from '../store/cards';
+import { findMemory } from '../store/memory';
+import { inTransaction } from '../store/openStore';
+import { DavError } from './davError';
+import type { DavAnswer, DavRequest } from './davRequest';
+import { dav } from './names';
+import { checkConditions } from './putCardResource';
+
+/** DELETE of a card (RFC 4918 §9.6). One that has been changed since the device saw it is kept, and comes back to the device. */
+export async function deleteCardResource(request: DavRequest, href: string): Promise<DavAnswer> {
+  const { db, device, now } = request;
+  if (device.direction === 'out')
+    throw new DavError(403, 'this device only receives', dav('need-privileges'));
+  const seen = (await viewOf(db, device)).byHref.get(href);
+  if (!seen) throw new DavError(404, 'there is no such card');
+  checkConditions(request, seen.etag);
+  await inTransaction(db, async (store) => {
+    const current = await findCard(store, seen.uid);
+    if (!current) return;
+    const row = await findMemory(store, device.id, seen.uid);
+    await store.deleteFrom('memory').where('device', '=', device.id).where('uid', '=', seen.uid).execute();
+    const isAsServed = row === undefined || row.card === JSON.stringify(current);
+    const says = isAsServed
+      ? `Deleted ${shownAs(current)}`
+      : `Kept ${shownAs(current)}, which had been changed since`;
+    await putCard(store, seen.uid, isAsServed ? undefined : current, { at: now, device: device.id, says });
+  });
+  return { status: 204 };
+}

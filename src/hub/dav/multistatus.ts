@@ -1,0 +1,42 @@
+import type { DavAnswer } from './davRequest';
+import { dav } from './names';
+import { pathOf, PROPERTIES, type PropertySource } from './properties';
+import { element, text, type Xml, xmlDocument } from './writeXml';
+
+/** A 207 answer (RFC 4918 §13). */
+export function multistatus(responses: readonly Xml[], more: readonly Xml[] = []): DavAnswer {
+  return {
+    status: 207,
+    headers: { 'Content-Type': 'application/xml; charset=utf-8' },
+    body: xmlDocument(dav('multistatus'), [...responses, ...more]),
+  };
+}
+
+/** What a resource says of the properties asked for: those that it has, and those that it hasn't (404). */
+export function responseOf(source: PropertySource, names: readonly string[], onlyNames = false): Xml {
+  const found: Xml[] = [];
+  const missing: Xml[] = [];
+  for (const name of names) {
+    const value = PROPERTIES[name]?.(source);
+    if (value === undefined) missing.push(element(name));
+    else found.push(onlyNames ? element(name) : element(name, value));
+  }
+  const stats = [
+    ...(found.length > 0 || missing.length === 0 ? [propstat(found, 'HTTP/1.1 200 OK')] : []),
+    ...(missing.length > 0 && !onlyNames ? [propstat(missing, 'HTTP/1.1 404 Not Found')] : []),
+  ];
+  return element(dav('response'), [element(dav('href'), text(pathOf(source))), ...stats]);
+}
+
+/** A resource of which only a status is told: gone, or too many. */
+export function statusOf(path: string, status: string, more: readonly Xml[] = []): Xml {
+  return element(dav('response'), [
+    element(dav('href'), text(path)),
+    element(dav('status'), text(`HTTP/1.1 ${status}`)),
+    ...more,
+  ]);
+}
+
+function propstat(properties: readonly Xml[], status: string): Xml {
+  return element(dav('propstat'), [element(dav('prop'), properties), element(dav('status'), text(status))]);
+}

@@ -1,0 +1,126 @@
+import type { DeviceView, SeenCard } from '../passports/deviceView';
+import { type DataWish, writeData } from './addressData';
+import type { DavRequest, Resource } from './davRequest';
+import {
+  bookPath,
+  card as carddav,
+  CTAG,
+  dav,
+  homePath,
+  MAX_RESOURCE_OCTETS,
+  principalPath,
+  ROOT,
+} from './names';
+import { syncTokenOf } from './syncToken';
+import { element, text, type Xml } from './writeXml';
+
+/** What properties are worked out from. */
+export interface PropertySource {
+  readonly request: DavRequest;
+  readonly view: DeviceView;
+  readonly resource: Resource;
+  /** Of a card. */
+  readonly seen?: SeenCard;
+  /** How the client wants address-data; undefined where it doesn't ask for it. */
+  readonly wish?: DataWish | undefined;
+}
+
+type Property = (source: PropertySource) => readonly Xml[] | Xml | undefined;
+
+const href = (path: string) => element(dav('href'), text(path));
+const user = ({ request }: PropertySource) => request.device.user;
+const onlyBook =
+  (property: Property): Property =>
+  (source) =>
+    source.resource.kind === 'book' ? property(source) : undefined;
+const onlyCard =
+  (property: (seen: SeenCard, source: PropertySource) => Xml): Property =>
+  (source) =>
+    source.seen ? property(source.seen, source) : undefined;
+
+/** Live properties: RFC 4918 §15, RFC 3744 §4 and §5, RFC 5397, RFC 6352 §6.2 and §7.1, RFC 6578 §4. */
+export const PROPERTIES: Readonly<Record<string, Property>> = {
+  [dav('resourcetype')]: ({ resource: { kind } }) => {
+    if (kind === 'card') return [];
+    const collection = element(dav('collection'));
+    if (kind === 'principal') return [collection, element(dav('principal'))];
+    return kind === 'book' ? [collection, element(carddav('addressbook'))] : collection;
+  },
+  [dav('displayname')]: (source) =>
+    source.resource.kind === 'card'
+      ? undefined
+      : text(source.resource.kind === 'principal' ? source.request.device.name : 'Cordialis'),
+  [dav('current-user-principal')]: (source) => href(principalPath(user(source))),
+  [dav('principal-URL')]: (source) =>
+    source.resource.kind === 'principal' ? href(principalPath(user(source))) : undefined,
+  [dav('principal-collection-set')]: () => href(`${ROOT}principals/`),
+  [dav('owner')]: (source) => href(principalPath(user(source))),
+  [dav('alternate-URI-set')]: ({ resource }) => (resource.kind === 'principal' ? [] : undefined),
+  [dav('group-membership')]: ({ resource }) => (resource.kind === 'principal' ? [] : undefined),
+  [carddav('addressbook-home-set')]: (source) =>
+    source.resource.kind === 'principal' ? href(homePath(user(source))) : undefined,
+  [carddav('principal-address')]: () => undefined,
+  [dav('current-user-privilege-set')]: ({ request, resource }) =>
+    privilegesOf(request, resource).map((name) => element(dav('privilege'), element(dav(name)))),
+  [dav('supported-report-set')]: ({ resource: { kind } }) =>
+    (kind === 'book'
+      ? [carddav('addressbook-multiget'), carddav('addressbook-query'), dav('sync-collection')]
+      : []
+    ).map((name) => element(dav('supported-report'), element(dav('report'), element(name)))),
+  [carddav('supported-address-data')]: onlyBook(() =>
+    ['3.0', '4.0'].map((version) =>
+      element(carddav('address-data-type'), [], { 'content-type': 'text/vcard', version }),
+    ),
+  ),
+  [carddav('supported-collation-set')]: onlyBook(() =>
+    ['i;ascii-casemap', 'i;unicode-casemap'].map((name) =>
+      element(carddav('supported-collation'), text(name)),
+    ),
+  ),
+  [carddav('addressbook-description')]: onlyBook(() =>
+    text('The cards that this device’s passport lets through'),
+  ),
+  [carddav('max-resource-size')]: onlyBook(() => text(String(MAX_RESOURCE_OCTETS))),
+  [dav('sync-token')]: onlyBook(({ view }) => text(syncTokenOf(view.seq))),
+  [CTAG]: onlyBook(({ view }) => text(syncTokenOf(view.seq))),
+  [dav('getetag')]: onlyCard(({ etag }) => text(etag)),
+  [dav('getcontenttype')]: onlyCard(() => text('text/vcard; charset=utf-8')),
+  [dav('getcontentlength')]: onlyCard((seen) => text(String(Buffer.byteLength(writeData(seen.card, PLAIN))))),
+  [carddav('address-data')]: onlyCard((seen, { wish }) => text(writeData(seen.card, wish ?? PLAIN))),
+};
+
+/** RFC 6352 §5.1: vCard 3.0 where nothing else is asked for. */
+export const PLAIN: DataWish = { version: '3.0', properties: undefined };
+
+/** Properties that are told where a client asks for all of them (RFC 4918 §9.1). */
+export const ALL_PROPERTIES = [
+  'resourcetype',
+  'displayname',
+  'getetag',
+  'getcontenttype',
+  'getcontentlength',
+].map(dav);
+
+/** RFC 3744 §3: what the passport allows. */
+function privilegesOf({ device }: DavRequest, { kind }: Resource): string[] {
+  const reads = ['read', 'read-current-user-privilege-set'];
+  if (device.direction === 'out' || (kind !== 'book' && kind !== 'card')) return reads;
+  return [...reads, 'write', 'write-content', ...(kind === 'book' ? ['bind', 'unbind'] : [])];
+}
+
+/** The path of a resource, as it is told. */
+export function pathOf({ request, resource }: PropertySource): string {
+  const { user: owner } = request.device;
+  switch (resource.kind) {
+    case 'root':
+      return ROOT;
+    case 'principal':
+      return principalPath(owner);
+    case 'home':
+      return homePath(owner);
+    case 'book':
+      return bookPath(owner);
+    case 'card':
+      return bookPath(owner) + encodeURIComponent(resource.href);
+  }
+}

@@ -1,0 +1,222 @@
+import { type Card, newCard, shownAs } from '@/core/card';
+import { duplicateFacts, type TwinIndex } from '@/core/duplicates';
+import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
+import { mergeCards } from '@/core/merging';
+import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
+
+import { cardFor, viewOf } from '../passports/deviceView';
+import { findCard, putCard, toCard } from '../store/cards';
+import { findMemory } from '../store/memory';
+import { type HubDb, inTransaction } from '../store/openStore';
+import { type DataVersion, writeData } from './addressData';
+import { DavError } from './davError';
+import type { DavAnswer, DavRequest } from './davRequest';
+import { bookPath, card as carddav, dav, MAX_RESOURCE_OCTETS } from './names';
+import { noteGone } from './rememberServed';
+
+/** PUT of a card (RFC 6352 §6.3.2): what the device has changed goes into the book, whatever else happened meanwhile. */
+export async function putCardResource(request: DavRequest, href: string): Promise<DavAnswer> {
+  const { db, device } = request;
+  if (device.direction === 'out')
+    throw new DavError(403, 'this device only receives', dav('need-privileges'));
+  const { sent, version } = readSent(request);
+  const view = await viewOf(db, device);
+  const seen = view.byHref.get(href);
+  checkConditions(request, seen?.etag);
+  if (seen) return changeKnown(request, { href, uid: seen.uid, sent, version });
+  const known = view.byUid.get(sent.uid);
+  const memory = await db
+    .selectFrom('memory')
+    .select('href')
+    .where('device', '=', device.id)
+    .where('deviceUid', '=', sent.uid)
+    .executeTakeFirst();
+  const taken =
+    memory?.href ?? (known && (await findMemory(db, device.id, known.uid)) ? known.href : undefined);
+  if (taken !== undefined && view.byHref.has(taken))
+    throw new DavError(
+      409,
+      'there is a card with that UID',
+      carddav('no-uid-conflict'),
+      bookPath(device.user) + encodeURIComponent(taken),
+    );
+  return takeNew(request, href, sent, view.twins());
+}
+
+interface Sent {
+  readonly sent: Card;
+  readonly version: DataVersion;
+}
+
+function readSent({ header, body }: DavRequest): Sent {
+  const type = header('content-type') ?? 'text/vcard';
+  if (!/^text\/(?:x-)?(?:vcard|directory)\b/i.test(type))
+    throw new DavError(415, 'only text/vcard is taken', carddav('supported-address-data'));
+  if (Buffer.byteLength(body) > MAX_RESOURCE_OCTETS)
+    throw new DavError(403, 'the card is too large', carddav('max-resource-size'));
+  const version: DataVersion = /^VERSION:4\.0\s*$/im.test(body) ? '4.0' : '3.0';
+  if (!/^BEGIN:VCARD\s*$/im.test(body) || !/^END:VCARD\s*$/im.test(body))
+    throw new DavError(403, 'that is no card', carddav('valid-address-data'));
+  const { cards, problems } = formatOf(version).read(encodeUtf8(body));
+  const [sent] = cards;
+  if (!sent || cards.length > 1)
+    throw new DavError(
+      403,
+      problems[0]?.message ?? 'one card is put at a time',
+      carddav('valid-address-data'),
+    );
+  return { sent, version };
+}
+
+function formatOf(version: DataVersion): ReadableFormat {
+  // Both are readable.
+  return getFormat(version === '4.0' ? 'vcard4' : 'vcard3') as ReadableFormat;
+}
+
+/** RFC 9110 §13.1: nothing is overwritten that the device hasn't seen. */
+export function checkConditions({ header }: Pick<DavRequest, 'header'>, etag: string | undefined): void {
+  const [match, none] = [header('if-match'), header('if-none-match')];
+  const tags = (text: string) => text.split(',').map((tag) => tag.trim());
+  const isThere = (text: string) => etag !== undefined && (text.trim() === '*' || tags(text).includes(etag));
+  if (match !== undefined && !isThere(match)) throw new DavError(412, 'the card has changed');
+  if (none !== undefined && isThere(none)) throw new DavError(412, 'the card is there already');
+}
+
+interface Known extends Sent {
+  readonly href: string;
+  readonly uid: string;
+}
+
+async function changeKnown(request: DavRequest, { href, uid, sent, version }: Known): Promise<DavAnswer> {
+  const { db, device, country, now } = request;
+  return inTransaction(db, async (store) => {
+    const current = await findCard(store, uid);
+    if (!current) throw new DavError(404, 'the card has just been deleted');
+    const row = await findMemory(store, device.id, uid);
+    const base = row ? toCard(row.card) : current;
+    const keeps = JSON.parse(device.keeps) as Keeps;
+    const served = readBack(cardFor({ ...device, tag: null }, base, undefined) ?? base, version);
+    const theirs = deviceChange({ known: base, served, sent, keeps, country });
+    const { card, conflicts } = mergeThree(base, current, theirs, { country });
+    const after: Card = {
+      ...card,
+      uid,
+      updated: JSON.stringify(card) === JSON.stringify(current) ? (current.updated ?? now) : now,
+    };
+    if (JSON.stringify(after) !== JSON.stringify(current))
+      await putCard(store, uid, after, { at: now, device: device.id, says: `Changed ${shownAs(after)}` });
+    for (const { path, mine, theirs: their } of conflicts)
+      await store
+        .insertInto('settle')
+        .values({
+          uid,
+          device: device.id,
+          at: now,
+          path,
+          mine: JSON.stringify(mine),
+          theirs: JSON.stringify(their),
+        })
+        .execute();
+    await remember(store, request, {
+      uid,
+      href,
+      card: theirs,
+      deviceUid: sent.uid === uid ? null : sent.uid,
+    });
+    await noteKept(store, request, keeps, sent);
+    // No entity tag: what is stored is not octet for octet what was sent (RFC 6352 §6.3.2.3).
+    return { status: 204 };
+  });
+}
+
+function readBack(card: Card, version: DataVersion): Card {
+  const [read] = formatOf(version).read(
+    encodeUtf8(writeData(card, { version, properties: undefined })),
+  ).cards;
+  return read ?? card;
+}
+
+/** A card that is new here: somebody's who is in the book already is joined to theirs, any other comes in. */
+async function takeNew(request: DavRequest, href: string, sent: Card, book: TwinIndex): Promise<DavAnswer> {
+  const { db, device, now, country } = request;
+  const twin = twinOf(sent, book);
+  return inTransaction(db, async (store) => {
+    const same =
+      (await findCard(store, sent.uid)) ?? (twin === undefined ? undefined : await findCard(store, twin));
+    const keeps = JSON.parse(device.keeps) as Keeps;
+    await noteKept(store, request, keeps, sent);
+    if (!same) {
+      const fresh: Card = { ...newCard(sent.uid, now), ...sent, created: sent.created ?? now, updated: now };
+      const own =
+        device.tag === null
+          ? fresh
+          : { ...fresh, keywords: { ...fresh.keywords, [device.tag]: true as const } };
+      await putCard(store, own.uid, own, { at: now, device: device.id, says: `Added ${shownAs(own)}` });
+      await remember(store, request, { uid: own.uid, href, card: own, deviceUid: null });
+      await joinList(store, request, own.uid);
+      return { status: 201 };
+    }
+    const united = withoutTrace(mergeCards([same, sent], { country }), same);
+    const after: Card = { ...united, uid: same.uid, updated: now };
+    const seq = await putCard(store, same.uid, after, {
+      ...{ at: now, device: device.id, says: `Joined a card of ${device.name} to ${shownAs(same)}` },
+    });
+    const known = await findMemory(store, device.id, same.uid);
+    // It has one of them already: the second goes from the device with the next sync.
+    if (known && known.href !== href) await noteGone({ db: store, device }, href, seq);
+    else await remember(store, request, { uid: same.uid, href, card: after, deviceUid: sent.uid });
+    return { status: 201 };
+  });
+}
+
+/** Merging notes which cards were merged away; what a device sends was never a card of the book. */
+function withoutTrace(united: Card, same: Card): Card {
+  const { 'cordialis.example:was': _, ...rest } = united;
+  const was = same['cordialis.example:was'];
+  return was ? { ...rest, 'cordialis.example:was': was } : rest;
+}
+
+/** The card of the book that is certainly the same. */
+function twinOf(sent: Card, index: TwinIndex): string | undefined {
+  const [twin, second] = index.twinsOf(duplicateFacts(sent));
+  if (twin?.grade !== 'certain' || second?.grade === 'certain') return undefined;
+  return twin.uids.find((uid) => uid !== sent.uid);
+}
+
+/** A card put by a device whose passport is for a list comes onto the list, or it would be gone again at once. */
+async function joinList(store: HubDb, { device, now }: DavRequest, uid: string): Promise<void> {
+  if (device.list === null) return;
+  const list = await findCard(store, device.list);
+  if (!list) return;
+  const after: Card = { ...list, members: { ...list.members, [uid]: true as const }, updated: now };
+  await putCard(store, list.uid, after, { at: now, device: device.id, says: `Put onto ${shownAs(list)}` });
+}
+
+interface Remembered {
+  readonly uid: string;
+  readonly href: string;
+  readonly card: Card;
+  readonly deviceUid: string | null;
+}
+
+async function remember(
+  store: HubDb,
+  { device }: DavRequest,
+  { uid, href, card, deviceUid }: Remembered,
+): Promise<void> {
+  const text = JSON.stringify(card);
+  await store.deleteFrom('gone').where('device', '=', device.id).where('href', '=', href).execute();
+  await store
+    .insertInto('memory')
+    .values({ device: device.id, uid, href, card: text, deviceUid })
+    .onConflict((conflict) =>
+      conflict.columns(['device', 'uid']).doUpdateSet({ href, card: text, deviceUid }),
+    )
+    .execute();
+}
+
+async function noteKept(store: HubDb, { device }: DavRequest, keeps: Keeps, sent: Card): Promise<void> {
+  const noted = JSON.stringify(noteKeeps(keeps, sent));
+  if (noted !== device.keeps)
+    await store.updateTable('devices').set({ keeps: noted }).where('id', '=', device.id).execute();
+}

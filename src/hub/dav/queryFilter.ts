@@ -1,0 +1,128 @@
+import type { Card } from '@/core/card';
+import { type ContentLine, parseContentLine, readLogicalLines, unescapeText } from '@/core/lines';
+import { foldText } from '@/core/text';
+
+import { PLAIN_VERSION_4, writeData } from './addressData';
+import { DavError } from './davError';
+import { card as carddav } from './names';
+import { childOf, childrenOf, type XmlElement } from './readXml';
+
+/** RFC 6352 §10.5.4. */
+interface TextMatch {
+  readonly text: string;
+  readonly collation: string;
+  readonly kind: string;
+  readonly isNegated: boolean;
+}
+
+interface ParamFilter {
+  readonly name: string;
+  readonly isNot: boolean;
+  readonly match: TextMatch | undefined;
+}
+
+/** RFC 6352 §10.5.1. */
+interface PropFilter {
+  readonly name: string;
+  readonly isNot: boolean;
+  readonly isAll: boolean;
+  readonly matches: readonly TextMatch[];
+  readonly params: readonly ParamFilter[];
+}
+
+/** What cards are chosen by. */
+export interface Filter {
+  readonly isAll: boolean;
+  readonly props: readonly PropFilter[];
+}
+
+const COLLATIONS = ['i;unicode-casemap', 'i;ascii-casemap', 'default', ''];
+const KINDS = ['contains', 'equals', 'starts-with', 'ends-with'];
+
+/** Reads a filter (RFC 6352 §10.5). @throws DavError for a collation or a filter that isn't known */
+export function readFilter(element: XmlElement | undefined): Filter {
+  const props = childrenOf(element, carddav('prop-filter')).map((one): PropFilter => ({
+    name: (one.attributes['name'] ?? '').toUpperCase(),
+    isNot: childOf(one, carddav('is-not-defined')) !== undefined,
+    isAll: one.attributes['test'] === 'allof',
+    matches: childrenOf(one, carddav('text-match')).map(readMatch),
+    params: childrenOf(one, carddav('param-filter')).map((param) => {
+      const match = childOf(param, carddav('text-match'));
+      return {
+        name: (param.attributes['name'] ?? '').toUpperCase(),
+        isNot: childOf(param, carddav('is-not-defined')) !== undefined,
+        match: match ? readMatch(match) : undefined,
+      };
+    }),
+  }));
+  if (props.some(({ name }) => name === ''))
+    throw new DavError(403, 'a filter has no name', carddav('supported-filter'));
+  return { isAll: element?.attributes['test'] === 'allof', props };
+}
+
+function readMatch({ attributes, text }: XmlElement): TextMatch {
+  const { collation = '', 'match-type': kind = 'contains', 'negate-condition': negate } = attributes;
+  if (!COLLATIONS.includes(collation))
+    throw new DavError(403, 'that collation is not known', carddav('supported-collation'));
+  if (!KINDS.includes(kind))
+    throw new DavError(403, 'that kind of match is not known', carddav('supported-filter'));
+  return { text, collation, kind, isNegated: negate === 'yes' };
+}
+
+/** Whether a card is one of those that are looked for. A filter without conditions lets every card through. */
+export function matchesFilter(card: Card, { isAll, props }: Filter): boolean {
+  if (props.length === 0) return true;
+  const lines = linesOf(card);
+  const test = (prop: PropFilter) => matchesProp(prop, lines);
+  return isAll ? props.every(test) : props.some(test);
+}
+
+function linesOf(card: Card): ContentLine[] {
+  const octets = new TextEncoder().encode(writeData(card, PLAIN_VERSION_4));
+  return [...readLogicalLines(octets)].flatMap((line) => parseContentLine(line) ?? []);
+}
+
+function matchesProp(
+  { name, isNot, isAll, matches, params }: PropFilter,
+  lines: readonly ContentLine[],
+): boolean {
+  const [group, bare] = name.includes('.') ? name.split('.') : [undefined, name];
+  const own = lines.filter(
+    (line) => line.name === bare && (group === undefined || line.group?.toUpperCase() === group),
+  );
+  if (isNot) return own.length === 0;
+  if (own.length === 0) return false;
+  const tests = [
+    ...matches.map(
+      (match) => own.some((line) => matchesText(match, unescapeText(line.value))) !== match.isNegated,
+    ),
+    ...params.map((param) => own.some((line) => matchesParam(param, line))),
+  ];
+  if (tests.length === 0) return true;
+  return isAll ? tests.every(Boolean) : tests.some(Boolean);
+}
+
+function matchesParam({ name, isNot, match }: ParamFilter, { params }: ContentLine): boolean {
+  const values = params[name];
+  if (isNot) return values === undefined;
+  if (!match) return values !== undefined;
+  return values !== undefined && values.some((value) => matchesText(match, value)) !== match.isNegated;
+}
+
+function matchesText({ text, collation, kind }: TextMatch, value: string): boolean {
+  // i;ascii-casemap (RFC 4790 §9.2) knows capitals of ASCII only; i;unicode-casemap (RFC 5051) those of all scripts, and
+  // is folded further here, so that a name is found without its marks.
+  const plain = (one: string) =>
+    collation === 'i;ascii-casemap' ? one.replace(/[A-Z]/g, (letter) => letter.toLowerCase()) : foldText(one);
+  const [wanted, have] = [plain(text), plain(value)];
+  switch (kind) {
+    case 'equals':
+      return have === wanted;
+    case 'starts-with':
+      return have.startsWith(wanted);
+    case 'ends-with':
+      return have.endsWith(wanted);
+    default:
+      return have.includes(wanted);
+  }
+}

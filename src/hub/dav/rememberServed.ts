@@ -1,0 +1,54 @@
+import type { SeenCard } from '../passports/deviceView';
+import { inTransaction } from '../store/openStore';
+import type { DavRequest } from './davRequest';
+
+/** Rows written at once: SQLite takes some thousand values in one statement. */
+const AT_ONCE = 100;
+
+/** Notes what a device has been served: what it sends later is compared with it. */
+export async function rememberServed(
+  { db, device }: Pick<DavRequest, 'db' | 'device'>,
+  served: readonly SeenCard[],
+): Promise<void> {
+  if (served.length === 0) return;
+  await inTransaction(db, async (store) => {
+    for (let i = 0; i < served.length; i += AT_ONCE) {
+      const some = served.slice(i, i + AT_ONCE);
+      const uids = some.map(({ uid }) => uid);
+      const cards = await store
+        .selectFrom('cards')
+        .select(['uid', 'card'])
+        .where('uid', 'in', uids)
+        .execute();
+      const whole = new Map(cards.map(({ uid, card }) => [uid, card]));
+      await store
+        .insertInto('memory')
+        .values(
+          some.map(({ uid, href }) => ({
+            device: device.id,
+            uid,
+            href,
+            card: whole.get(uid) ?? '{}',
+            deviceUid: null,
+          })),
+        )
+        .onConflict((conflict) =>
+          conflict.columns(['device', 'uid']).doUpdateSet(({ ref }) => ({ card: ref('excluded.card') })),
+        )
+        .execute();
+    }
+  });
+}
+
+/** Takes a resource's address out of use for a device: what it put there is served under another one. */
+export async function noteGone(
+  { db, device }: Pick<DavRequest, 'db' | 'device'>,
+  href: string,
+  seq: number,
+): Promise<void> {
+  await db
+    .insertInto('gone')
+    .values({ device: device.id, href, seq })
+    .onConflict((conflict) => conflict.columns(['device', 'href']).doUpdateSet({ seq }))
+    .execute();
+}

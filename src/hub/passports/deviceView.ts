@@ -1,0 +1,131 @@
+import { createHash } from 'node:crypto';
+
+import type { Card } from '@/core/card';
+import { duplicateFacts, TwinIndex } from '@/core/duplicates';
+import { cardToSend } from '@/core/sending';
+
+import { allCards, changedSince, lastSeq } from '../store/cards';
+import type { HubDb } from '../store/openStore';
+import type { Device } from './passports';
+
+/** A card as a device may see it. */
+export interface SeenCard {
+  readonly uid: string;
+  /** The last part of its address. */
+  readonly href: string;
+  /** Strong, with its quotes. */
+  readonly etag: string;
+  readonly card: Card;
+}
+
+/** What a device may see of the book at a moment. */
+export interface DeviceView {
+  readonly seq: number;
+  readonly byUid: ReadonlyMap<string, SeenCard>;
+  readonly byHref: ReadonlyMap<string, SeenCard>;
+  /** The cards as they are compared with a newcomer; made when it is first asked for. */
+  twins(): TwinIndex;
+}
+
+class KeptView implements DeviceView {
+  seq = 0;
+  readonly byUid = new Map<string, SeenCard>();
+  readonly byHref = new Map<string, SeenCard>();
+  private index: TwinIndex | undefined;
+
+  constructor(readonly stamp: string) {}
+
+  put(uid: string, seen: SeenCard | undefined): void {
+    const before = this.byUid.get(uid);
+    if (before) this.byHref.delete(before.href);
+    this.byUid.delete(uid);
+    this.index?.remove(uid);
+    if (!seen) return;
+    this.byUid.set(uid, seen);
+    this.byHref.set(seen.href, seen);
+    this.index?.put(duplicateFacts(seen.card));
+  }
+
+  twins(): TwinIndex {
+    if (!this.index) {
+      this.index = new TwinIndex();
+      for (const { card } of this.byUid.values()) this.index.put(duplicateFacts(card));
+    }
+    return this.index;
+  }
+}
+
+const views = new WeakMap<HubDb, Map<number, KeptView>>();
+
+/** The card without what never leaves this book; undefined where the passport doesn't let it through. */
+export function cardFor(
+  device: Device,
+  card: Card,
+  members: ReadonlySet<string> | undefined,
+): Card | undefined {
+  if (card.kind === 'group' || card['cordialis.example:private'] === true) return undefined;
+  if (card['cordialis.example:archived'] === true) return undefined;
+  if (device.tag !== null && card.keywords?.[device.tag] !== true) return undefined;
+  if (members && !members.has(card.uid)) return undefined;
+  return cardToSend(card, { withNotes: true });
+}
+
+/**
+ * What a device may see now. Kept from request to request, and brought up to date by what has changed since.
+ *
+ * @param db - the store itself, not a transaction
+ */
+export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
+  const kept = views.get(db) ?? new Map<number, KeptView>();
+  views.set(db, kept);
+  const seq = await lastSeq(db);
+  const stamp = JSON.stringify([device.tag, device.list, device.since]);
+  const known = kept.get(device.id);
+  if (known?.stamp === stamp && known.seq === seq) return known;
+  const changed = known?.stamp === stamp ? await changedSince(db, known.seq) : undefined;
+  const isWhole = !known || !changed || (device.list !== null && changed.has(device.list));
+  const view = isWhole ? new KeptView(stamp) : known;
+  const members = device.list === null ? undefined : await membersOf(db, device.list);
+  const cards: Iterable<readonly [string, Card | undefined]> = isWhole
+    ? (await allCards(db)).map((card) => [card.uid, card] as const)
+    : (changed ?? []);
+  const hrefs = await hrefsOf(db, device, isWhole ? undefined : [...(changed?.keys() ?? [])]);
+  for (const [uid, card] of cards) {
+    const own = card ? cardFor(device, card, members) : undefined;
+    view.put(uid, own && { uid, href: hrefs.get(uid) ?? hrefFor(uid), etag: etagOf(own), card: own });
+  }
+  view.seq = seq;
+  kept.set(device.id, view);
+  return view;
+}
+
+async function membersOf(db: HubDb, list: string): Promise<ReadonlySet<string>> {
+  const row = await db.selectFrom('cards').select('card').where('uid', '=', list).executeTakeFirst();
+  const card = row ? (JSON.parse(row.card) as Card) : undefined;
+  return new Set(Object.keys(card?.members ?? {}));
+}
+
+/** Uids asked for one by one rather than all rows at once. */
+const FEW = 500;
+
+/** Under which addresses the device knows cards. @param uids - only of these, where they are few */
+async function hrefsOf(
+  db: HubDb,
+  device: Device,
+  uids: readonly string[] | undefined,
+): Promise<Map<string, string>> {
+  const all = db.selectFrom('memory').select(['uid', 'href']).where('device', '=', device.id);
+  const rows = await (uids && uids.length <= FEW ? all.where('uid', 'in', uids) : all).execute();
+  return new Map(rows.map(({ uid, href }) => [uid, href]));
+}
+
+/** The address of a card that the device hasn't named itself: its UUID, or else a hash of its uid. */
+export function hrefFor(uid: string): string {
+  const uuid = /^urn:uuid:([0-9a-f-]{36})$/i.exec(uid)?.[1];
+  return `${uuid ?? createHash('sha256').update(uid).digest('hex').slice(0, 40)}.vcf`;
+}
+
+/** An entity tag (RFC 9110 §8.8.3) of what a device may see of a card. */
+function etagOf(card: Card): string {
+  return `"${createHash('sha256').update(JSON.stringify(card)).digest('hex').slice(0, 32)}"`;
+}

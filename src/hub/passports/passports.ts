@@ -1,0 +1,127 @@
+import { createHmac, randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
+import { promisify } from 'node:util';
+
+import type { Selectable } from 'kysely';
+
+import { lastSeq } from '../store/cards';
+import { type HubDb, inTransaction } from '../store/openStore';
+import type { DevicesTable } from '../store/schema';
+
+/** A device with its passport, as the store has it. */
+export type Device = Selectable<DevicesTable>;
+
+/** What a device may receive, and in which direction. */
+export interface Passport {
+  readonly name: string;
+  readonly direction: Device['direction'];
+  readonly tag?: string;
+  readonly list?: string;
+}
+
+/** A new device's password is told once and kept as a hash only. */
+export interface Credentials {
+  readonly user: string;
+  readonly password: string;
+}
+
+/** Letters and figures that can't be mistaken for each other when they are typed off a screen. */
+const SIGNS = 'abcdefghjkmnpqrstuvwxyz23456789';
+const PASSWORD_SIGNS = 20;
+const derive = promisify<string, string, number, Buffer>(scrypt);
+/** Octets of a derived key. */
+const KEY_OCTETS = 32;
+
+/** Makes a device with a password of its own. @throws RangeError where there is one of that name, or the name is empty */
+export async function addDevice(db: HubDb, passport: Passport, now: string): Promise<Credentials> {
+  const name = passport.name.trim();
+  if (name === '') throw new RangeError('a device needs a name');
+  const known = await db.selectFrom('devices').select('id').where('name', '=', name).executeTakeFirst();
+  if (known) throw new RangeError(`there is a device called ${name}`);
+  const user = await freeUser(db, name);
+  const password = randomSigns(PASSWORD_SIGNS);
+  const salt = randomBytes(16).toString('hex');
+  const hash = (await derive(password, salt, KEY_OCTETS)).toString('hex');
+  const { direction, tag = null, list = null } = passport;
+  await inTransaction(db, async (store) =>
+    store
+      .insertInto('devices')
+      .values({
+        ...{ name, user, salt, hash, direction, tag, list },
+        ...{ paused: 0, created: now, seen: null, since: await lastSeq(store), keeps: '{}' },
+      })
+      .execute(),
+  );
+  return { user, password };
+}
+
+/** Devices in the order in which they came. */
+export function listDevices(db: HubDb): Promise<Device[]> {
+  return db.selectFrom('devices').selectAll().orderBy('id').execute();
+}
+
+/** Stops a device from being served, or lets it go on. @returns whether there is one of that name */
+export async function pauseDevice(db: HubDb, name: string, isPaused: boolean): Promise<boolean> {
+  const [done] = await db
+    .updateTable('devices')
+    .set({ paused: isPaused ? 1 : 0 })
+    .where('name', '=', name)
+    .execute();
+  return (done?.numUpdatedRows ?? 0n) > 0n;
+}
+
+/** Takes a passport away; no card is touched, here or there. @returns whether there was one of that name */
+export function removeDevice(db: HubDb, name: string): Promise<boolean> {
+  return inTransaction(db, async (store) => {
+    const device = await store.selectFrom('devices').select('id').where('name', '=', name).executeTakeFirst();
+    if (!device) return false;
+    for (const table of ['memory', 'gone', 'settle'] as const)
+      await store.deleteFrom(table).where('device', '=', device.id).execute();
+    await store.deleteFrom('devices').where('id', '=', device.id).execute();
+    return true;
+  });
+}
+
+/** Passwords that were right a moment ago, so that not every request costs a derivation; in memory only. */
+const lately = new Map<string, { readonly hash: string; readonly key: Buffer }>();
+const quickSalt = randomBytes(16);
+
+/** The device that signs in so; undefined for an unknown name and for a wrong password alike, after the same work. */
+export async function signIn(db: HubDb, user: string, password: string): Promise<Device | undefined> {
+  const device = await db.selectFrom('devices').selectAll().where('user', '=', user).executeTakeFirst();
+  const quick = quickKey(password);
+  const known = device ? lately.get(device.user) : undefined;
+  if (device && known && known.hash === device.hash && timingSafeEqual(known.key, quick)) return device;
+  const key = await derive(password, device?.salt ?? 'nobody', KEY_OCTETS);
+  const isRight = timingSafeEqual(key, Buffer.from(device?.hash ?? '00'.repeat(KEY_OCTETS), 'hex'));
+  if (!device || !isRight) return undefined;
+  lately.set(device.user, { hash: device.hash, key: quick });
+  return device;
+}
+
+function quickKey(password: string): Buffer {
+  return createHmac('sha256', quickSalt).update(password).digest();
+}
+
+function randomSigns(count: number): string {
+  let text = '';
+  // 31 signs: octets from 248 on would make some likelier than others.
+  while (text.length < count)
+    for (const octet of randomBytes(count))
+      if (octet < 248 && text.length < count) text += SIGNS.charAt(octet % SIGNS.length);
+  return text;
+}
+
+async function freeUser(db: HubDb, name: string): Promise<string> {
+  const plain =
+    name
+      .normalize('NFKD')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 30) || 'device';
+  for (let count = 1; ; count += 1) {
+    const user = count === 1 ? plain : `${plain}-${count}`;
+    if (!(await db.selectFrom('devices').select('id').where('user', '=', user).executeTakeFirst()))
+      return user;
+  }
+}

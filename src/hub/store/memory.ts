@@ -1,0 +1,18 @@
+import type { Selectable } from 'kysely';
+
+import type { HubDb } from './openStore';
+import type { MemoryTable } from './schema';
+
+/** What a device was last served of a card; undefined where it never was. */
+export function findMemory(
+  db: HubDb,
+  device: number,
+  uid: string,
+): Promise<Selectable<MemoryTable> | undefined> {
+  return db
+    .selectFrom('memory')
+    .selectAll()
+    .where('device', '=', device)
+    .where('uid', '=', uid)
+    .executeTakeFirst();
+}

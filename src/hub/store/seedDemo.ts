@@ -1,0 +1,14 @@
+import { generateBook } from '@/demo';
+
+import { lastSeq, putCard } from './cards';
+import { type HubDb, inTransaction } from './openStore';
+
+/** Puts the demo's cards into a store that is still empty, so that devices have something to be served. */
+export async function seedDemo(db: HubDb, today: string): Promise<void> {
+  if ((await lastSeq(db)) > 0) return;
+  const source = { at: `${today}T00:00:00Z`, device: null, says: 'From the demo' };
+  await inTransaction(db, async (store) => {
+    for (const card of generateBook(today))
+      if (card['cordialis.example:private'] !== true) await putCard(store, card.uid, card, source);
+  });
+}
