@@ -6,7 +6,6 @@
 export { findCards, type FoundCards } from './findCards';
 export { compareBeginning } from './nearness';
 export { type Hit, type LocatedCard, type QueryOptions, SearchIndex } from './searchIndex';
-export { markMatches, type MarkedPart } from './markMatches';
 export { searchWords } from './searchWords';
 export { type SearchDoc, toSearchDoc } from './toSearchDoc';
 export type { NamedPoint } from './whereabouts';

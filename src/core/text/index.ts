@@ -5,6 +5,7 @@
  */
 export { foldedWords, foldText } from './foldText';
 export { hashText } from './hashText';
+export { markMatches, type MarkedPart } from './markMatches';
 export {
   decodeCharset,
   decodeText,

@@ -1,5 +1,6 @@
 import { selectRow, useAppSelector, usePhoto } from '@/book';
-import { type Hit, markMatches } from '@/core/search';
+import type { Hit } from '@/core/search';
+import { markMatches } from '@/core/text';
 import { cardPath, formatKm, listPath } from '@/platform';
 import { ListRow, ListStamp, Stamp } from '@/ui';
 

@@ -1,4 +1,4 @@
-import { foldedWords, foldText } from '../text';
+import { foldedWords, foldText } from './foldText';
 
 /** A piece of a text, and whether a word that was looked for stands there. */
 export interface MarkedPart {
