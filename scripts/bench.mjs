@@ -15,6 +15,7 @@ ensureWebBuild();
 
 bundle('memory');
 const core = measure('core');
+const hub = measure('hub');
 const browser = measure('browser');
 const large = browser.bySize[11000];
 const rows = [
@@ -28,6 +29,10 @@ const rows = [
   ['duplicates over 11,000 cards, recall', core.duplicates[0].recall, '–'],
   ['reading 900,000 messages as talks, ms a thousand', core.mail.perThousandMs, '–'],
   ['reading 900,000 messages as talks, MB of heap', core.mail.heapMb, '≤ 100'],
+  ['first sync of 11,000 cards to a device, ms', hub.firstSyncMs, '≤ 10000'],
+  ['a sync with nothing new, 11,000 cards, ms', hub.nothingNewMs, '≤ 20'],
+  ['a new card from a device, 11,000 cards, ms', hub.putMs, '–'],
+  [`writes lost of ${hub.answeredWrites} answered, ${hub.kills} times killed`, hub.lostWrites, '0'],
   ['first row of the Book, 11,000 cards, times that with 240', browser.paintRatio, '≤ 1.3'],
   ['scrolling 11,000 rows, longest frame, ms', large.longestFrameMs, '≤ 50'],
   ['script of the first page, compressed, kB', browser.firstPageScriptKb, '< 420'],
@@ -41,7 +46,10 @@ console.log('');
 for (const [what, figure, aim] of rows)
   console.log(`${String(what).padEnd(62)} ${String(figure).padStart(8)}   aim ${aim}`);
 mkdirSync(join(ROOT, '.bench'), { recursive: true });
-writeFileSync(join(ROOT, '.bench', 'latest.json'), `${JSON.stringify({ core, browser }, undefined, 2)}\n`);
+writeFileSync(
+  join(ROOT, '.bench', 'latest.json'),
+  `${JSON.stringify({ core, hub, browser }, undefined, 2)}\n`,
+);
 console.log('\nAll figures are in .bench/latest.json.');
 
 function measure(part) {
