@@ -1,7 +1,8 @@
 /** ISO 3166-1 alpha-2, all 676 pairs of letters: Intl knows which of them are countries. */
-const PAIRS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].flatMap((a) =>
-  [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((b) => a + b),
-);
+const PAIRS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ']
+  .flatMap((a) => [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((b) => a + b))
+  // A code that is out of use has the name of what has taken its place: DD that of DE.
+  .filter((code) => new Intl.Locale(`und-${code}`).region === code);
 
 /**
  * The code of a country by its name in a locale or in English, or by the code itself (CLDR, through Intl).
@@ -11,6 +12,8 @@ const PAIRS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].flatMap((a) =>
 export function findCountryCode(name: string, locale = 'en'): string | undefined {
   const wanted = name.trim().toLowerCase();
   if (wanted === '') return undefined;
+  // Said everywhere, and no code of the standard: it is reserved for the same country.
+  if (wanted === 'uk') return 'GB';
   const names = [...new Set([locale, 'en'])].map(
     (one) => new Intl.DisplayNames(one, { type: 'region', fallback: 'none' }),
   );

@@ -30,8 +30,11 @@ export function cardFromMarks(
   const card: Card = structuredClone(empty);
   const [name] = of('name');
   const [house] = of('organisation');
-  if (name !== undefined) card.name = nameFrom(name, of('sounds')[0], home);
-  else if (house !== undefined) {
+  if (name !== undefined) {
+    const [called, nickname] = nicknameIn(name);
+    card.name = nameFrom(called, of('sounds')[0], home);
+    if (nickname !== undefined) card.nicknames = { [nextId('nicknames')]: { name: nickname } };
+  } else if (house !== undefined) {
     card.kind = 'org';
     card.name = { full: house };
   }
@@ -54,6 +57,12 @@ export function cardFromMarks(
     of('note').map((note) => ({ note })),
   );
   return card;
+}
+
+/** 'Robert "Bob" Hayes' as a name and a nickname. */
+function nicknameIn(name: string): [string, string | undefined] {
+  const match = /\s*["“„«]([^"”“»]+)["”“»]\s*/.exec(name);
+  return match ? [name.replace(match[0], ' ').trim(), match[1]] : [name, undefined];
 }
 
 function valueOf(text: string, { start, end }: LiftMark): string {

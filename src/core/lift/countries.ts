@@ -49,7 +49,10 @@ const regions = new Set<string>();
 function readNames(): ReadonlyMap<string, string> {
   const found = new Map<string, string>();
   const letters = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
-  const codes = letters.flatMap((a) => letters.map((b) => a + b));
+  // A code that is out of use has the name of what has taken its place: DD that of DE.
+  const codes = letters
+    .flatMap((a) => letters.map((b) => a + b))
+    .filter((code) => new Intl.Locale(`und-${code}`).region === code);
   for (const locale of LOCALES) {
     const list = new Intl.DisplayNames(locale, { type: 'region', fallback: 'none' });
     for (const code of codes) {

@@ -23,7 +23,11 @@ export function findEastAsianAddresses(lines: readonly TextLine[], taken: readon
     const end = tailEnd(tail);
     put(marks, line, match, ['postcode', 'before', 'region', 'town']);
     const streetAt = line.start + match.index + match[0].length - tail.length;
-    if (end > 0) marks.push({ start: streetAt, end: streetAt + end, field: 'street' });
+    const house = /\s+(\S*(?:ビル|館|棟|タワー|マンション|大厦)\S*)$/u.exec(tail.slice(0, end));
+    const streetEnd = house ? house.index : end;
+    if (streetEnd > 0) marks.push({ start: streetAt, end: streetAt + streetEnd, field: 'street' });
+    if (house)
+      marks.push({ start: streetAt + end - (house[1] ?? '').length, end: streetAt + end, field: 'building' });
     const next = lines[at + 1];
     if (next && /^[\p{L}\d・ー]*(?:ビル|館|棟|階|号室|大厦|楼|室)[\p{L}\d ]*$/u.test(next.text))
       marks.push({ start: next.start, end: next.end, field: 'building' });

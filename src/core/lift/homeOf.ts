@@ -2,7 +2,7 @@ import { parsePhone } from '../phone';
 import { countryOf, isSupportedRegion } from './countries';
 import { countryByLanguage } from './languages';
 import type { LiftMark } from './marks';
-import { PREFIX_COUNTRIES } from './postcodes';
+import { countryOfTownLine, PREFIX_COUNTRIES } from './postcodes';
 import type { TextLine } from './textLines';
 
 /** Ends of domains that are used far from the country whose they are. */
@@ -34,6 +34,7 @@ export function homeOf(
   if (end !== undefined) return end.toLowerCase() === 'uk' ? 'GB' : end.toUpperCase();
   return (
     byWriting(plain) ??
+    byTownLine(lines) ??
     countryByLanguage(lines.map(({ text }) => text).join('\n'), country) ??
     country ??
     (/\b\d{3} \d{2} \p{Lu}\p{Ll}/u.test(plain) ? 'SE' : undefined)
@@ -55,15 +56,15 @@ function byWriting(plain: string): string | undefined {
     return 'JP';
   if (/電話|携帯|株式|会社/.test(plain)) return 'JP';
   if (/\p{Script=Han}{2}/u.test(plain)) return 'CN';
-  if (/\b[A-Z]{1,2}\d[A-Z\d]? \d[A-Z]{2}\b/.test(plain)) return 'GB';
-  if (/\b\d{4} [A-Z]{2} \p{Lu}\p{Ll}/u.test(plain)) return 'NL';
-  if (/\b\d{2}-\d{3} \p{Lu}\p{Ll}/u.test(plain)) return 'PL';
-  if (/\b\d{4}-\d{3} \p{Lu}\p{Ll}/u.test(plain)) return 'PT';
-  if (
-    /,? (?:A[KLRZ]|C[AOT]|FL|GA|I[ADLN]|M[ADEINOST]|N[CDEHJMVY]|O[HKR]|PA|T[NX]|V[AT]|W[AIVY]) \d{5}\b/.test(
-      plain,
-    )
-  )
-    return 'US';
+  return undefined;
+}
+
+/** A town with its postcode in a form that one country alone has. */
+function byTownLine(lines: readonly TextLine[]): string | undefined {
+  for (const { text, segments } of lines)
+    for (const piece of [text, ...segments.map((one) => one.text)]) {
+      const country = countryOfTownLine(piece);
+      if (country !== undefined) return country;
+    }
   return undefined;
 }

@@ -5,7 +5,7 @@ const LANGUAGES: readonly { readonly words: ReadonlySet<string>; readonly countr
   of(
     'DE AT CH LI LU',
     `und der die das mit fur von grusse grussen grusse gmbh ev strasse platz leiter leiterin abteilung telefon handy mobil
-     durchwahl geschaftsfuhrer geschaftsfuhrerin anschrift postfach herr frau universitat stadt verein haus uhr privat
+     durchwahl geschaftsfuhrer geschaftsfuhrerin anschrift postfach herr frau universitat stadt verein haus uhr privat sprechzeiten praxis arzt montag dienstag mittwoch donnerstag freitag
      impressum kontakt vertreten reservierung redakteurin redakteur gesellschaft stiftung`,
   ),
   of(
@@ -60,7 +60,7 @@ const ENOUGH = 2;
 export function countryByLanguage(text: string, reader: string | undefined): string | undefined {
   const words = foldText(text).match(/\p{L}+/gu) ?? [];
   const endings = [
-    [/(?:strasse|str|gasse|platz|werkstatt)$/, 0],
+    [/(?:strasse|str|gasse|platz|werkstatt|weg|praxis)$/, 0],
     [/(?:straat|gracht|kade|plein)$/, 4],
     [/(?:gatan|vagen|forvaltningen)$/, 7],
   ] as const;

@@ -15,7 +15,11 @@ const LOWER_PARTS =
  */
 export function nameScore(text: string, locals: readonly string[]): number {
   if (HAN_NAME.test(text) || KANA_NAME.test(text)) return eastAsianScore(text);
-  const bare = text.replace(/\([^)]*\)/g, '').trim();
+  // A nickname stands in brackets or in quotes.
+  const bare = text
+    .replace(/\([^)]*\)|["“„«][^"”“»]+["”“»]/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
   if (/[\d@&/\\:!?"]/.test(bare) || bare.length > 60) return -5;
   const parts = parseName(bare)?.components ?? [];
   const proper = parts.filter(

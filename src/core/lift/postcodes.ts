@@ -10,6 +10,9 @@ export interface TownForm {
 
 const TOWN = String.raw`(?<town>\p{Lu}[\p{L}.'’\-]*(?:[ /](?:\(?[\p{L}.'’\-]+\)?|\d{1,2}(?=$|\s*$)))*)`;
 const US = String.raw`A[KLRZ]|C[AOT]|D[CE]|FL|GA|HI|I[ADLN]|K[SY]|LA|M[ADEINOST]|N[CDEHJMVY]|O[HKR]|P[AR]|RI|S[CD]|T[NX]|UT|V[AT]|W[AIVY]`;
+/** States by their names, as they are written out. */
+const STATES =
+  'Alabama|Alaska|Arizona|Arkansas|California|Colorado|Connecticut|Delaware|Florida|Georgia|Hawaii|Idaho|Illinois|Indiana|Iowa|Kansas|Kentucky|Louisiana|Maine|Maryland|Massachusetts|Michigan|Minnesota|Mississippi|Missouri|Montana|Nebraska|Nevada|New Hampshire|New Jersey|New Mexico|New York|North Carolina|North Dakota|Ohio|Oklahoma|Oregon|Pennsylvania|Rhode Island|South Carolina|South Dakota|Tennessee|Texas|Utah|Vermont|Virginia|Washington|West Virginia|Wisconsin|Wyoming';
 const CA = 'AB|BC|MB|NB|NL|NS|NT|NU|ON|PE|QC|SK|YT';
 const AU = 'NSW|VIC|QLD|SA|WA|TAS|ACT|NT';
 const GB = String.raw`(?<postcode>[A-Z]{1,2}\d[A-Z\d]? ?\d[A-Z]{2})`;
@@ -25,11 +28,18 @@ export const TOWN_FORMS: readonly TownForm[] = [
   { form: form(`${TOWN}[ ]+${GB}`), countries: ['GB'] },
   { form: form(GB), countries: ['GB'] },
   {
+    form: form(
+      String.raw`(?<town>\p{Lu}[\p{L}.'’ -]*?)[ ]+\((?<region>[\p{L} -]+)\)[ ]+(?<postcode>[A-Z]\d[A-Z] ?\d[A-Z]\d)`,
+    ),
+    countries: ['CA'],
+  },
+  { form: form(String.raw`(?<postcode>[A-Z]\d{4}(?:[A-Z]{3})?)[ ]+${TOWN}`), countries: ['AR'] },
+  {
     form: form(String.raw`(?:${TOWN}[ ]+)?(?<region>${CA})[ ]+(?<postcode>[A-Z]\d[A-Z] ?\d[A-Z]\d)`),
     countries: ['CA'],
   },
   {
-    form: form(String.raw`(?:${TOWN}[ ]+)?(?<region>${US})\.?[ ]+(?<postcode>\d{5}(?:-\d{4})?)`),
+    form: form(String.raw`(?:${TOWN}[ ]+)?(?<region>${US}|${STATES})\.?[ ]+(?<postcode>\d{5}(?:-\d{4})?)`),
     countries: ['US'],
   },
   { form: form(String.raw`(?:${TOWN}[ ]+)?(?<region>${AU})[ ]+(?<postcode>\d{4})`), countries: ['AU'] },
@@ -119,3 +129,9 @@ export const POSTCODE_FIGURES: Readonly<Record<string, number>> = {
     CY: 4,
   },
 };
+
+/** The country of which a text is a town line; undefined for a form that several countries share. */
+export function countryOfTownLine(text: string): string | undefined {
+  const found = TOWN_FORMS.find(({ form: one, isLoose }) => !isLoose && one.test(text));
+  return found?.countries?.length === 1 ? found.countries[0] : undefined;
+}

@@ -114,6 +114,11 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
   ];
   const at = POST_AT.exec(piece.text);
   if (at && POST.test(piece.text.slice(0, at.index))) return cut(at.index, at[0].length);
+  const bracket = /^(.+?)\s*\(([^()]+)\)$/.exec(piece.text);
+  if (bracket && POST.test(bracket[2] ?? '') && !POST.test(bracket[1] ?? '')) {
+    const [inside, outside] = cut(piece.text.indexOf('('), 1).toReversed();
+    if (inside && outside) return [outside, trimmed(text, inside.start, inside.end - 1)];
+  }
   const space = piece.text.indexOf(' ');
   if (space < 0) return [piece];
   if (/^\p{Script=Han}+ +[\p{L}ー]+(?: [\p{L}ー]+)?$/u.test(piece.text)) {
