@@ -129,7 +129,9 @@ function streetBefore(
   }
   const run = weakRun(rest, line, marks[marks.length - 1]?.start ?? segment.start);
   const first = run.findIndex((one) => isStreetLike(one));
-  if (first >= 0) return [...marks, ...streetMarks(run.slice(first))];
+  // "The Vicarage, Church Road": a house by its name before its street.
+  const from = first > 0 && BUILDING.test(run[first - 1]?.text ?? '') ? first - 1 : first;
+  if (first >= 0) return [...marks, ...streetMarks(run.slice(from))];
   if (run.length > 0 && ADDRESS_LABEL.test(line.text)) return [...marks, ...streetMarks(run)];
   const above = rest.length > 0 && marks.length === 0 ? [] : streetAbove(lines, at, isFree);
   const isSure = hasTown && town.some(({ field, end, start }) => field === 'postcode' && end - start >= 4);

@@ -4,6 +4,9 @@ import type { TextLine } from './textLines';
 /** Prefecture, city or ward, and the rest: Japan's addresses go from the large to the small. */
 const JAPAN =
   /(?:〒\s*)?(?:(?<postcode>\d{3}-\d{4})\s*)?(?<region>東京都|北海道|(?:京都|大阪)府|\p{Script=Han}{2,3}県)\s*(?<town>\p{Script=Han}{1,5}?郡\p{Script=Han}{1,5}?[町村]|[\p{Script=Han}\p{Script=Katakana}\p{Script=Hiragana}]{1,6}?市(?:\p{Script=Han}{1,3}?区)?|\p{Script=Han}{1,4}?区)?\s*(?<street>.*)/u;
+/** A large city is written without its prefecture; the postcode then says that it is Japan's. */
+const JAPAN_CITY =
+  /〒?\s*(?<postcode>\d{3}-\d{4})\s*(?<town>\p{Script=Han}{1,5}?市(?:\p{Script=Han}{1,3}?区)?|\p{Script=Han}{1,4}?区)\s*(?<street>.*)/u;
 const JAPAN_CODE = /^〒?\s*(?<postcode>\d{3}-\d{4})$/u;
 /** Province, city, district, and the rest: China's. */
 const CHINA =
@@ -17,7 +20,9 @@ export function findEastAsianAddresses(lines: readonly TextLine[], taken: readon
     const isFree = !taken.some((mark) => mark.start < line.end && line.start < mark.end);
     const code = CHINA_CODE.exec(line.text) ?? JAPAN_CODE.exec(line.text);
     if (code) put(marks, line, code, ['postcode']);
-    const match = isFree ? (JAPAN.exec(line.text) ?? CHINA.exec(line.text)) : undefined;
+    const match = isFree
+      ? (JAPAN.exec(line.text) ?? JAPAN_CITY.exec(line.text) ?? CHINA.exec(line.text))
+      : undefined;
     if (!match?.groups) continue;
     const tail = match.groups['street'] ?? '';
     const end = tailEnd(tail);

@@ -1,4 +1,5 @@
 import { foldText } from '../text';
+import { isGivenName } from './givenNames';
 import { IMPRINT } from './mailWords';
 import type { LiftField, LiftMark } from './marks';
 import { nameScore } from './nameScore';
@@ -28,7 +29,7 @@ export function findWho(lines: readonly TextLine[], taken: readonly LiftMark[], 
   const isImprint = IMPRINT.test(hints.text);
   if (!has('name')) {
     const best = scored.toSorted((a, b) => b.name - a.name)[0];
-    const needed = isImprint ? 6 : 3;
+    const needed = isImprint ? 6 : best && isSupported(best.candidate, scored, hints) ? 3 : 4;
     if (best && best.name >= needed) marks.push(nameMark(best.candidate));
   }
   const free = scored.filter(
@@ -49,6 +50,12 @@ export function findWho(lines: readonly TextLine[], taken: readonly LiftMark[], 
       ),
     );
   return marks;
+}
+
+/** Whether more than its two capital words speaks for a name: where it stands, or that the firm is another line. */
+function isSupported({ text }: WhoCandidate, all: readonly Scored[], { isSignature }: WhoHints): boolean {
+  const hasHouse = all.some(({ candidate, house }) => candidate.text !== text && house >= 2.5);
+  return isSignature || hasHouse || text.split(/\s+/).some(isGivenName);
 }
 
 function overlaps(segment: Segment, marks: readonly LiftMark[]): boolean {

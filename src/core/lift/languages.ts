@@ -11,7 +11,8 @@ const LANGUAGES: readonly { readonly words: ReadonlySet<string>; readonly countr
   of(
     'FR BE CH LU MC CA',
     `et le la les des du rue tel portable cordialement directeur directrice responsable societe sarl sas avenue bonjour
-     bien vous telephone telecopie siret place mentions legales charge chargee theatre cabinet service quai association`,
+     bien vous telephone telecopie siret place mentions legales charge chargee theatre cabinet service quai association boulevard bonne journee
+     agence chef projet bis ecole centre maison compagnie orchestre salutations chemin`,
   ),
   of(
     'ES MX AR CL CO PE UY VE EC',
@@ -67,7 +68,7 @@ export function countryByLanguage(text: string, reader: string | undefined): str
   const scores = LANGUAGES.map(
     (language, i) =>
       new Set(words.filter((word) => language.words.has(word))).size +
-      (endings.some(([ending, at]) => at === i && words.some((word) => ending.test(word))) ? 1 : 0),
+      (endings.some(([ending, at]) => at === i && words.some((word) => ending.test(word))) ? ENOUGH : 0),
   );
   const best = Math.max(...scores);
   const found = LANGUAGES[scores.indexOf(best)];

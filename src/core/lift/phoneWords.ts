@@ -9,7 +9,7 @@ const WORDS: Readonly<Record<PhoneWord, string>> = {
   voice: `tel telephone phone ph p t fon telefon telefono telefoon telefone tlf tlph ring direct direkt dw durchwahl
     zentrale festnetz ligne directe standard fixe fijo centralita fisso stacjonarny centrala vaxel direkttelefon call
     vast fixo line landline switchboard tfn telnr telefonnr telefoonnummer 电话 電話 電話番号 直通 代表 座机 总机 办公电话 话机 tele`,
-  mobile: `mobile mob mobil mobiel mobieltje handy cell cellphone cellular cellulare cel celular movil portable port gsm kom
+  mobile: `mobile mob mobil mobiel mobieltje handy cell cellphone cellular cellulare cel celular movil mov portable port gsm kom
     komorka komorkowy telemovel tlm natel m c mobilnr mobiltelefon cellul 携帯 携帯電話 手机 移动电话 行動電話 手机号码 手机号`,
   fax: `fax f facsimile telefax telecopie telecopieur telefaks faks telecopiadora fx ファックス ファクス 传真 傳真 fax番号`,
   private: `home private privat prive domicile personal personnel personale casa thuis huis dom domowy hem hemma particular

@@ -5,7 +5,7 @@ import { nameScore } from './nameScore';
 import { phoneWord } from './phoneWords';
 import { isProse } from './readableLines';
 import { type Segment, type TextLine, trimmed } from './textLines';
-import { DEPARTMENT, LEGAL_FORM, POST, POST_AT } from './whoWords';
+import { DEPARTMENT, HOUSE, LEGAL_FORM, POST, POST_AT } from './whoWords';
 
 /** A stretch that may be a name, a post, a department or an organisation. */
 export interface WhoCandidate extends Segment {
@@ -121,6 +121,13 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
   }
   const space = piece.text.indexOf(' ');
   if (space < 0) return [piece];
+  const words = [...piece.text.matchAll(/\S+/g)];
+  // "みなとホール 事業課 主任": a house, a department and a post.
+  const isEach = words.every(({ 0: word }) => HOUSE.test(word) || DEPARTMENT.test(word) || POST.test(word));
+  if (words.length > 2 && /\p{Script=Han}/u.test(piece.text) && isEach)
+    return words.map(({ 0: word, index }) => ({
+      ...{ start: piece.start + index, end: piece.start + index + word.length, text: word },
+    }));
   if (/^\p{Script=Han}+ +[\p{L}ー]+(?: [\p{L}ー]+)?$/u.test(piece.text)) {
     const [first = ''] = piece.text.split(' ');
     const second = piece.text.slice(space).trim();
