@@ -129,6 +129,17 @@ test('law: every entry of every card is in the result by its meaning, and the re
   );
 });
 
+test('of two writings of an address the one whose parts say something is kept', () => {
+  const address = (kind: string, value: string, full: string): Card => ({
+    ...newCard(kind, '2026-01-01T00:00:00Z'),
+    addresses: { a1: { components: [{ kind, value }], full } },
+  });
+  const merged = mergeCards([address('separator', ', ', '5 Quay'), address('name', '5 Quay', '       !')]);
+  expect(Object.values(merged.addresses ?? {}).map(({ components }) => components)).toEqual([
+    [{ kind: 'name', value: '5 Quay' }],
+  ]);
+});
+
 test('law: merging with a copy of itself adds nothing but the trace', () => {
   fc.assert(
     fc.property(arbitraryCard, (one) => {

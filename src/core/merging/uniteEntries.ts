@@ -1,4 +1,5 @@
 import { type Collection, ID_PREFIXES, nextId } from '../card';
+import { isObject } from '../json';
 import { type Entry, meaningOf, type United } from './sameEntry';
 
 /** Entries of both, and what the other's ids have become. */
@@ -54,9 +55,14 @@ function uniteEntry(mine: Entry, theirs: Entry): Entry {
   for (const key of ['contexts', 'features', 'units', 'components'] as const) {
     const [a, b] = [mine[key], theirs[key]];
     if (isFlags(a) && isFlags(b)) united[key] = { ...b, ...a };
-    else if (Array.isArray(a) && Array.isArray(b)) united[key] = b.length > a.length ? b : a;
+    else if (Array.isArray(a) && Array.isArray(b)) united[key] = partsOf(b) > partsOf(a) ? b : a;
   }
   return united;
+}
+
+/** How many parts say something: separators only stand between them. */
+function partsOf(parts: readonly unknown[]): number {
+  return parts.filter((part) => !(isObject(part) && part['kind'] === 'separator')).length;
 }
 
 function isBetter(text: string, than: string): boolean {
