@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 import express from 'express';
+import { createDAVClient } from 'tsdav';
 
 import { type Card, newCard, parseName } from '@/core/card';
 
@@ -143,6 +144,30 @@ test('a client that knows the host only finds its cards (RFC 6764 §5, RFC 5397,
     { Depth: '1' },
   );
   expect(books.text).toMatch(new RegExp(`${book(phone)}</d:href>.*<c:addressbook/>`));
+});
+
+// The client library that is widely used, as a program of somebody else's: tsdav.
+test('tsdav finds the cards, and makes, changes and deletes one', async () => {
+  await put(ADA, BO);
+  const { user: username, password } = await device();
+  const client = await createDAVClient({
+    ...{ serverUrl: base, credentials: { username, password } },
+    ...{ authMethod: 'Basic', defaultAccountType: 'carddav' },
+  });
+  const [addressBook] = await client.fetchAddressBooks();
+  if (!addressBook) throw new Error('no address book was found');
+  expect(await client.fetchVCards({ addressBook })).toHaveLength(2);
+  const vCardString = vcard('z-1', 'FN:Zora Quast', 'N:Quast;Zora;;;');
+  expect((await client.createVCard({ addressBook, filename: 'z.vcf', vCardString })).status).toBe(201);
+  const find = async () =>
+    (await client.fetchVCards({ addressBook })).find(({ url }) => url.endsWith('/z.vcf'));
+  const made = await find();
+  const data = String(made?.data).replaceAll('Quast', 'Lind');
+  expect((await client.updateVCard({ vCard: { url: '', ...made, data } })).status).toBe(204);
+  const changed = await find();
+  expect(changed?.data).toContain('N:Lind;Zora');
+  expect((await client.deleteVCard({ vCard: { url: '', ...changed } })).status).toBe(204);
+  expect(await find()).toBeUndefined();
 });
 
 test('a sync tells all at first, then what has come, changed and gone, and nothing when there is nothing (RFC 6578 §3)', async () => {
