@@ -31,7 +31,7 @@ async function measureSync(): Promise<object> {
   });
   const { user, password } = await addDevice(db, { name: 'bench', direction: 'both' }, NOW);
   const app = express();
-  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW, newUid: () => 'urn:uuid:0' }));
+  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW }));
   const server = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/dav/books/${user}/cards/`;

@@ -1,7 +1,6 @@
-import { readFileSync } from 'node:fs';
-
 import { findFormat, type ReadResult } from '@/core/formats';
 
+import { readBytes } from './readBytes';
 import { UnusableInput } from './unusableInput';
 
 /** Reads a file of cards of any known format. @throws UnusableInput where it can't be read or is of no known format */
@@ -11,12 +10,4 @@ export function readCardFile(path: string | undefined): ReadResult {
   const format = findFormat(bytes);
   if (!format) throw new UnusableInput(`${path}: no cards were found in it`);
   return format.read(bytes);
-}
-
-function readBytes(path: string): Uint8Array {
-  try {
-    return new Uint8Array(readFileSync(path));
-  } catch (error) {
-    throw new UnusableInput(`${path}: ${error instanceof Error ? error.message : 'can’t be read'}`);
-  }
 }

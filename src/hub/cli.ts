@@ -1,6 +1,8 @@
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 
+import { shownAs } from '@/core/card';
+
 import {
   addDevice,
   type Device,
@@ -9,7 +11,9 @@ import {
   pauseDevice,
   removeDevice,
 } from './passports/passports';
+import { allCards } from './store/cards';
 import { backUpStore, type HubDb, openStore } from './store/openStore';
+import { utcNow } from './utcNow';
 
 const USAGE =
   'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | log | backup FILE';
@@ -87,11 +91,10 @@ async function device(db: HubDb, [act, name]: readonly string[], flags: Flags): 
 
 /** The uid of a list by its name. */
 async function listUid(db: HubDb, name: string): Promise<string> {
-  const rows = await db.selectFrom('cards').select(['uid', 'card']).execute();
-  for (const { uid, card } of rows) {
-    const { kind, name: own } = JSON.parse(card) as { kind?: string; name?: { full?: string } };
-    if (kind === 'group' && own?.full?.toLowerCase() === name.toLowerCase()) return uid;
-  }
+  const list = (await allCards(db)).find(
+    (card) => card.kind === 'group' && shownAs(card).toLowerCase() === name.toLowerCase(),
+  );
+  if (list) return list.uid;
   throw new Unusable(`there is no list called ${name}`);
 }
 
@@ -106,10 +109,6 @@ async function log(db: HubDb): Promise<unknown> {
     .select(['changes.seq', 'changes.at', 'changes.uid', 'changes.says', 'devices.name as device'])
     .orderBy('changes.seq')
     .execute();
-}
-
-function utcNow(): string {
-  return `${new Date().toISOString().slice(0, 19)}Z`;
 }
 
 main(process.argv.slice(2)).catch((error: unknown) => {

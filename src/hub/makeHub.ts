@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
@@ -12,6 +11,7 @@ import { demoApi } from './api/demoApi';
 import { placesApi } from './api/placesApi';
 import { davRouter, wellKnown } from './dav/davRouter';
 import type { HubDb } from './store/openStore';
+import { utcNow } from './utcNow';
 
 /** How the hub is started. */
 export interface HubOptions {
@@ -46,7 +46,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db }: HubOptions): Express
   }
   if (db) {
     hub.all('/.well-known/carddav', wellKnown);
-    hub.use('/dav', davRouter({ db, country: COUNTRY, utcNow, newUid: () => `urn:uuid:${randomUUID()}` }));
+    hub.use('/dav', davRouter({ db, country: COUNTRY, utcNow }));
   }
   hub.use('/api/places', placesApi());
   hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));
@@ -60,10 +60,6 @@ export function makeHub({ webRoot, demoDay, dataRoot, db }: HubOptions): Express
   );
   hub.use(answerFault);
   return hub;
-}
-
-function utcNow(): string {
-  return `${new Date().toISOString().slice(0, 19)}Z`;
 }
 
 /** Files that never change under their name; where the build has laid a Brotli twin beside one, the twin is sent. */

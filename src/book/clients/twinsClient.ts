@@ -70,7 +70,7 @@ export class TwinsWorker implements TwinsClient {
     this.ending = setTimeout(() => this.end(), IDLE_MS);
     if (!this.remote) {
       // Metro bundles a worker only where it is started as it stands here.
-      this.worker = new Worker(new URL('../workers/twins', import.meta.url));
+      this.worker = new Worker(new URL('../workers/duplicates', import.meta.url));
       this.remote = wrap<TwinsApi>(this.worker);
     }
     return this.remote;

@@ -6,8 +6,10 @@ import { FaultFinder, type FaultOptions } from '@/core/faults';
 import type { Fault } from '@/core/mending';
 import { type MergeChoices, mergeGroups } from '@/core/merging';
 
+import { makeTwins, type TwinsApi } from './makeTwins';
+
 /** What the page may ask of the worker that finds duplicates. */
-export interface DuplicatesApi {
+export interface DuplicatesApi extends TwinsApi {
   /** Takes cards on, some at a time, so that the page is never held up by a whole book at once. */
   put(cards: readonly Card[], options: FaultOptions): void;
   /** What is wrong with the cards that were taken on. */
@@ -23,6 +25,7 @@ const faults: Fault[] = [];
 let finder: FaultFinder | undefined;
 
 const api: DuplicatesApi = {
+  ...makeTwins(),
   put: (cards, options) => {
     finder ??= new FaultFinder(options);
     for (const card of cards) {

@@ -1,14 +1,23 @@
 import type { Card, Uid } from '@/core/card';
 import { type Cluster, duplicateFacts, TwinIndex } from '@/core/duplicates';
 import { FaultFinder, type FaultOptions } from '@/core/faults';
-import { cardFromMarks, correctMarks, findMarks, type LiftCorrection, type LiftMark } from '@/core/lift';
+import {
+  cardFromMarks,
+  correctMarks,
+  findMarks,
+  type LiftCorrection,
+  type TextPiece,
+  textPieces,
+} from '@/core/lift';
 import type { Fault } from '@/core/mending';
 import { mergeCards } from '@/core/merging';
 
-/** A card read out of a text, where in the text its values stand, and whom of the book it looks like. */
+/** A card read out of a text, what of the text it was read from, and whom of the book it looks like. */
 export interface LiftedNow {
   readonly card: Card;
-  readonly marks: readonly LiftMark[];
+  /** The lines of the text in the pieces that can be pressed. */
+  readonly lines: readonly (readonly TextPiece[])[];
+  readonly hasMarks: boolean;
   readonly twins: readonly Cluster[];
 }
 
@@ -54,7 +63,12 @@ export function makeTwins(): TwinsApi {
       let marks = findMarks(text, options);
       for (const correction of corrections) marks = correctMarks(text, marks, correction);
       const card = cardFromMarks(text, marks, empty, options);
-      return { card, marks, twins: index.twinsOf(duplicateFacts(card)) };
+      return {
+        card,
+        lines: textPieces(text, marks),
+        hasMarks: marks.length > 0,
+        twins: index.twinsOf(duplicateFacts(card)),
+      };
     },
     unite: (mine, theirs, country) => mergeCards([mine, theirs], { country }),
   };

@@ -1,10 +1,10 @@
-import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 
 import { type Card, newCard } from '@/core/card';
 import { liftCard } from '@/core/lift';
 import { decodeText, hashText } from '@/core/text';
 
+import { readBytes } from '../readBytes';
 import { UnusableInput } from '../unusableInput';
 
 /** `from-text IN.txt [--country GB]`: a card read out of a text; its uid is the same for the same text. */
@@ -15,7 +15,7 @@ export function fromText(args: readonly string[]): Card {
   const country = values.country?.toUpperCase();
   if (country !== undefined && !/^[A-Z]{2}$/.test(country))
     throw new UnusableInput(`--country takes two letters (ISO 3166-1), not "${values.country}"`);
-  const { text } = decodeText(readOctets(input));
+  const { text } = decodeText(readBytes(input));
   return liftCard(
     text,
     newCard(`lifted-${hashText(text)}`, new Date().toISOString()),
@@ -28,13 +28,5 @@ function readArgs(args: readonly string[]) {
     return parseArgs({ args: [...args], allowPositionals: true, options: { country: { type: 'string' } } });
   } catch (error) {
     throw new UnusableInput(error instanceof Error ? error.message : String(error));
-  }
-}
-
-function readOctets(path: string): Uint8Array {
-  try {
-    return readFileSync(path);
-  } catch {
-    throw new UnusableInput(`${path}: can't be read`);
   }
 }

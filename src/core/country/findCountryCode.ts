@@ -1,8 +1,4 @@
-/** ISO 3166-1 alpha-2, all 676 pairs of letters: Intl knows which of them are countries. */
-const PAIRS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ']
-  .flatMap((a) => [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((b) => a + b))
-  // A code that is out of use has the name of what has taken its place: DD that of DE.
-  .filter((code) => new Intl.Locale(`und-${code}`).region === code);
+import { countryCodes } from './countryCodes';
 
 /**
  * The code of a country by its name in a locale or in English, or by the code itself (CLDR, through Intl).
@@ -17,7 +13,7 @@ export function findCountryCode(name: string, locale = 'en'): string | undefined
   const names = [...new Set([locale, 'en'])].map(
     (one) => new Intl.DisplayNames(one, { type: 'region', fallback: 'none' }),
   );
-  return PAIRS.find(
+  return countryCodes().find(
     (code) => code.toLowerCase() === wanted || names.some((list) => list.of(code)?.toLowerCase() === wanted),
   );
 }

@@ -1,9 +1,7 @@
-import { inOrder, type LiftField, type LiftMark } from './marks';
+import { inOrder, type LiftField, type LiftMark, overlaps, type Stretch } from './marks';
 
 /** What somebody says a stretch of the text is. */
-export interface LiftCorrection {
-  readonly start: number;
-  readonly end: number;
+export interface LiftCorrection extends Stretch {
   /** undefined: nothing of the card. */
   readonly field: LiftField | undefined;
 }
@@ -50,8 +48,8 @@ function without(mark: LiftMark, start: number, end: number): LiftMark[] {
   return [left, right].filter((piece) => piece.end > piece.start);
 }
 
-function touches(text: string, mark: LiftMark, { start, end }: LiftCorrection): boolean {
-  if (mark.start < end && start < mark.end) return true;
+function touches(text: string, mark: LiftMark, { start, end }: Stretch): boolean {
+  if (overlaps(mark, { start, end })) return true;
   const between = mark.end <= start ? text.slice(mark.end, start) : text.slice(end, mark.start);
   return /^[ \t]*$/.test(between);
 }

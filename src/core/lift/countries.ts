@@ -1,3 +1,4 @@
+import { countryCodes } from '../country';
 import { foldText } from '../text';
 
 /** The languages in which countries are recognised: those the rules know, and those of many countries' own names. */
@@ -48,14 +49,9 @@ const regions = new Set<string>();
 
 function readNames(): ReadonlyMap<string, string> {
   const found = new Map<string, string>();
-  const letters = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
-  // A code that is out of use has the name of what has taken its place: DD that of DE.
-  const codes = letters
-    .flatMap((a) => letters.map((b) => a + b))
-    .filter((code) => new Intl.Locale(`und-${code}`).region === code);
   for (const locale of LOCALES) {
     const list = new Intl.DisplayNames(locale, { type: 'region', fallback: 'none' });
-    for (const code of codes) {
+    for (const code of countryCodes()) {
       const name = list.of(code);
       if (name === undefined || ['EU', 'EZ', 'UN', 'XA', 'XB', 'ZZ', 'QO'].includes(code)) continue;
       regions.add(code);

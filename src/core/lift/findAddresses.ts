@@ -2,7 +2,7 @@ import { ADDRESS_LABEL, BUILDING, POST_BOX, STREET } from './addressWords';
 import { countryOf } from './countries';
 import { findEastAsianAddresses } from './findEastAsianAddresses';
 import { REGISTRY } from './mailWords';
-import type { LiftMark } from './marks';
+import { type LiftMark, overlapsAny } from './marks';
 import { TOWN_FORMS } from './postcodes';
 import type { Segment, TextLine } from './textLines';
 
@@ -20,8 +20,7 @@ export function findAddresses(
 ): LiftMark[] {
   const eastAsian = findEastAsianAddresses(lines, taken);
   const marks: LiftMark[] = [...eastAsian];
-  const isFree = ({ start, end }: Segment) =>
-    ![...taken, ...marks].some((mark) => mark.start < end && start < mark.end);
+  const isFree = (segment: Segment) => !overlapsAny(segment, taken) && !overlapsAny(segment, marks);
   for (const [at, line] of lines.entries())
     for (const segment of REGISTERED.test(line.text) ? [] : freeSegments(line, isFree)) {
       const town = isFree(segment) ? townOf(segment, country) : undefined;

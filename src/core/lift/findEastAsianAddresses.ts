@@ -1,4 +1,4 @@
-import type { LiftMark } from './marks';
+import { type LiftMark, overlapsAny } from './marks';
 import type { TextLine } from './textLines';
 
 /** Prefecture, city or ward, and the rest: Japan's addresses go from the large to the small. */
@@ -17,7 +17,7 @@ const CHINA_CODE = /(?:(?:邮编|邮政编码|郵遞區號|P\.?C\.?)\s*:?\s*|号
 export function findEastAsianAddresses(lines: readonly TextLine[], taken: readonly LiftMark[]): LiftMark[] {
   const marks: LiftMark[] = [];
   for (const [at, line] of lines.entries()) {
-    const isFree = !taken.some((mark) => mark.start < line.end && line.start < mark.end);
+    const isFree = !overlapsAny(line, taken);
     const code = CHINA_CODE.exec(line.text) ?? JAPAN_CODE.exec(line.text);
     if (code) put(marks, line, code, ['postcode']);
     const match = isFree

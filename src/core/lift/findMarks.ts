@@ -73,7 +73,7 @@ function senderMarks(sender: Segment, own: readonly LiftMark[], plain: string): 
   ];
 }
 
-/** Domains that many people have addresses at say nothing of a firm; which ones do is told by their being on lists. */
+/** Words of addresses that names and firms are known again by. */
 function wordsOfReach(plain: string, marks: readonly LiftMark[]): { locals: string[]; domains: string[] } {
   const locals: string[] = [];
   const domains: string[] = [];

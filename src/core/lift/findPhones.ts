@@ -1,7 +1,7 @@
 import { parsePhone } from '../phone';
 import { foldText } from '../text';
 import { REGISTRY } from './mailWords';
-import type { LiftMark } from './marks';
+import { type LiftMark, overlapsAny, type Stretch } from './marks';
 import { type PhoneWord, phoneWord } from './phoneWords';
 import type { TextLine } from './textLines';
 
@@ -32,7 +32,7 @@ export function findPhones(
     const found = phonesOf(line, taken, country, above);
     marks.push(...found);
     // A label alone on its line belongs to the number below it.
-    above = found.length === 0 && line.text.length < 30 ? wordsOfLabel(line.text).kinds : [];
+    above = found.length === 0 && line.text.length < 30 ? wordsOfLabel(line.text) : [];
   }
   return marks;
 }
@@ -47,13 +47,13 @@ function phonesOf(
   let from = line.start;
   let last: readonly PhoneWord[] = above;
   for (const { start, end } of candidatesIn(line)) {
-    if (start < from || taken.some((mark) => mark.start < end && start < mark.end)) continue;
+    if (start < from || overlapsAny({ start, end }, taken)) continue;
     const before = labelText(line, taken, from, start);
     const label = wordsOfLabel(before);
     const behind = /^\s*(?:\(([^)\d]{2,30})\)|(?:- )?(\p{L}{1,12})\s*(?:$|[|•·,;]))/u.exec(
       line.text.slice(end - line.start),
     );
-    const kinds = [...label.kinds, ...(behind ? wordsOfLabel(behind[1] ?? behind[2] ?? '').kinds : [])];
+    const kinds = [...label, ...(behind ? wordsOfLabel(behind[1] ?? behind[2] ?? '') : [])];
     const usual = kinds.length > 0 || (before.trim() !== '' && !/^[\s|•·,;/]*$/u.test(before)) ? kinds : last;
     const shown = line.text.slice(start - line.start, end - line.start);
     if (!isNumber({ shown, before, line, start, end }, usual.length > 0, country)) continue;
@@ -65,9 +65,9 @@ function phonesOf(
 }
 
 /** Figures that may be a number. A stroke with space around it parts two numbers, or an area's code from the rest. */
-function candidatesIn(line: TextLine): { start: number; end: number }[] {
+function candidatesIn(line: TextLine): Stretch[] {
   return [...line.text.matchAll(CANDIDATE)].flatMap(({ 0: text, index }) => {
-    const pieces: { start: number; end: number }[] = [];
+    const pieces: Stretch[] = [];
     let from = 0;
     for (const stroke of text.matchAll(/ \/ /g)) {
       if (text.slice(from, stroke.index).replace(/\D/g, '').length < MIN_SPLIT_DIGITS) continue;
@@ -78,7 +78,7 @@ function candidatesIn(line: TextLine): { start: number; end: number }[] {
   });
 }
 
-function placeOf(line: TextLine, index: number, text: string): { start: number; end: number } {
+function placeOf(line: TextLine, index: number, text: string): Stretch {
   const lead = text.length - text.trimStart().length;
   const end = line.start + index + text.trimEnd().length;
   const start = line.start + index + lead;
@@ -102,7 +102,7 @@ function labelText(line: TextLine, taken: readonly LiftMark[], from: number, sta
 }
 
 /** What the words of a label say; the ones nearest to the number. */
-function wordsOfLabel(text: string): { kinds: readonly PhoneWord[] } {
+function wordsOfLabel(text: string): PhoneWord[] {
   const words = foldText(
     text
       .replace(/[☎📞✆☏]/gu, ' tel ')
@@ -111,7 +111,7 @@ function wordsOfLabel(text: string): { kinds: readonly PhoneWord[] } {
   )
     .split(/[^\p{L}]+/u)
     .filter(Boolean);
-  return { kinds: words.slice(-3).flatMap((word) => phoneWord(word) ?? []) };
+  return words.slice(-3).flatMap((word) => phoneWord(word) ?? []);
 }
 
 interface Candidate {

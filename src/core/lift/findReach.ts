@@ -1,5 +1,5 @@
 import { isSupportedRegion } from './countries';
-import type { LiftMark } from './marks';
+import { type LiftMark, overlapsAny } from './marks';
 import type { TextLine } from './textLines';
 
 const MAIL =
@@ -25,7 +25,7 @@ export function findReach(lines: readonly TextLine[]): LiftMark[] {
     const marks: LiftMark[] = [];
     const put = (field: LiftMark['field'], start: number, text: string, more: Partial<LiftMark> = {}) => {
       const mark = { start: line.start + start, end: line.start + start + text.length, field, ...more };
-      if (!marks.some((other) => other.start < mark.end && mark.start < other.end)) marks.push(mark);
+      if (!overlapsAny(mark, marks)) marks.push(mark);
     };
     for (const { 0: uri, index } of line.text.matchAll(ADDRESS_URI)) put('account', index, uri);
     for (const { 0: user, index } of line.text.matchAll(FEDERATED))

@@ -1,7 +1,7 @@
 import { foldText } from '../text';
 import { isGivenName } from './givenNames';
 import { IMPRINT } from './mailWords';
-import type { LiftField, LiftMark } from './marks';
+import { type LiftField, type LiftMark, overlapsAny } from './marks';
 import { nameScore } from './nameScore';
 import { isProse, wordCount } from './readableLines';
 import type { Segment, TextLine } from './textLines';
@@ -21,8 +21,7 @@ export interface WhoHints {
 /** Finds the name, the post, the department and the organisation among what no other rule has taken. */
 export function findWho(lines: readonly TextLine[], taken: readonly LiftMark[], hints: WhoHints): LiftMark[] {
   const marks: LiftMark[] = [...findPronouns(lines, taken)];
-  const labelled = findLabelled(lines, taken);
-  marks.push(...labelled);
+  marks.push(...findLabelled(lines, taken));
   const candidates = candidatesOf(lines, [...taken, ...marks], hints.text, hints.locals);
   const has = (field: LiftField) => marks.some((mark) => mark.field === field);
   const scored = candidates.map((candidate) => ({ candidate, ...scoresOf(candidate, candidates, hints) }));
@@ -32,9 +31,7 @@ export function findWho(lines: readonly TextLine[], taken: readonly LiftMark[], 
     const needed = isImprint ? 6 : best && isSupported(best.candidate, scored, hints) ? 3 : 4;
     if (best && best.name >= needed) marks.push(nameMark(best.candidate));
   }
-  const free = scored.filter(
-    ({ candidate }) => !marks.some((m) => m.start < candidate.end && candidate.start < m.end),
-  );
+  const free = scored.filter(({ candidate }) => !overlapsAny(candidate, marks));
   for (const { candidate, post, house } of free) {
     if (DEPARTMENT.test(candidate.text) && !isHouse(candidate.text) && !POST.test(candidate.text)) {
       if (!has('department')) marks.push(markOf(candidate, 'department'));
@@ -45,7 +42,7 @@ export function findWho(lines: readonly TextLine[], taken: readonly LiftMark[], 
   if (!has('organisation'))
     marks.push(
       ...houseOf(
-        free.filter(({ candidate }) => !overlaps(candidate, marks)),
+        free.filter(({ candidate }) => !overlapsAny(candidate, marks)),
         marks,
       ),
     );
@@ -56,10 +53,6 @@ export function findWho(lines: readonly TextLine[], taken: readonly LiftMark[], 
 function isSupported({ text }: WhoCandidate, all: readonly Scored[], { isSignature }: WhoHints): boolean {
   const hasHouse = all.some(({ candidate, house }) => candidate.text !== text && house >= 2.5);
   return isSignature || hasHouse || text.split(/\s+/).some(isGivenName);
-}
-
-function overlaps(segment: Segment, marks: readonly LiftMark[]): boolean {
-  return marks.some((mark) => mark.start < segment.end && segment.start < mark.end);
 }
 
 function markOf({ start, end }: Segment, field: LiftField): LiftMark {
@@ -82,7 +75,7 @@ function findPronouns(lines: readonly TextLine[], taken: readonly LiftMark[]): L
     if (!match || said === undefined || isProse(line.text)) continue;
     const start = line.start + match.index + match[0].indexOf(said);
     const mark: LiftMark = { start, end: start + said.length, field: 'pronouns' };
-    if (!overlaps({ ...mark, text: said }, taken)) return [mark];
+    if (!overlapsAny(mark, taken)) return [mark];
   }
   return [];
 }
@@ -99,7 +92,7 @@ function findLabelled(lines: readonly TextLine[], taken: readonly LiftMark[]): L
         length === 0 ||
         value.text === '' ||
         /[|•·@]/.test(value.text) ||
-        overlaps(value, [...taken, ...marks])
+        overlapsAny(value, [...taken, ...marks])
       )
         continue;
       if (!marks.some((mark) => mark.field === field)) marks.push(markOf(value, field));

@@ -4,8 +4,8 @@
  * Left out: reading text off a picture; comparing with the book (core/duplicates).
  */
 export { cardFromMarks } from './cardFromMarks';
-export { LIFT_FIELDS, type LiftField, type LiftMark, type LiftOptions } from './marks';
+export { type LiftField, type LiftMark, type LiftOptions } from './marks';
 export { correctMarks, type LiftCorrection } from './correctMarks';
 export { findMarks } from './findMarks';
 export { liftCard, type Lifted } from './liftCard';
-export { wordAt } from './wordAt';
+export { type TextPiece, textPieces } from './textPieces';

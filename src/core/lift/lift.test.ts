@@ -8,7 +8,15 @@ import { liftCard } from './liftCard';
 import type { LiftField } from './marks';
 import { plainText } from './plainText';
 import { valuesOf } from './sampleValues';
-import { wordAt } from './wordAt';
+import { textPieces } from './textPieces';
+
+/** The word that is pressed at a place. */
+const wordAt = (text: string, at: number) => {
+  const word = textPieces(text, [])
+    .flat()
+    .find(({ start, end }) => start <= at && at < end);
+  return word && { start: word.start, end: word.end };
+};
 
 const NOW = '2026-01-01T00:00:00Z';
 const read = (text: string, country = 'GB') => valuesOf(liftCard(text, newCard('x', NOW), { country }).card);

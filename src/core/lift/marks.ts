@@ -49,6 +49,22 @@ export interface LiftOptions {
   readonly country?: string;
 }
 
+/** A stretch of a text, in code units from its beginning. */
+export interface Stretch {
+  readonly start: number;
+  readonly end: number;
+}
+
+/** Whether two stretches have a code unit in common. */
+export function overlaps(a: Stretch, b: Stretch): boolean {
+  return a.start < b.end && b.start < a.end;
+}
+
+/** Whether a stretch has anything in common with one of several. */
+export function overlapsAny(one: Stretch, all: readonly Stretch[]): boolean {
+  return all.some((other) => overlaps(one, other));
+}
+
 /** Marks in the order of the text, without those that would overlap an earlier one. */
 export function inOrder(marks: readonly LiftMark[]): LiftMark[] {
   const kept: LiftMark[] = [];

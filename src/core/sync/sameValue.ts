@@ -1,6 +1,6 @@
 import { isObject, isSameJson, own } from '../json';
-import { type Entry, meaningOf, type United } from '../merging';
 import { parsePhone } from '../phone';
+import { normalizeAddress } from '../unfiled';
 
 /** Collections of which an entry is compared by what it means, and the property that carries it. */
 const CARRIERS: Readonly<Record<string, string>> = { phones: 'number', emails: 'address', links: 'uri' };
@@ -32,10 +32,5 @@ function plainOf(path: readonly string[], text: string, country: string | undefi
   if (CARRIERS[collection] !== property) return folded;
   if (collection === 'phones')
     return parsePhone(folded, country)?.e164 ?? folded.replace(/[^\d+*#a-z]/gi, '').toLowerCase();
-  return collection === 'emails' ? folded.toLowerCase() : folded.replace(/\/$/, '');
-}
-
-/** Whether two entries of a collection are about the same thing, whatever else they say of it. */
-export function isSameEntry(collection: United, a: Entry, b: Entry, country: string | undefined): boolean {
-  return meaningOf(collection, a, country) === meaningOf(collection, b, country);
+  return collection === 'emails' ? normalizeAddress(folded) : folded.replace(/\/$/, '');
 }

@@ -39,5 +39,8 @@ export function writeData(card: Card, { version, properties }: DataWish): string
     .join('');
 }
 
+/** RFC 6352 §5.1: vCard 3.0 where nothing else is asked for. */
+export const PLAIN_VERSION_3: DataWish = { version: '3.0', properties: undefined };
+
 /** A whole card in the newer version, which says the most. */
 export const PLAIN_VERSION_4: DataWish = { version: '4.0', properties: undefined };

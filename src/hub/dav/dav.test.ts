@@ -33,7 +33,7 @@ beforeEach(async () => {
   db = await openStore(join(folder, String((count += 1))));
   const app = express();
   app.all('/.well-known/carddav', wellKnown);
-  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW, newUid: () => 'urn:uuid:new' }));
+  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW }));
   server = await new Promise((resolve) => {
     const one = app.listen(0, '127.0.0.1', () => resolve(one));
   });

@@ -6,8 +6,6 @@ export interface DavRequest {
   readonly db: HubDb;
   readonly device: Device;
   readonly method: string;
-  /** Decoded, below the root: principals/phone/. */
-  readonly path: string;
   /** By lower-case name; undefined where there is none. */
   readonly header: (name: string) => string | undefined;
   readonly body: string;
@@ -15,7 +13,6 @@ export interface DavRequest {
   readonly now: string;
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country: string;
-  readonly newUid: () => string;
 }
 
 /** What is answered. */

@@ -19,7 +19,6 @@ export interface DavOptions {
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country: string;
   readonly utcNow: () => string;
-  readonly newUid: () => string;
 }
 
 const METHODS = 'OPTIONS, GET, HEAD, PROPFIND, REPORT, PUT, DELETE';
@@ -63,7 +62,7 @@ async function answer(request: Request, options: DavOptions, failed: Failed): Pr
   await noteSeen(options.db, device, now);
   return dispatch(
     {
-      ...{ db: options.db, device, path, now, country: options.country, newUid: options.newUid },
+      ...{ db: options.db, device, now, country: options.country },
       method: request.method,
       header: (name) => request.get(name),
       body: typeof request.body === 'string' ? request.body : '',

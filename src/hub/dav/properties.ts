@@ -1,5 +1,5 @@
 import type { DeviceView, SeenCard } from '../passports/deviceView';
-import { type DataWish, writeData } from './addressData';
+import { type DataWish, PLAIN_VERSION_3, writeData } from './addressData';
 import type { DavRequest, Resource } from './davRequest';
 import {
   bookPath,
@@ -59,7 +59,6 @@ export const PROPERTIES: Readonly<Record<string, Property>> = {
   [dav('group-membership')]: ({ resource }) => (resource.kind === 'principal' ? [] : undefined),
   [carddav('addressbook-home-set')]: (source) =>
     source.resource.kind === 'principal' ? href(homePath(user(source))) : undefined,
-  [carddav('principal-address')]: () => undefined,
   [dav('current-user-privilege-set')]: ({ request, resource }) =>
     privilegesOf(request, resource).map((name) => element(dav('privilege'), element(dav(name)))),
   [dav('supported-report-set')]: ({ resource: { kind } }) =>
@@ -85,12 +84,13 @@ export const PROPERTIES: Readonly<Record<string, Property>> = {
   [CTAG]: onlyBook(({ view }) => text(syncTokenOf(view.seq))),
   [dav('getetag')]: onlyCard(({ etag }) => text(etag)),
   [dav('getcontenttype')]: onlyCard(() => text('text/vcard; charset=utf-8')),
-  [dav('getcontentlength')]: onlyCard((seen) => text(String(Buffer.byteLength(writeData(seen.card, PLAIN))))),
-  [carddav('address-data')]: onlyCard((seen, { wish }) => text(writeData(seen.card, wish ?? PLAIN))),
+  [dav('getcontentlength')]: onlyCard((seen) =>
+    text(String(Buffer.byteLength(writeData(seen.card, PLAIN_VERSION_3)))),
+  ),
+  [carddav('address-data')]: onlyCard((seen, { wish }) =>
+    text(writeData(seen.card, wish ?? PLAIN_VERSION_3)),
+  ),
 };
-
-/** RFC 6352 §5.1: vCard 3.0 where nothing else is asked for. */
-export const PLAIN: DataWish = { version: '3.0', properties: undefined };
 
 /** Properties that are told where a client asks for all of them (RFC 4918 §9.1). */
 export const ALL_PROPERTIES = [

@@ -4,7 +4,7 @@ import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
 import { mergeCards } from '@/core/merging';
 import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
 
-import { cardFor, viewOf } from '../passports/deviceView';
+import { servedCard, viewOf } from '../passports/deviceView';
 import { findCard, putCard, toCard } from '../store/cards';
 import { findMemory } from '../store/memory';
 import { type HubDb, inTransaction } from '../store/openStore';
@@ -95,7 +95,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     const row = await findMemory(store, device.id, uid);
     const base = row ? toCard(row.card) : current;
     const keeps = JSON.parse(device.keeps) as Keeps;
-    const served = readBack(cardFor({ ...device, tag: null }, base, undefined) ?? base, version);
+    const served = readBack(servedCard(base), version);
     const theirs = deviceChange({ known: base, served, sent, keeps, country });
     const { card, conflicts } = mergeThree(base, current, theirs, { country });
     const after: Card = {

@@ -4,7 +4,7 @@ import type { Card } from '@/core/card';
 import { duplicateFacts, TwinIndex } from '@/core/duplicates';
 import { cardToSend } from '@/core/sending';
 
-import { allCards, changedSince, lastSeq } from '../store/cards';
+import { allCards, changedSince, findCard, lastSeq } from '../store/cards';
 import type { HubDb } from '../store/openStore';
 import type { Device } from './passports';
 
@@ -57,16 +57,16 @@ class KeptView implements DeviceView {
 
 const views = new WeakMap<HubDb, Map<number, KeptView>>();
 
-/** The card without what never leaves this book; undefined where the passport doesn't let it through. */
-export function cardFor(
-  device: Device,
-  card: Card,
-  members: ReadonlySet<string> | undefined,
-): Card | undefined {
-  if (card.kind === 'group' || card['cordialis.example:private'] === true) return undefined;
-  if (card['cordialis.example:archived'] === true) return undefined;
-  if (device.tag !== null && card.keywords?.[device.tag] !== true) return undefined;
-  if (members && !members.has(card.uid)) return undefined;
+/** Whether a passport lets a card through. @param members - of the list that the passport is for */
+function isLetThrough({ tag }: Device, card: Card, members: ReadonlySet<string> | undefined): boolean {
+  if (card.kind === 'group' || card['cordialis.example:private'] === true) return false;
+  if (card['cordialis.example:archived'] === true) return false;
+  if (tag !== null && card.keywords?.[tag] !== true) return false;
+  return !members || members.has(card.uid);
+}
+
+/** The card without what never leaves this book. */
+export function servedCard(card: Card): Card {
   return cardToSend(card, { withNotes: true });
 }
 
@@ -91,7 +91,7 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
     : (changed ?? []);
   const hrefs = await hrefsOf(db, device, isWhole ? undefined : [...(changed?.keys() ?? [])]);
   for (const [uid, card] of cards) {
-    const own = card ? cardFor(device, card, members) : undefined;
+    const own = card && isLetThrough(device, card, members) ? servedCard(card) : undefined;
     view.put(uid, own && { uid, href: hrefs.get(uid) ?? hrefFor(uid), etag: etagOf(own), card: own });
   }
   view.seq = seq;
@@ -100,9 +100,7 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
 }
 
 async function membersOf(db: HubDb, list: string): Promise<ReadonlySet<string>> {
-  const row = await db.selectFrom('cards').select('card').where('uid', '=', list).executeTakeFirst();
-  const card = row ? (JSON.parse(row.card) as Card) : undefined;
-  return new Set(Object.keys(card?.members ?? {}));
+  return new Set(Object.keys((await findCard(db, list))?.members ?? {}));
 }
 
 /** Uids asked for one by one rather than all rows at once. */

@@ -1,9 +1,9 @@
 import { useEffect } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 
 import { formatCount, onFileDrop, onPaste, pickFiles } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, PageBar, ProgressLine, Txt, usePageTitle, useWide } from '@/ui';
+import { Act, OverPage, ProgressLine, Txt, usePageTitle } from '@/ui';
 
 import { Done } from './Done';
 import { Invitation } from './Invitation';
@@ -17,7 +17,6 @@ const ACCEPT =
 
 /** Taking cards in from files or pasted text: chosen, looked at, then put into the book. */
 export function ImportPage() {
-  const { isWide } = useWide();
   usePageTitle('Import');
   const work = useImport();
   const { state, read } = work;
@@ -29,62 +28,60 @@ export function ImportPage() {
     if (files.length > 0) await read(files);
   };
   return (
-    <View className="flex-1" testID="import-page">
-      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
-      <ScrollView>
-        <View className={`max-w-[720px] gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
-          <Txt font="serif" size="head" heading={1}>
-            Import
-          </Txt>
-          {state.kind === 'idle' ? (
-            <>
-              <Invitation onChoose={() => void choose()} onText={(file) => void read([file])} />
-              {work.last ? (
-                <View className="border-t border-rule pt-3">
-                  <Txt tone="faded">{`Last import: ${formatCount(work.last.taken, 'card', 'cards')} from ${work.last.source}.`}</Txt>
-                  <View className="flex-row">
-                    <Act label="Read what it did" onPress={work.showLast} testID="show-last-import" />
-                  </View>
-                </View>
-              ) : null}
-            </>
-          ) : null}
-          {state.kind === 'reading' ? (
-            <ProgressLine
-              text={`Reading ${state.name}: ${formatCount(state.cards, 'card', 'cards')}`}
-              share01={state.share01}
-              onStop={work.stop}
-            />
-          ) : null}
-          {state.kind === 'mapping' ? (
-            <Mapping
-              mapping={state}
-              onColumn={work.setColumn}
-              onConfirm={() => void work.confirmColumns()}
-              onDrop={work.reset}
-            />
-          ) : null}
-          {state.kind === 'preview' ? (
-            <Preview preview={state} onImport={(cards) => void work.take(cards)} onDrop={work.reset} />
-          ) : null}
-          {state.kind === 'taking' ? (
-            <ProgressLine
-              text={`Putting in: ${formatCount(state.cards, 'card', 'cards')}. Stop takes back what is in by then`}
-              share01={state.share01}
-              onStop={work.stop}
-            />
-          ) : null}
-          {state.kind === 'done' ? <Done summary={state} onMore={work.reset} /> : null}
-          {state.kind === 'failed' ? (
-            <View role="alert" className="gap-3">
-              <Txt tone="brick">{state.message}</Txt>
+    <OverPage
+      title="Import"
+      backLabel="Book"
+      onBack={() => go('/book')}
+      className="max-w-[720px] gap-5"
+      testID="import-page"
+    >
+      {state.kind === 'idle' ? (
+        <>
+          <Invitation onChoose={() => void choose()} onText={(file) => void read([file])} />
+          {work.last ? (
+            <View className="border-t border-rule pt-3">
+              <Txt tone="faded">{`Last import: ${formatCount(work.last.taken, 'card', 'cards')} from ${work.last.source}.`}</Txt>
               <View className="flex-row">
-                <Act label="Choose another file" onPress={work.reset} />
+                <Act label="Read what it did" onPress={work.showLast} testID="show-last-import" />
               </View>
             </View>
           ) : null}
+        </>
+      ) : null}
+      {state.kind === 'reading' ? (
+        <ProgressLine
+          text={`Reading ${state.name}: ${formatCount(state.cards, 'card', 'cards')}`}
+          share01={state.share01}
+          onStop={work.stop}
+        />
+      ) : null}
+      {state.kind === 'mapping' ? (
+        <Mapping
+          mapping={state}
+          onColumn={work.setColumn}
+          onConfirm={() => void work.confirmColumns()}
+          onDrop={work.reset}
+        />
+      ) : null}
+      {state.kind === 'preview' ? (
+        <Preview preview={state} onImport={(cards) => void work.take(cards)} onDrop={work.reset} />
+      ) : null}
+      {state.kind === 'taking' ? (
+        <ProgressLine
+          text={`Putting in: ${formatCount(state.cards, 'card', 'cards')}. Stop takes back what is in by then`}
+          share01={state.share01}
+          onStop={work.stop}
+        />
+      ) : null}
+      {state.kind === 'done' ? <Done summary={state} onMore={work.reset} /> : null}
+      {state.kind === 'failed' ? (
+        <View role="alert" className="gap-3">
+          <Txt tone="brick">{state.message}</Txt>
+          <View className="flex-row">
+            <Act label="Choose another file" onPress={work.reset} />
+          </View>
         </View>
-      </ScrollView>
-    </View>
+      ) : null}
+    </OverPage>
   );
 }

@@ -1,10 +1,10 @@
 import { type ComponentType, useEffect, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 
 import { selectSettings, type TalksTaken, undo, useAppDispatch, useAppSelector } from '@/book';
 import { formatCount, onFileDrop, pickFiles } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, PageBar, ProgressLine, Switch, Txt, Upload, usePageTitle, useWide } from '@/ui';
+import { Act, NextAct, OverPage, ProgressLine, Switch, Txt, Upload, usePageTitle } from '@/ui';
 
 import { useTalkImport } from './useTalkImport';
 
@@ -17,7 +17,6 @@ interface TalkImportProps {
 
 /** Taking talks in from mail and calendars: who wrote to whom and when, matched to cards by their addresses. */
 export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
-  const { isWide } = useWide();
   usePageTitle('Mail and calendars');
   const { ownAddresses } = useAppSelector(selectSettings);
   const [withTexts, setTexts] = useState(false);
@@ -28,78 +27,75 @@ export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
     [begin, isIdle, withTexts],
   );
   return (
-    <View className="flex-1" testID="talk-import-page">
-      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
-      <ScrollView>
-        <View className={`max-w-[720px] gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
-          <Txt font="serif" size="head" heading={1}>
-            Mail and calendars
+    <OverPage
+      title="Mail and calendars"
+      backLabel="Book"
+      onBack={() => go('/book')}
+      className="max-w-[720px] gap-5"
+      testID="talk-import-page"
+    >
+      {isIdle ? (
+        <>
+          <Txt font="serifItalic" size="strong" tone="faded">
+            Each message and each appointment with somebody who has a card becomes a talk: when, who began it,
+            what about. From mailboxes (.mbox), single messages (.eml), calendars (.ics), or all of them in a
+            zip archive. Nothing leaves this browser, and reading a file again adds nothing twice.
           </Txt>
-          {isIdle ? (
-            <>
-              <Txt font="serifItalic" size="strong" tone="faded">
-                Each message and each appointment with somebody who has a card becomes a talk: when, who began
-                it, what about. From mailboxes (.mbox), single messages (.eml), calendars (.ics), or all of
-                them in a zip archive. Nothing leaves this browser, and reading a file again adds nothing
-                twice.
-              </Txt>
-              <Switch
-                label="What was written is kept, too"
-                hint="Without it only the subject is"
-                isOn={withTexts}
-                onChange={setTexts}
-              />
-              <View>
-                <Txt size="small" tone="faded" font="sansBold">
-                  Your own addresses
-                </Txt>
-                <OwnAddresses />
-              </View>
-              <NextAct
-                label="Choose files"
-                icon={Upload}
-                onPress={() => void pickFiles(ACCEPT).then((files) => begin(files, withTexts))}
-                testID="choose-mail"
-              />
-              <Txt size="small" tone="faded">
-                Or drop them anywhere on this page.
-              </Txt>
-            </>
-          ) : null}
-          {state.kind === 'asking' ? (
-            <View className="gap-4">
-              <Txt>Which addresses are yours? By them it is known what you wrote and what came to you.</Txt>
-              <OwnAddresses guessed={state.guessed} />
-              <NextAct
-                label="Go on"
-                isDisabled={ownAddresses.length === 0}
-                onPress={() => void take(state.files, withTexts)}
-                testID="go-on"
-              />
-              <View className="flex-row">
-                <Act label="Leave it" tone="faded" onPress={reset} />
-              </View>
-            </View>
-          ) : null}
-          {state.kind === 'reading' ? (
-            <ProgressLine
-              text={`${formatCount(state.messages, 'message', 'messages')} read, ${formatCount(state.added, 'talk', 'talks')} new. Stop takes back what is in by then`}
-              share01={state.share01}
-              onStop={stop}
-            />
-          ) : null}
-          {state.kind === 'done' ? <Taken taken={state.taken} onMore={reset} /> : null}
-          {state.kind === 'failed' ? (
-            <View role="alert" className="gap-3">
-              <Txt tone="brick">{state.message}</Txt>
-              <View className="flex-row">
-                <Act label="Choose other files" onPress={reset} />
-              </View>
-            </View>
-          ) : null}
+          <Switch
+            label="What was written is kept, too"
+            hint="Without it only the subject is"
+            isOn={withTexts}
+            onChange={setTexts}
+          />
+          <View>
+            <Txt size="small" tone="faded" font="sansBold">
+              Your own addresses
+            </Txt>
+            <OwnAddresses />
+          </View>
+          <NextAct
+            label="Choose files"
+            icon={Upload}
+            onPress={() => void pickFiles(ACCEPT).then((files) => begin(files, withTexts))}
+            testID="choose-mail"
+          />
+          <Txt size="small" tone="faded">
+            Or drop them anywhere on this page.
+          </Txt>
+        </>
+      ) : null}
+      {state.kind === 'asking' ? (
+        <View className="gap-4">
+          <Txt>Which addresses are yours? By them it is known what you wrote and what came to you.</Txt>
+          <OwnAddresses guessed={state.guessed} />
+          <NextAct
+            label="Go on"
+            isDisabled={ownAddresses.length === 0}
+            onPress={() => void take(state.files, withTexts)}
+            testID="go-on"
+          />
+          <View className="flex-row">
+            <Act label="Leave it" tone="faded" onPress={reset} />
+          </View>
         </View>
-      </ScrollView>
-    </View>
+      ) : null}
+      {state.kind === 'reading' ? (
+        <ProgressLine
+          text={`${formatCount(state.messages, 'message', 'messages')} read, ${formatCount(state.added, 'talk', 'talks')} new. Stop takes back what is in by then`}
+          share01={state.share01}
+          onStop={stop}
+        />
+      ) : null}
+      {state.kind === 'done' ? <Taken taken={state.taken} onMore={reset} /> : null}
+      {state.kind === 'failed' ? (
+        <View role="alert" className="gap-3">
+          <Txt tone="brick">{state.message}</Txt>
+          <View className="flex-row">
+            <Act label="Choose other files" onPress={reset} />
+          </View>
+        </View>
+      ) : null}
+    </OverPage>
   );
 }
 

@@ -1,12 +1,12 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 
 import { keepTextToRead, keptTextToRead, useLift, useServices } from '@/book';
 import type { LiftCorrection } from '@/core/lift';
 import { onFileDrop } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Field, PageBar, Txt, usePageTitle, useWide } from '@/ui';
+import { Act, Field, OverPage, usePageTitle, useWide } from '@/ui';
 
 import { MarkedText } from './MarkedText';
 import { type LoadShowing, ReadCard } from './ReadCard';
@@ -35,46 +35,44 @@ export function LiftPage({ loadShowing }: LiftProps) {
   useEffect(() => onFileDrop(([file]) => void file?.text().then(change)), [change]);
   const lifted = useLift(text, corrections);
   return (
-    <View className="flex-1" testID="lift-page">
-      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
-      <ScrollView keyboardShouldPersistTaps="handled">
-        <View className={`max-w-[1080px] gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
-          <Txt font="serif" size="head" heading={1}>
-            Card from text
-          </Txt>
-          <View className="max-w-[720px]">
-            <Field
-              label="Text"
-              hint="A signature, a whole mail, the words on a printed card. Paste it here or drop a file; it stays in this browser."
-              value={text}
-              onChange={change}
-              isLong
-              testID="lift-text"
-            />
-            {text === '' ? null : (
-              <View className="flex-row">
-                <Act label="Empty the field" tone="faded" onPress={() => change('')} />
-              </View>
-            )}
+    <OverPage
+      title="Card from text"
+      backLabel="Book"
+      onBack={() => go('/book')}
+      className="max-w-[1080px] gap-5"
+      testID="lift-page"
+    >
+      <View className="max-w-[720px]">
+        <Field
+          label="Text"
+          hint="A signature, a whole mail, the words on a printed card. Paste it here or drop a file; it stays in this browser."
+          value={text}
+          onChange={change}
+          isLong
+          testID="lift-text"
+        />
+        {text === '' ? null : (
+          <View className="flex-row">
+            <Act label="Empty the field" tone="faded" onPress={() => change('')} />
           </View>
-          {lifted ? (
-            <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>
-              <View className={isWide ? 'min-w-0 flex-1' : ''}>
-                <MarkedText
-                  lifted={lifted}
-                  canUndo={corrections.length > 0}
-                  onCorrect={(correction) => setCorrections([...corrections, correction])}
-                  onUndo={() => setCorrections(corrections.slice(0, -1))}
-                />
-              </View>
-              <View className={isWide ? 'min-w-0 flex-1' : ''}>
-                <ReadCard lifted={lifted} loadShowing={loadShowing} />
-              </View>
-            </View>
-          ) : null}
+        )}
+      </View>
+      {lifted ? (
+        <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>
+          <View className={isWide ? 'min-w-0 flex-1' : ''}>
+            <MarkedText
+              lifted={lifted}
+              canUndo={corrections.length > 0}
+              onCorrect={(correction) => setCorrections([...corrections, correction])}
+              onUndo={() => setCorrections(corrections.slice(0, -1))}
+            />
+          </View>
+          <View className={isWide ? 'min-w-0 flex-1' : ''}>
+            <ReadCard lifted={lifted} loadShowing={loadShowing} />
+          </View>
         </View>
-      </ScrollView>
-    </View>
+      ) : null}
+    </OverPage>
   );
 }
 

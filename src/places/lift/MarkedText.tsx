@@ -1,15 +1,14 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import type { LiftedText } from '@/book';
-import type { LiftCorrection, LiftField } from '@/core/lift';
+import type { LiftedNow } from '@/book';
+import type { LiftCorrection, LiftField, TextPiece } from '@/core/lift';
 import { Act, Sheet, Txt } from '@/ui';
 
 import { FIELD_WORDS } from './fieldWords';
-import { type TextPiece, textPieces } from './textPieces';
 
 interface MarkedTextProps {
-  readonly lifted: LiftedText;
+  readonly lifted: LiftedNow;
   readonly canUndo: boolean;
   readonly onCorrect: (correction: LiftCorrection) => void;
   readonly onUndo: () => void;
@@ -18,7 +17,6 @@ interface MarkedTextProps {
 /** The text with what was recognised written under it; pressing a word says what it is. */
 export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextProps) {
   const [pressed, setPressed] = useState<TextPiece>();
-  const lines = useMemo(() => textPieces(lifted.text, lifted.marks), [lifted]);
   const say = (field: LiftField | undefined) => {
     if (pressed) onCorrect({ start: pressed.start, end: pressed.end, field });
     setPressed(undefined);
@@ -35,7 +33,7 @@ export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextPro
         Press a word to say what it is.
       </Txt>
       <View className="gap-y-1">
-        {lines.map((pieces) => (
+        {lifted.lines.map((pieces) => (
           <View key={pieces[0]?.start} className="flex-row flex-wrap gap-x-1 gap-y-1">
             {pieces.map((piece) => (
               <Piece key={piece.start} piece={piece} onPress={() => setPressed(piece)} />

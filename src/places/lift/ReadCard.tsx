@@ -1,10 +1,9 @@
-import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
 import {
   addLifted,
   addLiftedTo,
-  type LiftedText,
+  type LiftedNow,
   selectRowsByUid,
   selectSettings,
   useAppDispatch,
@@ -15,24 +14,21 @@ import type { Cluster } from '@/core/duplicates';
 import type { cardValues } from '@/core/showing';
 import { cardPath, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, NextAct, Pencil, Plus, Txt, UserPlus } from '@/ui';
+import { Act, LabelledRow, NextAct, Pencil, Plus, Txt, useLoaded, UserPlus } from '@/ui';
 
 /** Loads what says the values of a card. */
 export type LoadShowing = () => Promise<{ readonly cardValues: typeof cardValues }>;
 
 interface ReadCardProps {
-  readonly lifted: LiftedText;
+  readonly lifted: LiftedNow;
   readonly loadShowing: LoadShowing;
 }
 
 /** The card that was read, whom of the book it looks like, and what can be done with it. */
-export function ReadCard({ lifted: { card, twins, marks }, loadShowing }: ReadCardProps) {
+export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: ReadCardProps) {
   const dispatch = useAppDispatch();
   const { country, leapDay } = useAppSelector(selectSettings);
-  const [show, setShow] = useState<{ readonly cardValues: typeof cardValues }>();
-  useEffect(() => {
-    void loadShowing().then(setShow);
-  }, [loadShowing]);
+  const show = useLoaded(loadShowing);
   const groups =
     show?.cardValues(card, {
       country,
@@ -48,7 +44,7 @@ export function ReadCard({ lifted: { card, twins, marks }, loadShowing }: ReadCa
     await dispatch(addLifted(card));
     go(isEdited ? `${cardPath(card.uid)}/edit` : cardPath(card.uid), 'replace');
   };
-  if (marks.length === 0)
+  if (!hasMarks)
     return (
       <Txt tone="faded">Nothing was recognised in it. Press the words that are the name, and so on.</Txt>
     );
@@ -68,18 +64,11 @@ export function ReadCard({ lifted: { card, twins, marks }, loadShowing }: ReadCa
       ))}
       <View>
         {groups.map(({ label, values }) => (
-          <View key={label} className="flex-row gap-3 border-b border-rule py-1">
-            <View className="w-[96px] shrink-0">
-              <Txt size="small" tone="faded">
-                {label}
-              </Txt>
-            </View>
-            <View className="min-w-0 flex-1">
-              {values.map(({ id, lines }) => (
-                <Txt key={id}>{lines.join(', ')}</Txt>
-              ))}
-            </View>
-          </View>
+          <LabelledRow key={label} label={label}>
+            {values.map(({ id, lines }) => (
+              <Txt key={id}>{lines.join(', ')}</Txt>
+            ))}
+          </LabelledRow>
         ))}
       </View>
       <NextAct label="Add to the Book" icon={UserPlus} onPress={() => void add(false)} testID="add-lifted" />

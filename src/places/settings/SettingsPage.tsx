@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 
 import { changeSettings, selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Choice, PageBar, Txt, usePageTitle, useWide } from '@/ui';
+import { Act, Choice, OverPage, Txt, usePageTitle } from '@/ui';
 
 import { BackupPart } from './BackupPart';
 import { CalendarPart } from './CalendarPart';
@@ -25,91 +25,88 @@ const SIZES = [
 
 /** What the user can set, and the ways in and out of the book. */
 export function SettingsPage() {
-  const { isWide } = useWide();
   usePageTitle('Settings');
   const dispatch = useAppDispatch();
   const settings = useAppSelector(selectSettings);
   const setAside = useAppSelector(selectSetAside);
   const set = (some: Parameters<typeof changeSettings>[0]) => dispatch(changeSettings(some));
   return (
-    <View className="flex-1" testID="settings-page">
-      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
-      <ScrollView>
-        <View className={`max-w-[640px] gap-7 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
-          <Txt font="serif" size="head" heading={1}>
-            Settings
-          </Txt>
-          <Part title="Names and order">
-            <NamesPart />
-          </Part>
-          <Part title="Numbers">
-            <CountryField country={settings.country} onChange={(country) => set({ country })} />
-          </Part>
-          <Part title="Quick line">
-            <QuickActsPart />
-          </Part>
-          <Part title="Today">
-            <TodayPart />
-          </Part>
-          <Part title="Card layout">
-            <LayoutPart />
-          </Part>
-          <Part title="Colours">
-            <Choice
-              name="Colours"
-              options={[
-                ['system', 'As this device has it'],
-                ['light', 'Light'],
-                ['dark', 'Dark'],
-              ]}
-              value={settings.scheme}
-              onChange={(scheme) => set({ scheme })}
-            />
-          </Part>
-          <Part title="Size of type">
-            <Choice
-              name="Size of type"
-              options={SIZES}
-              value={String(settings.typeScale) as '1'}
-              onChange={(size) => set({ typeScale: Number(size) })}
-            />
-          </Part>
-          <Part title="Your own addresses">
-            <Txt size="small" tone="faded">
-              By them it is known what you wrote and what came to you, and who asks to an appointment.
-            </Txt>
-            <OwnAddresses />
-          </Part>
-          <Part title="Backup">
-            <BackupPart />
-          </Part>
-          <Part title="In and out">
-            <View className="flex-row">
-              <Act label="Import cards from files" onPress={() => go('/import')} testID="to-import" />
-            </View>
-            <View className="flex-row">
-              <Act
-                label="Talks from mail and calendars"
-                onPress={() => go('/import/talks')}
-                testID="to-talk-import"
-              />
-            </View>
-            <ExportPart />
-            <CalendarPart />
-          </Part>
-          {setAside.length === 0 ? null : (
-            <Part title="Set aside">
-              <Txt tone="ochre">{`${formatCount(setAside.length, 'record', 'records')} of the store could not be read. Their text is kept apart, and the rest of the book is whole.`}</Txt>
-              {setAside.map((line) => (
-                <Txt key={line} size="small" tone="faded">
-                  {line}
-                </Txt>
-              ))}
-            </Part>
-          )}
+    <OverPage
+      title="Settings"
+      backLabel="Book"
+      onBack={() => go('/book')}
+      className="max-w-[640px] gap-7"
+      testID="settings-page"
+    >
+      <Part title="Names and order">
+        <NamesPart />
+      </Part>
+      <Part title="Numbers">
+        <CountryField country={settings.country} onChange={(country) => set({ country })} />
+      </Part>
+      <Part title="Quick line">
+        <QuickActsPart />
+      </Part>
+      <Part title="Today">
+        <TodayPart />
+      </Part>
+      <Part title="Card layout">
+        <LayoutPart />
+      </Part>
+      <Part title="Colours">
+        <Choice
+          name="Colours"
+          options={[
+            ['system', 'As this device has it'],
+            ['light', 'Light'],
+            ['dark', 'Dark'],
+          ]}
+          value={settings.scheme}
+          onChange={(scheme) => set({ scheme })}
+        />
+      </Part>
+      <Part title="Size of type">
+        <Choice
+          name="Size of type"
+          options={SIZES}
+          value={String(settings.typeScale) as '1'}
+          onChange={(size) => set({ typeScale: Number(size) })}
+        />
+      </Part>
+      <Part title="Your own addresses">
+        <Txt size="small" tone="faded">
+          By them it is known what you wrote and what came to you, and who asks to an appointment.
+        </Txt>
+        <OwnAddresses />
+      </Part>
+      <Part title="Backup">
+        <BackupPart />
+      </Part>
+      <Part title="In and out">
+        <View className="flex-row">
+          <Act label="Import cards from files" onPress={() => go('/import')} testID="to-import" />
         </View>
-      </ScrollView>
-    </View>
+        <View className="flex-row">
+          <Act
+            label="Talks from mail and calendars"
+            onPress={() => go('/import/talks')}
+            testID="to-talk-import"
+          />
+        </View>
+        <ExportPart />
+        <CalendarPart />
+      </Part>
+      {setAside.length === 0 ? null : (
+        <Part title="Set aside">
+          <Txt tone="ochre">{`${formatCount(setAside.length, 'record', 'records')} of the store could not be read. Their text is kept apart, and the rest of the book is whole.`}</Txt>
+          {setAside.map((line) => (
+            <Txt key={line} size="small" tone="faded">
+              {line}
+            </Txt>
+          ))}
+        </Part>
+      )}
+    </OverPage>
   );
 }
 

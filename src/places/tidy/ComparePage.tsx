@@ -17,7 +17,19 @@ import type { MergeChoices } from '@/core/merging';
 import type { cardValues, ValueGroup } from '@/core/showing';
 import { cardPath, formatCount, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Choice, Merge, NextAct, PageBar, Split, Txt, usePageTitle, useWide } from '@/ui';
+import {
+  Act,
+  Choice,
+  LabelledRow,
+  Merge,
+  NextAct,
+  OverPage,
+  Split,
+  Txt,
+  useLoaded,
+  usePageTitle,
+  useWide,
+} from '@/ui';
 
 /** Pixels of a card's column, so that two stand side by side on a phone and more are reached by moving sideways. */
 const COLUMN = 168;
@@ -35,28 +47,25 @@ export function ComparePage({ loadShowing }: CompareProps) {
   const { cards: asked = '' } = useLocalSearchParams<{ cards: string }>();
   const byUid = useAppSelector(selectCardsByUid);
   const cards = asked.split(',').flatMap((uid) => byUid.get(uid) ?? []);
-  const { isWide } = useWide();
   return (
-    <View className="flex-1" testID="compare-page">
-      {isWide ? null : <PageBar backLabel="Tidy" onBack={() => go('/tidy')} />}
-      <ScrollView>
-        <View className={`gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
-          <Txt font="serif" size="head" heading={1}>
-            Side by side
-          </Txt>
-          {cards.length < 2 ? (
-            <View className="gap-1">
-              <Txt tone="faded">These cards have been merged or are gone.</Txt>
-              <View className="flex-row">
-                <Act label="Back to Tidy" onPress={() => go('/tidy')} />
-              </View>
-            </View>
-          ) : (
-            <Compared cards={cards} loadShowing={loadShowing} />
-          )}
+    <OverPage
+      title="Side by side"
+      backLabel="Tidy"
+      onBack={() => go('/tidy')}
+      className="gap-5"
+      testID="compare-page"
+    >
+      {cards.length < 2 ? (
+        <View className="gap-1">
+          <Txt tone="faded">These cards have been merged or are gone.</Txt>
+          <View className="flex-row">
+            <Act label="Back to Tidy" onPress={() => go('/tidy')} />
+          </View>
         </View>
-      </ScrollView>
-    </View>
+      ) : (
+        <Compared cards={cards} loadShowing={loadShowing} />
+      )}
+    </OverPage>
   );
 }
 
@@ -164,10 +173,7 @@ type GroupsOf = (card: Card) => readonly ValueGroup[];
 function useGroups(loadShowing: CompareProps['loadShowing']): GroupsOf {
   const rows = useAppSelector(selectRowsByUid);
   const { country, leapDay } = useAppSelector(selectSettings);
-  const [show, setShow] = useState<{ readonly cardValues: typeof cardValues }>();
-  useEffect(() => {
-    void loadShowing().then(setShow);
-  }, [loadShowing]);
+  const show = useLoaded(loadShowing);
   return (card) =>
     show?.cardValues(card, {
       ...{ country, leapDay, locale: LOCALE, today: localDay(), isToKeep: true },
@@ -234,17 +240,10 @@ function Columns({ cards, groupsOf }: { readonly cards: readonly Card[]; readonl
 
 function Group({ group: { label, values } }: { readonly group: ValueGroup }) {
   return (
-    <View className="flex-row gap-3 border-b border-rule py-1">
-      <View className="w-[84px] shrink-0">
-        <Txt size="small" tone="faded">
-          {label}
-        </Txt>
-      </View>
-      <View className="min-w-0 flex-1">
-        {values.map(({ id, lines }) => (
-          <Txt key={id}>{lines.join(', ')}</Txt>
-        ))}
-      </View>
-    </View>
+    <LabelledRow label={label}>
+      {values.map(({ id, lines }) => (
+        <Txt key={id}>{lines.join(', ')}</Txt>
+      ))}
+    </LabelledRow>
   );
 }

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 
 import {
@@ -9,12 +8,14 @@ import {
   stopLooking,
   useAppDispatch,
   useAppSelector,
-  useDuplicates,
+  type useDuplicates,
 } from '@/book';
 import type { Cluster, Grade } from '@/core/duplicates';
 import { comparePath, formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, EvidenceBars, Merge, ProgressLine, Split, Txt } from '@/ui';
+
+import { KindPart } from './KindPart';
 
 /** Clusters of a grade that are shown at once. */
 const SHOWN = 12;
@@ -26,9 +27,8 @@ const GRADES: readonly (readonly [Grade, string])[] = [
 ];
 
 /** Cards that are the same person or organisation, by how sure it is. */
-export function DuplicatesPart() {
+export function DuplicatesPart({ share01, clusters }: ReturnType<typeof useDuplicates>) {
   const dispatch = useAppDispatch();
-  const { share01, clusters } = useDuplicates();
   return (
     <View testID="duplicates">
       <View className="flex-row flex-wrap items-center justify-between gap-x-4">
@@ -47,56 +47,30 @@ export function DuplicatesPart() {
           No two cards look like the same person.
         </Txt>
       ) : null}
-      {GRADES.map(([grade, title]) => (
-        <GradePart
-          key={grade}
-          title={title}
-          clusters={(clusters ?? []).filter((cluster) => cluster.grade === grade)}
-          canMergeAll={grade === 'certain'}
-        />
-      ))}
-    </View>
-  );
-}
-
-interface GradePartProps {
-  readonly title: string;
-  readonly clusters: readonly Cluster[];
-  readonly canMergeAll: boolean;
-}
-
-function GradePart({ title, clusters, canMergeAll }: GradePartProps) {
-  const dispatch = useAppDispatch();
-  const [shown, setShown] = useState(SHOWN);
-  if (clusters.length === 0) return null;
-  return (
-    <View className="pt-2" testID={`grade-${title}`}>
-      <View className="flex-row flex-wrap items-center justify-between gap-x-4">
-        <Txt size="small" font="sansBold" tone="faded" heading={3}>
-          {`${title}: ${clusters.length}`}
-        </Txt>
-        {canMergeAll && clusters.length > 1 ? (
-          <Act
-            label={`Merge all ${clusters.length}`}
-            icon={Merge}
-            onPress={() => void dispatch(mergeInBook(clusters.map(({ uids }) => uids)))}
-            testID="merge-all"
+      {GRADES.map(([grade, title]) => {
+        const own = (clusters ?? []).filter((cluster) => cluster.grade === grade);
+        return (
+          <KindPart
+            key={grade}
+            title={title}
+            items={own}
+            shownAtFirst={SHOWN}
+            step={100}
+            rowOf={(cluster) => <ClusterRow key={cluster.uids.join(' ')} cluster={cluster} />}
+            act={
+              grade === 'certain' && own.length > 1 ? (
+                <Act
+                  label={`Merge all ${own.length}`}
+                  icon={Merge}
+                  onPress={() => void dispatch(mergeInBook(own.map(({ uids }) => uids)))}
+                  testID="merge-all"
+                />
+              ) : null
+            }
+            testID={`grade-${title}`}
           />
-        ) : null}
-      </View>
-      {clusters.slice(0, shown).map((cluster) => (
-        <ClusterRow key={cluster.uids.join(' ')} cluster={cluster} />
-      ))}
-      {clusters.length > shown ? (
-        <View className="flex-row">
-          <Act
-            label={`${clusters.length - shown} more`}
-            name={`${title}: ${clusters.length - shown} more`}
-            tone="faded"
-            onPress={() => setShown(shown + 100)}
-          />
-        </View>
-      ) : null}
+        );
+      })}
     </View>
   );
 }

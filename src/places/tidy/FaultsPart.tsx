@@ -1,11 +1,12 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 
-import { mendFaults, selectRowsByUid, useAppDispatch, useAppSelector, useFaults } from '@/book';
+import { mendFaults, selectRowsByUid, useAppDispatch, useAppSelector } from '@/book';
 import { type Fault, FAULT_CODES, type FaultCode } from '@/core/mending';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Txt, Wrench } from '@/ui';
+
+import { KindPart } from './KindPart';
 
 /** Faults of a kind that are shown at once. */
 const SHOWN = 6;
@@ -25,8 +26,7 @@ const TITLES: Readonly<Record<FaultCode, string>> = {
 };
 
 /** What is wrong or missing on cards, kind by kind; what is certain is mended with one press. */
-export function FaultsPart() {
-  const faults = useFaults();
+export function FaultsPart({ faults }: { readonly faults: readonly Fault[] }) {
   if (faults.length === 0) return null;
   return (
     <View testID="faults">
@@ -34,25 +34,25 @@ export function FaultsPart() {
         Gaps and faults
       </Txt>
       {FAULT_CODES.map((code) => (
-        <KindPart key={code} code={code} faults={faults.filter((fault) => fault.code === code)} />
+        <FaultsOf key={code} code={code} faults={faults.filter((fault) => fault.code === code)} />
       ))}
     </View>
   );
 }
 
-function KindPart({ code, faults }: { readonly code: FaultCode; readonly faults: readonly Fault[] }) {
+function FaultsOf({ code, faults }: { readonly code: FaultCode; readonly faults: readonly Fault[] }) {
   const dispatch = useAppDispatch();
-  const [shown, setShown] = useState(SHOWN);
-  if (faults.length === 0) return null;
   const sure = faults.filter(({ mend }) => mend?.isSure);
   const title = TITLES[code];
   return (
-    <View className="pt-3" testID={`faults-${code}`}>
-      <View className="flex-row flex-wrap items-center justify-between gap-x-4">
-        <Txt size="small" font="sansBold" tone="faded" heading={3}>
-          {`${title}: ${faults.length}`}
-        </Txt>
-        {sure.length > 1 ? (
+    <KindPart
+      title={title}
+      items={faults}
+      shownAtFirst={SHOWN}
+      step={50}
+      rowOf={(fault) => <FaultRow key={`${fault.uid} ${fault.path.join(' ')}`} fault={fault} />}
+      act={
+        sure.length > 1 ? (
           <Act
             label={
               sure.length === faults.length
@@ -64,22 +64,10 @@ function KindPart({ code, faults }: { readonly code: FaultCode; readonly faults:
             onPress={() => void dispatch(mendFaults(sure))}
             testID={`mend-all-${code}`}
           />
-        ) : null}
-      </View>
-      {faults.slice(0, shown).map((fault) => (
-        <FaultRow key={`${fault.uid} ${fault.path.join(' ')}`} fault={fault} />
-      ))}
-      {faults.length > shown ? (
-        <View className="flex-row">
-          <Act
-            label={`${faults.length - shown} more`}
-            name={`${title}: ${faults.length - shown} more`}
-            tone="faded"
-            onPress={() => setShown(shown + 50)}
-          />
-        </View>
-      ) : null}
-    </View>
+        ) : null
+      }
+      testID={`faults-${code}`}
+    />
   );
 }
 

@@ -1,14 +1,8 @@
 import { View } from 'react-native';
 
-import {
-  selectCounts,
-  type TidyState,
-  useAppSelector,
-  useDuplicates,
-  useFaults,
-  useTidyLog,
-  useUnfiled,
-} from '@/book';
+import { selectCounts, type TidyState, type UnfiledNow, useAppSelector, useTidyLog } from '@/book';
+import type { Cluster } from '@/core/duplicates';
+import type { Fault } from '@/core/mending';
 import { formatCount, formatDay } from '@/platform';
 import { Chart, Txt } from '@/ui';
 
@@ -18,11 +12,15 @@ const DAYS = 12;
 /** What helps most goes first: a press that mends many cards, then what has to be looked at one by one. */
 const WEIGHTS = { certain: 5, mends: 3, likely: 2, unfiled: 1, faults: 1 } as const;
 
+interface StateProps {
+  /** Undefined until they have been looked for. */
+  readonly clusters: readonly Cluster[] | undefined;
+  readonly faults: readonly Fault[];
+  readonly unfiled: UnfiledNow | undefined;
+}
+
 /** How the book stands, what to do first, and how it stood before. */
-export function StatePart() {
-  const { clusters } = useDuplicates();
-  const faults = useFaults();
-  const unfiled = useUnfiled();
+export function StatePart({ clusters, faults, unfiled }: StateProps) {
   const { people, organisations } = useAppSelector(selectCounts);
   const cards = people + organisations;
   const wrong = new Set([

@@ -1,6 +1,6 @@
 import { ScrollView, View } from 'react-native';
 
-import { useUnfiled } from '@/book';
+import { useDuplicates, useFaults, useUnfiled } from '@/book';
 import { Txt, usePageTitle, useWide } from '@/ui';
 
 import { DuplicatesPart } from './DuplicatesPart';
@@ -12,6 +12,8 @@ import { UnfiledPart } from './UnfiledPart';
 export function TidyPage() {
   usePageTitle('Tidy');
   const { isWide } = useWide();
+  const duplicates = useDuplicates();
+  const faults = useFaults();
   const unfiled = useUnfiled();
   return (
     <ScrollView testID="tidy-page">
@@ -19,9 +21,9 @@ export function TidyPage() {
         <Txt font="serif" size="head" heading={1}>
           Tidy
         </Txt>
-        <StatePart />
-        <DuplicatesPart />
-        <FaultsPart />
+        <StatePart clusters={duplicates.clusters} faults={faults} unfiled={unfiled} />
+        <DuplicatesPart {...duplicates} />
+        <FaultsPart faults={faults} />
         {unfiled ? <UnfiledPart unfiled={unfiled} /> : <Txt tone="faded">Looking …</Txt>}
       </View>
     </ScrollView>

@@ -1,15 +1,12 @@
-import type { LiftField, LiftMark } from '@/core/lift';
+import type { LiftField, LiftMark, Stretch } from './marks';
 
 /** A piece of a text that can be pressed: what is marked, or a word that isn't. */
-export interface TextPiece {
-  /** Code units from the beginning of the text. */
-  readonly start: number;
-  readonly end: number;
+export interface TextPiece extends Stretch {
   readonly text: string;
   readonly field: LiftField | undefined;
 }
 
-/** Unmarked words in a row that are shown as one: longer ones are somebody's sentences. */
+/** A word: what stands between space and the signs that part values. */
 const WORD = /[^\s|•·,;<>()]+/g;
 
 /** The lines of a text, each in the pieces that can be pressed; lines without any are left out. */

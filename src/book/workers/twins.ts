@@ -1,5 +1,0 @@
-import { expose } from 'comlink';
-
-import { makeTwins } from './makeTwins';
-
-expose(makeTwins());
