@@ -16,7 +16,7 @@ export function TwinHint({ uid }: { readonly uid: Uid }) {
   const names = twin.uids.flatMap((one) => (one === uid ? [] : rows.get(one)?.shown || 'No name yet'));
   const why = twin.evidence.find(({ bits }) => bits > 0)?.words;
   return (
-    <View className={`border-l-2 border-ochre pl-3 ${isWide ? 'mx-6' : 'mx-5'}`} testID="twin-hint">
+    <View className={`mt-3 border-l-2 border-ochre pl-3 ${isWide ? 'mx-6' : 'mx-5'}`} testID="twin-hint">
       <Txt>{`Looks like the same as ${names.join(', ')}${why === undefined ? '' : `: ${why}`}.`}</Txt>
       <View className="flex-row flex-wrap gap-x-5">
         <Act
