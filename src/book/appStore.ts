@@ -3,6 +3,7 @@ import { combineSlices, configureStore, type ThunkAction, type UnknownAction } f
 import { cardsReducer } from './cards/cardsSlice';
 import { choosingReducer } from './choosing/choosingSlice';
 import { historyReducer } from './history/historySlice';
+import { hubSlice } from './hub/hubSlice';
 import { duplicatesSlice } from './merging/duplicatesSlice';
 import { rowsReducer } from './rows/rowsSlice';
 import type { Services } from './services';
@@ -23,6 +24,7 @@ const rootReducer = combineSlices(
   statusSlice,
   unfiledSlice,
   duplicatesSlice,
+  hubSlice,
 );
 
 /** Everything the page knows. */

@@ -6,6 +6,7 @@ import { cardsArrived, changesArrived, rowsRemembered } from './actions';
 import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
 import type { Change } from './history/change';
+import { pairingChanged, pairingSchema } from './hub/hubSlice';
 import { takeInTalks } from './intake/takeInTalks';
 import { detachPhotos } from './photos/detachPhotos';
 import { piecesOf } from './piecesOf';
@@ -37,12 +38,15 @@ const CHANGES_AT_START = 60;
 export function openBook(): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
     try {
-      const first = await services.storage.getMany([KEYS.schema, KEYS.settings, KEYS.rows]);
+      const first = await services.storage.getMany([KEYS.schema, KEYS.settings, KEYS.rows, KEYS.hub]);
       const version = Number(first[KEYS.schema] ?? SCHEMA_VERSION);
       if (version > SCHEMA_VERSION)
         throw new Error(`this book was written by a newer version (${version}); update Cordialis to open it`);
       const settings = settingsSchema.parse(parseJson(first[KEYS.settings]) ?? {});
       dispatch(settingsArrived(settings));
+      const pairing = pairingSchema.safeParse(parseJson(first[KEYS.hub]));
+      services.writer.queueForHub(pairing.success);
+      if (pairing.success) dispatch(pairingChanged(pairing.data));
       const style = rowStyleOf(settings);
       dispatch(rowsReordered({ settings: style, cards: [] }));
       const rows = parseJson(first[KEYS.rows]);
@@ -52,6 +56,9 @@ export function openBook(): AppThunk<Promise<void>> {
       dispatch(bookOpened());
       await services.yieldToPage();
       const keys = await services.storage.getAllKeys();
+      services.writer.sawQueued(
+        keys.filter((key) => key.startsWith(KEYS.queue)).map((key) => key.slice(KEYS.queue.length)),
+      );
       // A demo is read once its mail is in, too: cards and talks don't change any more by themselves then.
       const isMore = isNew && services.fetchFirstMail !== undefined;
       await dispatch(

@@ -4,6 +4,7 @@ import type { TextStorage } from '@/platform';
 
 import type { SearchClient } from './clients/searchClient';
 import type { TwinsClient } from './clients/twinsClient';
+import type { HubClient } from './hub/hubClient';
 import type { PhotoCache } from './photos/photoCache';
 import type { BookWriter } from './store/bookWriter';
 
@@ -17,6 +18,7 @@ export interface Services {
   readonly twins: TwinsClient;
   /** Makes one card of each group; the fullest keeps its uid. */
   readonly mergeCards: (groups: readonly (readonly Card[])[], choices: MergeChoices) => Promise<Card[]>;
+  readonly hub: HubClient;
   readonly newUid: () => string;
   /** UTCDateTime. */
   readonly utcNow: () => string;

@@ -17,6 +17,9 @@ import { type AppStore, makeAppStore } from './appStore';
 import { mergeInWorker } from './clients/duplicatesClient';
 import { startSearchWorker } from './clients/searchClient';
 import { TwinsWorker } from './clients/twinsClient';
+import { readPairing } from './hub/exchange';
+import { hubClient } from './hub/hubClient';
+import { keepExchanging } from './hub/keepExchanging';
 import { openBook, readNews, rememberRows } from './openBook';
 import { PhotoCache } from './photos/photoCache';
 import type { Services } from './services';
@@ -51,14 +54,18 @@ function startBook(name: BookName): Book {
   const storage = openStorage(name);
   let remember: ReturnType<typeof setTimeout> | undefined;
   const channel = openTabChannel(name, (message) => {
-    const { uids, changeIds, settings, ...talks } = message as Written;
+    const { uids, changeIds, settings, queued, hub, ...talks } = message as Written;
+    writer.sawQueued(queued);
+    if (hub) void store.dispatch(readPairing());
     void store.dispatch(readNews(uids, changeIds, settings, talks));
+    if (queued.length > 0) exchanging.soon();
   });
   const writer = new BookWriter(name, storage, {
     onSaving: () => store.dispatch(savingChanged({ kind: 'saving' })),
     onSaved: (written) => {
       store.dispatch(savingChanged({ kind: 'saved' }));
       channel.post(written);
+      if (written.queued.length > 0) exchanging.soon();
       clearTimeout(remember);
       remember = setTimeout(() => void store.dispatch(rememberRows()), REMEMBER_AFTER_MS);
     },
@@ -71,6 +78,7 @@ function startBook(name: BookName): Book {
     photos: new PhotoCache(storage),
     search: startSearchWorker(),
     twins: new TwinsWorker(),
+    hub: hubClient,
     mergeCards: mergeInWorker,
     newUid,
     utcNow,
@@ -86,5 +94,6 @@ function startBook(name: BookName): Book {
     () => void writer.flush(),
   );
   void store.dispatch(openBook());
+  const exchanging = keepExchanging(store, services, name);
   return { store, services };
 }

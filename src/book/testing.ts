@@ -1,7 +1,7 @@
 import type { Card } from '@/core/card';
 import type * as Merging from '@/core/merging';
 import { emptyPlan } from '@/core/talks';
-import type { TextStorage } from '@/platform';
+import { HubFault, type TextStorage } from '@/platform';
 
 import { cardsArrived } from './actions';
 import { makeAppStore } from './appStore';
@@ -50,8 +50,22 @@ export function testTwins(): Services['twins'] {
   };
 }
 
+/** A hub that can't be reached. */
+function testHub(): Services['hub'] {
+  const fail = () => Promise.reject(new HubFault('the hub can’t be reached', 0));
+  return {
+    ...{ pair: fail, demoCode: fail, newCode: fail, unpair: fail, push: fail, pull: fail, putMembers: fail },
+    ...{ devices: fail, addDevice: fail, changeDevice: fail, removeDevice: fail, log: fail },
+    ...{ toSettle: fail, settled: fail, listen: () => () => undefined },
+  };
+}
+
 /** A page's book over a storage in memory, with a clock that ticks once a call; for tests only. */
-export function openTestBook(storage = new MemoryStorage(), first?: readonly Card[]) {
+export function openTestBook(
+  storage = new MemoryStorage(),
+  first?: readonly Card[],
+  more: Partial<Services> = {},
+) {
   let tick = 0;
   const writer = new BookWriter('test', storage, {
     onSaving: () => store.dispatch(savingChanged({ kind: 'saving' })),
@@ -86,11 +100,13 @@ export function openTestBook(storage = new MemoryStorage(), first?: readonly Car
       const { mergeGroups } = jest.requireActual<typeof Merging>('@/core/merging');
       return Promise.resolve(mergeGroups(groups, choices));
     },
+    hub: testHub(),
     newUid: () => `urn:uuid:00000000-0000-4000-8000-${String((tick += 1)).padStart(12, '0')}`,
     utcNow: () => `2026-11-24T10:00:${String((tick += 1) % 60).padStart(2, '0')}Z`,
     nowMs: () => (tick += 1),
     yieldToPage: () => Promise.resolve(),
     ...(first ? { fetchFirstCards: () => Promise.resolve([...first]) } : {}),
+    ...more,
   };
   const store = makeAppStore(services);
   return { store, services, storage, writer };

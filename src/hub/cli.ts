@@ -7,16 +7,18 @@ import {
   addDevice,
   type Device,
   listDevices,
+  listsOf,
   type Passport,
   pauseDevice,
   removeDevice,
 } from './passports/passports';
+import { makeCode } from './peers/pairing';
 import { allCards } from './store/cards';
 import { backUpStore, type HubDb, openStore } from './store/openStore';
 import { utcNow } from './utcNow';
 
 const USAGE =
-  'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | log | backup FILE';
+  'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | pair | log | backup FILE';
 
 /** Input that can't be used: told in one line, exit 2. */
 class Unusable extends Error {}
@@ -28,6 +30,7 @@ async function main(argv: readonly string[]): Promise<void> {
   const [verb, ...rest] = positionals;
   let result: unknown;
   if (verb === 'device') result = await device(db, rest, values);
+  else if (verb === 'pair') result = { code: await makeCode(db, Date.now()), minutes: 10 };
   else if (verb === 'log') result = await log(db);
   else if (verb === 'backup' && rest[0] !== undefined) {
     await backUpStore(db, rest[0]);
@@ -71,7 +74,7 @@ async function device(db: HubDb, [act, name]: readonly string[], flags: Flags): 
     const passport: Passport = {
       ...{ name, direction },
       ...(flags.tag === undefined ? {} : { tag: flags.tag }),
-      ...(flags.list === undefined ? {} : { list: await listUid(db, flags.list) }),
+      ...(flags.list === undefined ? {} : { lists: [await listUid(db, flags.list)] }),
     };
     const { user, password } = await addDevice(db, passport, utcNow()).catch((error: unknown) => {
       throw error instanceof RangeError ? new Unusable(error.message) : error;
@@ -98,8 +101,9 @@ async function listUid(db: HubDb, name: string): Promise<string> {
   throw new Unusable(`there is no list called ${name}`);
 }
 
-function toShown({ name, user, direction, tag, list, paused, seen }: Device): object {
-  return { name, user, direction, tag, list, paused: paused === 1, seen };
+function toShown(device: Device): object {
+  const { name, user, direction, tag, paused, seen } = device;
+  return { name, user, direction, tag, lists: listsOf(device), paused: paused === 1, seen };
 }
 
 async function log(db: HubDb): Promise<unknown> {

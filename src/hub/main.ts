@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { makeHub } from './makeHub';
+import { makeCode } from './peers/pairing';
 import { openStore } from './store/openStore';
 import { seedDemo } from './store/seedDemo';
 
@@ -18,6 +19,8 @@ async function main(): Promise<void> {
   const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data');
   const db = await openStore(dataRoot);
   if (isDemo) await seedDemo(db, new Date().toISOString().slice(0, 10));
+  const hasBrowsers = await db.selectFrom('browsers').select('id').limit(1).executeTakeFirst();
+  const code = isDemo || hasBrowsers ? undefined : await makeCode(db, Date.now());
   const hub = makeHub({
     webRoot,
     dataRoot,
@@ -28,6 +31,8 @@ async function main(): Promise<void> {
     if (error) fail(`port ${port} can't be used (${error.message}); choose another: PORT=4871 npm run demo`);
     const address = server.address();
     const actual = typeof address === 'object' && address ? address.port : port;
+    if (code !== undefined)
+      console.log(`To let a browser exchange cards with the hub, give it this code within ten minutes: ${code}`);
     console.log(`Cordialis ${isDemo ? '(demo) ' : ''}is at http://127.0.0.1:${actual}`);
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {

@@ -8,6 +8,9 @@ import helmet from 'helmet';
 
 import { calendarApi, calendarFeed } from './api/calendarApi';
 import { demoApi } from './api/demoApi';
+import { devicesApi } from './api/devicesApi';
+import { exchangeApi } from './api/exchangeApi';
+import { pairApi } from './api/pairApi';
 import { placesApi } from './api/placesApi';
 import { davRouter, wellKnown } from './dav/davRouter';
 import type { HubDb } from './store/openStore';
@@ -47,6 +50,9 @@ export function makeHub({ webRoot, demoDay, dataRoot, db }: HubOptions): Express
   if (db) {
     hub.all('/.well-known/carddav', wellKnown);
     hub.use('/dav', davRouter({ db, country: COUNTRY, utcNow }));
+    hub.use('/api/pair', pairApi(db, demoDay !== undefined));
+    hub.use('/api/exchange', exchangeApi(db, COUNTRY));
+    hub.use('/api/devices', devicesApi(db));
   }
   hub.use('/api/places', placesApi());
   hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));

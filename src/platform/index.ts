@@ -9,6 +9,7 @@ export * from './calendarHub';
 export * from './clock';
 export * from './files';
 export * from './gazetteer';
+export * from './hub';
 export * from './image';
 export * from './locale';
 export * from './keyboard';

@@ -31,7 +31,7 @@ test('a device is added with a password of its own, listed without it, paused an
       user: 'ada-s-phone',
       direction: 'out',
       tag: 'choir',
-      list: null,
+      lists: [],
       paused: true,
       seen: null,
     },

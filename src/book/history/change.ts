@@ -3,7 +3,7 @@ import { applyEdits, type Card, diffJson, type Direction, type Edit, type Uid } 
 import type { TalkChange } from '../talks/talksSlice';
 
 /** Why the book changed. */
-export type Cause = 'add' | 'edit' | 'delete' | 'import' | 'merge';
+export type Cause = 'add' | 'edit' | 'delete' | 'import' | 'merge' | 'sync';
 
 /** What happened to one card. An added card is kept here only once it has been taken back. */
 export type CardChange =

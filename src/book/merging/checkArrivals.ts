@@ -13,7 +13,7 @@ import { lookForDuplicates } from './lookForDuplicates';
 const MANY = 300;
 
 /** Causes after which cards may be somebody's second ones. */
-const CAUSES: ReadonlySet<Cause> = new Set(['add', 'edit', 'import']);
+const CAUSES: ReadonlySet<Cause> = new Set(['add', 'edit', 'import', 'sync']);
 
 /** What two cards are compared by. */
 const COMPARED = [

@@ -25,6 +25,10 @@ export interface Written {
   readonly months: readonly string[];
   /** Cards with a new summary of their talks. */
   readonly summaries: readonly Uid[];
+  /** Cards of which the hub has still to be told. */
+  readonly queued: readonly Uid[];
+  /** Whether the pairing with the hub is another. */
+  readonly hub: boolean;
 }
 
 /** What the writer tells the page. */
@@ -46,6 +50,11 @@ export class BookWriter {
   private readonly others = new Map<string, string>();
   /** Talks by month and id; undefined for one that goes from its month. */
   private readonly talks = new Map<string, Talk | undefined>();
+  /** Cards whose changes the hub doesn't know yet, with a number that grows with every change. */
+  private readonly queue = new Map<Uid, number>();
+  private queueStamp = 0;
+  /** Whether there is a hub that wants to know. */
+  private keepsQueue = false;
   /** Each card as this page last saw it in the store. */
   private readonly seen = new Map<Uid, Card>();
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -73,17 +82,51 @@ export class BookWriter {
     for (const uid of removed) this.seen.delete(uid);
   }
 
-  /** Takes cards on that belong to a change which has been taken on before. */
-  putCards(upserts: readonly Card[], removed: readonly Uid[] = []): void {
+  /** From now on changes are queued for the hub, or not any more. */
+  queueForHub(keepsQueue: boolean): void {
+    this.keepsQueue = keepsQueue;
+    if (!keepsQueue) this.queue.clear();
+  }
+
+  /** Cards that stand in the store as queued, by an earlier page or another one. */
+  sawQueued(uids: readonly Uid[]): void {
+    for (const uid of uids) this.queue.set(uid, (this.queueStamp += 1));
+  }
+
+  /** Cards to tell the hub of, each with what tells whether it has changed again since. */
+  queued(): ReadonlyMap<Uid, number> {
+    return this.queue;
+  }
+
+  /** The hub knows these now, unless they have changed again. */
+  unqueue(told: ReadonlyMap<Uid, number>): Promise<void> {
+    const isAsTold = ([uid, stamp]: [Uid, number]) => this.queue.get(uid) === stamp;
+    const done = [...told].filter(isAsTold);
+    for (const [uid] of done) this.queue.delete(uid);
+    this.writing = this.writing.then(async () => {
+      // One that was changed meanwhile is queued again, and its record stays.
+      const gone = done.flatMap(([uid]) => (this.queue.has(uid) ? [] : [`${KEYS.queue}${uid}`]));
+      if (gone.length > 0) await this.storage.removeMany(gone).catch(() => undefined);
+    });
+    return this.writing;
+  }
+
+  /**
+   * Takes cards on that belong to a change which has been taken on before.
+   *
+   * @param isFromHub - the hub knows them: it needn't be told
+   */
+  putCards(upserts: readonly Card[], removed: readonly Uid[] = [], isFromHub = false): void {
     for (const card of upserts) this.cards.set(card.uid, card);
     for (const uid of removed) this.cards.set(uid, undefined);
+    if (this.keepsQueue && !isFromHub) this.sawQueued([...upserts.map(({ uid }) => uid), ...removed]);
     this.events.onSaving();
     this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
   }
 
   /** Takes a change on to be written. */
-  putChange(change: Change, upserts: readonly Card[], removed: readonly Uid[]): void {
-    this.putCards(upserts, removed);
+  putChange(change: Change, upserts: readonly Card[], removed: readonly Uid[], isFromHub = false): void {
+    this.putCards(upserts, removed, isFromHub);
     this.put(`${KEYS.change}${change.id}`, JSON.stringify(change));
   }
 
@@ -159,7 +202,15 @@ export class BookWriter {
 
   private tellOfTalks(month: string, records: Readonly<Record<string, string>>): void {
     const summaries = Object.keys(records).map((key) => key.slice(KEYS.summary.length));
-    this.events.onSaved({ uids: [], changeIds: [], settings: false, months: [month], summaries });
+    this.events.onSaved({
+      uids: [],
+      changeIds: [],
+      settings: false,
+      months: [month],
+      summaries,
+      queued: [],
+      hub: false,
+    });
   }
 
   private async write(): Promise<void> {
@@ -198,6 +249,8 @@ export class BookWriter {
       settings: written.has(KEYS.settings),
       months: under(KEYS.talks),
       summaries: under(KEYS.summary),
+      queued: under(KEYS.card).filter((uid) => this.queue.has(uid)),
+      hub: written.has(KEYS.hub),
     });
   }
 
@@ -212,7 +265,10 @@ export class BookWriter {
       ...(await this.shardsWith(talks)),
     };
     // '' first and the key's removal after: one transaction can't do both, and the first alone is already true.
-    for (const [uid, card] of merged) batch[`${KEYS.card}${uid}`] = card ? JSON.stringify(card) : '';
+    for (const [uid, card] of merged) {
+      batch[`${KEYS.card}${uid}`] = card ? JSON.stringify(card) : '';
+      if (this.queue.has(uid)) batch[`${KEYS.queue}${uid}`] = '1';
+    }
     await this.storage.setMany(batch);
     const gone = [...merged].filter(([, card]) => !card).map(([uid]) => `${KEYS.card}${uid}`);
     if (gone.length > 0) await this.storage.removeMany(gone);

@@ -17,6 +17,10 @@ export const KEYS = {
   summary: 'talksum:',
   /** An address that was written to and has no card. */
   unfiled: 'unfiled:',
+  /** A card whose changes the hub doesn't know yet. */
+  queue: 'queue:',
+  /** How this browser is paired with the hub. */
+  hub: 'hub',
   aside: 'aside:',
   /** A text that a card is being read out of. */
   textToRead: 'textToRead',

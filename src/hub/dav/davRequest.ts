@@ -20,6 +20,8 @@ export interface DavAnswer {
   readonly status: number;
   readonly headers?: Readonly<Record<string, string>>;
   readonly body?: string;
+  /** Cards that it carries whole. */
+  readonly served?: number;
 }
 
 /** What an address names, for the user who has signed in; anything else is nobody's. */

@@ -8,6 +8,7 @@ import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, type Resource, resourceAt } from './davRequest';
 import { deleteCardResource } from './deleteCardResource';
 import { MAX_BODY_OCTETS, ROOT } from './names';
+import { noteVisit } from './noteVisit';
 import { propfind } from './propfind';
 import { checkConditions, putCardResource } from './putCardResource';
 import { rememberServed } from './rememberServed';
@@ -60,15 +61,23 @@ async function answer(request: Request, options: DavOptions, failed: Failed): Pr
   if (!resource) throw new DavError(404, 'there is nothing here');
   const now = options.utcNow();
   await noteSeen(options.db, device, now);
-  return dispatch(
-    {
-      ...{ db: options.db, device, now, country: options.country },
-      method: request.method,
-      header: (name) => request.get(name),
-      body: typeof request.body === 'string' ? request.body : '',
-    },
-    resource,
-  );
+  const asked: DavRequest = {
+    ...{ db: options.db, device, now, country: options.country },
+    method: request.method,
+    header: (name) => request.get(name),
+    body: typeof request.body === 'string' ? request.body : '',
+  };
+  try {
+    const answered = await dispatch(asked, resource);
+    const isChange = request.method === 'PUT' || request.method === 'DELETE';
+    await noteVisit(options.db, device, now, { came: isChange ? 1 : 0, went: answered.served ?? 0 });
+    return answered;
+  } catch (error) {
+    // What a client merely asked for in vain is no fault of a sync.
+    if (error instanceof DavError && ![404, 412].includes(error.status))
+      await noteVisit(options.db, device, now, { came: 0, went: 0, fault: error.message });
+    throw error;
+  }
 }
 
 /** When a device was here last, to the minute: a sync of many requests needn't write it with each. */
@@ -141,6 +150,7 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
     status: 200,
     headers: { 'Content-Type': `text/vcard; charset=utf-8; version=${version}`, ETag: seen.etag },
     body: writeData(seen.card, { version, properties: undefined }),
+    served: request.method === 'GET' ? 1 : 0,
   };
 }
 

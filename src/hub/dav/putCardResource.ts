@@ -5,9 +5,11 @@ import { mergeCards } from '@/core/merging';
 import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
 
 import { servedCard, viewOf } from '../passports/deviceView';
+import { listsOf } from '../passports/passports';
 import { findCard, putCard, toCard } from '../store/cards';
 import { findMemory } from '../store/memory';
 import { type HubDb, inTransaction } from '../store/openStore';
+import { noteToSettle } from '../store/settle';
 import { type DataVersion, writeData } from './addressData';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest } from './davRequest';
@@ -95,7 +97,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     const row = await findMemory(store, device.id, uid);
     const base = row ? toCard(row.card) : current;
     const keeps = JSON.parse(device.keeps) as Keeps;
-    const served = readBack(servedCard(base), version);
+    const served = readBack(servedCard(base, device), version);
     const theirs = deviceChange({ known: base, served, sent, keeps, country });
     const { card, conflicts } = mergeThree(base, current, theirs, { country });
     const after: Card = {
@@ -105,18 +107,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     };
     if (JSON.stringify(after) !== JSON.stringify(current))
       await putCard(store, uid, after, { at: now, device: device.id, says: `Changed ${shownAs(after)}` });
-    for (const { path, mine, theirs: their } of conflicts)
-      await store
-        .insertInto('settle')
-        .values({
-          uid,
-          device: device.id,
-          at: now,
-          path,
-          mine: JSON.stringify(mine),
-          theirs: JSON.stringify(their),
-        })
-        .execute();
+    await noteToSettle(store, { uid, conflicts, by: device.name, at: now });
     await remember(store, request, {
       uid,
       href,
@@ -185,9 +176,9 @@ function twinOf(sent: Card, index: TwinIndex): string | undefined {
 
 /** A card put by a device whose passport is for a list comes onto the list, or it would be gone again at once. */
 async function joinList(store: HubDb, { device, now }: DavRequest, uid: string): Promise<void> {
-  if (device.list === null) return;
-  const list = await findCard(store, device.list);
-  if (!list) return;
+  const [first] = listsOf(device);
+  const list = first === undefined ? undefined : await findCard(store, first);
+  if (!list || list['cordialis.example:rule'] !== undefined) return;
   const after: Card = { ...list, members: { ...list.members, [uid]: true as const }, updated: now };
   await putCard(store, list.uid, after, { at: now, device: device.id, says: `Put onto ${shownAs(list)}` });
 }

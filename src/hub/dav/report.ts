@@ -1,4 +1,5 @@
 import { type DeviceView, hrefFor, type SeenCard, viewOf } from '../passports/deviceView';
+import { listsOf } from '../passports/passports';
 import { changedSince } from '../store/cards';
 import { readWish } from './addressData';
 import { DavError } from './davError';
@@ -66,8 +67,9 @@ async function multiget(tell: Tell, body: XmlElement): Promise<DavAnswer> {
     served.push(seen);
     return tellOf(tell, seen);
   });
-  if (tell.wish) await rememberServed(request, served);
-  return multistatus(responses);
+  if (!tell.wish) return multistatus(responses);
+  await rememberServed(request, served);
+  return { ...multistatus(responses), served: served.length };
 }
 
 /** The last part of a card's address, which may be a whole URL; undefined for the address of something else. */
@@ -102,7 +104,10 @@ async function query(tell: Tell, body: XmlElement): Promise<DavAnswer> {
         ]),
       ]
     : [];
-  return multistatus([...found.map((seen) => tellOf(tell, seen)), ...rest]);
+  return {
+    ...multistatus([...found.map((seen) => tellOf(tell, seen)), ...rest]),
+    served: tell.wish ? found.length : 0,
+  };
 }
 
 /** RFC 6578 §3: what has come, changed or gone since a token; without one, everything. */
@@ -114,10 +119,11 @@ async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> 
   if (token === '') {
     const all = [...view.byUid.values()];
     if (tell.wish) await rememberServed(request, all);
-    return multistatus(
+    const whole = multistatus(
       all.map((seen) => tellOf(tell, seen)),
       done,
     );
+    return { ...whole, served: tell.wish ? all.length : 0 };
   }
   const since = seqOf(token);
   if (since === undefined || since > view.seq || since < device.since)
@@ -131,7 +137,7 @@ async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> 
     .execute();
   const hrefs = new Map(memory.map(({ uid, href }) => [uid, href]));
   // Who is on a list is said by the list's own card: whoever has come or gone hasn't changed.
-  const isList = device.list !== null && changed.includes(device.list);
+  const isList = listsOf(device).some((list) => changed.includes(list));
   const concerned = new Set([...changed, ...(isList ? [...view.byUid.keys(), ...hrefs.keys()] : [])]);
   const here = [...concerned].flatMap((uid) => view.byUid.get(uid) ?? []);
   const gone = new Set(
@@ -146,11 +152,12 @@ async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> 
   for (const { href } of joined) if (!view.byHref.has(href)) gone.add(href);
   if (tell.wish) await rememberServed(request, here);
   const base = bookPath(device.user);
-  return multistatus(
+  const answer = multistatus(
     [
       ...here.map((seen) => tellOf(tell, seen)),
       ...[...gone].map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found')),
     ],
     done,
   );
+  return { ...answer, served: tell.wish ? here.length : 0 };
 }

@@ -4,9 +4,10 @@ import type { Card } from '@/core/card';
 import { duplicateFacts, TwinIndex } from '@/core/duplicates';
 import { cardToSend } from '@/core/sending';
 
-import { allCards, changedSince, findCard, lastSeq } from '../store/cards';
+import { allCards, changedSince, lastSeq } from '../store/cards';
 import type { HubDb } from '../store/openStore';
-import type { Device } from './passports';
+import { membersOf } from './membersOf';
+import { type Device, listsOf } from './passports';
 
 /** A card as a device may see it. */
 export interface SeenCard {
@@ -65,9 +66,14 @@ function isLetThrough({ tag }: Device, card: Card, members: ReadonlySet<string> 
   return !members || members.has(card.uid);
 }
 
-/** The card without what never leaves this book. */
-export function servedCard(card: Card): Card {
-  return cardToSend(card, { withNotes: true });
+/** The card without what never leaves this book, and without what the passport keeps back. */
+export function servedCard(card: Card, { notes, photos }: Pick<Device, 'notes' | 'photos'>): Card {
+  const { notes: said, media, ...rest } = cardToSend(card, { withNotes: true });
+  return {
+    ...rest,
+    ...(said && notes === 1 ? { notes: said } : {}),
+    ...(media && photos === 1 ? { media } : {}),
+  };
 }
 
 /**
@@ -79,28 +85,25 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
   const kept = views.get(db) ?? new Map<number, KeptView>();
   views.set(db, kept);
   const seq = await lastSeq(db);
-  const stamp = JSON.stringify([device.tag, device.list, device.since]);
+  const lists = listsOf(device);
+  const stamp = JSON.stringify([device.tag, lists, device.since, device.notes, device.photos]);
   const known = kept.get(device.id);
   if (known?.stamp === stamp && known.seq === seq) return known;
   const changed = known?.stamp === stamp ? await changedSince(db, known.seq) : undefined;
-  const isWhole = !known || !changed || (device.list !== null && changed.has(device.list));
+  const isWhole = !known || !changed || lists.some((list) => changed.has(list));
   const view = isWhole ? new KeptView(stamp) : known;
-  const members = device.list === null ? undefined : await membersOf(db, device.list);
+  const members = lists.length === 0 ? undefined : await membersOf(db, lists);
   const cards: Iterable<readonly [string, Card | undefined]> = isWhole
     ? (await allCards(db)).map((card) => [card.uid, card] as const)
     : (changed ?? []);
   const hrefs = await hrefsOf(db, device, isWhole ? undefined : [...(changed?.keys() ?? [])]);
   for (const [uid, card] of cards) {
-    const own = card && isLetThrough(device, card, members) ? servedCard(card) : undefined;
+    const own = card && isLetThrough(device, card, members) ? servedCard(card, device) : undefined;
     view.put(uid, own && { uid, href: hrefs.get(uid) ?? hrefFor(uid), etag: etagOf(own), card: own });
   }
   view.seq = seq;
   kept.set(device.id, view);
   return view;
-}
-
-async function membersOf(db: HubDb, list: string): Promise<ReadonlySet<string>> {
-  return new Set(Object.keys((await findCard(db, list))?.members ?? {}));
 }
 
 /** Uids asked for one by one rather than all rows at once. */

@@ -15,7 +15,12 @@ export interface Passport {
   readonly name: string;
   readonly direction: Device['direction'];
   readonly tag?: string;
-  readonly list?: string;
+  /** Uids of lists; none for all cards. */
+  readonly lists?: readonly string[];
+  /** Whether notes go along; true unless said. */
+  readonly notes?: boolean;
+  /** Whether photos go along; true unless said. */
+  readonly photos?: boolean;
 }
 
 /** A new device's password is told once and kept as a hash only. */
@@ -41,12 +46,13 @@ export async function addDevice(db: HubDb, passport: Passport, now: string): Pro
   const password = randomSigns(PASSWORD_SIGNS);
   const salt = randomBytes(16).toString('hex');
   const hash = (await derive(password, salt, KEY_OCTETS)).toString('hex');
-  const { direction, tag = null, list = null } = passport;
+  const { direction, tag = null, lists = [], notes = true, photos = true } = passport;
   await inTransaction(db, async (store) =>
     store
       .insertInto('devices')
       .values({
-        ...{ name, user, salt, hash, direction, tag, list },
+        ...{ name, user, salt, hash, direction, tag, lists: JSON.stringify(lists) },
+        ...{ notes: notes ? 1 : 0, photos: photos ? 1 : 0 },
         ...{ paused: 0, created: now, seen: null, since: await lastSeq(store), keeps: '{}' },
       })
       .execute(),
@@ -69,12 +75,42 @@ export async function pauseDevice(db: HubDb, name: string, isPaused: boolean): P
   return (done?.numUpdatedRows ?? 0n) > 0n;
 }
 
+/** The lists that a passport is for, by their uids; none for all cards. */
+export function listsOf({ lists }: Pick<Device, 'lists'>): string[] {
+  // Written by this file only.
+  return JSON.parse(lists) as string[];
+}
+
+/** Changes what a device may receive; sync tokens from before are no longer good. @returns whether there is one of that name */
+export function changePassport(
+  db: HubDb,
+  name: string,
+  { direction, tag, lists, notes, photos }: Partial<Omit<Passport, 'name'>>,
+): Promise<boolean> {
+  const flag = (is: boolean) => (is ? 1 : 0);
+  return inTransaction(db, async (store) => {
+    const [done] = await store
+      .updateTable('devices')
+      .set({
+        since: await lastSeq(store),
+        ...(direction === undefined ? {} : { direction }),
+        ...(tag === undefined ? {} : { tag: tag === '' ? null : tag }),
+        ...(lists === undefined ? {} : { lists: JSON.stringify(lists) }),
+        ...(notes === undefined ? {} : { notes: flag(notes) }),
+        ...(photos === undefined ? {} : { photos: flag(photos) }),
+      })
+      .where('name', '=', name)
+      .execute();
+    return (done?.numUpdatedRows ?? 0n) > 0n;
+  });
+}
+
 /** Takes a passport away; no card is touched, here or there. @returns whether there was one of that name */
 export function removeDevice(db: HubDb, name: string): Promise<boolean> {
   return inTransaction(db, async (store) => {
     const device = await store.selectFrom('devices').select('id').where('name', '=', name).executeTakeFirst();
     if (!device) return false;
-    for (const table of ['memory', 'gone', 'settle'] as const)
+    for (const table of ['memory', 'gone', 'syncs'] as const)
       await store.deleteFrom(table).where('device', '=', device.id).execute();
     await store.deleteFrom('devices').where('id', '=', device.id).execute();
     return true;

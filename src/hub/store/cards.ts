@@ -1,5 +1,6 @@
 import type { Card } from '@/core/card';
 
+import { tellOfChange } from './changeNews';
 import type { HubDb } from './openStore';
 
 /** Who changes cards, and what it is called in the log. */
@@ -8,6 +9,8 @@ export interface ChangeSource {
   readonly at: string;
   /** null for the application. */
   readonly device: number | null;
+  /** The browser in which the application runs. */
+  readonly browser?: number;
   readonly says: string;
 }
 
@@ -49,13 +52,13 @@ export async function putCard(
   db: HubDb,
   uid: string,
   card: Card | undefined,
-  { at, device, says }: ChangeSource,
+  { at, device, browser, says }: ChangeSource,
 ): Promise<number> {
   const known = await db.selectFrom('cards').select('card').where('uid', '=', uid).executeTakeFirst();
   const after = card === undefined ? null : JSON.stringify(card);
   const { seq } = await db
     .insertInto('changes')
-    .values({ uid, at, device, says, before: known?.card ?? null, after })
+    .values({ uid, at, device, browser: browser ?? null, says, before: known?.card ?? null, after })
     .returning('seq')
     .executeTakeFirstOrThrow();
   if (after === null) await db.deleteFrom('cards').where('uid', '=', uid).execute();
@@ -65,6 +68,7 @@ export async function putCard(
       .values({ uid, card: after, seq })
       .onConflict((conflict) => conflict.column('uid').doUpdateSet({ card: after, seq }))
       .execute();
+  tellOfChange(seq);
   return seq;
 }
 

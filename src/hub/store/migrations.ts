@@ -1,4 +1,4 @@
-import { type Kysely, sql } from 'kysely';
+import { type Kysely, type SchemaModule, sql } from 'kysely';
 
 /** Steps that lead from an empty store to today's, one after the other; what is out is never changed. */
 export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = [
@@ -64,7 +64,76 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
       .execute();
     await schema.createIndex('changes_uid').on('changes').column('uid').execute();
   },
+  async (db) => {
+    await addBrowsers(db.schema);
+    await widenPassports(db);
+    await renewSettle(db.schema);
+    await addSyncs(db.schema);
+  },
 ];
+
+/** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */
+async function addBrowsers(schema: SchemaModule): Promise<void> {
+  await schema
+    .createTable('browsers')
+    .addColumn('id', 'integer', (column) => column.primaryKey().autoIncrement())
+    .addColumn('name', 'text', (column) => column.notNull())
+    .addColumn('token', 'text', (column) => column.notNull().unique())
+    .addColumn('created', 'text', (column) => column.notNull())
+    .addColumn('seen', 'text')
+    .execute();
+  await schema
+    .createTable('sent')
+    .addColumn('browser', 'integer', (column) => column.notNull())
+    .addColumn('uid', 'text', (column) => column.notNull())
+    .addColumn('card', 'text')
+    .addColumn('seq', 'integer', (column) => column.notNull())
+    .addColumn('isSame', 'integer', (column) => column.notNull())
+    .addPrimaryKeyConstraint('sent_key', ['browser', 'uid'])
+    .execute();
+  await schema
+    .createTable('codes')
+    .addColumn('hash', 'text', (column) => column.primaryKey())
+    .addColumn('until', 'text', (column) => column.notNull())
+    .execute();
+  await schema.alterTable('changes').addColumn('browser', 'integer').execute();
+}
+
+/** A passport for several lists, who is on lists that fill themselves, and how much of each card goes through. */
+async function widenPassports(db: Kysely<never>): Promise<void> {
+  await db.schema
+    .createTable('members')
+    .addColumn('list', 'text', (column) => column.primaryKey())
+    .addColumn('uids', 'text', (column) => column.notNull())
+    .execute();
+  const add = (name: string, type: 'integer' | 'text', value: number | string) =>
+    db.schema
+      .alterTable('devices')
+      .addColumn(name, type, (column) => column.notNull().defaultTo(value))
+      .execute();
+  await add('notes', 'integer', 1);
+  await add('photos', 'integer', 1);
+  await add('lists', 'text', '[]');
+  await sql`update devices set lists = json_array(list) where list is not null`.execute(db);
+  await db.schema.alterTable('devices').dropColumn('list').execute();
+}
+
+/** What is to settle says on both sides who it was; nothing was ever settled in the table as it was before. */
+async function renewSettle(schema: SchemaModule): Promise<void> {
+  await schema.dropTable('settle').execute();
+  await schema
+    .createTable('settle')
+    .addColumn('id', 'integer', (column) => column.primaryKey().autoIncrement())
+    .addColumn('uid', 'text', (column) => column.notNull())
+    .addColumn('path', 'text', (column) => column.notNull())
+    .addColumn('mine', 'text', (column) => column.notNull())
+    .addColumn('mineBy', 'text')
+    .addColumn('mineAt', 'text', (column) => column.notNull())
+    .addColumn('theirs', 'text', (column) => column.notNull())
+    .addColumn('theirsBy', 'text')
+    .addColumn('theirsAt', 'text', (column) => column.notNull())
+    .execute();
+}
 
 /** Brings a store to today's shape; each step is done as a whole or not at all. @throws where it is of a newer program */
 export async function migrate<T>(db: Kysely<T>): Promise<void> {
@@ -79,4 +148,18 @@ export async function migrate<T>(db: Kysely<T>): Promise<void> {
       await sql.raw(`pragma user_version = ${i + 1}`).execute(transaction);
     });
   }
+}
+
+/** When devices were here, and what came and went. */
+async function addSyncs(schema: SchemaModule): Promise<void> {
+  await schema
+    .createTable('syncs')
+    .addColumn('id', 'integer', (column) => column.primaryKey().autoIncrement())
+    .addColumn('device', 'integer', (column) => column.notNull())
+    .addColumn('at', 'text', (column) => column.notNull())
+    .addColumn('came', 'integer', (column) => column.notNull())
+    .addColumn('went', 'integer', (column) => column.notNull())
+    .addColumn('fault', 'text')
+    .execute();
+  await schema.createIndex('syncs_device').on('syncs').column('device').execute();
 }

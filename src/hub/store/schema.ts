@@ -17,6 +17,8 @@ export interface ChangesTable {
   at: string;
   /** The device that did it; null for the application. */
   device: number | null;
+  /** The browser in which the application did it; null for a device and the hub itself. */
+  browser: number | null;
   before: string | null;
   after: string | null;
   /** In words, for the log. */
@@ -34,8 +36,12 @@ export interface DevicesTable {
   direction: 'both' | 'out' | 'in';
   /** Only cards with this tag; null for all. */
   tag: string | null;
-  /** Only members of this list, by its uid; null for all. */
-  list: string | null;
+  /** Only members of these lists, a JSON array of uids; empty for all. */
+  lists: string;
+  /** Whether notes go along: 1 or 0. */
+  notes: number;
+  /** Whether photos go along: 1 or 0. */
+  photos: number;
   paused: number;
   created: string;
   seen: string | null;
@@ -64,16 +70,69 @@ export interface GoneTable {
   seq: number;
 }
 
-/** Values that two sides have changed differently. */
+/** A value that two sides have changed differently. */
 export interface SettleTable {
   id: Generated<number>;
   uid: string;
-  device: number;
-  at: string;
   /** RFC 6901 without the slash at its head. */
   path: string;
+  /** The value that stands meanwhile, whose it is (null for nobody who is known) and when it came. */
   mine: string;
+  mineBy: string | null;
+  mineAt: string;
   theirs: string;
+  theirsBy: string | null;
+  theirsAt: string;
+}
+
+/** A browser that has been paired with the hub. */
+export interface BrowsersTable {
+  id: Generated<number>;
+  name: string;
+  /** A hash of what it shows with each request. */
+  token: string;
+  created: string;
+  seen: string | null;
+}
+
+/** What a browser sent last of a card: what it sends next is compared with it, whether our answer came through or not. */
+export interface SentTable {
+  browser: number;
+  uid: string;
+  /** null where it has deleted it. */
+  card: string | null;
+  /** The change that came of it. */
+  seq: number;
+  /** Whether the card became just what was sent: 1 or 0. */
+  isSame: number;
+}
+
+/** Codes by which a browser may be paired, each once. */
+export interface CodesTable {
+  hash: string;
+  /** UTCDateTime. */
+  until: string;
+}
+
+/** Who is on a list that the hub can't fill by itself, as the application has worked it out. */
+export interface MembersTable {
+  list: string;
+  /** A JSON array. */
+  uids: string;
+}
+
+/** One visit of a device: requests that follow each other closely. */
+export interface SyncsTable {
+  id: Generated<number>;
+  device: number;
+  /** UTCDateTime at which it began. */
+  at: string;
+  /** Changes that came from it. */
+  came: number;
+  /** Cards that it was served. */
+  went: number;
+  /** In words; null where nothing went wrong. */
+  fault: string | null;
 }
 
 /** Everything the hub keeps. */
@@ -84,4 +143,9 @@ export interface HubTables {
   memory: MemoryTable;
   gone: GoneTable;
   settle: SettleTable;
+  browsers: BrowsersTable;
+  sent: SentTable;
+  codes: CodesTable;
+  members: MembersTable;
+  syncs: SyncsTable;
 }

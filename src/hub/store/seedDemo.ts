@@ -3,10 +3,13 @@ import { generateBook } from '@/demo';
 import { lastSeq, putCard } from './cards';
 import { type HubDb, inTransaction } from './openStore';
 
+/** What the log says of cards that the demo has put there. */
+export const SEED_SAYS = 'From the demo';
+
 /** Puts the demo's cards into a store that is still empty, so that devices have something to be served. */
 export async function seedDemo(db: HubDb, today: string): Promise<void> {
   if ((await lastSeq(db)) > 0) return;
-  const source = { at: `${today}T00:00:00Z`, device: null, says: 'From the demo' };
+  const source = { at: `${today}T00:00:00Z`, device: null, says: SEED_SAYS };
   await inTransaction(db, async (store) => {
     for (const card of generateBook(today))
       if (card['cordialis.example:private'] !== true) await putCard(store, card.uid, card, source);

@@ -1,0 +1,107 @@
+import { HubFault, localDay, withTabLock } from '@/platform';
+
+import type { AppThunk } from '../appStore';
+import { selectReading } from '../status/statusSlice';
+import { KEYS } from '../store/keys';
+import { parseJson } from '../store/parseJson';
+import { hearHub } from './hearHub';
+import { exchangeWent, type Pairing, pairingChanged, pairingSchema, roundEnded, selectHub } from './hubSlice';
+import { tellAll, tellQueued } from './tellHub';
+
+/** Rounds after which a page that is being edited without a stop waits for the next occasion. */
+const MAX_ROUNDS = 5;
+
+/**
+ * Tells the hub what has changed here, and takes in what has changed there. Telling comes first: the hub knows what this
+ * browser knew, and so whether both sides have changed the same value. One page of the browser does it at a time.
+ *
+ * @param bookName - of the lock between pages
+ */
+export function exchange(bookName: string): AppThunk<Promise<void>> {
+  return (dispatch) => withTabLock(`${bookName}-exchange`, () => dispatch(exchangeOnce()));
+}
+
+function exchangeOnce(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { utcNow, writer }) => {
+    if (!selectHub(getState()).pairing || selectReading(getState()) !== undefined) return;
+    try {
+      await dispatch(readPairing());
+      let refused = {};
+      for (let round = 0; round < MAX_ROUNDS; round += 1) {
+        const pairing = selectHub(getState()).pairing;
+        if (!pairing) return;
+        refused = { ...refused, ...(await dispatch(exchangeRound(pairing))) };
+        if (writer.queued().size === 0) break;
+      }
+      const faults = Object.values(refused);
+      const fault = faults.length === 0 ? '' : `${faults.length} cards were not taken: ${String(faults[0])}`;
+      dispatch(exchangeWent({ lastAt: utcNow(), fault }));
+    } catch (error) {
+      if (error instanceof HubFault && error.status === 401) await dispatch(setPairing(undefined));
+      const said =
+        error instanceof HubFault && error.status === 401 ? 'this browser is no longer paired' : '';
+      dispatch(exchangeWent({ fault: said === '' ? wordsOf(error) : said }));
+    } finally {
+      dispatch(exchangeWent({ work: undefined, waiting: writer.queued().size }));
+      dispatch(roundEnded());
+    }
+  };
+}
+
+function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
+  return async (dispatch, getState, { writer }) => {
+    let refused = {};
+    if (pairing.isFirst) {
+      refused = await dispatch(tellAll(pairing));
+      await dispatch(setPairing({ ...pairing, isFirst: false }));
+    }
+    refused = { ...refused, ...(await dispatch(tellQueued(pairing))) };
+    const { since, isWhole, lists, toSettle } = await dispatch(hearHub(pairing, pairing.isFirst));
+    await writer.flush();
+    dispatch(exchangeWent({ toSettle }));
+    // Only when all of it stands in the store is it noted as known.
+    const now = selectHub(getState()).pairing;
+    if (isWhole && !writer.isBusy && now && since !== now.since)
+      await dispatch(setPairing({ ...now, since }));
+    await dispatch(tellMembers(pairing, lists));
+    return refused;
+  };
+}
+
+const membersTold = new Map<string, string>();
+
+/** Tells the hub who is on the lists that passports are for: rules ask for talks, which it doesn't have. */
+function tellMembers({ token }: Pairing, lists: readonly string[]): AppThunk<Promise<void>> {
+  return async (_, __, { hub, search }) => {
+    for (const list of lists) {
+      const uids = await search.onList(list, localDay());
+      const text = uids.toSorted().join(' ');
+      if (membersTold.get(list) === text) continue;
+      await hub.putMembers(token, list, uids);
+      membersTold.set(list, text);
+    }
+  };
+}
+
+/** How this browser is paired now: another page of it may have gone on since. */
+export function readPairing(): AppThunk<Promise<void>> {
+  return async (dispatch, _, { storage, writer }) => {
+    const stored = pairingSchema.safeParse(parseJson(await storage.getItem(KEYS.hub)));
+    dispatch(pairingChanged(stored.data));
+    writer.queueForHub(stored.success);
+  };
+}
+
+/** Notes how this browser is paired; undefined for not at all. */
+export function setPairing(pairing: Pairing | undefined): AppThunk<Promise<void>> {
+  return async (dispatch, _, { writer }) => {
+    dispatch(pairingChanged(pairing));
+    writer.queueForHub(pairing !== undefined);
+    writer.put(KEYS.hub, pairing ? JSON.stringify(pairing) : '');
+    await writer.flush();
+  };
+}
+
+function wordsOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
+}

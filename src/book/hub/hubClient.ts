@@ -1,0 +1,91 @@
+import { z } from 'zod';
+
+import {
+  credentialsSchema,
+  type DevicesNow,
+  devicesSchema,
+  type LogLine,
+  logLineSchema,
+  type NewPassport,
+  pairedSchema,
+  type PassportWish,
+  type Pull,
+  pullSchema,
+  type Push,
+  settleSchema,
+  type ToSettle,
+} from '@/core/exchange';
+import { askHub, type HubQuestion, listenToHub } from '@/platform';
+
+/** What the book asks of the hub. Each throws HubFault. */
+export interface HubClient {
+  pair(code: string, name: string): Promise<{ readonly token: string; readonly name: string }>;
+  /** A code that only a demo hands out. */
+  demoCode(): Promise<string>;
+  /** A code by which another browser is paired. */
+  newCode(token: string): Promise<string>;
+  unpair(token: string, name?: string): Promise<void>;
+  push(token: string, push: Push): Promise<Readonly<Record<string, string>>>;
+  pull(token: string, since: number): Promise<Pull>;
+  putMembers(token: string, list: string, uids: readonly string[]): Promise<void>;
+  devices(token: string): Promise<DevicesNow>;
+  addDevice(token: string, wish: PassportWish): Promise<NewPassport>;
+  changeDevice(token: string, name: string, wish: DeviceWish): Promise<void>;
+  removeDevice(token: string, name: string): Promise<void>;
+  log(token: string, of: { readonly device?: string; readonly uid?: string }): Promise<LogLine[]>;
+  toSettle(token: string): Promise<ToSettle[]>;
+  settled(token: string, id: number): Promise<void>;
+  /** @returns stops listening */
+  listen(token: string, onChange: () => void): () => void;
+}
+
+/** What may be changed of a device. */
+export type DeviceWish = Partial<Omit<PassportWish, 'name'>> & { readonly isPaused?: boolean };
+
+const codeSchema = z.object({ code: z.string() });
+const refusedSchema = z.object({ refused: z.record(z.string(), z.string()) });
+/** A hub that is asked so. */
+export function makeHubClient(
+  ask: (question: HubQuestion) => Promise<unknown>,
+  listen: HubClient['listen'],
+): HubClient {
+  const at = (name: string) => `/devices/${encodeURIComponent(name)}`;
+  return {
+    pair: async (code, name) =>
+      pairedSchema.parse(await ask({ method: 'POST', path: '/pair', body: { code, name } })),
+    demoCode: async () => codeSchema.parse(await ask({ method: 'POST', path: '/pair/demo-code' })).code,
+    newCode: async (token) => codeSchema.parse(await ask({ method: 'POST', path: '/pair/code', token })).code,
+    unpair: async (token, name) => {
+      await ask({ method: 'DELETE', path: '/pair', token, body: name === undefined ? {} : { name } });
+    },
+    push: async (token, push) =>
+      refusedSchema.parse(await ask({ method: 'POST', path: '/exchange/push', token, body: push })).refused,
+    pull: async (token, since) =>
+      pullSchema.parse(await ask({ path: `/exchange/pull?since=${since}`, token })),
+    putMembers: async (token, list, uids) => {
+      const path = `/exchange/members/${encodeURIComponent(list)}`;
+      await ask({ method: 'PUT', path, token, body: uids });
+    },
+    devices: async (token) => devicesSchema.parse(await ask({ path: '/devices', token })),
+    addDevice: async (token, wish) =>
+      credentialsSchema.parse(await ask({ method: 'POST', path: '/devices', token, body: wish })),
+    changeDevice: async (token, name, wish) => {
+      await ask({ method: 'PATCH', path: at(name), token, body: wish });
+    },
+    removeDevice: async (token, name) => {
+      await ask({ method: 'DELETE', path: at(name), token });
+    },
+    log: async (token, of) => {
+      const query = new URLSearchParams(Object.entries(of)).toString();
+      return z.array(logLineSchema).parse(await ask({ path: `/devices/log?${query}`, token }));
+    },
+    toSettle: async (token) => z.array(settleSchema).parse(await ask({ path: '/devices/settle', token })),
+    settled: async (token, id) => {
+      await ask({ method: 'DELETE', path: `/devices/settle/${id}`, token });
+    },
+    listen,
+  };
+}
+
+/** The hub that served this page. */
+export const hubClient: HubClient = makeHubClient(askHub, listenToHub);

@@ -1,0 +1,62 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { z } from 'zod';
+
+/** How this browser is paired, as it is stored. */
+export const pairingSchema = z.object({
+  token: z.string(),
+  /** What the hub calls this browser. */
+  name: z.string(),
+  /** The change of the hub up to which everything is here. */
+  since: z.number().int().min(0),
+  /** Whether the hub has still to be told of every card. */
+  isFirst: z.boolean(),
+});
+/** How this browser is paired, as it is stored. */
+export type Pairing = z.infer<typeof pairingSchema>;
+
+/** How things stand between this browser and the hub. */
+export interface HubState {
+  readonly pairing: Pairing | undefined;
+  /** Exchanging: how many of how many cards have been sent, where there are many. */
+  readonly work: { readonly done: number; readonly total: number } | undefined;
+  /** Cards whose changes the hub doesn't know yet. */
+  readonly waiting: number;
+  readonly toSettle: number;
+  /** UTCDateTime of the last exchange on this page; '' for none. */
+  readonly lastAt: string;
+  /** Why the last one failed; '' where it didn't. */
+  readonly fault: string;
+  /** Grows with every exchange, so that what the hub was asked is asked again. */
+  readonly round: number;
+}
+
+const initialState: HubState = {
+  pairing: undefined,
+  work: undefined,
+  waiting: 0,
+  toSettle: 0,
+  lastAt: '',
+  fault: '',
+  round: 0,
+};
+
+/** How things stand between this browser and the hub. */
+export const hubSlice = createSlice({
+  name: 'hub',
+  initialState,
+  reducers: {
+    pairingChanged: (state, { payload }: PayloadAction<Pairing | undefined>) => ({
+      ...state,
+      pairing: payload,
+    }),
+    exchangeWent: (state, { payload }: PayloadAction<Partial<Omit<HubState, 'pairing' | 'round'>>>) => ({
+      ...state,
+      ...payload,
+    }),
+    roundEnded: (state) => ({ ...state, round: state.round + 1 }),
+  },
+  selectors: { selectHub: (state) => state },
+});
+
+export const { pairingChanged, exchangeWent, roundEnded } = hubSlice.actions;
+export const { selectHub } = hubSlice.selectors;

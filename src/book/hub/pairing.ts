@@ -1,0 +1,22 @@
+import type { AppThunk } from '../appStore';
+import { setPairing } from './exchange';
+import { exchangeWent, selectHub } from './hubSlice';
+
+/** Pairs this browser with the hub by a code; the exchange begins by itself. @throws HubFault where the code is not good */
+export function pairWithHub(code: string, name: string): AppThunk<Promise<void>> {
+  return async (dispatch, _, { hub }) => {
+    const paired = await hub.pair(code, name);
+    dispatch(exchangeWent({ fault: '' }));
+    await dispatch(setPairing({ ...paired, since: 0, isFirst: true }));
+  };
+}
+
+/** Ends the exchange; cards stay as they are, here and there. */
+export function unpairFromHub(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { hub }) => {
+    const { pairing } = selectHub(getState());
+    await dispatch(setPairing(undefined));
+    // The hub may be off: this browser forgets it all the same.
+    if (pairing) await hub.unpair(pairing.token).catch(() => undefined);
+  };
+}

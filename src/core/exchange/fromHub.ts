@@ -1,0 +1,12 @@
+import { type Card, rebaseJson } from '../card';
+import { cardForHub } from './cardForHub';
+
+/**
+ * A card as the hub has it, with the private values that are known only here.
+ *
+ * @param mine - the card as it is here, unchanged since the hub was told of it; undefined where it is new here
+ */
+export function fromHub(mine: Card | undefined, theirs: Card): Card {
+  const told = mine && cardForHub(mine);
+  return mine && told ? rebaseJson(told, mine, theirs) : theirs;
+}

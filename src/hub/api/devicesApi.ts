@@ -1,0 +1,119 @@
+import express, { type Request, type Response, Router } from 'express';
+import { z } from 'zod';
+
+import { passportSchema } from '@/core/exchange';
+
+import { devicesNow } from '../passports/devicesNow';
+import { addDevice, changePassport, pauseDevice, removeDevice } from '../passports/passports';
+import { type HubDb, inTransaction } from '../store/openStore';
+import { utcNow } from '../utcNow';
+import { browserOf, onlyOwnPages, onlyPaired } from './guards';
+
+/** Lines of the log in one answer. */
+const LOG_LINES = 100;
+
+const changeSchema = passportSchema
+  .omit({ name: true })
+  .partial()
+  .extend({ isPaused: z.boolean().optional() });
+
+/** Devices and their passports, what came and went, and what is to settle; for paired browsers. */
+export function devicesApi(db: HubDb): Router {
+  const router = Router();
+  router.use(onlyOwnPages, onlyPaired(db), express.json({ limit: '1mb' }));
+  router.get('/', async (request, response) => {
+    response.set('Cache-Control', 'no-store').json(await devicesNow(db, browserOf(request)));
+  });
+  router.post('/', async (request, response) => {
+    const wish = passportSchema.safeParse(request.body);
+    if (!wish.success) return refuse(response, wish.error);
+    try {
+      const { tag, lists, notes, photos, ...rest } = wish.data;
+      const passport = {
+        ...rest,
+        ...(tag === undefined || tag === '' ? {} : { tag }),
+        ...(lists === undefined ? {} : { lists }),
+        ...(notes === undefined ? {} : { notes }),
+        ...(photos === undefined ? {} : { photos }),
+      };
+      response.status(201).json({ url: davAddress(request), ...(await addDevice(db, passport, utcNow())) });
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      response.status(409).json({ error: error.message });
+    }
+  });
+  router.patch('/:name', async (request, response) => {
+    const wish = changeSchema.safeParse(request.body);
+    if (!wish.success) return refuse(response, wish.error);
+    const { name } = request.params;
+    const { isPaused, ...passport } = wish.data;
+    const isKnown = isPaused === undefined || (await pauseDevice(db, name, isPaused));
+    const hasPassport = Object.values(passport).some((value) => value !== undefined);
+    if (isKnown && (!hasPassport || (await changePassport(db, name, withoutGaps(passport)))))
+      return void response.status(204).end();
+    response.status(404).json({ error: `there is no device called ${name}` });
+  });
+  router.delete('/:name', async (request, response) => {
+    await removeDevice(db, request.params.name);
+    response.status(204).end();
+  });
+  router.get('/log', async (request, response) => {
+    const { device, uid, before } = request.query;
+    response
+      .set('Cache-Control', 'no-store')
+      .json(await readLog(db, { device, uid, before: Number(before) }));
+  });
+  router.get('/settle', async (_, response) => {
+    const rows = await db.selectFrom('settle').selectAll().orderBy('id').execute();
+    const values = rows.map((row) => ({ ...row, mine: read(row.mine), theirs: read(row.theirs) }));
+    response.set('Cache-Control', 'no-store').json(values);
+  });
+  router.delete('/settle/:id', async (request, response) => {
+    const id = Number(request.params.id);
+    await inTransaction(db, (store) => store.deleteFrom('settle').where('id', '=', id).execute());
+    response.status(204).end();
+  });
+  return router;
+}
+
+function refuse(response: Response, error: z.ZodError): void {
+  const [issue] = error.issues;
+  response.status(400).json({ error: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'no passport'}` });
+}
+
+function davAddress(request: Request): string {
+  return `${request.protocol}://${request.get('host') ?? ''}/dav/`;
+}
+
+function withoutGaps<T extends object>(some: T): { [K in keyof T]: Exclude<T[K], undefined> } {
+  return Object.fromEntries(Object.entries(some).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]: Exclude<T[K], undefined>;
+  };
+}
+
+function read(text: string): unknown {
+  return JSON.parse(text);
+}
+
+interface Wanted {
+  readonly device: unknown;
+  readonly uid: unknown;
+  readonly before: number;
+}
+
+/** What happened, the latest first. */
+async function readLog(db: HubDb, { device, uid, before }: Wanted): Promise<object[]> {
+  const rows = await db
+    .selectFrom('changes')
+    .leftJoin('devices', 'devices.id', 'changes.device')
+    .leftJoin('browsers', 'browsers.id', 'changes.browser')
+    .select(['changes.seq', 'changes.at', 'changes.uid', 'changes.says'])
+    .select(['devices.name as device', 'browsers.name as browser'])
+    .$if(typeof device === 'string', (query) => query.where('devices.name', '=', String(device)))
+    .$if(typeof uid === 'string', (query) => query.where('changes.uid', '=', String(uid)))
+    .$if(Number.isSafeInteger(before), (query) => query.where('changes.seq', '<', before))
+    .orderBy('changes.seq', 'desc')
+    .limit(LOG_LINES)
+    .execute();
+  return rows.map(({ device: one, browser, ...line }) => ({ ...line, by: one ?? browser }));
+}

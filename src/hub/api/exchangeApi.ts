@@ -1,0 +1,73 @@
+import express, { type Response, Router } from 'express';
+import { z } from 'zod';
+
+import { pushSchema } from '@/core/exchange';
+
+import { givePull } from '../peers/givePull';
+import { setMembers } from '../peers/setMembers';
+import { takePush } from '../peers/takePush';
+import { onChange } from '../store/changeNews';
+import { type HubDb, inTransaction } from '../store/openStore';
+import { utcNow } from '../utcNow';
+import { browserOf, onlyOwnPages, onlyPaired } from './guards';
+
+/** Some hundred cards with photos; more at once is refused, so that nobody fills the memory. */
+const MAX_BODY = '60mb';
+/** A line now and then tells both sides that the other is still there, in milliseconds. */
+const HEARTBEAT_MS = 25_000;
+/** Changes that follow each other this closely are told as one, in milliseconds. */
+const GATHER_MS = 60;
+
+const uidsSchema = z.array(z.string()).max(200_000);
+
+/** The exchange of cards with paired browsers. @param country - ISO 3166-1 alpha-2 */
+export function exchangeApi(db: HubDb, country: string): Router {
+  const router = Router();
+  router.use(onlyOwnPages, onlyPaired(db), express.json({ limit: MAX_BODY }));
+  router.post('/push', async (request, response) => {
+    const push = pushSchema.safeParse(request.body);
+    if (!push.success)
+      return void response.status(400).json({ error: push.error.issues[0]?.message ?? 'no push' });
+    const context = { db, browser: browserOf(request), now: utcNow(), country };
+    response.json({ refused: await takePush(context, push.data) });
+  });
+  router.get('/pull', async (request, response) => {
+    const since = Number(request.query['since'] ?? 0);
+    if (!Number.isSafeInteger(since) || since < 0)
+      return void response.status(400).json({ error: 'since is the number of a change' });
+    const browser = browserOf(request);
+    const now = utcNow();
+    if (browser.seen?.slice(0, 16) !== now.slice(0, 16))
+      await inTransaction(db, (store) =>
+        store.updateTable('browsers').set({ seen: now }).where('id', '=', browser.id).execute(),
+      );
+    response.set('Cache-Control', 'no-store').json(await givePull(db, browser, since));
+  });
+  router.put('/members/:list', async (request, response) => {
+    const uids = uidsSchema.safeParse(request.body);
+    if (!uids.success) return void response.status(400).json({ error: 'a list of uids is wanted' });
+    const source = { at: utcNow(), device: null, browser: browserOf(request).id };
+    await setMembers(db, { list: request.params.list, uids: uids.data }, source);
+    response.status(204).end();
+  });
+  router.get('/events', (request, response) => tellChanges(response, (end) => request.on('close', end)));
+  return router;
+}
+
+/** Tells of changes as they come (server-sent events, WHATWG HTML §9.2), until the other side has gone. */
+function tellChanges(response: Response, onEnd: (end: () => void) => void): void {
+  response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
+  response.flushHeaders();
+  response.write(': here\n\n');
+  let gathered: ReturnType<typeof setTimeout> | undefined;
+  const stop = onChange((seq) => {
+    clearTimeout(gathered);
+    gathered = setTimeout(() => response.write(`event: change\ndata: ${seq}\n\n`), GATHER_MS);
+  });
+  const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
+  onEnd(() => {
+    stop();
+    clearTimeout(gathered);
+    clearInterval(heartbeat);
+  });
+}

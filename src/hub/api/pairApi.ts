@@ -1,0 +1,40 @@
+import express, { Router } from 'express';
+import { z } from 'zod';
+
+import { forgetBrowser, makeCode, pairBrowser } from '../peers/pairing';
+import type { HubDb } from '../store/openStore';
+import { browserOf, onlyOwnPages, onlyPaired } from './guards';
+
+const pairSchema = z.object({ code: z.string().max(40), name: z.string().max(200) });
+const nameSchema = z.object({ name: z.string().max(200) });
+
+/**
+ * Pairing of browsers with the hub: by a code that the hub's machine shows, or another paired browser.
+ *
+ * @param isDemo - a demo hands its codes out: there is nothing in it that is anybody's
+ */
+export function pairApi(db: HubDb, isDemo: boolean): Router {
+  const router = Router();
+  router.use(onlyOwnPages, express.json({ limit: '4kb' }));
+  router.post('/', async (request, response) => {
+    const { success, data } = pairSchema.safeParse(request.body);
+    if (!success) return void response.status(400).json({ error: 'a code and a name are wanted' });
+    const paired = await pairBrowser(db, data, Date.now());
+    if (!paired)
+      return void response.status(403).json({ error: 'that code is not good; a new one may be asked for' });
+    response.status(201).json(paired);
+  });
+  if (isDemo)
+    router.post('/demo-code', async (_, response) => {
+      response.status(201).json({ code: await makeCode(db, Date.now()) });
+    });
+  router.post('/code', onlyPaired(db), async (_, response) => {
+    response.status(201).json({ code: await makeCode(db, Date.now()) });
+  });
+  router.delete('/', onlyPaired(db), async (request, response) => {
+    const { success, data } = nameSchema.safeParse(request.body ?? {});
+    await forgetBrowser(db, success ? data.name : browserOf(request).name);
+    response.status(204).end();
+  });
+  return router;
+}

@@ -1,0 +1,38 @@
+import type { DeviceNow, DevicesNow } from '@/core/exchange';
+
+import type { Browser } from '../peers/pairing';
+import type { HubDb } from '../store/openStore';
+import { viewOf } from './deviceView';
+import { type Device, listDevices, listsOf } from './passports';
+
+/** Syncs told of each device. */
+const SYNCS_TOLD = 20;
+
+/** The devices and the browsers as they are now. */
+export async function devicesNow(db: HubDb, asking: Browser): Promise<DevicesNow> {
+  const devices: DeviceNow[] = [];
+  for (const device of await listDevices(db)) devices.push(await deviceNow(db, device));
+  const browsers = await db.selectFrom('browsers').select(['id', 'name', 'seen']).orderBy('id').execute();
+  return {
+    devices,
+    browsers: browsers.map(({ id, name, seen }) => ({ name, seen, isThis: id === asking.id })),
+  };
+}
+
+async function deviceNow(db: HubDb, device: Device): Promise<DeviceNow> {
+  const { name, user, direction, tag, seen } = device;
+  const syncs = await db
+    .selectFrom('syncs')
+    .select(['at', 'came', 'went', 'fault'])
+    .where('device', '=', device.id)
+    .orderBy('id', 'desc')
+    .limit(SYNCS_TOLD)
+    .execute();
+  return {
+    ...{ name, user, direction, tag, seen, lists: listsOf(device) },
+    ...{ notes: device.notes === 1, photos: device.photos === 1, isPaused: device.paused === 1 },
+    cards: (await viewOf(db, device)).byUid.size,
+    syncs: syncs.map(({ at, came, went, fault }) => ({ at, in: came, out: went, fault })),
+    ...{ standIn: null, next: null },
+  };
+}

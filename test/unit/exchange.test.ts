@@ -1,0 +1,273 @@
+/** @jest-environment node */
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import express from 'express';
+
+import { changeBook, selectCardsByUid, undo } from '@/book';
+import { exchange } from '@/book/hub/exchange';
+import { makeHubClient } from '@/book/hub/hubClient';
+import { selectHub } from '@/book/hub/hubSlice';
+import { pairWithHub, unpairFromHub } from '@/book/hub/pairing';
+import { openBook } from '@/book/openBook';
+import { MemoryStorage, openTestBook } from '@/book/testing';
+import { type Card, newCard, parseName } from '@/core/card';
+import { devicesApi } from '@/hub/api/devicesApi';
+import { exchangeApi } from '@/hub/api/exchangeApi';
+import { pairApi } from '@/hub/api/pairApi';
+import { davRouter } from '@/hub/dav/davRouter';
+import { addDevice, type Credentials } from '@/hub/passports/passports';
+import { makeCode } from '@/hub/peers/pairing';
+import { allCards, findCard } from '@/hub/store/cards';
+import { type HubDb, openStore } from '@/hub/store/openStore';
+import { HubFault, type HubQuestion } from '@/platform';
+
+const NOW = '2026-11-26T10:00:00Z';
+const folder = mkdtempSync(join(tmpdir(), 'cordialis-exchange-'));
+let db: HubDb;
+let server: Server;
+let base = '';
+let count = 0;
+/** While it is on, nobody reaches the hub; 'answers' lets questions through and loses what comes back. */
+let outage: 'none' | 'all' | 'answers' = 'none';
+
+beforeEach(async () => {
+  outage = 'none';
+  db = await openStore(join(folder, String((count += 1))));
+  const app = express();
+  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW }));
+  app.use('/api/pair', pairApi(db, false));
+  app.use('/api/exchange', exchangeApi(db, 'GB'));
+  app.use('/api/devices', devicesApi(db));
+  server = await new Promise((resolve) => {
+    const one = app.listen(0, '127.0.0.1', () => resolve(one));
+  });
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterEach(async () => {
+  server.closeAllConnections();
+  await new Promise((resolve) => server.close(resolve));
+  await db.destroy();
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+async function ask({ method = 'GET', path, token, body }: HubQuestion): Promise<unknown> {
+  if (outage === 'all') throw new HubFault('the hub can’t be reached', 0);
+  const response = await fetch(`${base}/api${path}`, {
+    method,
+    headers: {
+      ...(token === undefined ? {} : { Authorization: `Bearer ${token}` }),
+      'Content-Type': 'application/json',
+    },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  });
+  if (outage === 'answers') throw new HubFault('the hub can’t be reached', 0);
+  if (!response.ok) throw new HubFault(await response.text(), response.status);
+  return response.status === 204 ? undefined : response.json();
+}
+
+const person = (uid: string, full: string, more: Partial<Card> = {}): Card => ({
+  ...newCard(uid, NOW),
+  ...{ kind: 'individual', name: parseName(full) ?? {} },
+  ...more,
+});
+const ADA = person('ada', 'Ada Lowther', {
+  emails: { e1: { address: 'ada@example.org' } },
+  phones: { p1: { number: '+442079460123' } },
+  'cordialis.example:opener': 'The new organ?',
+});
+const BO = person('bo', 'Bo Ek', { emails: { e1: { address: 'bo@example.org' } } });
+
+/** A browser with a book of its own, paired. */
+async function openBrowser(name: string, cards: readonly Card[] = []) {
+  const storage = new MemoryStorage();
+  const hub = makeHubClient(ask, () => () => undefined);
+  const book = openTestBook(storage, cards, { hub });
+  await book.store.dispatch(openBook());
+  await book.store.dispatch(pairWithHub(await makeCode(db, Date.now()), name));
+  await book.store.dispatch(exchange(name));
+  return {
+    ...book,
+    exchange: () => book.store.dispatch(exchange(name)),
+    card: (uid: string) => selectCardsByUid(book.store.getState()).get(uid),
+    edit: (card: Card) =>
+      book.store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [card] })),
+    remove: (uid: string) =>
+      book.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [uid] })),
+    hub: () => selectHub(book.store.getState()),
+  };
+}
+const withMail = (card: Card, address: string): Card => ({ ...card, emails: { e1: { address } } });
+const mailOf = (card: Card | undefined) => Object.values(card?.emails ?? {}).map(({ address }) => address);
+
+/** What a device does over CardDAV. */
+async function put({ user, password }: Credentials, href: string, text: string): Promise<number> {
+  const { status } = await fetch(`${base}/dav/books/${user}/cards/${href}`, {
+    method: 'PUT',
+    headers: {
+      Authorization: `Basic ${Buffer.from(`${user}:${password}`).toString('base64')}`,
+      'Content-Type': 'text/vcard',
+    },
+    body: text,
+  });
+  return status;
+}
+const vcard = (...lines: string[]) => ['BEGIN:VCARD', 'VERSION:3.0', ...lines, 'END:VCARD', ''].join('\r\n');
+
+test('what one browser has comes to the other, and what each changes comes to both', async () => {
+  const one = await openBrowser('One', [ADA, BO]);
+  const two = await openBrowser('Two');
+  expect(two.card('ada')).toMatchObject({ 'cordialis.example:opener': 'The new organ?' });
+  await two.edit(withMail(two.card('bo') ?? BO, 'bo@new.example'));
+  await two.remove('ada');
+  await two.exchange();
+  await one.exchange();
+  expect(one.card('ada')).toBeUndefined();
+  expect(mailOf(one.card('bo'))).toEqual(['bo@new.example']);
+  expect(one.hub()).toMatchObject({ waiting: 0, fault: '' });
+});
+
+test('private cards and private values never reach the hub, and stay where they are', async () => {
+  const secret = person('secret', 'Cara Quiet', { 'cordialis.example:private': true });
+  const phones = {
+    p1: { number: '+442079460123' },
+    p2: { number: '+44700', 'cordialis.example:private': true },
+  };
+  const one = await openBrowser('One', [{ ...ADA, phones }, secret]);
+  expect(JSON.stringify(await allCards(db))).not.toMatch(/Quiet|\+44700/);
+  const two = await openBrowser('Two');
+  await two.edit(withMail(two.card('ada') ?? ADA, 'ada@new.example'));
+  await two.exchange();
+  await one.exchange();
+  expect(one.card('ada')).toMatchObject({ phones, emails: { e1: { address: 'ada@new.example' } } });
+  expect(one.card('secret')).toMatchObject({ 'cordialis.example:private': true });
+  // A card that becomes private goes from everywhere but here.
+  await one.edit({ ...(one.card('ada') ?? ADA), 'cordialis.example:private': true });
+  await one.exchange();
+  await two.exchange();
+  expect(await findCard(db, 'ada')).toBeUndefined();
+  expect(two.card('ada')).toBeUndefined();
+  expect(one.card('ada')).toBeDefined();
+});
+
+test('changes wait while the hub is away, outlive a restart, and are sent when it is back', async () => {
+  const one = await openBrowser('One', [ADA]);
+  outage = 'all';
+  await one.edit(withMail(ADA, 'ada@later.example'));
+  await one.exchange();
+  expect(one.hub()).toMatchObject({ waiting: 1, fault: 'the hub can’t be reached' });
+  await one.writer.flush();
+  const again = openTestBook(one.storage, undefined, { hub: one.services.hub });
+  await again.store.dispatch(openBook());
+  outage = 'none';
+  await again.store.dispatch(exchange('One'));
+  expect(mailOf(await findCard(db, 'ada'))).toEqual(['ada@later.example']);
+  expect(again.writer.queued().size).toBe(0);
+  expect([...one.storage.entries.keys()].filter((key) => key.startsWith('queue:'))).toEqual([]);
+});
+
+test('an answer that was lost is no second change and nothing to settle', async () => {
+  const one = await openBrowser('One', [ADA]);
+  await one.edit(withMail(ADA, 'first@example.org'));
+  outage = 'answers';
+  await one.exchange();
+  outage = 'none';
+  await one.edit(withMail(one.card('ada') ?? ADA, 'second@example.org'));
+  await one.exchange();
+  expect(mailOf(await findCard(db, 'ada'))).toEqual(['second@example.org']);
+  expect(mailOf(one.card('ada'))).toEqual(['second@example.org']);
+  expect(one.hub()).toMatchObject({ toSettle: 0, waiting: 0 });
+});
+
+test('different values changed on both sides are both kept; the same one is to settle', async () => {
+  const one = await openBrowser('One', [ADA]);
+  const two = await openBrowser('Two');
+  await one.edit(withMail(ADA, 'one@example.org'));
+  await two.edit({ ...withMail(two.card('ada') ?? ADA, 'two@example.org'), keywords: { choir: true } });
+  await one.exchange();
+  await two.exchange();
+  await one.exchange();
+  for (const card of [one.card('ada'), two.card('ada')])
+    expect(card).toMatchObject({ emails: { e1: { address: 'one@example.org' } }, keywords: { choir: true } });
+  const token = two.hub().pairing?.token ?? '';
+  const values = await two.services.hub.toSettle(token);
+  expect(values).toMatchObject([
+    {
+      ...{ uid: 'ada', path: 'emails/e1/address' },
+      ...{ mine: 'one@example.org', mineBy: 'One', theirs: 'two@example.org', theirsBy: 'Two' },
+    },
+  ]);
+  await two.services.hub.settled(token, values[0]?.id ?? 0);
+  expect(await two.services.hub.toSettle(token)).toEqual([]);
+});
+
+test('an edit beats a deletion on the other side, either way round', async () => {
+  const one = await openBrowser('One', [ADA, BO]);
+  const two = await openBrowser('Two');
+  await one.remove('ada');
+  await two.edit(withMail(two.card('ada') ?? ADA, 'still@example.org'));
+  await one.edit(withMail(BO, 'here@example.org'));
+  await two.remove('bo');
+  await one.exchange();
+  await two.exchange();
+  await one.exchange();
+  for (const { card } of [one, two]) {
+    expect(mailOf(card('ada'))).toEqual(['still@example.org']);
+    expect(mailOf(card('bo'))).toEqual(['here@example.org']);
+  }
+});
+
+test('what a device changes comes as a step that says so and can be taken back, on the device too', async () => {
+  const one = await openBrowser('One', [ADA]);
+  const phone = await addDevice(db, { name: 'Phone', direction: 'both' }, NOW);
+  expect(
+    await put(phone, 'new.vcf', vcard('UID:eve', 'N:Brook;Eve;;;', 'FN:Eve Brook', 'TEL:020 7946 0999')),
+  ).toBe(201);
+  await one.exchange();
+  const [step] = one.store.getState().history.changes.slice(-1);
+  expect(step).toMatchObject({ cause: 'sync', label: 'Phone: added Eve Brook' });
+  expect(one.card('eve')).toBeDefined();
+  one.store.dispatch(undo(step?.id));
+  await one.exchange();
+  expect(await findCard(db, 'eve')).toBeUndefined();
+});
+
+test('who is on a rule list is told to the hub, and a device with that list sees them and nobody else', async () => {
+  const list = { ...person('list', 'Choir'), kind: 'group' as const, 'cordialis.example:rule': { any: [] } };
+  const one = await openBrowser('One', [ADA, BO, list]);
+  one.services.search.onList = () => Promise.resolve(['bo']);
+  await addDevice(db, { name: 'Phone', direction: 'both', lists: ['list'] }, NOW);
+  await one.exchange();
+  const token = one.hub().pairing?.token ?? '';
+  const { devices, browsers } = await one.services.hub.devices(token);
+  expect(devices).toMatchObject([{ name: 'Phone', cards: 1, lists: ['list'] }]);
+  expect(browsers).toMatchObject([{ name: 'One', isThis: true }]);
+});
+
+test('a code is good once; a browser that is let go is told so and keeps its cards', async () => {
+  const code = await makeCode(db, Date.now());
+  const one = await openBrowser('One', [ADA]);
+  await ask({ method: 'POST', path: '/pair', body: { code, name: 'Other' } });
+  await expect(ask({ method: 'POST', path: '/pair', body: { code, name: 'Third' } })).rejects.toMatchObject({
+    status: 403,
+  });
+  await expect(ask({ path: '/exchange/pull?since=0', token: 'x'.repeat(43) })).rejects.toMatchObject({
+    status: 401,
+  });
+  const token = one.hub().pairing?.token ?? '';
+  await ask({ method: 'DELETE', path: '/pair', token, body: { name: 'One' } });
+  await one.exchange();
+  expect(one.hub()).toMatchObject({ pairing: undefined, fault: 'this browser is no longer paired' });
+  expect(one.card('ada')).toBeDefined();
+  await one.store.dispatch(unpairFromHub());
+});
+
+test('a page of another origin, or under another name, gets no answer', async () => {
+  const status = async (headers: Record<string, string>) =>
+    (await fetch(`${base}/api/pair`, { method: 'POST', headers, body: '{}' })).status;
+  expect(await status({ Origin: 'http://elsewhere.example' })).toBe(403);
+  expect(await status({ Origin: base, 'Content-Type': 'application/json' })).toBe(400);
+});
