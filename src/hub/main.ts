@@ -32,7 +32,9 @@ async function main(): Promise<void> {
     const address = server.address();
     const actual = typeof address === 'object' && address ? address.port : port;
     if (code !== undefined)
-      console.log(`To let a browser exchange cards with the hub, give it this code within ten minutes: ${code}`);
+      console.log(
+        `To let a browser exchange cards with the hub, give it this code within ten minutes: ${code}`,
+      );
     console.log(`Cordialis ${isDemo ? '(demo) ' : ''}is at http://127.0.0.1:${actual}`);
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {

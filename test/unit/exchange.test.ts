@@ -238,7 +238,7 @@ test('what a device changes comes as a step that says so and can be taken back, 
 test('who is on a rule list is told to the hub, and a device with that list sees them and nobody else', async () => {
   const list = { ...person('list', 'Choir'), kind: 'group' as const, 'cordialis.example:rule': { any: [] } };
   const one = await openBrowser('One', [ADA, BO, list]);
-  one.services.search.onList = () => Promise.resolve(['bo']);
+  Object.assign(one.services.search, { onList: () => Promise.resolve(['bo']) });
   await addDevice(db, { name: 'Phone', direction: 'both', lists: ['list'] }, NOW);
   await one.exchange();
   const token = one.hub().pairing?.token ?? '';
