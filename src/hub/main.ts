@@ -3,6 +3,8 @@ import { join } from 'node:path';
 
 import { makeHub } from './makeHub';
 import { makeCode } from './peers/pairing';
+import { runStandIns } from './standins/runStandIns';
+import { stageDemo } from './standins/stageDemo';
 import { openStore } from './store/openStore';
 import { seedDemo } from './store/seedDemo';
 
@@ -18,7 +20,7 @@ async function main(): Promise<void> {
   if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
   const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data');
   const db = await openStore(dataRoot);
-  if (isDemo) await seedDemo(db, new Date().toISOString().slice(0, 10));
+  const isNew = isDemo && (await seedDemo(db, new Date().toISOString().slice(0, 10)));
   const hasBrowsers = await db.selectFrom('browsers').select('id').limit(1).executeTakeFirst();
   const code = isDemo || hasBrowsers ? undefined : await makeCode(db, Date.now());
   const hub = makeHub({
@@ -36,6 +38,15 @@ async function main(): Promise<void> {
         `To let a browser exchange cards with the hub, give it this code within ten minutes: ${code}`,
       );
     console.log(`Cordialis ${isDemo ? '(demo) ' : ''}is at http://127.0.0.1:${actual}`);
+  });
+  server.on('listening', () => {
+    const address = server.address();
+    if (typeof address !== 'object' || !address) return;
+    const base = `http://127.0.0.1:${address.port}`;
+    const staged = isNew ? stageDemo(db, base) : Promise.resolve();
+    void staged
+      .catch((error: unknown) => console.error('the demo’s devices are not in use:', error))
+      .then(() => runStandIns(db, base));
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {

@@ -12,6 +12,7 @@ import { devicesApi } from './api/devicesApi';
 import { exchangeApi } from './api/exchangeApi';
 import { pairApi } from './api/pairApi';
 import { placesApi } from './api/placesApi';
+import { standInsApi } from './api/standInsApi';
 import { davRouter, wellKnown } from './dav/davRouter';
 import type { HubDb } from './store/openStore';
 import { utcNow } from './utcNow';
@@ -53,6 +54,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db }: HubOptions): Express
     hub.use('/api/pair', pairApi(db, demoDay !== undefined));
     hub.use('/api/exchange', exchangeApi(db, COUNTRY));
     hub.use('/api/devices', devicesApi(db));
+    hub.use('/api/standins', standInsApi(db));
   }
   hub.use('/api/places', placesApi());
   hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));

@@ -44,6 +44,8 @@ export const passportSchema = z.object({
   lists: z.array(z.string()).max(50).optional(),
   notes: z.boolean().optional(),
   photos: z.boolean().optional(),
+  /** Whether lists go along as group cards. */
+  groups: z.boolean().optional(),
 });
 /** What a device may receive. */
 export type PassportWish = z.infer<typeof passportSchema>;
@@ -67,6 +69,7 @@ export const deviceSchema = z.object({
   lists: z.array(z.string()),
   notes: z.boolean(),
   photos: z.boolean(),
+  groups: z.boolean(),
   isPaused: z.boolean(),
   /** When it was here last; null for never. */
   seen: z.string().nullable(),
@@ -122,3 +125,48 @@ export const pairedSchema = z.object({ token: z.string(), name: z.string() });
 export const credentialsSchema = z.object({ url: z.string(), user: z.string(), password: z.string() });
 /** A new passport's password, told once. */
 export type NewPassport = z.infer<typeof credentialsSchema>;
+
+/** A card on a device that ships with the product. */
+export const heldSchema = z.object({
+  uid: z.string(),
+  name: z.string(),
+  phones: z.array(z.string()),
+  mails: z.array(z.string()),
+  isGroup: z.boolean(),
+  /** Whether it has still to be told to the hub. */
+  isWaiting: z.boolean(),
+});
+/** A card on a device that ships with the product. */
+export type HeldNow = z.infer<typeof heldSchema>;
+
+/** A device that ships with the product. */
+export const standInSchema = z.object({
+  kind: z.enum(['phone', 'mail', 'computer']),
+  name: z.string(),
+  everyMinutes: z.number(),
+  isOffline: z.boolean(),
+  next: z.string(),
+  /** Changes that the hub doesn't know yet. */
+  waiting: z.number(),
+  cards: z.array(heldSchema),
+});
+/** A device that ships with the product. */
+export type StandInNow = z.infer<typeof standInSchema>;
+
+/** What a visit did, or would do: names of cards. */
+export const visitSchema = z.object({
+  sent: z.array(z.string()),
+  received: z.array(z.string()),
+  removed: z.array(z.string()),
+});
+/** What a visit did, or would do: names of cards. */
+export type VisitNow = z.infer<typeof visitSchema>;
+
+/** What a device would be told if it came now: names of cards. */
+export const aheadSchema = z.object({
+  added: z.array(z.string()),
+  changed: z.array(z.string()),
+  removed: z.array(z.string()),
+});
+/** What a device would be told if it came now: names of cards. */
+export type AheadNow = z.infer<typeof aheadSchema>;

@@ -1,4 +1,4 @@
-import type { Card } from '../card';
+import { type Card, shownAs } from '../card';
 import { isObject, type JsonObject, own } from '../json';
 import { UNITED, type United } from '../merging';
 import { alignEntries, type Entries } from './alignEntries';
@@ -42,10 +42,12 @@ const STAMPS = new Set([
 export function deviceChange({ known, served, sent, keeps, country }: DeviceSays): Card {
   const changed: JsonObject = { ...known };
   const united = new Set<string>(UNITED);
-  const context = { keeps, country };
+  // Whoever sends some members keeps members: those left out have been taken off.
+  const context = { keeps: sent.members ? { ...keeps, members: 1 } : keeps, country };
   for (const key of new Set([...Object.keys(served), ...Object.keys(sent)])) {
     if (STAMPS.has(key) || key.startsWith('cordialis.example:')) continue;
-    const [was, is] = [own({ ...served }, key), own({ ...sent }, key)];
+    const [was, is] =
+      key === 'name' ? namesOf(served, sent) : [own({ ...served }, key), own({ ...sent }, key)];
     const value = united.has(key)
       ? changedEntries(key as United, { known: known[key as United], was, is }, context)
       : changedValue([key], { known: own({ ...known }, key), was, is }, context);
@@ -54,6 +56,29 @@ export function deviceChange({ known, served, sent, keeps, country }: DeviceSays
   }
   // What comes out has the shape of what went in: every property of it is one of the two cards'.
   return changed as unknown as Card;
+}
+
+/**
+ * Both names with what is shown for them: one side may have worked out what the other has written down. Where all words
+ * are the same and only divided or ordered otherwise, as N of vCard 3.0 does it, that is no change.
+ */
+function namesOf(served: Card, sent: Card): [unknown, unknown] {
+  const [was, is] = [served, sent].map((card) =>
+    card.name ? { ...card.name, full: shownAs(card) } : undefined,
+  );
+  const isSame = was?.components && is?.components && wordsOf(was.components) === wordsOf(is.components);
+  return [was, isSame && was.components ? { ...is, components: was.components } : is];
+}
+
+/** The words of a name by what they are for, second surnames among the surnames. */
+function wordsOf(components: readonly { readonly kind: string; readonly value: string }[]): string {
+  const byKind = new Map<string, string>();
+  for (const { kind, value } of components) {
+    if (kind === 'separator') continue;
+    const key = kind === 'surname2' ? 'surname' : kind;
+    byKind.set(key, `${byKind.get(key) ?? ''} ${value}`.trim());
+  }
+  return JSON.stringify([...byKind].sort(([a], [b]) => (a < b ? -1 : 1)));
 }
 
 interface Context {
@@ -74,8 +99,8 @@ function changedEntries(
 ): JsonObject | undefined {
   const agreed = (known ?? {}) as Entries;
   const { country, keeps } = context;
-  const before = alignEntries(collection, { agreed }, (was ?? {}) as Entries, country).entries;
-  const after = alignEntries(collection, { agreed }, (is ?? {}) as Entries, country).entries;
+  const before = alignEntries(collection, { agreed }, plain((was ?? {}) as Entries), country).entries;
+  const after = alignEntries(collection, { agreed }, plain((is ?? {}) as Entries), country).entries;
   const result: JsonObject = { ...agreed };
   for (const [id, entry] of Object.entries(after)) {
     const old = before[id];
@@ -91,8 +116,22 @@ function changedEntries(
   return Object.keys(result).length === 0 ? undefined : result;
 }
 
+/** "Voice" is what a number is for where nothing is said (RFC 6350 §6.4.1): many write it with every one, and mean nothing. */
+function plain(entries: Entries): Entries {
+  return Object.fromEntries(
+    Object.entries(entries).map(([id, { features, ...entry }]) => {
+      if (!isObject(features)) return [id, features === undefined ? entry : { ...entry, features }];
+      const { voice: _, ...others } = features;
+      return [id, Object.keys(others).length === 0 ? entry : { ...entry, features: others }];
+    }),
+  );
+}
+
 function changedValue(path: readonly string[], { known, was, is }: Values, context: Context): unknown {
   if (isSameValue(path, was, is, context.country)) return known;
+  // Of kinds and places of an entry each is judged by itself: who keeps "mobile" may well know nothing of others.
+  if (is === undefined && isSetOf(path) && isObject(was))
+    return changedObject(path, { known, was, is: {} }, context);
   if (is === undefined) return (context.keeps[keepKey(path)] ?? 0) > 0 ? undefined : known;
   const parts = [was, is].map((value) => (Array.isArray(value) ? partsOf(value) : undefined));
   const [before, after] = parts;
@@ -123,10 +162,18 @@ function changedObject(
   return Object.keys(result).length === 0 ? undefined : result;
 }
 
+/** Whether a path leads to the contexts or features of an entry. */
+function isSetOf(path: readonly string[]): boolean {
+  return path.length === 3 && (path[2] === 'contexts' || path[2] === 'features');
+}
+
+/** Sets, of which a device keeps all or none. */
+const SETS = new Set(['keywords', 'members']);
+
 /** What a device has been seen to keep is noted without the ids of entries. */
 function keepKey(path: readonly string[]): string {
   const [collection = '', id, ...rest] = path;
-  if (id === undefined) return collection;
+  if (id === undefined || SETS.has(collection)) return collection;
   return (UNITED as readonly string[]).includes(collection)
     ? [collection, ...rest].join('/')
     : path.join('/');
@@ -142,9 +189,14 @@ export function noteKeeps(keeps: Keeps, sent: Card): Keeps {
     if (STAMPS.has(key)) continue;
     if (!(UNITED as readonly string[]).includes(key)) note(key, 1);
     else {
-      const entries = Object.values((value ?? {}) as Entries);
+      const entries = Object.entries(plain((value ?? {}) as Entries));
       note(key, entries.length);
-      for (const entry of entries) for (const part of Object.keys(entry)) note(`${key}/${part}`, 1);
+      for (const [id, entry] of entries)
+        for (const [part, said] of Object.entries(entry)) {
+          note(`${key}/${part}`, 1);
+          if (isSetOf([key, id, part]) && isObject(said))
+            for (const flag of Object.keys(said)) note(`${key}/${part}/${flag}`, 1);
+        }
     }
   }
   return noted;

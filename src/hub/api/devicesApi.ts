@@ -4,7 +4,8 @@ import { z } from 'zod';
 import { passportSchema } from '@/core/exchange';
 
 import { devicesNow } from '../passports/devicesNow';
-import { addDevice, changePassport, pauseDevice, removeDevice } from '../passports/passports';
+import { lookAhead } from '../passports/lookAhead';
+import { addDevice, changePassport, listDevices, pauseDevice, removeDevice } from '../passports/passports';
 import { type HubDb, inTransaction } from '../store/openStore';
 import { utcNow } from '../utcNow';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
@@ -28,14 +29,8 @@ export function devicesApi(db: HubDb): Router {
     const wish = passportSchema.safeParse(request.body);
     if (!wish.success) return refuse(response, wish.error);
     try {
-      const { tag, lists, notes, photos, ...rest } = wish.data;
-      const passport = {
-        ...rest,
-        ...(tag === undefined || tag === '' ? {} : { tag }),
-        ...(lists === undefined ? {} : { lists }),
-        ...(notes === undefined ? {} : { notes }),
-        ...(photos === undefined ? {} : { photos }),
-      };
+      const { tag, ...rest } = withoutGaps(wish.data);
+      const passport = tag === undefined || tag === '' ? rest : { ...rest, tag };
       response.status(201).json({ url: davAddress(request), ...(await addDevice(db, passport, utcNow())) });
     } catch (error) {
       if (!(error instanceof RangeError)) throw error;
@@ -52,6 +47,11 @@ export function devicesApi(db: HubDb): Router {
     if (isKnown && (!hasPassport || (await changePassport(db, name, withoutGaps(passport)))))
       return void response.status(204).end();
     response.status(404).json({ error: `there is no device called ${name}` });
+  });
+  router.get('/:name/ahead', async (request, response) => {
+    const device = (await listDevices(db)).find(({ name }) => name === request.params.name);
+    if (!device) return void response.status(404).json({ error: 'there is no such device' });
+    response.set('Cache-Control', 'no-store').json(await lookAhead(db, device));
   });
   router.delete('/:name', async (request, response) => {
     await removeDevice(db, request.params.name);

@@ -59,11 +59,21 @@ class KeptView implements DeviceView {
 const views = new WeakMap<HubDb, Map<number, KeptView>>();
 
 /** Whether a passport lets a card through. @param members - of the list that the passport is for */
-function isLetThrough({ tag }: Device, card: Card, members: ReadonlySet<string> | undefined): boolean {
-  if (card.kind === 'group' || card['cordialis.example:private'] === true) return false;
+function isLetThrough(device: Device, card: Card, members: ReadonlySet<string> | undefined): boolean {
+  if (card['cordialis.example:private'] === true) return false;
+  if (card.kind === 'group') return isListLetThrough(device, card);
+  const { tag } = device;
   if (card['cordialis.example:archived'] === true) return false;
   if (tag !== null && card.keywords?.[tag] !== true) return false;
   return !members || members.has(card.uid);
+}
+
+/** Lists go to devices that can hold them; to one that gets some lists only, those. One that fills itself has nobody to name. */
+function isListLetThrough(device: Device, list: Card): boolean {
+  if (device.groups === 0 || device.tag !== null || list['cordialis.example:rule'] !== undefined)
+    return false;
+  const lists = listsOf(device);
+  return lists.length === 0 || lists.includes(list.uid);
 }
 
 /** The card without what never leaves this book, and without what the passport keeps back. */
@@ -86,7 +96,7 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
   views.set(db, kept);
   const seq = await lastSeq(db);
   const lists = listsOf(device);
-  const stamp = JSON.stringify([device.tag, lists, device.since, device.notes, device.photos]);
+  const stamp = JSON.stringify([device.tag, lists, device.since, device.notes, device.photos, device.groups]);
   const known = kept.get(device.id);
   if (known?.stamp === stamp && known.seq === seq) return known;
   const changed = known?.stamp === stamp ? await changedSince(db, known.seq) : undefined;

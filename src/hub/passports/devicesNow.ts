@@ -1,6 +1,9 @@
 import type { DeviceNow, DevicesNow } from '@/core/exchange';
 
 import type { Browser } from '../peers/pairing';
+import { STAND_INS } from '../standins/kinds';
+import type { StandInKind } from '../standins/standIn';
+import { findStandIn } from '../standins/standInStore';
 import type { HubDb } from '../store/openStore';
 import { viewOf } from './deviceView';
 import { type Device, listDevices, listsOf } from './passports';
@@ -11,7 +14,13 @@ const SYNCS_TOLD = 20;
 /** The devices and the browsers as they are now. */
 export async function devicesNow(db: HubDb, asking: Browser): Promise<DevicesNow> {
   const devices: DeviceNow[] = [];
-  for (const device of await listDevices(db)) devices.push(await deviceNow(db, device));
+  const standIns = new Map<string, Pick<DeviceNow, 'standIn' | 'next'>>();
+  for (const kind of Object.keys(STAND_INS) as StandInKind[]) {
+    const state = await findStandIn(db, kind);
+    if (state) standIns.set(state.user, { standIn: kind, next: state.isOffline ? null : state.next });
+  }
+  for (const device of await listDevices(db))
+    devices.push({ ...(await deviceNow(db, device)), ...standIns.get(device.user) });
   const browsers = await db.selectFrom('browsers').select(['id', 'name', 'seen']).orderBy('id').execute();
   return {
     devices,
@@ -30,7 +39,8 @@ async function deviceNow(db: HubDb, device: Device): Promise<DeviceNow> {
     .execute();
   return {
     ...{ name, user, direction, tag, seen, lists: listsOf(device) },
-    ...{ notes: device.notes === 1, photos: device.photos === 1, isPaused: device.paused === 1 },
+    ...{ notes: device.notes === 1, photos: device.photos === 1, groups: device.groups === 1 },
+    isPaused: device.paused === 1,
     cards: (await viewOf(db, device)).byUid.size,
     syncs: syncs.map(({ at, came, went, fault }) => ({ at, in: came, out: went, fault })),
     ...{ standIn: null, next: null },

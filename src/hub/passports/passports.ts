@@ -21,6 +21,8 @@ export interface Passport {
   readonly notes?: boolean;
   /** Whether photos go along; true unless said. */
   readonly photos?: boolean;
+  /** Whether lists go along as group cards; false unless said, as few devices know what to do with them. */
+  readonly groups?: boolean;
 }
 
 /** A new device's password is told once and kept as a hash only. */
@@ -28,6 +30,9 @@ export interface Credentials {
   readonly user: string;
   readonly password: string;
 }
+
+/** As SQLite keeps yes and no. */
+const flag = (is: boolean) => (is ? 1 : 0);
 
 /** Letters and figures that can't be mistaken for each other when they are typed off a screen. */
 const SIGNS = 'abcdefghjkmnpqrstuvwxyz23456789';
@@ -46,13 +51,13 @@ export async function addDevice(db: HubDb, passport: Passport, now: string): Pro
   const password = randomSigns(PASSWORD_SIGNS);
   const salt = randomBytes(16).toString('hex');
   const hash = (await derive(password, salt, KEY_OCTETS)).toString('hex');
-  const { direction, tag = null, lists = [], notes = true, photos = true } = passport;
+  const { direction, tag = null, lists = [], notes = true, photos = true, groups = false } = passport;
   await inTransaction(db, async (store) =>
     store
       .insertInto('devices')
       .values({
         ...{ name, user, salt, hash, direction, tag, lists: JSON.stringify(lists) },
-        ...{ notes: notes ? 1 : 0, photos: photos ? 1 : 0 },
+        ...{ notes: flag(notes), photos: flag(photos), groups: flag(groups) },
         ...{ paused: 0, created: now, seen: null, since: await lastSeq(store), keeps: '{}' },
       })
       .execute(),
@@ -85,9 +90,8 @@ export function listsOf({ lists }: Pick<Device, 'lists'>): string[] {
 export function changePassport(
   db: HubDb,
   name: string,
-  { direction, tag, lists, notes, photos }: Partial<Omit<Passport, 'name'>>,
+  { direction, tag, lists, notes, photos, groups }: Partial<Omit<Passport, 'name'>>,
 ): Promise<boolean> {
-  const flag = (is: boolean) => (is ? 1 : 0);
   return inTransaction(db, async (store) => {
     const [done] = await store
       .updateTable('devices')
@@ -98,6 +102,7 @@ export function changePassport(
         ...(lists === undefined ? {} : { lists: JSON.stringify(lists) }),
         ...(notes === undefined ? {} : { notes: flag(notes) }),
         ...(photos === undefined ? {} : { photos: flag(photos) }),
+        ...(groups === undefined ? {} : { groups: flag(groups) }),
       })
       .where('name', '=', name)
       .execute();

@@ -69,6 +69,11 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
     await widenPassports(db);
     await renewSettle(db.schema);
     await addSyncs(db.schema);
+    await db.schema
+      .createTable('standIns')
+      .addColumn('kind', 'text', (column) => column.primaryKey())
+      .addColumn('state', 'text', (column) => column.notNull())
+      .execute();
   },
 ];
 
@@ -113,6 +118,7 @@ async function widenPassports(db: Kysely<never>): Promise<void> {
       .execute();
   await add('notes', 'integer', 1);
   await add('photos', 'integer', 1);
+  await add('groups', 'integer', 0);
   await add('lists', 'text', '[]');
   await sql`update devices set lists = json_array(list) where list is not null`.execute(db);
   await db.schema.alterTable('devices').dropColumn('list').execute();

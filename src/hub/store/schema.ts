@@ -42,6 +42,8 @@ export interface DevicesTable {
   notes: number;
   /** Whether photos go along: 1 or 0. */
   photos: number;
+  /** Whether lists go along, as cards of the kind group: 1 or 0. */
+  groups: number;
   paused: number;
   created: string;
   seen: string | null;
@@ -135,6 +137,13 @@ export interface SyncsTable {
   fault: string | null;
 }
 
+/** A device that ships with the product, with a memory of its own. */
+export interface StandInsTable {
+  kind: string;
+  /** JSON, the device's own business. */
+  state: string;
+}
+
 /** Everything the hub keeps. */
 export interface HubTables {
   cards: CardsTable;
@@ -148,4 +157,5 @@ export interface HubTables {
   codes: CodesTable;
   members: MembersTable;
   syncs: SyncsTable;
+  standIns: StandInsTable;
 }

@@ -6,12 +6,13 @@ import { type HubDb, inTransaction } from './openStore';
 /** What the log says of cards that the demo has put there. */
 export const SEED_SAYS = 'From the demo';
 
-/** Puts the demo's cards into a store that is still empty, so that devices have something to be served. */
-export async function seedDemo(db: HubDb, today: string): Promise<void> {
-  if ((await lastSeq(db)) > 0) return;
+/** Puts the demo's cards into a store that is still empty, so that devices have something to be served. @returns whether it was */
+export async function seedDemo(db: HubDb, today: string): Promise<boolean> {
+  if ((await lastSeq(db)) > 0) return false;
   const source = { at: `${today}T00:00:00Z`, device: null, says: SEED_SAYS };
   await inTransaction(db, async (store) => {
     for (const card of generateBook(today))
       if (card['cordialis.example:private'] !== true) await putCard(store, card.uid, card, source);
   });
+  return true;
 }

@@ -1,0 +1,163 @@
+import express, { type Request, type Response, Router } from 'express';
+import { z } from 'zod';
+
+import type { HeldNow, StandInNow } from '@/core/exchange';
+
+import { addHeld, duplicateHeld, editHeld, removeHeld } from '../standins/editHeld';
+import { isStandInKind, STAND_INS } from '../standins/kinds';
+import { visitNow } from '../standins/runStandIns';
+import type { StandInKind, StandInState } from '../standins/standIn';
+import { addStandIn, findStandIn, keepStandIn, removeStandIn, resetStandIn } from '../standins/standInStore';
+import type { HubDb } from '../store/openStore';
+import { onlyOwnPages, onlyPaired } from './guards';
+
+const text = z.string().max(500);
+const editSchema = z.object({
+  name: text.min(1),
+  phones: z.array(text).max(20),
+  mails: z.array(text).max(20),
+});
+const offlineSchema = z.object({ isOffline: z.boolean() });
+
+/** The devices that ship with the product, seen as if one held them in one's hand; for paired browsers. */
+export function standInsApi(db: HubDb): Router {
+  const router = Router();
+  router.use(onlyOwnPages, onlyPaired(db), express.json({ limit: '1mb' }));
+  router.post(
+    '/:kind',
+    forKind(async (kind, _, response) => {
+      await addStandIn(db, kind);
+      response.status(201).json(await standInNow(db, kind));
+    }),
+  );
+  router.delete(
+    '/:kind',
+    forKind(async (kind, _, response) => {
+      await removeStandIn(db, kind);
+      response.status(204).end();
+    }),
+  );
+  router.get(
+    '/:kind',
+    forKind(async (kind, _, response) => {
+      const now = await standInNow(db, kind);
+      if (!now) return void response.status(404).json({ error: 'that device is not in use' });
+      response.set('Cache-Control', 'no-store').json(now);
+    }),
+  );
+  router.post(
+    '/:kind/sync',
+    forKind(async (kind, request, response) => {
+      response.json(await inWords(response, () => visitNow(db, kind, baseOf(request))));
+    }),
+  );
+  router.post(
+    '/:kind/reset',
+    forKind(async (kind, _, response) => {
+      await resetStandIn(db, kind);
+      response.status(204).end();
+    }),
+  );
+  router.put(
+    '/:kind/offline',
+    forKind((kind, request, response) => {
+      const { isOffline } = offlineSchema.parse(request.body);
+      return change(kind, response, (state) => ({ ...state, isOffline, next: new Date().toISOString() }));
+    }),
+  );
+  router.post(
+    '/:kind/cards',
+    forKind((kind, request, response) => {
+      const edit = editSchema.parse(request.body);
+      return change(kind, response, (state) => addHeld(STAND_INS[kind], state, edit));
+    }),
+  );
+  router.put(
+    '/:kind/cards/:uid',
+    forKind((kind, request, response) => {
+      const edit = editSchema.parse(request.body);
+      return change(kind, response, (state) => editHeld(STAND_INS[kind], state, uidOf(request), edit));
+    }),
+  );
+  router.post(
+    '/:kind/cards/:uid/duplicate',
+    forKind((kind, request, response) =>
+      change(kind, response, (state) => duplicateHeld(state, uidOf(request))),
+    ),
+  );
+  router.delete(
+    '/:kind/cards/:uid',
+    forKind((kind, request, response) =>
+      change(kind, response, (state) => removeHeld(state, uidOf(request))),
+    ),
+  );
+  return router;
+
+  async function change(
+    kind: StandInKind,
+    response: Response,
+    to: (state: StandInState) => StandInState,
+  ): Promise<void> {
+    const state = await findStandIn(db, kind);
+    if (!state) return void response.status(404).json({ error: 'that device is not in use' });
+    await keepStandIn(db, kind, to(state));
+    response.json(await standInNow(db, kind));
+  }
+}
+
+type Handle = (kind: StandInKind, request: Request, response: Response) => Promise<void>;
+
+/** For the kinds that there are; what is asked wrongly is said so. */
+function forKind(handle: Handle) {
+  return async (request: Request, response: Response): Promise<void> => {
+    const kind = String(request.params['kind']);
+    if (!isStandInKind(kind)) return void response.status(404).json({ error: 'there is no such device' });
+    try {
+      await handle(kind, request, response);
+    } catch (error) {
+      if (!(error instanceof z.ZodError)) throw error;
+      const [issue] = error.issues;
+      response.status(400).json({ error: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'unusable'}` });
+    }
+  };
+}
+
+function uidOf(request: Request): string {
+  return String(request.params['uid']);
+}
+
+/** The hub as the device finds it: over the network, on this machine. */
+function baseOf(request: Request): string {
+  return `http://127.0.0.1:${request.socket.localPort ?? 0}`;
+}
+
+async function inWords<T>(
+  response: Response,
+  work: () => Promise<T>,
+): Promise<T | { readonly error: string }> {
+  try {
+    return await work();
+  } catch (error) {
+    response.status(409);
+    return { error: error instanceof Error ? error.message : String(error) };
+  }
+}
+
+async function standInNow(db: HubDb, kind: StandInKind): Promise<StandInNow | undefined> {
+  const state = await findStandIn(db, kind);
+  if (!state) return undefined;
+  const { name, everyMinutes } = STAND_INS[kind];
+  const cards = Object.entries(state.cards)
+    .filter(([, held]) => held.state !== 'deleted')
+    .map(([uid, { card, state: how }]): HeldNow => ({
+      uid,
+      name: card.name?.full ?? '',
+      phones: Object.values(card.phones ?? {}).map(({ number }) => number),
+      mails: Object.values(card.emails ?? {}).map(({ address }) => address),
+      isGroup: card.kind === 'group',
+      isWaiting: how !== 'same',
+    }))
+    .sort((a, b) => a.name.localeCompare(b.name, 'en-GB'));
+  const waiting = Object.values(state.cards).filter((held) => held.state !== 'same').length;
+  return { kind, name, everyMinutes, isOffline: state.isOffline, next: state.next, waiting, cards };
+}

@@ -1,0 +1,128 @@
+import {
+  addressBookMultiGet,
+  createDAVClient,
+  createObject,
+  deleteObject,
+  syncCollection,
+  updateObject,
+} from 'tsdav';
+
+/** Where a client signs in. */
+export interface DavAccount {
+  /** The host's address, from which the cards are found by discovery. */
+  readonly base: string;
+  readonly user: string;
+  readonly password: string;
+  readonly version: '3.0' | '4.0';
+}
+
+/** What has come, changed and gone. */
+export interface DavNews {
+  readonly syncToken: string;
+  readonly changed: readonly { readonly href: string; readonly etag: string; readonly text: string }[];
+  readonly gone: readonly string[];
+}
+
+/** A client that has found its cards on a server. */
+export interface DavSession {
+  /** @param syncToken - '' for everything @throws Error where the server refuses; a token that it doesn't know is left out by itself */
+  news(syncToken: string): Promise<DavNews>;
+  /** @param etag - '' for a card that isn't there yet, undefined for whatever is there @returns the status of HTTP */
+  put(href: string, text: string, etag: string | undefined): Promise<number>;
+  remove(href: string, etag: string | undefined): Promise<number>;
+}
+
+/** Cards asked for in one request. */
+const AT_ONCE = 100;
+
+/** Signs in and finds the cards (RFC 6764, RFC 5397, RFC 6352 §7.1). @throws Error in words */
+export async function openDavSession({ base, user, password, version }: DavAccount): Promise<DavSession> {
+  const client = await createDAVClient({
+    serverUrl: base,
+    credentials: { username: user, password },
+    authMethod: 'Basic',
+    defaultAccountType: 'carddav',
+  });
+  const [book] = await client.fetchAddressBooks();
+  if (!book) throw new Error('there are no cards to be found under that address');
+  const headers = { Authorization: `Basic ${Buffer.from(`${user}:${password}`).toString('base64')}` };
+  const at = (href: string) => new URL(encodeURIComponent(href), book.url).href;
+  return {
+    news: (syncToken) => readNews({ url: book.url, headers, version }, syncToken),
+    put: async (href, text, etag) => {
+      const type = { 'content-type': 'text/vcard; charset=utf-8' };
+      const condition: Record<string, string> =
+        etag === undefined ? {} : etag === '' ? { 'If-None-Match': '*' } : { 'If-Match': etag };
+      const asked = { url: at(href), data: text, headers: { ...headers, ...type, ...condition } };
+      return (await (etag === '' ? createObject(asked) : updateObject(asked))).status;
+    },
+    remove: async (href, etag) =>
+      (await deleteObject({ url: at(href), headers, ...(etag === undefined || etag === '' ? {} : { etag }) }))
+        .status,
+  };
+}
+
+interface Place {
+  readonly url: string;
+  readonly headers: Record<string, string>;
+  readonly version: string;
+}
+
+async function readNews(place: Place, syncToken: string): Promise<DavNews> {
+  const responses = await syncCollection({
+    ...{ url: place.url, headers: place.headers, syncLevel: 1, syncToken },
+    props: { 'd:getetag': {} },
+  });
+  const [first] = responses;
+  // A token that is too old: begin again.
+  if (first?.status === 403 && syncToken !== '') return readNews(place, '');
+  if (first && !first.href && !first.ok) throw new Error(`the server answered ${first.status}`);
+  const token = tokenIn(first?.raw);
+  if (token === undefined)
+    throw new Error(`the server answered ${first?.status ?? 0} ${first?.statusText ?? ''}`);
+  const named = responses.flatMap(({ href, status, props }) =>
+    href === undefined ? [] : [{ path: href, status, etag: textOf(props?.['getetag']) }],
+  );
+  const gone = named.filter(({ status }) => status === 404).map(({ path }) => lastPart(path));
+  const there = named.filter(({ status }) => status !== 404);
+  const changed: DavNews['changed'][number][] = [];
+  for (let i = 0; i < there.length; i += AT_ONCE) {
+    const some = there.slice(i, i + AT_ONCE).map(({ path }) => path);
+    changed.push(...(await readCards(place, some)));
+  }
+  return { syncToken: token, changed, gone };
+}
+
+async function readCards(
+  { url, headers, version }: Place,
+  objectUrls: string[],
+): Promise<DavNews['changed'][number][]> {
+  const attributes = { 'content-type': 'text/vcard', version };
+  const found = await addressBookMultiGet({
+    ...{ url, headers, objectUrls, depth: '1' },
+    props: { 'd:getetag': {}, 'card:address-data': { _attributes: attributes } },
+  });
+  return found.flatMap(({ href, props }) => {
+    const text = textOf(props?.['addressData']);
+    return href === undefined || text === ''
+      ? []
+      : [{ href: lastPart(href), etag: textOf(props?.['getetag']), text }];
+  });
+}
+
+/** The library gives texts as they are, or in an object of their own. */
+function textOf(value: unknown): string {
+  if (typeof value === 'string') return value;
+  const inner = typeof value === 'object' && value && '_cdata' in value ? value._cdata : undefined;
+  return typeof inner === 'string' ? inner : '';
+}
+
+function tokenIn(raw: unknown): string | undefined {
+  const status = typeof raw === 'object' && raw && 'multistatus' in raw ? raw.multistatus : undefined;
+  const token = typeof status === 'object' && status && 'syncToken' in status ? status.syncToken : undefined;
+  return typeof token === 'string' ? token : undefined;
+}
+
+function lastPart(path: string): string {
+  return decodeURIComponent(path.split('/').at(-1) ?? '');
+}

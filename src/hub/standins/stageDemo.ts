@@ -1,0 +1,49 @@
+import { shownAs } from '@/core/card';
+
+import { allCards } from '../store/cards';
+import type { HubDb } from '../store/openStore';
+import { editHeld } from './editHeld';
+import { STAND_INS } from './kinds';
+import { visitNow } from './runStandIns';
+import type { StandInKind } from './standIn';
+import { addStandIn, findStandIn, keepStandIn } from './standInStore';
+
+/**
+ * Puts the demo's three devices into use and has them come once; then one value is changed on two of them, each to
+ * something else, so that there is a little to settle.
+ */
+export async function stageDemo(db: HubDb, base: string): Promise<void> {
+  for (const kind of ['phone', 'mail', 'computer'] as const) {
+    await addStandIn(db, kind);
+    await visitNow(db, kind, base);
+  }
+  // Somebody with a mail address of their own, who is on every device.
+  const someone = (await allCards(db)).find(
+    ({ kind, emails, phones }) =>
+      kind === 'individual' &&
+      Object.keys(emails ?? {}).length === 1 &&
+      Object.keys(phones ?? {}).length === 1,
+  );
+  const [mail] = Object.values(someone?.emails ?? {});
+  if (!someone || !mail) return;
+  const [box = 'post'] = mail.address.split('@');
+  await typeMail(db, 'computer', someone.uid, {
+    name: shownAs(someone),
+    mail: `${box}@harbour-mail.example`,
+  });
+  await visitNow(db, 'computer', base);
+  await typeMail(db, 'phone', someone.uid, { name: shownAs(someone), mail: `${box}.new@example.org` });
+  await visitNow(db, 'phone', base);
+}
+
+async function typeMail(
+  db: HubDb,
+  kind: StandInKind,
+  uid: string,
+  { name, mail }: { readonly name: string; readonly mail: string },
+): Promise<void> {
+  const state = await findStandIn(db, kind);
+  const phones = Object.values(state?.cards[uid]?.card.phones ?? {}).map(({ number }) => number);
+  if (state)
+    await keepStandIn(db, kind, editHeld(STAND_INS[kind], state, uid, { name, phones, mails: [mail] }));
+}

@@ -1,0 +1,43 @@
+import type { Card } from '@/core/card';
+
+/** The devices that ship with the product. */
+export type StandInKind = 'phone' | 'mail' | 'computer';
+
+/** How a device differs from others: what it keeps of a card, and how it writes one. */
+export interface StandIn {
+  readonly kind: StandInKind;
+  readonly name: string;
+  /** How often it comes by itself, in minutes. */
+  readonly everyMinutes: number;
+  /** The version of vCard that it asks for. */
+  readonly version: '3.0' | '4.0';
+  /** Whether it knows lists. */
+  readonly groups: boolean;
+  /** What is left of a card once it is on the device. */
+  keep(card: Card): Card;
+  /** A card as the device sends it. */
+  write(card: Card): string;
+}
+
+/** A card on the device. */
+export interface HeldCard {
+  /** The last part of its address on the hub. */
+  readonly href: string;
+  /** '' where the hub hasn't said. */
+  readonly etag: string;
+  readonly card: Card;
+  readonly state: 'same' | 'new' | 'changed' | 'deleted';
+}
+
+/** Everything that a device remembers. */
+export interface StandInState {
+  readonly user: string;
+  readonly password: string;
+  /** '' before the first sync. */
+  readonly syncToken: string;
+  readonly isOffline: boolean;
+  /** UTCDateTime of the next visit. */
+  readonly next: string;
+  /** By uid as the device knows it. */
+  readonly cards: Readonly<Record<string, HeldCard>>;
+}

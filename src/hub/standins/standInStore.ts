@@ -1,0 +1,56 @@
+import { addDevice, listDevices, removeDevice } from '../passports/passports';
+import { type HubDb, inTransaction } from '../store/openStore';
+import { utcNow } from '../utcNow';
+import { STAND_INS } from './kinds';
+import type { StandInKind, StandInState } from './standIn';
+
+/** The memory of a device that ships with the product; undefined where it isn't in use. */
+export async function findStandIn(db: HubDb, kind: StandInKind): Promise<StandInState | undefined> {
+  const row = await db.selectFrom('standIns').select('state').where('kind', '=', kind).executeTakeFirst();
+  // Written by keepStandIn only.
+  return row && (JSON.parse(row.state) as StandInState);
+}
+
+/** Keeps what a device remembers. */
+export async function keepStandIn(db: HubDb, kind: StandInKind, state: StandInState): Promise<void> {
+  const text = JSON.stringify(state);
+  await inTransaction(db, (store) =>
+    store
+      .insertInto('standIns')
+      .values({ kind, state: text })
+      .onConflict((conflict) => conflict.column('kind').doUpdateSet({ state: text }))
+      .execute(),
+  );
+}
+
+/** Puts a device into use, with a passport for all cards; one that is in use stays as it is. */
+export async function addStandIn(db: HubDb, kind: StandInKind): Promise<void> {
+  if (await findStandIn(db, kind)) return;
+  const { name, groups } = STAND_INS[kind];
+  const known = new Set((await listDevices(db)).map((device) => device.name));
+  const free = known.has(name) ? `${name} to try` : name;
+  const { user, password } = await addDevice(db, { name: free, direction: 'both', groups }, utcNow());
+  await keepStandIn(db, kind, { user, password, syncToken: '', isOffline: false, next: utcNow(), cards: {} });
+}
+
+/** Has a device forget everything, as after a visit to the workshop: it fetches all cards anew. */
+export async function resetStandIn(db: HubDb, kind: StandInKind): Promise<void> {
+  const state = await findStandIn(db, kind);
+  if (state) await keepStandIn(db, kind, { ...state, syncToken: '', cards: {}, next: utcNow() });
+}
+
+/** Takes devices out of use whose passport has been removed. */
+export async function dropOrphans(db: HubDb): Promise<void> {
+  const users = new Set((await listDevices(db)).map(({ user }) => user));
+  for (const { kind, state } of await db.selectFrom('standIns').selectAll().execute())
+    if (!users.has((JSON.parse(state) as StandInState).user))
+      await inTransaction(db, (store) => store.deleteFrom('standIns').where('kind', '=', kind).execute());
+}
+
+/** Takes a device out of use, its passport with it. */
+export async function removeStandIn(db: HubDb, kind: StandInKind): Promise<void> {
+  const state = await findStandIn(db, kind);
+  const device = state && (await listDevices(db)).find(({ user }) => user === state.user);
+  if (device) await removeDevice(db, device.name);
+  await inTransaction(db, (store) => store.deleteFrom('standIns').where('kind', '=', kind).execute());
+}

@@ -1,0 +1,94 @@
+import type { Card } from '@/core/card';
+import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
+
+import { type DavSession, openDavSession } from './davSession';
+import type { HeldCard, StandIn, StandInState } from './standIn';
+
+/** What a visit did, or would do. */
+export interface Visit {
+  /** Names of cards that went from the device to the hub. */
+  readonly sent: readonly string[];
+  /** Names of cards that came, new or changed. */
+  readonly received: readonly string[];
+  readonly removed: readonly string[];
+}
+
+/**
+ * One visit of a device: it sends what it has changed, and fetches what has changed on the hub. A change that crosses one
+ * of the hub's is sent all the same, as devices do: the hub knows what the device had before.
+ *
+ * @param base - the hub's address
+ * @throws Error in words where the hub can't be reached or refuses
+ */
+export async function syncStandIn(
+  device: StandIn,
+  state: StandInState,
+  base: string,
+): Promise<{ readonly state: StandInState; readonly visit: Visit }> {
+  const { user, password } = state;
+  const session = await openDavSession({ base, user, password, version: device.version });
+  const cards = new Map(Object.entries(state.cards));
+  const sent: string[] = [];
+  for (const [uid, held] of Object.entries(state.cards)) {
+    if (held.state === 'same') continue;
+    const status = await send(session, device, held);
+    if (status >= 300 && status !== 404) throw new Error(`the hub answered ${status} to a card`);
+    sent.push(nameOf(held.card));
+    if (held.state === 'deleted') cards.delete(uid);
+    // What the hub has made of it comes with the news.
+    else cards.set(uid, { ...held, state: 'same' });
+  }
+  const news = await session.news(state.syncToken);
+  const received: string[] = [];
+  const removed: string[] = [];
+  const uidOf = new Map([...cards].map(([uid, { href }]) => [href, uid]));
+  if (state.syncToken === '') forgetUnnamed(cards, news.changed);
+  for (const href of news.gone) {
+    const uid = uidOf.get(href);
+    const held = uid === undefined ? undefined : cards.get(uid);
+    if (uid === undefined || !held) continue;
+    cards.delete(uid);
+    removed.push(nameOf(held.card));
+  }
+  for (const { href, etag, text } of news.changed) {
+    const card = readCard(device, text);
+    if (!card) continue;
+    const known = uidOf.get(href);
+    if (known !== undefined && known !== card.uid) cards.delete(known);
+    const before = cards.get(card.uid);
+    cards.set(card.uid, { href, etag, card, state: 'same' });
+    if (JSON.stringify(before?.card) !== JSON.stringify(card)) received.push(nameOf(card));
+  }
+  return {
+    state: { ...state, syncToken: news.syncToken, cards: Object.fromEntries(cards) },
+    visit: { sent, received, removed },
+  };
+}
+
+async function send(session: DavSession, device: StandIn, held: HeldCard): Promise<number> {
+  const { href, etag, card, state } = held;
+  if (state === 'deleted') {
+    const status = await session.remove(href, etag);
+    return status === 412 ? session.remove(href, undefined) : status;
+  }
+  const text = device.write(card);
+  const status = await session.put(href, text, state === 'new' ? '' : etag);
+  return status === 412 ? session.put(href, text, undefined) : status;
+}
+
+/** After everything was told, what wasn't named is gone. */
+function forgetUnnamed(cards: Map<string, HeldCard>, named: readonly { readonly href: string }[]): void {
+  const hrefs = new Set(named.map(({ href }) => href));
+  for (const [uid, { href }] of [...cards]) if (!hrefs.has(href)) cards.delete(uid);
+}
+
+function readCard(device: StandIn, text: string): Card | undefined {
+  // Both versions are readable.
+  const format = getFormat(device.version === '4.0' ? 'vcard4' : 'vcard3') as ReadableFormat;
+  const [card] = format.read(encodeUtf8(text)).cards;
+  return card && device.keep(card);
+}
+
+function nameOf(card: Card): string {
+  return card.name?.full ?? 'Somebody without a name';
+}
