@@ -31,6 +31,10 @@ export { backUpBook, noteBackup, openBackup, restoreBackup, type RestoreOptions 
 export { exportBook, exportCards, findBookHeadings } from './intake/exportBook';
 export { importCards, previewImport } from './intake/importCards';
 export { type ImportReport, keepImportReport, readImportReport } from './intake/importReport';
+export type { DeviceWish, HeldEdit, StandInKind } from './hub/hubClient';
+export { pairDemo, pairWithHub, unpairFromHub } from './hub/pairing';
+export { canKeepBoth, type Choice, settleValue } from './hub/settleValue';
+export { type HubAnswer, useHub, useHubAct, useHubAnswer } from './hub/useHub';
 export { useNewsOf } from './history/useNewsOf';
 export { useZoneOf } from './places/useZoneOf';
 export { guessOwnInWorker } from './clients/mailClient';

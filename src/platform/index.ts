@@ -17,6 +17,7 @@ export * from './manifest';
 export * from './notify';
 export * from './pageEvents';
 export * from './paths';
+export * from './ring';
 export * from './share';
 export * from './storage';
 export * from './tabs';

@@ -95,10 +95,11 @@ export function readPairing(): AppThunk<Promise<void>> {
 /** Notes how this browser is paired; undefined for not at all. */
 export function setPairing(pairing: Pairing | undefined): AppThunk<Promise<void>> {
   return async (dispatch, _, { writer }) => {
-    dispatch(pairingChanged(pairing));
     writer.queueForHub(pairing !== undefined);
     writer.put(KEYS.hub, pairing ? JSON.stringify(pairing) : '');
     await writer.flush();
+    // Said once it is stored: the exchange begins with what is.
+    dispatch(pairingChanged(pairing));
   };
 }
 

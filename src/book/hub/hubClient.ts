@@ -1,9 +1,12 @@
 import { z } from 'zod';
 
 import {
+  type AheadNow,
+  aheadSchema,
   credentialsSchema,
   type DevicesNow,
   devicesSchema,
+  type HeldNow,
   type LogLine,
   logLineSchema,
   type NewPassport,
@@ -13,7 +16,11 @@ import {
   pullSchema,
   type Push,
   settleSchema,
+  type StandInNow,
+  standInSchema,
   type ToSettle,
+  type VisitNow,
+  visitSchema,
 } from '@/core/exchange';
 import { askHub, type HubQuestion, listenToHub } from '@/platform';
 
@@ -33,11 +40,29 @@ export interface HubClient {
   changeDevice(token: string, name: string, wish: DeviceWish): Promise<void>;
   removeDevice(token: string, name: string): Promise<void>;
   log(token: string, of: { readonly device?: string; readonly uid?: string }): Promise<LogLine[]>;
+  /** What a device would be told if it came now. */
+  ahead(token: string, name: string): Promise<AheadNow>;
   toSettle(token: string): Promise<ToSettle[]>;
   settled(token: string, id: number): Promise<void>;
+  standIn(token: string, kind: StandInKind): Promise<StandInNow>;
+  addStandIn(token: string, kind: StandInKind): Promise<StandInNow>;
+  resetStandIn(token: string, kind: StandInKind): Promise<void>;
+  /** Has a device that ships with the product come now. */
+  visit(token: string, kind: StandInKind): Promise<VisitNow>;
+  setOffline(token: string, kind: StandInKind, isOffline: boolean): Promise<StandInNow>;
+  /** @param uid - undefined for a new card */
+  editHeld(token: string, kind: StandInKind, uid: string | undefined, edit: HeldEdit): Promise<StandInNow>;
+  duplicateHeld(token: string, kind: StandInKind, uid: string): Promise<StandInNow>;
+  removeHeld(token: string, kind: StandInKind, uid: string): Promise<StandInNow>;
   /** @returns stops listening */
   listen(token: string, onChange: () => void): () => void;
 }
+
+/** The devices that ship with the product. */
+export type StandInKind = StandInNow['kind'];
+
+/** What can be typed on such a device. */
+export type HeldEdit = Pick<HeldNow, 'name' | 'phones' | 'mails'>;
 
 /** What may be changed of a device. */
 export type DeviceWish = Partial<Omit<PassportWish, 'name'>> & { readonly isPaused?: boolean };
@@ -50,6 +75,9 @@ export function makeHubClient(
   listen: HubClient['listen'],
 ): HubClient {
   const at = (name: string) => `/devices/${encodeURIComponent(name)}`;
+  const kindAt = (kind: StandInKind, ...rest: string[]) =>
+    ['/standins', kind, ...rest.map(encodeURIComponent)].join('/');
+  const askNow = async (question: HubQuestion) => standInSchema.parse(await ask(question));
   return {
     pair: async (code, name) =>
       pairedSchema.parse(await ask({ method: 'POST', path: '/pair', body: { code, name } })),
@@ -79,6 +107,23 @@ export function makeHubClient(
       const query = new URLSearchParams(Object.entries(of)).toString();
       return z.array(logLineSchema).parse(await ask({ path: `/devices/log?${query}`, token }));
     },
+    ahead: async (token, name) => aheadSchema.parse(await ask({ path: `${at(name)}/ahead`, token })),
+    standIn: (token, kind) => askNow({ path: kindAt(kind), token }),
+    addStandIn: (token, kind) => askNow({ method: 'POST', path: kindAt(kind), token }),
+    resetStandIn: async (token, kind) => {
+      await ask({ method: 'POST', path: kindAt(kind, 'reset'), token });
+    },
+    visit: async (token, kind) =>
+      visitSchema.parse(await ask({ method: 'POST', path: kindAt(kind, 'sync'), token })),
+    setOffline: (token, kind, isOffline) =>
+      askNow({ method: 'PUT', path: kindAt(kind, 'offline'), token, body: { isOffline } }),
+    editHeld: (token, kind, uid, edit) =>
+      uid === undefined
+        ? askNow({ method: 'POST', path: kindAt(kind, 'cards'), token, body: edit })
+        : askNow({ method: 'PUT', path: kindAt(kind, 'cards', uid), token, body: edit }),
+    duplicateHeld: (token, kind, uid) =>
+      askNow({ method: 'POST', path: kindAt(kind, 'cards', uid, 'duplicate'), token }),
+    removeHeld: (token, kind, uid) => askNow({ method: 'DELETE', path: kindAt(kind, 'cards', uid), token }),
     toSettle: async (token) => z.array(settleSchema).parse(await ask({ path: '/devices/settle', token })),
     settled: async (token, id) => {
       await ask({ method: 'DELETE', path: `/devices/settle/${id}`, token });

@@ -11,6 +11,20 @@ export function pairWithHub(code: string, name: string): AppThunk<Promise<void>>
   };
 }
 
+let demoPairing: Promise<void> | undefined;
+
+/** Pairs a demo, which holds nothing of anybody's, without asking for a code; however many ask, it is done once. @throws HubFault */
+export function pairDemo(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { hub }) => {
+    if (selectHub(getState()).pairing) return;
+    demoPairing ??= hub
+      .demoCode()
+      .then((code) => dispatch(pairWithHub(code, 'Browser')))
+      .finally(() => (demoPairing = undefined));
+    await demoPairing;
+  };
+}
+
 /** Ends the exchange; cards stay as they are, here and there. */
 export function unpairFromHub(): AppThunk<Promise<void>> {
   return async (dispatch, getState, { hub }) => {

@@ -109,6 +109,8 @@ async function readLog(db: HubDb, { device, uid, before }: Wanted): Promise<obje
     .leftJoin('browsers', 'browsers.id', 'changes.browser')
     .select(['changes.seq', 'changes.at', 'changes.uid', 'changes.says'])
     .select(['devices.name as device', 'browsers.name as browser'])
+    // What nobody did is how the book began.
+    .where(({ eb, or }) => or([eb('changes.device', 'is not', null), eb('changes.browser', 'is not', null)]))
     .$if(typeof device === 'string', (query) => query.where('devices.name', '=', String(device)))
     .$if(typeof uid === 'string', (query) => query.where('changes.uid', '=', String(uid)))
     .$if(Number.isSafeInteger(before), (query) => query.where('changes.seq', '<', before))

@@ -49,7 +49,7 @@ async function takeOne(
   if (theirs['cordialis.example:private'] === true) return 'a private card stays in its browser';
   const { db, browser, now, country } = context;
   const current = await findCard(db, uid);
-  const base = (await baseOf(context, since, uid)) ?? (await seedOf(db, uid, current));
+  const base = (await baseOf(context, since, uid)) ?? (await seedOf(db, uid));
   const empty: Card = { ...newCard(uid, theirs.created ?? now), kind: theirs.kind ?? 'individual' };
   const { card: merged, conflicts } = current
     ? mergeThree(base ?? empty, current, theirs, { country })
@@ -112,11 +112,16 @@ async function baseOf({ db, browser }: PushContext, since: number, uid: string):
   return row?.after == null ? undefined : toCard(row.after);
 }
 
-/** A card that only the demo has put here gives way to the one that a browser brings. */
-async function seedOf(db: HubDb, uid: string, current: Card | undefined): Promise<Card | undefined> {
-  if (!current) return undefined;
-  const rows = await db.selectFrom('changes').select('says').where('uid', '=', uid).limit(2).execute();
-  return rows.length === 1 && rows[0]?.says === SEED_SAYS ? current : undefined;
+/** A card that the demo has put here is one that the browser's own demo began with as well. */
+async function seedOf(db: HubDb, uid: string): Promise<Card | undefined> {
+  const row = await db
+    .selectFrom('changes')
+    .select(['says', 'after'])
+    .where('uid', '=', uid)
+    .orderBy('seq')
+    .limit(1)
+    .executeTakeFirst();
+  return row?.says === SEED_SAYS && row.after !== null ? toCard(row.after) : undefined;
 }
 
 async function seqOfCard(db: HubDb, uid: string): Promise<number> {

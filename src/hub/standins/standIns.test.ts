@@ -89,7 +89,7 @@ for (const kind of ['phone', 'mail', 'computer'] as const)
     const edits = (await allCards(db)).flatMap((card) => diffJson(before.get(card.uid) ?? {}, card));
     expect(edits).toEqual([]);
     expect(await lastSeq(db)).toBe(seq);
-  });
+  }, 60_000);
 
 test('the phone shows numbers in the style of the country, and an edit there changes that number alone', async () => {
   await put(ADA);

@@ -1,8 +1,8 @@
-import { Text } from 'react-native';
+import { type GestureResponderEvent, Text } from 'react-native';
 
 interface TextLinkProps {
   readonly label: string;
-  readonly onPress?: () => void;
+  readonly onPress?: (event: GestureResponderEvent) => void;
 }
 
 /** A link within a text: underlined, so that it isn't known by its colour alone. Takes linkProps as well. */

@@ -1,5 +1,0 @@
-import { Soon } from '@/places/soon/Soon';
-
-export default function Devices() {
-  return <Soon place="devices" />;
-}

@@ -1,0 +1,8 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { PassportPage } from '@/places/devices/PassportPage';
+
+export default function DeviceRoute() {
+  const { device } = useLocalSearchParams<{ device: string }>();
+  return <PassportPage key={device} name={device} />;
+}

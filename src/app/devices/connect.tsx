@@ -1,0 +1,1 @@
+export { ConnectPage as default } from '@/places/devices/ConnectPage';

@@ -1,0 +1,1 @@
+export { DevicesHome as default } from '@/places/devices/DevicesHome';

@@ -1,0 +1,1 @@
+export { SettlePage as default } from '@/places/devices/SettlePage';

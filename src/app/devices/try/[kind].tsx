@@ -1,0 +1,8 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { StandInPage } from '@/places/devices/try/StandInPage';
+
+export default function StandInRoute() {
+  const { kind } = useLocalSearchParams<{ kind: string }>();
+  return <StandInPage key={kind} kind={kind} />;
+}

@@ -1,0 +1,115 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+
+import { selectLists, selectTags, useAppSelector } from '@/book';
+import { shownAs } from '@/core/card';
+import type { PassportWish } from '@/core/exchange';
+import { Choice, Switch, Tick, Txt } from '@/ui';
+
+import { DIRECTIONS } from './words';
+
+/** What a passport says, without its name. */
+export type PassportDraft = {
+  readonly [K in Exclude<keyof PassportWish, 'name'>]-?: Exclude<PassportWish[K], undefined>;
+};
+
+/** The passport of most devices: every card, both ways. */
+export const usualPassport: PassportDraft = {
+  direction: 'both',
+  tag: '',
+  lists: [],
+  notes: true,
+  photos: true,
+  groups: false,
+};
+
+interface PassportFormProps {
+  readonly draft: PassportDraft;
+  readonly onChange: (some: Partial<PassportDraft>) => void;
+}
+
+/** What a device gets of the book, and in which direction. */
+export function PassportForm({ draft, onChange }: PassportFormProps) {
+  const lists = useAppSelector(selectLists);
+  const tags = useAppSelector(selectTags);
+  const which = draft.lists.length > 0 ? 'lists' : draft.tag !== '' ? 'tag' : 'all';
+  const choose = (next: 'all' | 'lists' | 'tag') => {
+    const [list] = lists;
+    const [tag] = tags;
+    onChange({
+      lists: next === 'lists' && list ? [list.uid] : [],
+      tag: next === 'tag' && tag ? tag.tag : '',
+    });
+  };
+  return (
+    <View className="gap-4">
+      <Part title="Direction">
+        <Choice
+          name="Direction"
+          options={DIRECTIONS}
+          value={draft.direction}
+          onChange={(direction) => onChange({ direction })}
+        />
+      </Part>
+      <Part title="Which cards">
+        <Choice
+          name="Which cards"
+          options={[
+            ['all', 'All that aren’t private or archived'],
+            ...(lists.length > 0 ? [['lists', 'Those on some lists'] as const] : []),
+            ...(tags.length > 0 ? [['tag', 'Those with a tag'] as const] : []),
+          ]}
+          value={which}
+          onChange={choose}
+        />
+        {which === 'lists'
+          ? lists.map((list) => (
+              <Tick
+                key={list.uid}
+                name={shownAs(list)}
+                isOn={draft.lists.includes(list.uid)}
+                onChange={(isOn) =>
+                  onChange({
+                    lists: isOn ? [...draft.lists, list.uid] : draft.lists.filter((uid) => uid !== list.uid),
+                  })
+                }
+              >
+                <Txt>{shownAs(list)}</Txt>
+              </Tick>
+            ))
+          : null}
+        {which === 'tag' ? (
+          <Choice
+            name="Tag"
+            options={tags.map(({ tag }) => [tag, tag] as const)}
+            value={draft.tag}
+            onChange={(tag) => onChange({ tag })}
+          />
+        ) : null}
+      </Part>
+      <Part title="How much of each">
+        <Switch label="Notes" isOn={draft.notes} onChange={(notes) => onChange({ notes })} />
+        <Switch label="Pictures" isOn={draft.photos} onChange={(photos) => onChange({ photos })} />
+        <Switch
+          label="Lists"
+          hint="As group cards, for devices that know what to do with them"
+          isOn={draft.groups}
+          onChange={(groups) => onChange({ groups })}
+        />
+      </Part>
+    </View>
+  );
+}
+
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <View>
+      <View className="border-b border-rule pb-1">
+        <Txt size="small" font="sansBold" tone="faded" heading={2}>
+          {title}
+        </Txt>
+      </View>
+      {children}
+    </View>
+  );
+}

@@ -1,0 +1,189 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { noticed, useAppDispatch, useHubAct, useHubAnswer } from '@/book';
+import type { AheadNow, DeviceNow, VisitNow } from '@/core/exchange';
+import { formatCount } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, OverPage, Repeat, Trash, Txt, usePageTitle } from '@/ui';
+
+import { LogPart } from './LogPart';
+import { type PassportDraft, PassportForm } from './PassportForm';
+import { useDevice, useNow } from './useDevices';
+import { formatMoment, standingOf } from './words';
+
+/** A device's passport: how it stands, what it gets, what came and went, and the ways to stop it. */
+export function PassportPage({ name }: { readonly name: string }) {
+  usePageTitle(name);
+  const device = useDevice(name);
+  const now = useNow();
+  return (
+    <OverPage
+      title={name}
+      backLabel="Devices"
+      onBack={() => go('/devices')}
+      className="max-w-[640px] gap-5"
+      testID="passport-page"
+    >
+      {device === undefined ? <Txt tone="faded">Asking the hub …</Txt> : null}
+      {device === null ? <Txt tone="ochre">There is no device of that name any more.</Txt> : null}
+      {device ? (
+        <>
+          <Txt tone={device.syncs[0]?.fault ? 'brick' : 'faded'}>{standingOf(device, now)}</Txt>
+          <PassportActs device={device} />
+          <AheadPart device={device} />
+          <Passport device={device} />
+          <SyncsPart device={device} now={now} />
+          <DeviceLog name={name} />
+        </>
+      ) : null}
+    </OverPage>
+  );
+}
+
+function PassportActs({ device }: { readonly device: DeviceNow }) {
+  const act = useHubAct();
+  const dispatch = useAppDispatch();
+  const [isSure, setSure] = useState(false);
+  const { name, standIn, isPaused } = device;
+  const visit = async () => {
+    if (standIn === null) return;
+    const done = await act((hub, token) => hub.visit(token, standIn));
+    if (done) dispatch(noticed({ text: `${name}: ${visitInWords(done)}`, tone: 'plain' }));
+  };
+  const remove = async () => {
+    await act((hub, token) => hub.removeDevice(token, name));
+    dispatch(
+      noticed({ text: `${name} has no passport any more. Its cards stay as they are.`, tone: 'plain' }),
+    );
+    go('/devices');
+  };
+  return (
+    <View className="flex-row flex-wrap gap-x-6">
+      {standIn === null ? null : (
+        <>
+          <Act label="Sync now" icon={Repeat} onPress={() => void visit()} testID="sync-now" />
+          <Act label="Take it in your hand" onPress={() => go(`/devices/try/${standIn}`)} testID="try-it" />
+        </>
+      )}
+      <Act
+        label={isPaused ? 'Go on' : 'Pause'}
+        onPress={() => void act((hub, token) => hub.changeDevice(token, name, { isPaused: !isPaused }))}
+        testID="pause"
+      />
+      {isSure ? (
+        <Act
+          label="Remove it: its password is gone for good"
+          tone="brick"
+          onPress={() => void remove()}
+          testID="remove-sure"
+        />
+      ) : (
+        <Act label="Remove" icon={Trash} tone="faded" onPress={() => setSure(true)} testID="remove" />
+      )}
+    </View>
+  );
+}
+
+/** What a visit did, in words. */
+function visitInWords({ sent, received, removed }: VisitNow): string {
+  const parts = [
+    sent.length > 0 ? `sent ${formatCount(sent.length, 'card', 'cards')}` : '',
+    received.length > 0 ? `got ${formatCount(received.length, 'card', 'cards')}` : '',
+    removed.length > 0 ? `took ${removed.length} away` : '',
+  ].filter(Boolean);
+  return parts.length === 0 ? 'nothing new' : parts.join(', ');
+}
+
+/** Names of one kind told at most. */
+const NAMED = 8;
+
+/** What the next visit would bring the device, without having it come. */
+function AheadPart({ device }: { readonly device: DeviceNow }) {
+  const act = useHubAct();
+  const [ahead, setAhead] = useState<AheadNow>();
+  const lines = ahead
+    ? ([
+        ['New there', ahead.added],
+        ['Changed there', ahead.changed],
+        ['Taken off there', ahead.removed],
+      ] as const)
+    : [];
+  const isNothing = lines.every(([, names]) => names.length === 0);
+  return (
+    <View>
+      <View className="flex-row">
+        <Act
+          label="What would the next sync bring it?"
+          onPress={() => void act((hub, token) => hub.ahead(token, device.name)).then(setAhead)}
+          testID="ahead"
+        />
+      </View>
+      {ahead && isNothing ? (
+        <Txt testID="ahead-none">Nothing: it has all that its passport lets through.</Txt>
+      ) : null}
+      {lines.map(([title, names]) =>
+        names.length === 0 ? null : (
+          <Txt key={title}>
+            {`${title}: ${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`}
+          </Txt>
+        ),
+      )}
+    </View>
+  );
+}
+
+function Passport({ device }: { readonly device: DeviceNow }) {
+  const act = useHubAct();
+  const { direction, tag, lists, notes, photos, groups } = device;
+  const draft: PassportDraft = { direction, tag: tag ?? '', lists: [...lists], notes, photos, groups };
+  return (
+    <PassportForm
+      draft={draft}
+      onChange={(some) => void act((hub, token) => hub.changeDevice(token, device.name, some))}
+    />
+  );
+}
+
+/** Syncs shown. */
+const SHOWN = 6;
+
+function SyncsPart({ device, now }: { readonly device: DeviceNow; readonly now: number }) {
+  return (
+    <View>
+      <Txt size="small" font="sansBold" tone="faded" heading={2}>
+        Its last syncs
+      </Txt>
+      {device.syncs.length === 0 ? <Txt tone="faded">None yet.</Txt> : null}
+      {device.syncs.slice(0, SHOWN).map((sync) => (
+        <View key={sync.at} className="flex-row gap-3 border-b border-rule py-2">
+          <View className="w-[92px] shrink-0">
+            <Txt size="small" tone="faded" isFigures>
+              {formatMoment(sync.at, now)}
+            </Txt>
+          </View>
+          <View className="min-w-0 flex-1">
+            <Txt isFigures>{`${sync.in} came, ${sync.out} went`}</Txt>
+            {sync.fault === null ? null : (
+              <Txt size="small" tone="brick">
+                {sync.fault}
+              </Txt>
+            )}
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function DeviceLog({ name }: { readonly name: string }) {
+  const { value } = useHubAnswer(`log ${name}`, (hub, token) => hub.log(token, { device: name }));
+  return (
+    <View className="gap-1">
+      <Txt size="small" font="sansBold" tone="faded" heading={2}>
+        What it changed
+      </Txt>
+      <LogPart lines={value} />
+    </View>
+  );
+}

@@ -1,0 +1,129 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+
+import { addCard, expect, isRead, isSaved, test } from './fixtures';
+import { type OwnHub, startHub } from './ownHub';
+
+let hub: OwnHub;
+
+test.describe('a demo', () => {
+  test.beforeAll(async () => {
+    hub = await startHub(['--demo']);
+  });
+  test.afterAll(() => hub.stop());
+
+  test('shows its three devices, and a value to settle that both have changed', async ({ page }) => {
+    await page.goto(`${hub.url}/devices`);
+    await page.getByTestId('in-step').first().waitFor();
+    for (const name of ['Phone', 'Mail client', 'Computer'])
+      await expect(page.getByRole('link', { name: new RegExp(`^${name},`) }).first()).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations).toEqual([]);
+    await page.getByTestId('to-settle').click();
+    await expect(page.getByTestId('settle-page')).toContainText('ada.lowther.new@example.org');
+    await page.getByTestId('settle-both').click();
+    await expect(page.getByTestId('settle-page')).toContainText('Nothing.');
+    await page.getByRole('button', { name: 'Undo' }).waitFor();
+    await isSaved(page);
+    await page.goto(`${hub.url}/devices/try/phone`);
+    await sync(page);
+    await page.getByTestId('held-find').fill('lowther.new');
+    await expect(page.getByRole('button', { name: /^Ada Lowther/ })).toContainText(
+      'ada.lowther@harbour-mail',
+    );
+  });
+
+  test('what is changed on the phone while it is offline comes when it is back, and can be taken back', async ({
+    page,
+  }) => {
+    await page.goto(`${hub.url}/devices/try/phone`);
+    await isRead(page);
+    await page.goto(`${hub.url}/devices`);
+    await page.getByTestId('in-step').first().waitFor();
+    await page.goto(`${hub.url}/devices/try/phone`);
+    await page.getByTestId('online').click();
+    await page.getByTestId('held-find').fill('Agnieszka');
+    await page
+      .getByRole('button', { name: /^Agnieszka/ })
+      .first()
+      .click();
+    await page.getByTestId('held-mails').fill('agnieszka@offline.example');
+    await page.getByTestId('held-save').click();
+    await expect(page.getByText('not sent yet')).toBeVisible();
+    await page.getByTestId('online').click();
+    await sync(page);
+    await expect(page.getByText('not sent yet')).toBeHidden();
+    await expect(page.getByText(/Phone: changed Agnieszka/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await isSaved(page);
+    await expect
+      .poll(async () => {
+        await sync(page);
+        return page.getByText('agnieszka@offline.example').count();
+      })
+      .toBe(0);
+  });
+
+  test('a device gets a passport for a list, and it can be paused and removed', async ({ page }) => {
+    await page.goto(`${hub.url}/devices`);
+    await page.getByTestId('in-step').first().waitFor();
+    await page.getByTestId('connect').click();
+    const name = `Tablet ${test.info().project.name}`;
+    await page.getByTestId('device-name').fill(name);
+    await page.getByRole('radio', { name: 'Those on some lists' }).click();
+    await page.getByTestId('make-passport').click();
+    await expect(page.getByTestId('password')).toHaveText(/^[a-z2-9]{20}$/);
+    await page.getByTestId('passport-done').click();
+    await expect(page.getByTestId('passport-page')).toContainText('Has not been here yet');
+    await page.getByTestId('ahead').click();
+    await expect(page.getByTestId('passport-page')).toContainText('New there:');
+    await page.getByTestId('pause').click();
+    await expect(page.getByTestId('passport-page').getByText('Paused')).toBeVisible();
+    await page.getByTestId('remove').click();
+    await page.getByTestId('remove-sure').click();
+    await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toHaveCount(0);
+  });
+});
+
+async function sync(page: Page): Promise<void> {
+  const done = page.waitForResponse((response) => response.url().endsWith('/sync'));
+  await page.getByTestId('held-sync').click();
+  expect((await done).ok()).toBe(true);
+}
+
+test('two browsers paired with one hub share a book, live', async ({ browser }) => {
+  const own = await startHub();
+  try {
+    const [one, two] = [
+      await (await browser.newContext()).newPage(),
+      await (await browser.newContext()).newPage(),
+    ];
+    await one.goto(`${own.url}/book/new`);
+    await isRead(one);
+    await addCard(one, 'Wren Castell', '020 7946 0011');
+    await one.goto(`${own.url}/devices`);
+    await one.getByTestId('pair-code').fill(own.code);
+    await one.getByTestId('pair-name').fill('At the desk');
+    await one.getByTestId('pair-now').click();
+    await one.getByTestId('in-step').first().waitFor();
+    await one.getByTestId('new-code').click();
+    const code = await one.getByTestId('code').textContent();
+    await two.goto(`${own.url}/devices`);
+    await isRead(two);
+    await two.getByTestId('pair-code').fill('WRONG-CODE');
+    await two.getByTestId('pair-now').click();
+    await expect(two.getByTestId('pair')).toContainText('that code is not good');
+    await two.getByTestId('pair-code').fill(code ?? '');
+    await two.getByTestId('pair-now').click();
+    await two.getByTestId('in-step').first().waitFor();
+    await two.goto(`${own.url}/book`);
+    await expect(two.getByRole('link', { name: /Wren Castell/ })).toBeVisible();
+    await one.goto(`${own.url}/book/new`);
+    await isRead(one);
+    await addCard(one, 'Ivo Brandt', '020 7946 0012');
+    // Nothing is pressed in the other one: it comes by itself.
+    await expect(two.getByRole('link', { name: /Ivo Brandt/ })).toBeVisible();
+  } finally {
+    await own.stop();
+  }
+});
