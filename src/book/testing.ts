@@ -57,7 +57,7 @@ function testHub(): Services['hub'] {
     ...{ pair: fail, demoCode: fail, newCode: fail, unpair: fail, push: fail, pull: fail, putMembers: fail },
     ...{ devices: fail, addDevice: fail, changeDevice: fail, removeDevice: fail, log: fail },
     ...{ ahead: fail, standIn: fail, addStandIn: fail, resetStandIn: fail, visit: fail, setOffline: fail },
-    ...{ editHeld: fail, duplicateHeld: fail, removeHeld: fail },
+    ...{ addServer: fail, visitServer: fail, editHeld: fail, duplicateHeld: fail, removeHeld: fail },
     ...{ toSettle: fail, settled: fail, listen: () => () => undefined },
   };
 }

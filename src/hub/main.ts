@@ -1,9 +1,11 @@
 import { existsSync } from 'node:fs';
+import { createServer } from 'node:https';
 import { join } from 'node:path';
 
-import { makeHub } from './makeHub';
+import { COUNTRY, makeHub } from './makeHub';
 import { makeCode } from './peers/pairing';
-import { runStandIns } from './standins/runStandIns';
+import { readTls } from './readTls';
+import { runVisits } from './runVisits';
 import { stageDemo } from './standins/stageDemo';
 import { openStore } from './store/openStore';
 import { seedDemo } from './store/seedDemo';
@@ -18,6 +20,7 @@ async function main(): Promise<void> {
   if (!existsSync(join(webRoot, 'index.html')))
     fail(`the application has not been built into ${webRoot}; run npm run build`);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
+  const tls = readTls(process.env);
   const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data');
   const db = await openStore(dataRoot);
   const isNew = isDemo && (await seedDemo(db, new Date().toISOString().slice(0, 10)));
@@ -25,6 +28,7 @@ async function main(): Promise<void> {
   const code = isDemo || hasBrowsers ? undefined : await makeCode(db, Date.now());
   const hub = makeHub({
     webRoot,
+    names: tls ? [tls.name] : [],
     dataRoot,
     db,
     ...(isDemo ? { demoDay: new Date().toISOString().slice(0, 10) } : {}),
@@ -46,8 +50,16 @@ async function main(): Promise<void> {
     const staged = isNew ? stageDemo(db, base) : Promise.resolve();
     void staged
       .catch((error: unknown) => console.error('the demo’s devices are not in use:', error))
-      .then(() => runStandIns(db, base));
+      .then(() => runVisits(db, base, COUNTRY));
   });
+  if (tls) {
+    const secure = createServer({ cert: tls.cert, key: tls.key }, hub).on('error', (error) =>
+      fail(`port ${tls.port} can't be used (${error.message}); choose another with CORDIALIS_TLS_PORT`),
+    );
+    secure.listen(tls.port, '0.0.0.0', () =>
+      console.log(`Other devices reach it at https://${tls.name}:${tls.port}`),
+    );
+  }
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       server.close(() => process.exit(0));

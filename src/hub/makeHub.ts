@@ -25,6 +25,8 @@ export interface HubOptions {
   readonly demoDay?: string;
   /** Folder for what the hub keeps; without it the hub keeps nothing. */
   readonly dataRoot?: string;
+  /** Names under which other machines reach it over TLS. */
+  readonly names?: readonly string[];
   /** The store of cards for devices; without it no device is served. */
   readonly db?: HubDb;
 }
@@ -33,10 +35,10 @@ export interface HubOptions {
 const ONE_YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** ISO 3166-1 alpha-2: by whose habits numbers without a country code are read. */
-const COUNTRY = 'GB';
+export const COUNTRY = 'GB';
 
 /** Makes the hub's application; who listens is the caller's business. */
-export function makeHub({ webRoot, demoDay, dataRoot, db }: HubOptions): Express {
+export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptions): Express {
   const hub = express();
   hub.disable('x-powered-by');
   hub.use(securityHeaders());
@@ -49,11 +51,12 @@ export function makeHub({ webRoot, demoDay, dataRoot, db }: HubOptions): Express
     hub.use('/calendar', calendarFeed(calendars));
   }
   if (db) {
+    hub.set('own names', names);
     hub.all('/.well-known/carddav', wellKnown);
     hub.use('/dav', davRouter({ db, country: COUNTRY, utcNow }));
     hub.use('/api/pair', pairApi(db, demoDay !== undefined));
     hub.use('/api/exchange', exchangeApi(db, COUNTRY));
-    hub.use('/api/devices', devicesApi(db));
+    hub.use('/api/devices', devicesApi(db, COUNTRY));
     hub.use('/api/standins', standInsApi(db));
   }
   hub.use('/api/places', placesApi());

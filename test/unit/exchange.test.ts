@@ -41,7 +41,7 @@ beforeEach(async () => {
   app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW }));
   app.use('/api/pair', pairApi(db, false));
   app.use('/api/exchange', exchangeApi(db, 'GB'));
-  app.use('/api/devices', devicesApi(db));
+  app.use('/api/devices', devicesApi(db, 'GB'));
   server = await new Promise((resolve) => {
     const one = app.listen(0, '127.0.0.1', () => resolve(one));
   });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 import {
+  type AccountWish,
   type AheadNow,
   aheadSchema,
   credentialsSchema,
@@ -37,6 +38,9 @@ export interface HubClient {
   putMembers(token: string, list: string, uids: readonly string[]): Promise<void>;
   devices(token: string): Promise<DevicesNow>;
   addDevice(token: string, wish: PassportWish): Promise<NewPassport>;
+  /** Has the hub be a client of another server. */
+  addServer(token: string, wish: AccountWish): Promise<void>;
+  visitServer(token: string, name: string): Promise<{ readonly came: number; readonly went: number }>;
   changeDevice(token: string, name: string, wish: DeviceWish): Promise<void>;
   removeDevice(token: string, name: string): Promise<void>;
   log(token: string, of: { readonly device?: string; readonly uid?: string }): Promise<LogLine[]>;
@@ -67,6 +71,7 @@ export type HeldEdit = Pick<HeldNow, 'name' | 'phones' | 'mails'>;
 /** What may be changed of a device. */
 export type DeviceWish = Partial<Omit<PassportWish, 'name'>> & { readonly isPaused?: boolean };
 
+const serverVisitSchema = z.object({ came: z.number(), went: z.number() });
 const codeSchema = z.object({ code: z.string() });
 const refusedSchema = z.object({ refused: z.record(z.string(), z.string()) });
 /** A hub that is asked so. */
@@ -97,6 +102,13 @@ export function makeHubClient(
     devices: async (token) => devicesSchema.parse(await ask({ path: '/devices', token })),
     addDevice: async (token, wish) =>
       credentialsSchema.parse(await ask({ method: 'POST', path: '/devices', token, body: wish })),
+    addServer: async (token, wish) => {
+      await ask({ method: 'POST', path: '/devices/accounts', token, body: wish });
+    },
+    visitServer: async (token, name) => {
+      const path = `/devices/accounts/${encodeURIComponent(name)}/sync`;
+      return serverVisitSchema.parse(await ask({ method: 'POST', path, token }));
+    },
     changeDevice: async (token, name, wish) => {
       await ask({ method: 'PATCH', path: at(name), token, body: wish });
     },

@@ -50,6 +50,16 @@ export const passportSchema = z.object({
 /** What a device may receive. */
 export type PassportWish = z.infer<typeof passportSchema>;
 
+/** A server of which the hub shall be a client. */
+export const accountSchema = passportSchema.pick({ name: true, direction: true }).extend({
+  base: z.string().trim().max(500),
+  user: z.string().max(200),
+  password: z.string().max(500),
+  everyMinutes: z.number().int().min(5).max(10_080),
+});
+/** A server of which the hub shall be a client. */
+export type AccountWish = z.infer<typeof accountSchema>;
+
 /** A sync as the log has it: what came from a device, and what it was served. */
 const syncSchema = z.object({
   at: z.string(),
@@ -79,6 +89,8 @@ export const deviceSchema = z.object({
   syncs: z.array(syncSchema),
   /** Which of the three that ship with the product it is. */
   standIn: z.enum(['phone', 'mail', 'computer']).nullable(),
+  /** The server's address, where the hub is a client of it; null for a device that comes by itself. */
+  server: z.string().nullable(),
   /** When it comes next by itself; null where that is not known here. */
   next: z.string().nullable(),
 });

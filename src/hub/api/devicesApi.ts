@@ -6,9 +6,11 @@ import { passportSchema } from '@/core/exchange';
 import { devicesNow } from '../passports/devicesNow';
 import { lookAhead } from '../passports/lookAhead';
 import { addDevice, changePassport, listDevices, pauseDevice, removeDevice } from '../passports/passports';
-import { type HubDb, inTransaction } from '../store/openStore';
+import type { HubDb } from '../store/openStore';
 import { utcNow } from '../utcNow';
+import { accountsApi } from './accountsApi';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
+import { settleApi } from './settleApi';
 
 /** Lines of the log in one answer. */
 const LOG_LINES = 100;
@@ -19,9 +21,11 @@ const changeSchema = passportSchema
   .extend({ isPaused: z.boolean().optional() });
 
 /** Devices and their passports, what came and went, and what is to settle; for paired browsers. */
-export function devicesApi(db: HubDb): Router {
+export function devicesApi(db: HubDb, country: string): Router {
   const router = Router();
   router.use(onlyOwnPages, onlyPaired(db), express.json({ limit: '1mb' }));
+  router.use('/settle', settleApi(db));
+  router.use('/accounts', accountsApi(db, country));
   router.get('/', async (request, response) => {
     response.set('Cache-Control', 'no-store').json(await devicesNow(db, browserOf(request)));
   });
@@ -63,16 +67,6 @@ export function devicesApi(db: HubDb): Router {
       .set('Cache-Control', 'no-store')
       .json(await readLog(db, { device, uid, before: Number(before) }));
   });
-  router.get('/settle', async (_, response) => {
-    const rows = await db.selectFrom('settle').selectAll().orderBy('id').execute();
-    const values = rows.map((row) => ({ ...row, mine: read(row.mine), theirs: read(row.theirs) }));
-    response.set('Cache-Control', 'no-store').json(values);
-  });
-  router.delete('/settle/:id', async (request, response) => {
-    const id = Number(request.params.id);
-    await inTransaction(db, (store) => store.deleteFrom('settle').where('id', '=', id).execute());
-    response.status(204).end();
-  });
   return router;
 }
 
@@ -89,10 +83,6 @@ function withoutGaps<T extends object>(some: T): { [K in keyof T]: Exclude<T[K],
   return Object.fromEntries(Object.entries(some).filter(([, value]) => value !== undefined)) as {
     [K in keyof T]: Exclude<T[K], undefined>;
   };
-}
-
-function read(text: string): unknown {
-  return JSON.parse(text);
 }
 
 interface Wanted {

@@ -13,7 +13,9 @@ const OWN_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
 export function onlyOwnPages(request: Request, response: Response, next: NextFunction): void {
   const host = request.get('host') ?? '';
   const origin = request.get('origin');
-  const isOwn = OWN_NAMES.has(host.replace(/:\d+$/, ''));
+  const name = host.replace(/:\d+$/, '');
+  const others: unknown = request.app.get('own names');
+  const isOwn = OWN_NAMES.has(name) || (Array.isArray(others) && others.includes(name));
   const isSame = origin === undefined || origin === `${request.protocol}://${host}`;
   if (isOwn && isSame) return next();
   response.status(403).json({ error: 'only the application itself is answered here' });

@@ -5,9 +5,9 @@ import type { HeldNow, StandInNow } from '@/core/exchange';
 
 import { addHeld, duplicateHeld, editHeld, removeHeld } from '../standins/editHeld';
 import { isStandInKind, STAND_INS } from '../standins/kinds';
-import { visitNow } from '../standins/runStandIns';
 import type { StandInKind, StandInState } from '../standins/standIn';
 import { addStandIn, findStandIn, keepStandIn, removeStandIn, resetStandIn } from '../standins/standInStore';
+import { visitNow } from '../standins/visitNow';
 import type { HubDb } from '../store/openStore';
 import { onlyOwnPages, onlyPaired } from './guards';
 

@@ -1,5 +1,6 @@
 import type { DeviceNow, DevicesNow } from '@/core/exchange';
 
+import { listAccounts } from '../accounts/accounts';
 import type { Browser } from '../peers/pairing';
 import { STAND_INS } from '../standins/kinds';
 import type { StandInKind } from '../standins/standIn';
@@ -19,8 +20,15 @@ export async function devicesNow(db: HubDb, asking: Browser): Promise<DevicesNow
     const state = await findStandIn(db, kind);
     if (state) standIns.set(state.user, { standIn: kind, next: state.isOffline ? null : state.next });
   }
+  const accounts = new Map(
+    (await listAccounts(db)).map(({ device, base, next }) => [device, { server: base, next }]),
+  );
   for (const device of await listDevices(db))
-    devices.push({ ...(await deviceNow(db, device)), ...standIns.get(device.user) });
+    devices.push({
+      ...(await deviceNow(db, device)),
+      ...standIns.get(device.user),
+      ...accounts.get(device.id),
+    });
   const browsers = await db.selectFrom('browsers').select(['id', 'name', 'seen']).orderBy('id').execute();
   return {
     devices,
@@ -43,6 +51,6 @@ async function deviceNow(db: HubDb, device: Device): Promise<DeviceNow> {
     isPaused: device.paused === 1,
     cards: (await viewOf(db, device)).byUid.size,
     syncs: syncs.map(({ at, came, went, fault }) => ({ at, in: came, out: went, fault })),
-    ...{ standIn: null, next: null },
+    ...{ standIn: null, server: null, next: null },
   };
 }

@@ -115,7 +115,7 @@ export function removeDevice(db: HubDb, name: string): Promise<boolean> {
   return inTransaction(db, async (store) => {
     const device = await store.selectFrom('devices').select('id').where('name', '=', name).executeTakeFirst();
     if (!device) return false;
-    for (const table of ['memory', 'gone', 'syncs'] as const)
+    for (const table of ['memory', 'gone', 'syncs', 'accounts'] as const)
       await store.deleteFrom(table).where('device', '=', device.id).execute();
     await store.deleteFrom('devices').where('id', '=', device.id).execute();
     return true;

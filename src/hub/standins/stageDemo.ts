@@ -4,9 +4,9 @@ import { allCards } from '../store/cards';
 import type { HubDb } from '../store/openStore';
 import { editHeld } from './editHeld';
 import { STAND_INS } from './kinds';
-import { visitNow } from './runStandIns';
 import type { StandInKind } from './standIn';
 import { addStandIn, findStandIn, keepStandIn } from './standInStore';
+import { visitNow } from './visitNow';
 
 /**
  * Puts the demo's three devices into use and has them come once; then one value is changed on two of them, each to

@@ -17,10 +17,10 @@ import { allCards, findCard, lastSeq, putCard } from '../store/cards';
 import { type HubDb, openStore } from '../store/openStore';
 import { addHeld, duplicateHeld, editHeld, removeHeld } from './editHeld';
 import { STAND_INS } from './kinds';
-import { visitNow } from './runStandIns';
 import { stageDemo } from './stageDemo';
 import type { StandInKind, StandInState } from './standIn';
 import { addStandIn, findStandIn, keepStandIn } from './standInStore';
+import { visitNow } from './visitNow';
 
 const NOW = '2026-11-26T10:00:00Z';
 const folder = mkdtempSync(join(tmpdir(), 'cordialis-standins-'));

@@ -1,7 +1,7 @@
 import type { Card } from '@/core/card';
 import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
 
-import { type DavSession, openDavSession } from './davSession';
+import { type DavSession, openDavSession } from '../accounts/davSession';
 import type { HeldCard, StandIn, StandInState } from './standIn';
 
 /** What a visit did, or would do. */
@@ -13,20 +13,27 @@ export interface Visit {
   readonly removed: readonly string[];
 }
 
+/** One visit of a device over the network. @param base - the hub's address @throws Error in words where it can't be reached or refuses */
+export async function syncOver(
+  device: StandIn,
+  state: StandInState,
+  base: string,
+): ReturnType<typeof syncStandIn> {
+  const { user, password } = state;
+  return syncStandIn(device, state, await openDavSession({ base, user, password, version: device.version }));
+}
+
 /**
  * One visit of a device: it sends what it has changed, and fetches what has changed on the hub. A change that crosses one
  * of the hub's is sent all the same, as devices do: the hub knows what the device had before.
  *
- * @param base - the hub's address
- * @throws Error in words where the hub can't be reached or refuses
+ * @throws Error in words where the hub refuses
  */
 export async function syncStandIn(
   device: StandIn,
   state: StandInState,
-  base: string,
+  session: DavSession,
 ): Promise<{ readonly state: StandInState; readonly visit: Visit }> {
-  const { user, password } = state;
-  const session = await openDavSession({ base, user, password, version: device.version });
   const cards = new Map(Object.entries(state.cards));
   const sent: string[] = [];
   for (const [uid, held] of Object.entries(state.cards)) {

@@ -69,6 +69,7 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
     await widenPassports(db);
     await renewSettle(db.schema);
     await addSyncs(db.schema);
+    await addAccounts(db.schema);
     await db.schema
       .createTable('standIns')
       .addColumn('kind', 'text', (column) => column.primaryKey())
@@ -168,4 +169,19 @@ async function addSyncs(schema: SchemaModule): Promise<void> {
     .addColumn('fault', 'text')
     .execute();
   await schema.createIndex('syncs_device').on('syncs').column('device').execute();
+}
+
+/** Servers of which the hub is a client. */
+async function addAccounts(schema: SchemaModule): Promise<void> {
+  await schema
+    .createTable('accounts')
+    .addColumn('device', 'integer', (column) => column.primaryKey())
+    .addColumn('base', 'text', (column) => column.notNull())
+    .addColumn('user', 'text', (column) => column.notNull())
+    .addColumn('password', 'text', (column) => column.notNull())
+    .addColumn('everyMinutes', 'integer', (column) => column.notNull())
+    .addColumn('next', 'text', (column) => column.notNull())
+    .addColumn('syncToken', 'text', (column) => column.notNull())
+    .addColumn('etags', 'text', (column) => column.notNull())
+    .execute();
 }

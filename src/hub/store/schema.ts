@@ -144,6 +144,23 @@ export interface StandInsTable {
   state: string;
 }
 
+/** A server of which the hub is a client; what it may have is said by its passport among the devices. */
+export interface AccountsTable {
+  device: number;
+  /** The server's address. */
+  base: string;
+  user: string;
+  /** As it is: the hub has to sign in with it. */
+  password: string;
+  everyMinutes: number;
+  /** UTCDateTime of the next visit. */
+  next: string;
+  /** '' before the first. */
+  syncToken: string;
+  /** Entity tags by address, a JSON object. */
+  etags: string;
+}
+
 /** Everything the hub keeps. */
 export interface HubTables {
   cards: CardsTable;
@@ -158,4 +175,5 @@ export interface HubTables {
   members: MembersTable;
   syncs: SyncsTable;
   standIns: StandInsTable;
+  accounts: AccountsTable;
 }

@@ -53,6 +53,14 @@ export function ConnectPage() {
             onPress={() => void save()}
             testID="make-passport"
           />
+          <View className="flex-row">
+            <Act
+              label="Exchange with another server instead"
+              tone="faded"
+              onPress={() => go('/devices/server')}
+              testID="to-server"
+            />
+          </View>
         </>
       )}
     </OverPage>

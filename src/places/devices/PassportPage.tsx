@@ -30,6 +30,9 @@ export function PassportPage({ name }: { readonly name: string }) {
       {device ? (
         <>
           <Txt tone={device.syncs[0]?.fault ? 'brick' : 'faded'}>{standingOf(device, now)}</Txt>
+          {device.server === null ? null : (
+            <Txt size="small" tone="faded">{`The hub visits it as a client: ${device.server}`}</Txt>
+          )}
           <PassportActs device={device} />
           <AheadPart device={device} />
           <Passport device={device} />
@@ -45,9 +48,13 @@ function PassportActs({ device }: { readonly device: DeviceNow }) {
   const act = useHubAct();
   const dispatch = useAppDispatch();
   const [isSure, setSure] = useState(false);
-  const { name, standIn, isPaused } = device;
+  const { name, standIn, server, isPaused } = device;
   const visit = async () => {
-    if (standIn === null) return;
+    if (standIn === null) {
+      const went = await act((hub, token) => hub.visitServer(token, name));
+      if (went) dispatch(noticed({ text: `${name}: ${went.came} came, ${went.went} went`, tone: 'plain' }));
+      return;
+    }
     const done = await act((hub, token) => hub.visit(token, standIn));
     if (done) dispatch(noticed({ text: `${name}: ${visitInWords(done)}`, tone: 'plain' }));
   };
@@ -60,11 +67,11 @@ function PassportActs({ device }: { readonly device: DeviceNow }) {
   };
   return (
     <View className="flex-row flex-wrap gap-x-6">
+      {standIn === null && server === null ? null : (
+        <Act label="Sync now" icon={Repeat} onPress={() => void visit()} testID="sync-now" />
+      )}
       {standIn === null ? null : (
-        <>
-          <Act label="Sync now" icon={Repeat} onPress={() => void visit()} testID="sync-now" />
-          <Act label="Take it in your hand" onPress={() => go(`/devices/try/${standIn}`)} testID="try-it" />
-        </>
+        <Act label="Take it in your hand" onPress={() => go(`/devices/try/${standIn}`)} testID="try-it" />
       )}
       <Act
         label={isPaused ? 'Go on' : 'Pause'}

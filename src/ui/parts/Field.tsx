@@ -17,6 +17,8 @@ interface FieldProps {
   /** Said to screen readers only; the label then takes no room. */
   readonly isLabelHidden?: boolean;
   readonly isFirst?: boolean;
+  /** What is typed is not shown. */
+  readonly isSecret?: boolean;
   readonly testID?: string;
 }
 
@@ -46,6 +48,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(props, ref
         autoCorrect={false}
         spellCheck={isLong}
         autoFocus={props.isFirst ?? false}
+        secureTextEntry={props.isSecret ?? false}
         multiline={isLong}
         {...(isLong ? { rows: Math.min(10, Math.max(2, value.split('\n').length)) } : {})}
         {...(props.testID === undefined ? {} : { testID: props.testID })}

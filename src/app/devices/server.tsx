@@ -1,0 +1,1 @@
+export { ServerPage as default } from '@/places/devices/ServerPage';

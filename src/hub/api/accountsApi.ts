@@ -1,0 +1,41 @@
+import { Router } from 'express';
+
+import { accountSchema } from '@/core/exchange';
+
+import { addAccount, listAccounts } from '../accounts/accounts';
+import { syncAccount } from '../accounts/syncAccount';
+import type { HubDb } from '../store/openStore';
+import { utcNow } from '../utcNow';
+
+/** Servers of which the hub is a client. Behind onlyPaired. @param country - ISO 3166-1 alpha-2 */
+export function accountsApi(db: HubDb, country: string): Router {
+  const router = Router();
+  router.post('/', async (request, response) => {
+    const wish = accountSchema.safeParse(request.body);
+    if (!wish.success) {
+      const [issue] = wish.error.issues;
+      const where = issue?.path.join('.') ?? '';
+      return void response.status(400).json({ error: `${where}: ${issue?.message ?? 'no account'}` });
+    }
+    try {
+      await addAccount(db, wish.data, utcNow());
+    } catch (error) {
+      return void response.status(409).json({ error: wordsOf(error) });
+    }
+    response.status(201).json({ name: wish.data.name });
+  });
+  router.post('/:name/sync', async (request, response) => {
+    const account = (await listAccounts(db)).find(({ passport }) => passport.name === request.params.name);
+    if (!account) return void response.status(404).json({ error: 'there is no such server' });
+    try {
+      response.json(await syncAccount({ db, now: utcNow(), country }, account));
+    } catch (error) {
+      response.status(409).json({ error: wordsOf(error) });
+    }
+  });
+  return router;
+}
+
+function wordsOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
+}

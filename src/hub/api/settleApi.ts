@@ -1,0 +1,23 @@
+import { Router } from 'express';
+
+import { type HubDb, inTransaction } from '../store/openStore';
+
+/** Values that two sides have changed differently: what they are, and that they are settled. Behind onlyPaired. */
+export function settleApi(db: HubDb): Router {
+  const router = Router();
+  router.get('/', async (_, response) => {
+    const rows = await db.selectFrom('settle').selectAll().orderBy('id').execute();
+    const values = rows.map((row) => ({ ...row, mine: read(row.mine), theirs: read(row.theirs) }));
+    response.set('Cache-Control', 'no-store').json(values);
+  });
+  router.delete('/:id', async (request, response) => {
+    const id = Number(request.params.id);
+    await inTransaction(db, (store) => store.deleteFrom('settle').where('id', '=', id).execute());
+    response.status(204).end();
+  });
+  return router;
+}
+
+function read(text: string): unknown {
+  return JSON.parse(text);
+}

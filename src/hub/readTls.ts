@@ -1,0 +1,29 @@
+import { readFileSync } from 'node:fs';
+
+/** By what the hub is reached from other machines. */
+export interface Tls {
+  readonly cert: string;
+  readonly key: string;
+  /** The name in the certificate, under which other machines know this one. */
+  readonly name: string;
+  readonly port: number;
+}
+
+const DEFAULT_PORT = 4871;
+
+/**
+ * The certificate that is to be used, from CORDIALIS_CERT, CORDIALIS_KEY (files in PEM), CORDIALIS_NAME and
+ * CORDIALIS_TLS_PORT. Without one the hub answers this machine only, as passwords don't go over a network in the clear.
+ *
+ * @throws Error in words where something of it is missing
+ */
+export function readTls(env: Readonly<Record<string, string | undefined>>): Tls | undefined {
+  const { CORDIALIS_CERT: cert, CORDIALIS_KEY: key, CORDIALIS_NAME: name } = env;
+  if (cert === undefined && key === undefined) return undefined;
+  if (cert === undefined || key === undefined || name === undefined)
+    throw new Error('TLS wants all three: CORDIALIS_CERT, CORDIALIS_KEY and CORDIALIS_NAME');
+  const port = Number(env['CORDIALIS_TLS_PORT'] ?? DEFAULT_PORT);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new Error('CORDIALIS_TLS_PORT must be a number from 0 to 65535');
+  return { cert: readFileSync(cert, 'utf8'), key: readFileSync(key, 'utf8'), name, port };
+}

@@ -1,0 +1,37 @@
+import { listAccounts } from './accounts/accounts';
+import { syncAccount } from './accounts/syncAccount';
+import { STAND_INS } from './standins/kinds';
+import type { StandInKind } from './standins/standIn';
+import { dropOrphans, findStandIn } from './standins/standInStore';
+import { visitNow } from './standins/visitNow';
+import type { HubDb } from './store/openStore';
+import { utcNow } from './utcNow';
+
+/** How often it is looked whose turn it is, in milliseconds. */
+const LOOK_MS = 5_000;
+
+/** Has devices come, and visits servers, when it is their turn, as long as the hub runs. @returns stops it */
+export function runVisits(db: HubDb, base: string, country: string): () => void {
+  const look = async () => {
+    await dropOrphans(db);
+    for (const kind of Object.keys(STAND_INS) as StandInKind[]) {
+      const state = await findStandIn(db, kind);
+      if (!state || state.isOffline || state.next > utcNow()) continue;
+      // A device that fails comes again at its next turn; its passport says why.
+      await visitNow(db, kind, base).catch(() => undefined);
+    }
+    for (const account of await listAccounts(db)) {
+      if (account.next > utcNow() || account.passport.paused === 1) continue;
+      await syncAccount({ db, now: utcNow(), country }, account).catch(() => undefined);
+    }
+  };
+  let isLooking = false;
+  const timer = setInterval(() => {
+    if (isLooking) return;
+    isLooking = true;
+    void look()
+      .catch(() => undefined)
+      .finally(() => (isLooking = false));
+  }, LOOK_MS);
+  return () => clearInterval(timer);
+}
