@@ -1,6 +1,7 @@
 // npm run screenshots: the pictures in docs/screenshots, taken anew from the demo at a phone's size and a wide one.
 import { spawn } from 'node:child_process';
-import { mkdirSync, readFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 import { ensureChromium } from './chromium.mjs';
@@ -28,9 +29,10 @@ T: +44 20 7946 0123
 rosario.ames@wexmere-festival.example`;
 
 mkdirSync(OUT, { recursive: true });
+const data = mkdtempSync(join(tmpdir(), 'cordialis-pictures-'));
 const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', '--demo'], {
   cwd: ROOT,
-  env: { ...process.env, PORT },
+  env: { ...process.env, PORT, CORDIALIS_DATA: data },
   stdio: 'ignore',
 });
 const browser = await chromium.launch({
@@ -65,9 +67,6 @@ try {
       .getByTestId('talk-said')
       .fill('The octet opens. Ring again in ten days about the fee. #contract');
   });
-  await shoot('phone', 'light', 'unfiled-phone', '/tidy', (page) =>
-    page.getByTestId('unfiled-row').first().waitFor(),
-  );
   await shoot('wide', 'light', 'table-wide', '/book/table', async (page) => {
     await page.getByTestId('head-town').click();
     await page.locator('#cell-2-3').click();
@@ -84,17 +83,18 @@ try {
     await page.getByRole('option', { name: /^Add to/ }).waitFor();
   });
   await shoot('phone', 'light', 'lists-phone', '/lists');
-  await shoot('phone', 'light', 'duplicates-phone', '/tidy', (page) =>
-    page.getByTestId('grade-Likely').evaluate((part) => part.scrollIntoView()),
-  );
-  await shoot('phone', 'light', 'faults-phone', '/tidy', (page) =>
-    page.getByTestId('faults').evaluate((part) => part.scrollIntoView()),
-  );
+  await shootBeside('tidy-phone', [
+    ['/tidy'],
+    ['/tidy', (page) => showPart(page.getByTestId('grade-Likely'))],
+    ['/tidy', (page) => showPart(page.getByTestId('faults'))],
+    ['/tidy', (page) => showPart(page.getByTestId('unfiled-row').first())],
+  ]);
   for (const size of Object.keys(SIZES))
     await shoot(size, 'light', `compare-${size}`, '/tidy', async (page) => {
       await page.getByTestId('grade-Likely').getByTestId('compare').first().click();
       await page.getByTestId('merge-preview').waitFor();
     });
+  await shootBeside('devices-phone', ['/devices', '/devices/settle', '/devices/Phone', '/devices/try/phone']);
   await shoot('phone', 'light', 'lift-phone', '/import/text', async (page) => {
     await page.getByTestId('lift-text').fill(SIGNATURE);
     await page.getByTestId('marked-text').evaluate((part) => part.scrollIntoView());
@@ -102,6 +102,43 @@ try {
 } finally {
   await browser.close();
   hub.kill();
+  rmSync(data, { recursive: true, force: true });
+}
+
+/** Scrolls to a part of a page. */
+async function showPart(part) {
+  await part.waitFor();
+  await part.evaluate((element) => element.scrollIntoView());
+}
+
+/** Several screens of a phone beside each other, of one browser; each an address and what is done there. */
+async function shootBeside(name, screens) {
+  const context = await browser.newContext({
+    viewport: SIZES.phone,
+    locale: 'en-GB',
+    hasTouch: true,
+    reducedMotion: 'reduce',
+  });
+  const page = await context.newPage();
+  const pictures = [];
+  for (const [path, act = async () => undefined] of screens) {
+    await page.goto(HUB + path);
+    await page.waitForFunction(() => document.documentElement.dataset.book === 'read');
+    await act(page);
+    await page.waitForTimeout(1800);
+    pictures.push((await page.screenshot()).toString('base64'));
+  }
+  const { width, height } = SIZES.phone;
+  await page.goto('about:blank');
+  await page.setViewportSize({ width: screens.length * (width + 12) - 12, height });
+  const images = pictures.map((picture) => `<img width="${width}" src="data:image/png;base64,${picture}">`);
+  await page.setContent(
+    `<body style="margin:0;display:flex;gap:12px;background:#ddd4c2">${images.join('')}</body>`,
+  );
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(OUT, `${name}.png`) });
+  await context.close();
+  console.log(`docs/screenshots/${name}.png`);
 }
 
 async function shoot(size, colorScheme, name, path, act = async () => undefined) {

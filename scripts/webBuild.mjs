@@ -1,6 +1,6 @@
 // Builds the application for the web where what it is made of has changed since the last build.
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { brotliCompressSync, constants } from 'node:zlib';
 
 import { fail, hashFiles, ROOT, runBin } from './setup.mjs';
@@ -34,8 +34,20 @@ export function ensureWebBuild() {
     NODE_ENV: 'production',
   });
   if (status !== 0) fail('The application could not be built; the lines above say why.');
+  nameFiles();
   compressBuild();
   writeFileSync(STAMP, hash);
+}
+
+/** Tells the service worker which files there are: all that carry a hash of their contents, and the icon. */
+function nameFiles() {
+  const files = filesOf(OUT)
+    .map((file) => `/${relative(OUT, file).replaceAll('\\', '/')}`)
+    .filter((file) => /^\/(_expo|assets)\/|^\/icon\./.test(file));
+  const worker = join(OUT, 'offline.js');
+  const text = readFileSync(worker, 'utf8');
+  if (!text.includes('const FILES = [];')) fail('offline.js has no place for the names of the files.');
+  writeFileSync(worker, text.replace('const FILES = [];', `const FILES = ${JSON.stringify(files)};`));
 }
 
 /** Lays a Brotli (RFC 7932) twin at its best beside each text, which costs seconds once and nothing when served. */

@@ -16,6 +16,8 @@ import { inTransaction, openStore } from '@/hub/store/openStore';
 
 const CARDS = 11_000;
 const KILLS = 50;
+/** Devices that come at the same time. */
+const DEVICES = 16;
 const NOW = '2026-11-26T10:00:00Z';
 
 // The same program is what gets killed: it writes cards until then, and says each that has been answered.
@@ -42,6 +44,12 @@ async function measureSync(): Promise<object> {
     const text = await (await fetch(base, { method: 'REPORT', headers, body })).text();
     return { ms: performance.now() - start, token: /<d:sync-token>([^<]*)</.exec(text)?.[1] ?? '' };
   };
+  const syncAs = async (one: { user: string; password: string }, token: string) => {
+    const path = base.replace(`/${user}/`, `/${one.user}/`);
+    const body = `<d:sync-collection xmlns:d="DAV:"><d:sync-token>${token}</d:sync-token><d:prop><d:getetag/></d:prop></d:sync-collection>`;
+    const auth = { Authorization: `Basic ${btoa(`${one.user}:${one.password}`)}` };
+    await (await fetch(path, { method: 'REPORT', headers: auth, body })).text();
+  };
   const etags = await sync('');
   const nothing: number[] = [];
   for (let i = 0; i < 50; i += 1) nothing.push((await sync(etags.token)).ms);
@@ -57,11 +65,21 @@ async function measureSync(): Promise<object> {
     });
     puts.push(performance.now() - start);
   }
+  const hundred = await sync(etags.token, '<c:address-data/>');
+  const others = await Promise.all(
+    Array.from({ length: DEVICES }, (_, i) => addDevice(db, { name: `other ${i}`, direction: 'both' }, NOW)),
+  );
+  const startAll = performance.now();
+  await Promise.all(others.map((one) => syncAs(one, hundred.token)));
+  const manyMs = performance.now() - startAll;
   server.closeAllConnections();
   server.close();
   await db.destroy();
   rmSync(folder, { recursive: true, force: true });
   return {
+    hundredMs: Math.round(hundred.ms),
+    manyDevicesMs: Math.round(manyMs),
+    putsPerSecond: Math.round(1000 / middle(puts.slice(1))),
     firstSyncMs: Math.round(etags.ms + whole.ms),
     nothingNewMs: middle(nothing),
     // The first one makes what newcomers are compared with.

@@ -41,3 +41,17 @@ export function offerInstalling(shortcuts: readonly Shortcut[]): void {
   if (!link.isConnected) document.head.append(link);
   if (before !== '') URL.revokeObjectURL(before);
 }
+
+/** How long after the start the application is laid by, in milliseconds: what is looked at comes first. */
+const LAY_BY_AFTER_MS = 6000;
+
+/** Has the browser keep the application at hand, so that it opens where the hub is off. @returns calls it off */
+export function keepAtHand(): () => void {
+  if (typeof navigator === 'undefined' || !('serviceWorker' in navigator)) return () => undefined;
+  // Where it is refused, as in a window that keeps nothing, the application needs the hub to open.
+  const timer = setTimeout(
+    () => void navigator.serviceWorker.register('/offline.js').catch(() => undefined),
+    LAY_BY_AFTER_MS,
+  );
+  return () => clearTimeout(timer);
+}

@@ -1,5 +1,8 @@
+/** What a card's address may go on with: its form, or a talk that is about to be noted. */
+export type CardPagePart = '' | '/edit' | '?talk=new';
+
 /** The address of a card. A uid's urn:uuid: goes without saying. */
-export function cardPath(uid: string, page: '' | '/edit' = ''): string {
+export function cardPath(uid: string, page: CardPagePart = ''): string {
   return `/book/${encodeURIComponent(uid.replace(/^urn:uuid:/, ''))}${page}`;
 }
 

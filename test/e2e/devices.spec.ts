@@ -1,3 +1,7 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
@@ -126,4 +130,29 @@ test('two browsers paired with one hub share a book, live', async ({ browser }) 
   } finally {
     await own.stop();
   }
+});
+
+test('the application opens where the hub is off, and what is written then is exchanged when it is back', async ({
+  browser,
+}) => {
+  // A page of its own: that the hub can't be reached is said on its console, and is meant here.
+  const page = await (await browser.newContext()).newPage();
+  const data = mkdtempSync(join(tmpdir(), 'cordialis-off-'));
+  const first = await startHub([], { data });
+  await page.goto(`${first.url}/devices`);
+  await page.getByTestId('pair-code').fill(first.code);
+  await page.getByTestId('pair-now').click();
+  await page.getByTestId('in-step').first().waitFor();
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await first.stop();
+  await page.goto(`${first.url}/book/new`);
+  await isRead(page);
+  await addCard(page, 'Wren Castell', '020 7946 0011');
+  await isSaved(page);
+  await page.goto(`${first.url}/devices`);
+  await expect(page.getByTestId('devices')).toContainText('1 card waits here');
+  const again = await startHub([], { data, port: new URL(first.url).port });
+  await expect(page.getByTestId('in-step').first()).toBeVisible({ timeout: 60_000 });
+  await again.stop();
+  rmSync(data, { recursive: true, force: true });
 });

@@ -11,11 +11,14 @@ export interface OwnHub {
   stop(): Promise<void>;
 }
 
-/** Starts a hub on a free port. @param args - such as --demo @param data - a folder that outlives it; a fresh one otherwise */
-export async function startHub(args: readonly string[] = [], data?: string): Promise<OwnHub> {
+/** Starts a hub. @param args - such as --demo @param at - a folder that outlives it, and a port; else a fresh one and a free one */
+export async function startHub(
+  args: readonly string[] = [],
+  { data, port = '0' }: { readonly data?: string; readonly port?: string } = {},
+): Promise<OwnHub> {
   const folder = data ?? mkdtempSync(join(tmpdir(), 'cordialis-hub-'));
   const child = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/hub/main.ts', ...args], {
-    env: { ...process.env, PORT: '0', CORDIALIS_DATA: folder },
+    env: { ...process.env, PORT: port, CORDIALIS_DATA: folder },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const said = await new Promise<string>((resolve, reject) => {

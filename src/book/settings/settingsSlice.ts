@@ -56,7 +56,7 @@ export const settingsSchema = z.object({
   tableViews: z.array(z.object({ name: z.string(), look: tableLookSchema })).catch([]),
   /** Acts offered for what the quick line has found, in order. */
   quickActs: z
-    .array(z.enum(['call', 'write', 'message', 'edit', 'way', 'copy', 'pin']))
+    .array(z.enum(['call', 'write', 'message', 'talk', 'edit', 'way', 'copy', 'pin']))
     .catch(['call', 'write', 'message', 'edit']),
   /** What was done from the quick line lately, the latest first. */
   recentActs: z.array(z.object({ uid: z.string(), verb: z.string() })).catch([]),

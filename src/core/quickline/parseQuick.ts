@@ -21,7 +21,7 @@ export interface Quick {
 const MAIL = /(?:^|[\s<])([^\s@<>,;]+@[^\s@<>,;]+\.[^\s@<>,;]+)>?/;
 const WEB = /(?:^|\s)((?:https?:\/\/|www\.)\S+)/i;
 const NUMBER = /(?:^|\s)(\(?\+?\d[\d\s()./-]{4,}\d)(?=\s|$)/;
-const NOTE = /(?:^|\s)note:?\s+(.+)$/i;
+const NOTE = /(?:^|\s)note:?\s+(?!a talk\b)(.+)$/i;
 const BIRTHDAY = /(?:^|\s)(?:born(?: on)?|birthday)\s+(.+)$/i;
 const TAG = /(?:^|\s)(?:#|tag(?:ged)? )([^\s#]+)/i;
 const AT = /(?:^|\s)at\s+(.+)$/i;

@@ -26,7 +26,7 @@ export type Offer = {
 } & (
   | { readonly kind: 'outside'; readonly uri: string }
   | { readonly kind: 'copy'; readonly text: string }
-  | { readonly kind: 'page'; readonly page: '' | '/edit' }
+  | { readonly kind: 'page'; readonly page: '' | '/edit' | '?talk=new' }
   | { readonly kind: 'change' | 'new'; readonly upserts: readonly Card[] }
   /** It can't be done; the detail says why. */
   | { readonly kind: 'none' }
@@ -217,6 +217,8 @@ function planVerb(card: Card, verb: Verb, context: PlanContext): Offer | undefin
       return planValue(card, card.phones ? 'number' : 'mail', context);
     case 'edit':
       return { kind: 'page', uid, label: `Edit ${name}`, detail: '', page: '/edit' };
+    case 'talk':
+      return { kind: 'page', uid, label: `Note a talk with ${name}`, detail: '', page: '?talk=new' };
     case 'open':
       return { kind: 'page', uid, label: `Open ${name}`, detail: '', page: '' };
     case 'pin':

@@ -75,6 +75,11 @@ const plans: { line: string; is: object | undefined }[] = [
   { line: 'ada mail', is: { kind: 'copy', label: 'Ada Lowther: mail', text: 'ada@example.org' } },
   { line: 'ada birthday', is: { kind: 'none', detail: 'is not on the card' } },
   { line: 'edit ada', is: { kind: 'page', page: '/edit' } },
+  {
+    line: 'note a talk with ada',
+    is: { kind: 'page', page: '?talk=new', label: 'Note a talk with Ada Lowther' },
+  },
+  { line: 'ada talk', is: { kind: 'page', page: '?talk=new' } },
   { line: 'unpin ada', is: { kind: 'none', detail: 'is so already' } },
   { line: 'ada', is: undefined },
   // What is there already, in whatever writing, is not added again.

@@ -1,9 +1,23 @@
 /** What the quick line can do with a card. */
 export type Verb =
-  'call' | 'write' | 'message' | 'way' | 'copy' | 'edit' | 'open' | 'pin' | 'unpin' | 'archive' | 'add';
+  | 'call'
+  | 'write'
+  | 'message'
+  | 'way'
+  | 'copy'
+  | 'talk'
+  | 'edit'
+  | 'open'
+  | 'pin'
+  | 'unpin'
+  | 'archive'
+  | 'add';
 
 /** Acts that can be offered beside what was found. */
-export type QuickVerb = Extract<Verb, 'call' | 'write' | 'message' | 'edit' | 'way' | 'copy' | 'pin'>;
+export type QuickVerb = Extract<
+  Verb,
+  'call' | 'write' | 'message' | 'talk' | 'edit' | 'way' | 'copy' | 'pin'
+>;
 
 /** Which value of a card is meant. */
 export type Wanted = 'number' | 'mail' | 'address' | 'birthday' | 'web';
@@ -23,6 +37,11 @@ const VERBS: readonly {
     last: ['way', 'way there', 'directions'],
   },
   { verb: 'copy', first: ['copy'], last: ['copy'] },
+  {
+    verb: 'talk',
+    first: ['note a talk with', 'note a talk', 'talk with', 'talked to', 'talked with', 'spoke to', 'met'],
+    last: ['note a talk', 'talk'],
+  },
   { verb: 'edit', first: ['edit', 'change'], last: ['edit', 'change'] },
   { verb: 'open', first: ['open', 'show'], last: ['open', 'show'] },
   { verb: 'pin', first: ['pin'], last: ['pin'] },

@@ -75,8 +75,9 @@ export async function syncStandIn(
 async function send(session: DavSession, device: StandIn, held: HeldCard): Promise<number> {
   const { href, etag, card, state } = held;
   if (state === 'deleted') {
+    // One that has been changed meanwhile comes back with the news.
     const status = await session.remove(href, etag);
-    return status === 412 ? session.remove(href, undefined) : status;
+    return status === 412 ? 204 : status;
   }
   const text = device.write(card);
   const status = await session.put(href, text, state === 'new' ? '' : etag);

@@ -5,6 +5,7 @@ export const QUICK_WORDS: Readonly<Record<QuickVerb, string>> = {
   call: 'Call',
   write: 'Write',
   message: 'Message',
+  talk: 'Note a talk',
   edit: 'Edit',
   way: 'Way there',
   copy: 'Copy',

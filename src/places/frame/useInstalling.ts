@@ -1,12 +1,12 @@
 import { useEffect } from 'react';
 
 import { selectPinnedRows, selectReading, useAppSelector } from '@/book';
-import { cardPath, offerInstalling } from '@/platform';
+import { cardPath, keepAtHand, offerInstalling } from '@/platform';
 
 /** Shortcuts that launchers show at most (common practice). */
 const MAX_SHORTCUTS = 4;
 
-/** Lets the application be installed, with the pinned people as its shortcuts. */
+/** Lets the application be installed, with the pinned people as its shortcuts, and opened where the hub is off. */
 export function useInstalling(): void {
   const isRead = useAppSelector((state) => selectReading(state) === undefined);
   const pinned = useAppSelector(selectPinnedRows);
@@ -17,4 +17,5 @@ export function useInstalling(): void {
       .map(({ shown, uid }) => ({ name: shown, path: cardPath(uid) }));
     offerInstalling([{ name: 'New card', path: '/book/new' }, ...people]);
   }, [isRead, pinned]);
+  useEffect(() => (isRead ? keepAtHand() : undefined), [isRead]);
 }

@@ -9,6 +9,7 @@ const ACTS: readonly (readonly [QuickAct, string])[] = [
   ['call', 'Call'],
   ['write', 'Write'],
   ['message', 'Message'],
+  ['talk', 'Note a talk'],
   ['edit', 'Edit'],
   ['way', 'Way there'],
   ['copy', 'Copy the number'],

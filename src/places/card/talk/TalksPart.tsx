@@ -1,3 +1,4 @@
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
@@ -20,7 +21,14 @@ export function TalksPart({ card }: { readonly card: Card }) {
   const summary = useAppSelector((state) => selectSummaries(state).get(card.uid));
   const first = summary?.first;
   const closeness = useCloseness(card.uid);
-  const [open, setOpen] = useState<Talk | 'new'>();
+  const [opened, setOpen] = useState<Talk | 'new'>();
+  const { talk: asked } = useLocalSearchParams<{ talk?: string }>();
+  const open = opened ?? (asked === 'new' ? 'new' : undefined);
+  const close = () => {
+    setOpen(undefined);
+    // Coming back to this address later doesn't open the sheet again.
+    if (asked !== undefined) go(cardPath(card.uid), 'replace');
+  };
   const [isDrawn, setDrawn] = useState(false);
   const [kind, setKind] = useState<TalkKind | 'all'>('all');
   const shown = kind === 'all' ? talks : talks.filter((talk) => talk.kind === kind);
@@ -79,7 +87,7 @@ export function TalksPart({ card }: { readonly card: Card }) {
         <TalkSheet
           uid={card.uid}
           {...(open === 'new' ? {} : { talk: open })}
-          onClose={() => setOpen(undefined)}
+          onClose={close}
         />
       )}
     </View>
