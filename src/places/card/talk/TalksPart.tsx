@@ -84,11 +84,7 @@ export function TalksPart({ card }: { readonly card: Card }) {
         </View>
       ) : null}
       {open === undefined ? null : (
-        <TalkSheet
-          uid={card.uid}
-          {...(open === 'new' ? {} : { talk: open })}
-          onClose={close}
-        />
+        <TalkSheet uid={card.uid} {...(open === 'new' ? {} : { talk: open })} onClose={close} />
       )}
     </View>
   );
