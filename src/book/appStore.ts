@@ -5,6 +5,7 @@ import { choosingReducer } from './choosing/choosingSlice';
 import { historyReducer } from './history/historySlice';
 import { hubSlice } from './hub/hubSlice';
 import { duplicatesSlice } from './merging/duplicatesSlice';
+import { newsSlice } from './news/newsSlice';
 import { rowsReducer } from './rows/rowsSlice';
 import type { Services } from './services';
 import { settingsSlice } from './settings/settingsSlice';
@@ -25,6 +26,7 @@ const rootReducer = combineSlices(
   unfiledSlice,
   duplicatesSlice,
   hubSlice,
+  newsSlice,
 );
 
 /** Everything the page knows. */

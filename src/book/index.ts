@@ -35,6 +35,8 @@ export type { DeviceWish, HeldEdit, StandInKind } from './hub/hubClient';
 export { pairDemo, pairWithHub, unpairFromHub } from './hub/pairing';
 export { canKeepBoth, type Choice, settleValue } from './hub/settleValue';
 export { type HubAnswer, useHub, useHubAct, useHubAnswer } from './hub/useHub';
+export { acceptOneNews, dismissNews } from './news/changeNews';
+export { useOpenNews } from './news/useOpenNews';
 export { useNewsOf } from './history/useNewsOf';
 export { useZoneOf } from './places/useZoneOf';
 export { guessOwnInWorker } from './clients/mailClient';

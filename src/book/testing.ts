@@ -46,6 +46,7 @@ export function testTwins(): Services['twins'] {
     twinsOf: (cards, book) => Promise.resolve(tell(book).twinsOf(cards)),
     faultsOf: (...asked) => Promise.resolve(load().faultsOf(...asked)),
     lift: (wish, book) => Promise.resolve(tell(book).lift(wish)),
+    newsIn: (...asked) => Promise.resolve(load().newsIn(...asked)),
     unite: (...asked) => Promise.resolve(load().unite(...asked)),
   };
 }

@@ -35,7 +35,31 @@ export function generateMail(today: string): string {
       message({ ...momentOf(today, dice), other: [name, address], isOut: true }, 1000 + i * 20 + k, dice),
     ),
   );
-  return [...known, ...strangers].join('\n');
+  return [...known, ...strangers, ...signedMail(today, people, dice)].join('\n');
+}
+
+/** What somebody's signature says that their card doesn't say yet. */
+const SIGNED: readonly ((name: string, house: string) => readonly string[])[] = [
+  (name, house) => [name, 'Head of Programming', house, 'Mobile 07700 900611'],
+  (name) => [name, 'Artistic Director', 'Breakwater Sinfonia'],
+  (name, house) => [name, house, 'Tel. 020 7946 0617'],
+];
+
+/** Messages of a few people whose signatures have changed. */
+function signedMail(today: string, people: readonly Card[], dice: Dice): string[] {
+  const plain = people.filter(
+    (card) =>
+      card.kind === 'individual' && card.organizations && /^[A-Z][a-z]+ [A-Z][a-z]+$/.test(shownAs(card)),
+  );
+  return SIGNED.flatMap((sign, i) => {
+    const card = plain[i * 3];
+    if (!card) return [];
+    const name = shownAs(card);
+    const house = Object.values(card.organizations ?? {})[0]?.name ?? '';
+    const address = Object.values(card.emails ?? {})[0]?.address ?? '';
+    const head = message({ ...momentOf(today, dice), other: [name, address], isOut: false }, 2000 + i, dice);
+    return [`${head}\nKind regards,\n\n${sign(name, house).join('\n')}\n`];
+  });
 }
 
 interface Message {

@@ -4,10 +4,11 @@ import type { Card, Uid } from '@/core/card';
 import type { Cluster } from '@/core/duplicates';
 import type { FaultOptions } from '@/core/faults';
 import type { Fault } from '@/core/mending';
+import type { News } from '@/core/news';
 
 import { piecesOf } from '../piecesOf';
 import type { UidMap } from '../uidMap';
-import type { LiftedNow, LiftWish, TwinsApi } from '../workers/makeTwins';
+import type { LiftedNow, LiftWish, Signed, TwinsApi } from '../workers/makeTwins';
 
 export type { LiftedNow };
 
@@ -19,6 +20,8 @@ export interface TwinsClient {
   faultsOf(cards: readonly Card[], options: FaultOptions): Promise<Fault[]>;
   /** Reads a card out of a text, and says whom of the book it looks like. */
   lift(wish: LiftWish, book: UidMap<Card>): Promise<LiftedNow>;
+  /** What signatures say of those who wrote them. */
+  newsIn(signed: readonly Signed[], country: string): Promise<News[]>;
   /** The first card with what the second says beside it. */
   unite(mine: Card, theirs: Card, country: string): Promise<Card>;
 }
@@ -52,6 +55,10 @@ export class TwinsWorker implements TwinsClient {
       await this.tell(api, book);
       return api.lift(wish);
     });
+  }
+
+  newsIn(signed: readonly Signed[], country: string): Promise<News[]> {
+    return this.inTurn((api) => api.newsIn(signed, country));
   }
 
   unite(mine: Card, theirs: Card, country: string): Promise<Card> {

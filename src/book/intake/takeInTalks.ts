@@ -9,13 +9,14 @@ import { changeBook, newChange, undo } from '../changeBook';
 import { readMailInWorker } from '../clients/mailClient';
 import type { Job } from '../clients/runJob';
 import type { Change } from '../history/change';
+import { lookForNews } from '../news/changeNews';
 import { selectSettings } from '../settings/settingsSlice';
 import { storeTalks } from '../talks/intake';
 import { addressBook, putUnfiled } from '../unfiled/changeUnfiled';
 import type { MailReport } from '../workers/mail';
 
 /** What an import of mail and calendars has done. */
-export interface TalksTaken extends Omit<MailReport, 'unfiled' | 'meetings'> {
+export interface TalksTaken extends Omit<MailReport, 'unfiled' | 'meetings' | 'signatures'> {
   /** Talks that weren't known yet. */
   readonly added: number;
   /** Addresses that were written to and have no card. */
@@ -77,8 +78,9 @@ export function takeInTalks(files: readonly File[], options: TakeOptions): AppTh
     );
     options.onJob(job);
     try {
-      const { unfiled, meetings, ...report } = await job.result;
+      const { unfiled, meetings, signatures, ...report } = await job.result;
       await dispatch(putUnfiled(unfiled));
+      void dispatch(lookForNews(signatures));
       const upserts = withMeetings(meetings, (uid) => selectCardsByUid(getState()).get(uid));
       const label = `Took in ${added === 1 ? '1 talk' : `${added} talks`} from ${options.source}`;
       // Everything was known already: there is nothing that Undo could take back.

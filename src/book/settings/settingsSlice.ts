@@ -28,7 +28,7 @@ export const usualTable: TableLook = {
 
 /** The parts of Today, in their usual order. */
 export const TODAY_PARTS = [
-  ...(['almanac', 'greetings', 'meetings', 'followUps', 'late', 'due', 'quiet', 'pinned'] as const),
+  ...(['almanac', 'greetings', 'meetings', 'followUps', 'late', 'due', 'news', 'quiet', 'pinned'] as const),
 ] as const;
 /** A part of Today. */
 export type TodayPart = (typeof TODAY_PARTS)[number];

@@ -21,6 +21,8 @@ export const KEYS = {
   queue: 'queue:',
   /** How this browser is paired with the hub. */
   hub: 'hub',
+  /** A value that somebody's card doesn't have yet. */
+  news: 'news:',
   aside: 'aside:',
   /** A text that a card is being read out of. */
   textToRead: 'textToRead',

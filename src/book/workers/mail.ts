@@ -13,6 +13,7 @@ import {
   type TalkMatcher,
   toCorrespondence,
 } from '@/core/mail';
+import type { Signature } from '@/core/news';
 import type { Talk } from '@/core/talks';
 import { decodeUtf8 } from '@/core/text';
 import { mergeUnfiled, type Unfiled } from '@/core/unfiled';
@@ -39,6 +40,8 @@ export interface MailReport {
   readonly talks: number;
   readonly unfiled: readonly Unfiled[];
   readonly meetings: AppointmentTalks['meetings'];
+  /** The end of the last message of everybody who has a card and wrote, where texts are kept. */
+  readonly signatures: readonly Signature[];
   /** "what.txt: there is no message in it". */
   readonly problems: readonly string[];
 }
@@ -64,6 +67,8 @@ export interface MailApi {
 const LOOKED_AT = 400;
 /** Messages between two words of how far it is. */
 const PROGRESS_EVERY = 500;
+/** Letters at the end of a message in which a signature may stand. */
+const SIGNED = 1200;
 /** Years of appointments to come that are read. */
 const YEARS_AHEAD = 1;
 
@@ -106,6 +111,7 @@ class Reading {
   private readonly unfiled = new Map<string, Unfiled>();
   private readonly meetings: AppointmentTalks['meetings'][number][] = [];
   private readonly problems: string[] = [];
+  private readonly signatures = new Map<Uid, Signature>();
   private readonly matcher: TalkMatcher;
 
   constructor(
@@ -144,7 +150,8 @@ class Reading {
   async finish(): Promise<MailReport> {
     await this.flush(true);
     const { messages, appointments, talks, meetings, problems } = this;
-    return { messages, appointments, talks, unfiled: [...this.unfiled.values()], meetings, problems };
+    const [unfiled, signatures] = [[...this.unfiled.values()], [...this.signatures.values()]];
+    return { messages, appointments, talks, unfiled, meetings, signatures, problems };
   }
 
   private async take(part: MailFile): Promise<void> {
@@ -166,6 +173,11 @@ class Reading {
     const said = this.options.withTexts ? await mailText(mail) : '';
     const { talk, unfiled } = toCorrespondence(head, this.matcher, said);
     if (talk.with.length > 0) this.addTalk(talk);
+    const [uid] = talk.with;
+    // An address that several share says nothing of one of them.
+    if (talk.direction === 'in' && said !== '' && uid !== undefined && talk.with.length === 1)
+      if ((this.signatures.get(uid)?.day ?? '') <= talk.day)
+        this.signatures.set(uid, { uid, day: talk.day, text: said.slice(-SIGNED) });
     for (const { name, address } of unfiled) {
       const key = address.toLowerCase();
       const one: Unfiled = { address: key, name, count: 1, last: talk.day, talks: [{ ...talk, with: [] }] };

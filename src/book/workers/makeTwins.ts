@@ -5,12 +5,14 @@ import {
   cardFromMarks,
   correctMarks,
   findMarks,
+  findNews,
   type LiftCorrection,
   type TextPiece,
   textPieces,
 } from '@/core/lift';
 import type { Fault } from '@/core/mending';
 import { mergeCards } from '@/core/merging';
+import type { News, Signature } from '@/core/news';
 
 /** A card read out of a text, what of the text it was read from, and whom of the book it looks like. */
 export interface LiftedNow {
@@ -31,6 +33,12 @@ export interface LiftWish {
   readonly corrections: readonly LiftCorrection[];
 }
 
+/** A signature, with the card of whoever wrote it. */
+export interface Signed {
+  readonly signature: Signature;
+  readonly card: Card;
+}
+
 /** What the page may ask of whoever knows the book as it compares cards. */
 export interface TwinsApi {
   /** Takes cards on as they are now, and forgets those that are gone. */
@@ -41,6 +49,8 @@ export interface TwinsApi {
   faultsOf(cards: readonly Card[], options: FaultOptions): Fault[];
   /** Reads a card out of a text. */
   lift(wish: LiftWish): LiftedNow;
+  /** What signatures say of those whose cards are given with them. */
+  newsIn(signed: readonly Signed[], country: string): News[];
   /** The first card with what the second says beside it. */
   unite(mine: Card, theirs: Card, country: string): Card;
 }
@@ -70,6 +80,8 @@ export function makeTwins(): TwinsApi {
         twins: index.twinsOf(duplicateFacts(card)),
       };
     },
+    newsIn: (signed, country) =>
+      signed.flatMap(({ signature, card }) => findNews(card, signature, { country })),
     unite: (mine, theirs, country) => mergeCards([mine, theirs], { country }),
   };
 }

@@ -7,5 +7,6 @@ export { cardFromMarks } from './cardFromMarks';
 export { type LiftField, type LiftMark, type LiftOptions } from './marks';
 export { correctMarks, type LiftCorrection } from './correctMarks';
 export { findMarks } from './findMarks';
+export { findNews } from './findNews';
 export { liftCard, type Lifted } from './liftCard';
 export { type TextPiece, textPieces } from './textPieces';

@@ -53,6 +53,13 @@ function of(countries: string, words: string) {
 /** Words that must speak for a language before its country is taken. */
 const ENOUGH = 2;
 
+/** Small words of English. */
+const ENGLISH = new Set(
+  'the you your for and of to with our is are at by from thank thanks best kind regards wishes sincerely this'.split(
+    ' ',
+  ),
+);
+
 /**
  * The country whose habits a text most likely follows by its language: the reader's, if the language is at home there.
  *
@@ -71,6 +78,8 @@ export function countryByLanguage(text: string, reader: string | undefined): str
       (endings.some(([ending, at]) => at === i && words.some((word) => ending.test(word))) ? ENOUGH : 0),
   );
   const best = Math.max(...scores);
+  // "For" and "tel" are Swedish as well: where English says as much, it is English.
+  if (new Set(words.filter((word) => ENGLISH.has(word))).size >= best) return undefined;
   const found = LANGUAGES[scores.indexOf(best)];
   if (best < ENOUGH || !found || scores.filter((score) => score === best).length > 1) return undefined;
   return reader !== undefined && found.countries.includes(reader) ? reader : found.countries[0];

@@ -19,6 +19,7 @@ const PART_NAMES: Readonly<Record<PartName, string>> = {
   followUps: 'Follow-ups',
   late: 'Late',
   due: 'Due today',
+  news: 'News noticed',
   quiet: 'Gone quiet',
   pinned: 'Pinned',
 };

@@ -18,6 +18,7 @@ import { Act, Txt, usePageTitle, useWide } from '@/ui';
 
 import { AlmanacStrip } from './AlmanacStrip';
 import { greetingWhy } from './dayWords';
+import { NewsPart } from './NewsPart';
 import { PlannedRow } from './PlannedRow';
 import { sentenceOf } from './sentence';
 import { TodayRow } from './TodayRow';
@@ -94,6 +95,8 @@ function TodayPartOf({
       return <Dues title="Late" dues={plan.late} acts={acts} />;
     case 'due':
       return <Dues title="Due today" dues={plan.due} acts={acts} />;
+    case 'news':
+      return <NewsPart />;
     case 'quiet':
       return <QuietOnes {...props} />;
     case 'pinned':

@@ -1,0 +1,34 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+import type { News } from '@/core/news';
+
+/** A piece of news as it is stored; one that was dismissed is kept, so that it never comes again. */
+export interface StoredNews {
+  readonly news: News;
+  readonly isDismissed?: boolean;
+}
+
+/** News by id; undefined until somebody has asked. */
+export interface NewsState {
+  readonly byId: Readonly<Record<string, StoredNews>> | undefined;
+}
+
+const initialState: NewsState = { byId: undefined };
+
+/** What signatures said of people. */
+export const newsSlice = createSlice({
+  name: 'news',
+  initialState,
+  reducers: {
+    newsArrived: (_, { payload }: PayloadAction<Readonly<Record<string, StoredNews>>>) => ({ byId: payload }),
+    newsChanged: (state, { payload }: PayloadAction<readonly StoredNews[]>) =>
+      // Where nobody has asked yet, they are read from the store when somebody does.
+      state.byId
+        ? { byId: { ...state.byId, ...Object.fromEntries(payload.map((one) => [one.news.id, one])) } }
+        : state,
+  },
+  selectors: { selectNewsById: (state) => state.byId },
+});
+
+export const { newsArrived, newsChanged } = newsSlice.actions;
+export const { selectNewsById } = newsSlice.selectors;

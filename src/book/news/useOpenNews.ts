@@ -1,0 +1,26 @@
+import { useEffect, useMemo } from 'react';
+
+import { isStillNews, type News } from '@/core/news';
+
+import { selectCardsByUid } from '../cards/cardsSlice';
+import { useAppDispatch, useAppSelector } from '../hooks';
+import { readNewsOfPeople } from './changeNews';
+import { selectNewsById } from './newsSlice';
+
+/** News that nobody has accepted or dismissed, the latest first. */
+export function useOpenNews(): readonly News[] {
+  const dispatch = useAppDispatch();
+  const byId = useAppSelector(selectNewsById);
+  const cards = useAppSelector(selectCardsByUid);
+  useEffect(() => void dispatch(readNewsOfPeople()), [dispatch]);
+  return useMemo(
+    () =>
+      Object.values(byId ?? {})
+        .flatMap(({ news, isDismissed }) => {
+          const card = cards.get(news.uid);
+          return card && isDismissed !== true && isStillNews(card, news) ? [news] : [];
+        })
+        .sort((a, b) => (a.day < b.day ? 1 : -1)),
+    [byId, cards],
+  );
+}

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+
+import type { Uid } from '../card';
+
+/** What a piece of news is, in words. */
+export const NEWS_WORDS = {
+  organizations: 'organisation',
+  titles: 'post',
+  phones: 'number',
+  emails: 'mail address',
+  addresses: 'address',
+} as const;
+
+/** A value that somebody's card doesn't have yet, or has otherwise. */
+export const newsSchema = z.object({
+  /** The same for the same value of the same card, wherever it was seen. */
+  id: z.string(),
+  uid: z.string(),
+  /** When it was seen, ISO 8601. */
+  day: z.iso.date(),
+  collection: z.enum(['organizations', 'titles', 'phones', 'emails', 'addresses']),
+  /** As it would stand on the card. */
+  entry: z.record(z.string(), z.unknown()),
+  /** The id of the entry whose place it takes; none for one that comes beside the others. */
+  replaces: z.string().exactOptional(),
+  /** As it is read. */
+  shown: z.string(),
+  /** What it replaces, as it is read. */
+  before: z.string().exactOptional(),
+});
+/** A value that somebody's card doesn't have yet, or has otherwise. */
+export type News = z.infer<typeof newsSchema>;
+
+/** The end of a message by somebody who has a card. */
+export interface Signature {
+  readonly uid: Uid;
+  /** When it was written, ISO 8601. */
+  readonly day: string;
+  readonly text: string;
+}

@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { acceptOneNews, dismissNews, selectRow, useAppDispatch, useAppSelector, useOpenNews } from '@/book';
+import { type News, NEWS_WORDS } from '@/core/news';
+import { cardPath, formatDay } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, linkProps, TextLink, Txt } from '@/ui';
+
+/** Pieces of news that are shown at once. */
+const SHOWN = 4;
+
+/** What signatures say of people that their cards don't say: each to accept or to dismiss. */
+export function NewsPart() {
+  const news = useOpenNews();
+  const [shown, setShown] = useState(SHOWN);
+  if (news.length === 0) return null;
+  return (
+    <View testID="news">
+      <Txt font="serif" size="title" heading={2}>
+        News noticed
+      </Txt>
+      {news.slice(0, shown).map((one) => (
+        <NewsRow key={one.id} news={one} />
+      ))}
+      {news.length > shown ? (
+        <View className="flex-row">
+          <Act label={`${news.length - shown} more`} tone="faded" onPress={() => setShown(shown + 20)} />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function NewsRow({ news }: { readonly news: News }) {
+  const dispatch = useAppDispatch();
+  const name = useAppSelector((state) => selectRow(state, news.uid))?.shown ?? '';
+  const { uid, day, collection, shown, before } = news;
+  const path = cardPath(uid);
+  return (
+    <View className="border-b border-rule py-2">
+      <Txt>
+        <TextLink label={name} {...linkProps(path, () => go(path))} />
+        {`: ${before === undefined ? 'a' : 'another'} ${NEWS_WORDS[collection]}`}
+      </Txt>
+      <Txt size="strong">{shown}</Txt>
+      <Txt size="small" tone="faded">
+        {[before === undefined ? '' : `so far ${before}`, `signed so on ${formatDay(`${day}T12:00:00Z`)}`]
+          .filter(Boolean)
+          .join(' · ')}
+      </Txt>
+      <View className="flex-row gap-6">
+        <Act
+          label={before === undefined ? 'Add' : 'Take over'}
+          name={`Take over ${shown} for ${name}`}
+          onPress={() => dispatch(acceptOneNews(news))}
+          testID="accept-news"
+        />
+        <Act
+          label="Dismiss"
+          name={`Dismiss ${shown} for ${name}`}
+          tone="faded"
+          onPress={() => dispatch(dismissNews(news, true))}
+          testID="dismiss-news"
+        />
+      </View>
+    </View>
+  );
+}
