@@ -10,6 +10,9 @@ import { makeHub } from './makeHub';
 import { readTls } from './readTls';
 import { openStore } from './store/openStore';
 
+// Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
+jest.setTimeout(60_000);
+
 // Made for these tests, for hub.example: openssl req -x509 -newkey rsa:2048 -nodes.
 const CORDIALIS_CERT = 'test/fixtures/tls/cert.pem';
 const CORDIALIS_KEY = 'test/fixtures/tls/key.pem';

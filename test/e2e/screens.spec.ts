@@ -21,6 +21,8 @@ const SCREENS = [
   '/tidy',
   '/import/text',
   '/devices',
+  '/devices/connect',
+  '/write',
   '/book/nobody',
 ];
 

@@ -25,6 +25,9 @@ import { allCards, findCard } from '@/hub/store/cards';
 import { type HubDb, openStore } from '@/hub/store/openStore';
 import { HubFault, type HubQuestion } from '@/platform';
 
+// Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
+jest.setTimeout(60_000);
+
 const NOW = '2026-11-26T10:00:00Z';
 const folder = mkdtempSync(join(tmpdir(), 'cordialis-exchange-'));
 let db: HubDb;

@@ -28,6 +28,8 @@ export const KEYS = {
   textToRead: 'textToRead',
   /** How the book stood when it was looked through, by the day. */
   tidyLog: 'tidyLog',
+  /** A message that is being written. */
+  draft: 'draft',
   /** What the last import did. */
   importReport: 'importReport',
 } as const;

@@ -17,6 +17,9 @@ import { type HubDb, openStore } from '../store/openStore';
 import { addAccount, listAccounts } from './accounts';
 import { syncAccount } from './syncAccount';
 
+// Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
+jest.setTimeout(60_000);
+
 const NOW = '2026-11-26T10:00:00Z';
 const folder = mkdtempSync(join(tmpdir(), 'cordialis-accounts-'));
 /** The hub that is the client, and the one that is the server. */

@@ -22,6 +22,9 @@ import type { StandInKind, StandInState } from './standIn';
 import { addStandIn, findStandIn, keepStandIn } from './standInStore';
 import { visitNow } from './visitNow';
 
+// Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
+jest.setTimeout(60_000);
+
 const NOW = '2026-11-26T10:00:00Z';
 const folder = mkdtempSync(join(tmpdir(), 'cordialis-standins-'));
 let db: HubDb;

@@ -1,13 +1,24 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { choiceMade, useAppDispatch, useCard, useOnList } from '@/book';
+import { choiceMade, useAppDispatch, useCard, useOnList, writeTo } from '@/book';
 import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
 import { isList } from '@/core/lists';
 import { parseRule } from '@/core/rules';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Ellipsis, EmptyPlace, ListChecks, ListStamp, PageBar, Txt, usePageTitle, useWide } from '@/ui';
+import {
+  Act,
+  Ellipsis,
+  EmptyPlace,
+  ListChecks,
+  ListStamp,
+  Mail,
+  PageBar,
+  Txt,
+  usePageTitle,
+  useWide,
+} from '@/ui';
 
 import { AddMembers } from './AddMembers';
 import { ListNote } from './ListNote';
@@ -58,6 +69,14 @@ function OpenList({ list }: { readonly list: Card }) {
       </View>
       <View className={`max-w-[720px] gap-4 pb-8 ${isWide ? 'px-6' : 'px-5'}`}>
         <View className="flex-row gap-5 border-b border-rule py-2">
+          <Act
+            label="Write"
+            name="Write to everybody on this list"
+            icon={Mail}
+            isDisabled={uids === undefined || uids.length === 0}
+            onPress={() => void dispatch(writeTo([{ kind: 'list', uid: list.uid }])).then(() => go('/write'))}
+            testID="write-list"
+          />
           <Act
             label="Choose all"
             name="Choose all on this list, to do something with them"

@@ -1,11 +1,21 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { noticed, selectSettings, sendCards, useAppDispatch, useAppSelector, useServices } from '@/book';
+import {
+  cardsTo,
+  noticed,
+  selectSettings,
+  sendCards,
+  useAppDispatch,
+  useAppSelector,
+  useServices,
+  writeTo,
+} from '@/book';
 import { portraitOf } from '@/core/card';
 import { cardAsText, cardsAsPage, cardToSend, hasPrivate } from '@/core/sending';
 import { copyText, formatCount, localDay, LOCALE, printPage } from '@/platform';
-import { Act, Copy, Printer, Send, Sheet, Switch } from '@/ui';
+import { go } from '@/platform/navigation';
+import { Act, Copy, Mail, Printer, Send, Sheet, Switch } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
 import { nameCards } from './nameCards';
@@ -46,6 +56,17 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
   return (
     <Sheet title={`Send ${count}`} isOpen onClose={() => onSheet(undefined)}>
       <View testID="send-many">
+        <Act
+          label="Write a mail to them"
+          icon={Mail}
+          onPress={() =>
+            void dispatch(writeTo(cardsTo(cards.map(({ uid }) => uid)))).then(() => {
+              onSheet(undefined);
+              go('/write');
+            })
+          }
+          testID="send-many-mail"
+        />
         <Act
           label="As one card file"
           icon={Send}

@@ -1,0 +1,1 @@
+export { WritePage as default } from '@/places/write/WritePage';

@@ -1,0 +1,66 @@
+import { z } from 'zod';
+
+import type { Uid } from '@/core/card';
+
+import type { AppThunk } from '../appStore';
+import { KEYS } from '../store/keys';
+import { parseJson } from '../store/parseJson';
+
+const toSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('card'), uid: z.string() }),
+  z.object({ kind: z.literal('list'), uid: z.string() }),
+  z.object({ kind: z.literal('address'), address: z.string(), name: z.string() }),
+]);
+/** Whom a draft is addressed to, as it was chosen. */
+export type DraftTo = z.infer<typeof toSchema>;
+
+/** Where in a message somebody stands, or that they don't get it. */
+export const PLACES_OF = ['to', 'cc', 'bcc', 'off'] as const;
+/** Where in a message somebody stands. */
+export type PlaceOf = (typeof PLACES_OF)[number];
+
+const draftSchema = z.object({
+  to: z.array(toSchema).catch([]),
+  /** Where somebody stands who was moved, by the key of the recipient. */
+  places: z.record(z.string(), z.enum(PLACES_OF)).catch({}),
+  /** Where everybody else stands. */
+  usual: z.enum(['to', 'bcc']).catch('to'),
+  /** Addresses chosen for this message, by uid. */
+  addressOf: z.record(z.string(), z.string()).catch({}),
+  subject: z.string().catch(''),
+  body: z.string().catch(''),
+  /** A message to each instead of one to all. */
+  isEach: z.boolean().catch(false),
+});
+/** A message that is being written. */
+export type MailDraft = z.infer<typeof draftSchema>;
+
+/** A message to nobody yet. */
+export const emptyDraft: MailDraft = draftSchema.parse({});
+
+/** The message that was being written last. */
+export function readDraft(): AppThunk<Promise<MailDraft>> {
+  return async (_, __, { storage, writer }) => {
+    await writer.flush();
+    return draftSchema.parse(parseJson(await storage.getItem(KEYS.draft)) ?? {});
+  };
+}
+
+/** Keeps a message as it is now. */
+export function keepDraft(draft: MailDraft): AppThunk {
+  return (_, __, { writer }) => writer.put(KEYS.draft, JSON.stringify(draft));
+}
+
+/** Addresses the message that is being written to some more; to be called before its page is opened. */
+export function writeTo(to: readonly DraftTo[]): AppThunk<Promise<void>> {
+  return async (dispatch, _, { writer }) => {
+    const draft = await dispatch(readDraft());
+    const known = new Set(draft.to.map((one) => JSON.stringify(one)));
+    const more = to.filter((one) => !known.has(JSON.stringify(one)));
+    dispatch(keepDraft({ ...draft, to: [...draft.to, ...more] }));
+    await writer.flush();
+  };
+}
+
+/** A message to cards. */
+export const cardsTo = (uids: readonly Uid[]): DraftTo[] => uids.map((uid) => ({ kind: 'card', uid }));

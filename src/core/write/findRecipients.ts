@@ -1,0 +1,81 @@
+import { type Card, preferredEntry, shownAs, type Uid } from '../card';
+import { bareAddresses, mailFor } from '../lists';
+import { normalizeAddress } from '../unfiled';
+
+/** Somebody or some list that a message is addressed to, as it was typed or chosen. */
+export type WriteTo =
+  | { readonly kind: 'card'; readonly uid: Uid }
+  | { readonly kind: 'list'; readonly list: Card; readonly members: readonly Uid[] }
+  | { readonly kind: 'address'; readonly address: string; readonly name: string };
+
+/** Somebody who gets the message, once. */
+export interface Recipient {
+  /** The uid of the card, or the address of somebody without one. */
+  readonly key: string;
+  readonly name: string;
+  /** The address that is used. */
+  readonly address: string;
+  /** All that could be used, that one too. */
+  readonly addresses: readonly string[];
+  /** The card, where there is one. */
+  readonly uid?: Uid;
+}
+
+/** Who gets a message, and who doesn't and why. */
+export interface Recipients {
+  readonly people: readonly Recipient[];
+  /** Those without a mail address. */
+  readonly unreachable: readonly Uid[];
+  /** Those in the archive, to whom nothing is written. */
+  readonly archived: readonly Uid[];
+}
+
+/**
+ * Opens lists into their people: everybody once, however many lists they are on; at the address chosen for the list, else
+ * the preferred one. Whoever shares the address of somebody before is that one's.
+ *
+ * @param addressOf - addresses chosen for this message, by uid; they go before all
+ */
+export function findRecipients(
+  to: readonly WriteTo[],
+  getCard: (uid: Uid) => Card | undefined,
+  addressOf: Readonly<Record<string, string>> = {},
+): Recipients {
+  const people = new Map<string, Recipient>();
+  const taken = new Set<string>();
+  const unreachable = new Set<Uid>();
+  const archived = new Set<Uid>();
+  const put = (recipient: Recipient) => {
+    const address = normalizeAddress(recipient.address);
+    if (people.has(recipient.key) || taken.has(address)) return;
+    taken.add(address);
+    people.set(recipient.key, recipient);
+  };
+  const putCard = (uid: Uid, list?: Card) => {
+    const card = getCard(uid);
+    if (!card || card.kind === 'group' || people.has(uid)) return;
+    if (card['cordialis.example:archived'] === true) return void archived.add(uid);
+    const addresses = Object.values(card.emails ?? {}).map(({ address }) => address);
+    const usual = list ? mailFor(list, card) : preferredEntry(card.emails)?.address;
+    const chosen = addressOf[uid];
+    const address = chosen !== undefined && addresses.includes(chosen) ? chosen : usual;
+    if (address === undefined) return void unreachable.add(uid);
+    put({ key: uid, uid, name: shownAs(card), address, addresses });
+  };
+  for (const one of to) {
+    if (one.kind === 'card') putCard(one.uid);
+    else if (one.kind === 'address')
+      put({
+        key: normalizeAddress(one.address),
+        name: one.name,
+        address: one.address,
+        addresses: [one.address],
+      });
+    else {
+      for (const uid of one.members) putCard(uid, one.list);
+      for (const { address } of bareAddresses(one.list))
+        put({ key: normalizeAddress(address), name: '', address, addresses: [address] });
+    }
+  }
+  return { people: [...people.values()], unreachable: [...unreachable], archived: [...archived] };
+}

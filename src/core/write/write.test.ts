@@ -1,0 +1,125 @@
+import PostalMime from 'postal-mime';
+
+import { type Card, newCard, parseName } from '../card';
+import { newList, withAddress, withMembers, withReach } from '../lists';
+import {
+  fieldsIn,
+  fillTemplate,
+  findRecipients,
+  formatMailbox,
+  missingFields,
+  writeMailto,
+  writeMessage,
+} from '.';
+
+const person = (uid: string, full: string, ...mails: string[]): Card => ({
+  ...newCard(uid, '2026-01-01T00:00:00Z'),
+  ...{ kind: 'individual', name: parseName(full) ?? {} },
+  ...(mails.length === 0
+    ? {}
+    : { emails: Object.fromEntries(mails.map((address, i) => [`e${i + 1}`, { address }])) }),
+});
+const ADA = person('ada', 'Ada Lowther', 'ada@example.org', 'octet@example.org');
+const BO = person('bo', 'Bo Ek', 'bo@example.org');
+const CY = person('cy', 'Cy Lund');
+const OLD = { ...person('old', 'Old Box', 'old@example.org'), 'cordialis.example:archived': true };
+const cards = new Map([ADA, BO, CY, OLD].map((card) => [card.uid, card]));
+const find = (to: Parameters<typeof findRecipients>[0], addressOf = {}) =>
+  findRecipients(to, (uid) => cards.get(uid), addressOf);
+const patrons = withReach(
+  withMembers(newList('l', 'Patrons', '2026-01-01T00:00:00Z'), ['ada', 'bo']),
+  'ada',
+  {
+    emailId: 'e2',
+  },
+);
+
+test('a list opens into its people, each once, at the address chosen for the list', () => {
+  const list = { kind: 'list' as const, list: patrons, members: ['ada', 'bo', 'cy', 'old'] };
+  const { people, unreachable, archived } = find([list, { kind: 'card', uid: 'bo' }, list]);
+  expect(people.map(({ key, address }) => [key, address])).toEqual([
+    ['ada', 'octet@example.org'],
+    ['bo', 'bo@example.org'],
+  ]);
+  expect([unreachable, archived]).toEqual([['cy'], ['old']]);
+});
+
+test('an address that was chosen for this message goes before; one that isn’t on the card doesn’t', () => {
+  const of = (address: string) => find([{ kind: 'card', uid: 'ada' }], { ada: address }).people[0]?.address;
+  expect([of('octet@example.org'), of('elsewhere@example.org')]).toEqual([
+    'octet@example.org',
+    'ada@example.org',
+  ]);
+});
+
+test('an address without a card, typed or on a list, comes once, and not beside the card that has it', () => {
+  const list = withAddress(patrons, 'box@example.org');
+  const { people } = find([
+    { kind: 'card', uid: 'bo' },
+    { kind: 'address', address: 'BO@example.org', name: '' },
+    { kind: 'list', list, members: [] },
+    { kind: 'address', address: 'box@example.org', name: 'Box' },
+  ]);
+  expect(people.map(({ address }) => address)).toEqual(['bo@example.org', 'box@example.org']);
+});
+
+// RFC 5322 §3.4 and appendix A.1.2 for quoting; from memory.
+const mailboxes: readonly [name: string, written: string][] = [
+  ['', 'a@example.org'],
+  ['Mary Smith', 'Mary Smith <a@example.org>'],
+  ['Joe Q. Public', '"Joe Q. Public" <a@example.org>'],
+  ['Giant; "Big" Box', '"Giant; \\"Big\\" Box" <a@example.org>'],
+  ['Götz', '=?UTF-8?B?R8O2dHo=?= <a@example.org>'],
+];
+for (const [name, written] of mailboxes)
+  test(`a mailbox of “${name}” is written as RFC 5322 has it`, () =>
+    expect(formatMailbox({ name, address: 'a@example.org' })).toBe(written));
+
+const MESSAGE = {
+  to: [{ name: 'Ada Lowther', address: 'ada@example.org' }],
+  cc: [
+    { name: 'Łukasz Żółw', address: 'l@example.org' },
+    { name: '小川 美音, Viola', address: 'v@example.org' },
+  ],
+  bcc: [{ name: '', address: 'b@example.org' }],
+  subject: 'Probe im neuen Saal – ä wie Änderung, und noch etwas mehr, damit es zu lang wird',
+  body: `Dear Ada,\n\nfee = 100 €\ntrailing space \n${'long '.repeat(40)}\n小川`,
+};
+const STAMP = { date: 'Thu, 26 Nov 2026 10:00:00 +0000', messageId: 'm1@cordialis.example' };
+
+// postal-mime is the reader: another's program has to get back what was written.
+test('a message file is read back by another program as it was meant', async () => {
+  const text = writeMessage(MESSAGE, STAMP);
+  const read = await PostalMime.parse(text);
+  expect(read.subject).toBe(MESSAGE.subject);
+  expect(read.to).toMatchObject(MESSAGE.to);
+  expect(read.cc).toMatchObject(MESSAGE.cc);
+  expect(read.bcc).toMatchObject([{ address: 'b@example.org' }]);
+  expect(read.text?.replace(/\r\n/g, '\n').trimEnd()).toBe(MESSAGE.body);
+  // RFC 5322 §2.1.1: 78 letters, and nothing but ASCII.
+  expect(text.split('\r\n').filter((line) => line.length > 78 || !/^[\x20-\x7e\t]*$/.test(line))).toEqual([]);
+});
+
+test('a name or a subject can’t bring a header of its own', () => {
+  const evil = 'Ada\r\nBcc: all@example.org';
+  const text = writeMessage(
+    { ...MESSAGE, subject: evil, to: [{ name: evil, address: 'a@x.org\r\nX: y' }] },
+    STAMP,
+  );
+  expect(text.split('\r\n').filter((line) => /^(Bcc|X):/.test(line))).toEqual(['Bcc: b@example.org']);
+});
+
+test('an address to open has everything in it, escaped (RFC 6068 §2 and §5)', () => {
+  const message = { ...MESSAGE, subject: 'A & B', body: 'one\ntwo?' };
+  expect(writeMailto(message)).toBe(
+    'mailto:ada@example.org?cc=l@example.org,v@example.org&bcc=b@example.org&subject=A%20%26%20B&body=one%0D%0Atwo%3F',
+  );
+});
+
+test('a text is filled for each; what is missing is named, or stands for itself', () => {
+  const text = 'Dear {given|friend}, greetings to {organisation} and {nobody}.';
+  expect(fillTemplate(text, ADA)).toBe('Dear Ada, greetings to  and {nobody}.');
+  expect(fillTemplate(text, undefined)).toContain('Dear friend');
+  expect(fieldsIn(text)).toEqual(['given', 'organisation']);
+  expect(missingFields(text, ADA)).toEqual(['organisation']);
+});

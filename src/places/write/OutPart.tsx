@@ -1,0 +1,179 @@
+import { strToU8, zipSync } from 'fflate';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import {
+  type MailDraftNow,
+  noteSent,
+  noticed,
+  selectSettings,
+  type SentMail,
+  useAppDispatch,
+  useAppSelector,
+  useCardGetter,
+} from '@/book';
+import {
+  fieldsIn,
+  fillTemplate,
+  formatMailbox,
+  MAX_MAILTO,
+  missingFields,
+  type OutMessage,
+  type Recipient,
+  writeMailto,
+  writeMessage,
+} from '@/core/write';
+import { copyText, fileName, formatCount, nowMs, openOutside, saveFile } from '@/platform';
+import { Act, Copy, Download, Mail, Txt } from '@/ui';
+
+/** Names told of those whose cards lack something. */
+const NAMED = 5;
+
+/** The ways out of a message: into the mail program, as a file, as a list of addresses; and that it was sent. */
+export function OutPart({ now }: { readonly now: MailDraftNow }) {
+  const dispatch = useAppDispatch();
+  const getCard = useCardGetter();
+  const [own] = useAppSelector(selectSettings).ownAddresses;
+  const [isSent, setSent] = useState(false);
+  const { draft, recipients, placeOf } = now;
+  if (!draft) return null;
+  const { subject, body, isEach } = draft;
+  const people = recipients.people.filter(({ key }) => placeOf(key) !== 'off');
+  const cardOf = ({ uid }: Recipient) => (uid === undefined ? undefined : getCard(uid));
+  const whole = subject + body;
+  const messages = isEach
+    ? people.map((one) => messageTo(one, cardOf(one), draft))
+    : [messageToAll(people, placeOf, draft)];
+  const [first] = messages;
+  const mailto = first ? writeMailto(first) : '';
+  const isTooLong = mailto.length > MAX_MAILTO;
+  const missing = isEach ? people.filter((one) => missingFields(whole, cardOf(one)).length > 0) : [];
+  const save = () => {
+    const from = own === undefined ? {} : { from: { name: '', address: own } };
+    const texts = messages.map((message, i) =>
+      writeMessage(message, {
+        ...from,
+        date: new Date(nowMs()).toUTCString().replace('GMT', '+0000'),
+        messageId: `${nowMs()}-${i}@cordialis.example`,
+      }),
+    );
+    if (texts.length === 1) saveFile(fileName(subject || 'Message', 'eml'), texts[0] ?? '', 'message/rfc822');
+    else {
+      const files = texts.map(
+        (text, i) =>
+          [
+            `${String(i + 1).padStart(3, '0')} ${fileName(people[i]?.name || 'message', 'eml')}`,
+            strToU8(text),
+          ] as const,
+      );
+      saveFile(fileName(subject || 'Messages', 'zip'), zipSync(Object.fromEntries(files)), 'application/zip');
+    }
+    setSent(true);
+  };
+  const copy = async () => {
+    if (await copyText(people.map(formatMailbox).join(', ')))
+      dispatch(
+        noticed({ text: `Copied ${formatCount(people.length, 'address', 'addresses')}`, tone: 'plain' }),
+      );
+  };
+  const note = async () => {
+    const uidOf = ({ uid }: Recipient) => uid ?? [];
+    const sent: SentMail[] = isEach
+      ? people.map((one, i) => ({
+          uids: [uidOf(one)].flat(),
+          subject: messages[i]?.subject ?? '',
+          body: messages[i]?.body ?? '',
+        }))
+      : [{ uids: people.flatMap(uidOf), subject, body }];
+    await dispatch(noteSent(sent));
+    setSent(false);
+  };
+  const hasOpenFields = !isEach && fieldsIn(whole).length > 0;
+  return (
+    <View className="gap-1" testID="out">
+      {hasOpenFields ? (
+        <Txt tone="ochre">What stands in braces is filled in only with a message to each.</Txt>
+      ) : null}
+      {missing.length === 0 ? null : (
+        <Txt tone="ochre" testID="missing">
+          {`Missing on ${formatCount(missing.length, 'card', 'cards')}: ${missing
+            .slice(0, NAMED)
+            .map((one) => `${one.name} (${missingFields(whole, cardOf(one)).join(', ')})`)
+            .join(', ')}${missing.length > NAMED ? ' …' : ''}`}
+        </Txt>
+      )}
+      {isEach && first && people[0] ? <Preview name={people[0].name} message={first} /> : null}
+      <View className="flex-row flex-wrap gap-x-6">
+        {isEach ? null : (
+          <Act
+            label="Open in the mail program"
+            icon={Mail}
+            isDisabled={people.length === 0 || isTooLong}
+            onPress={() => {
+              openOutside(mailto);
+              setSent(true);
+            }}
+            testID="mail-open"
+          />
+        )}
+        <Act
+          label={messages.length > 1 ? `Save ${messages.length} message files` : 'Save as a message file'}
+          icon={Download}
+          isDisabled={people.length === 0}
+          onPress={save}
+          testID="mail-save"
+        />
+        <Act
+          label="Copy the addresses"
+          icon={Copy}
+          isDisabled={people.length === 0}
+          onPress={() => void copy()}
+          testID="mail-copy"
+        />
+      </View>
+      {isTooLong && !isEach ? (
+        <Txt size="small" tone="faded">
+          It is too long to be handed over as an address: a message file takes all of it.
+        </Txt>
+      ) : null}
+      {isSent ? (
+        <View className="flex-row flex-wrap items-center gap-x-4" role="status">
+          <Txt>Sent? Then it can stand among the talks.</Txt>
+          <Act
+            label={`Note it with ${formatCount(people.filter(({ uid }) => uid !== undefined).length, 'person', 'people')}`}
+            onPress={() => void note()}
+            testID="mail-note"
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function messageToAll(
+  people: readonly Recipient[],
+  placeOf: MailDraftNow['placeOf'],
+  { subject, body }: Pick<OutMessage, 'subject' | 'body'>,
+): OutMessage {
+  const at = (place: string) => people.filter(({ key }) => placeOf(key) === place);
+  return { to: at('to'), cc: at('cc'), bcc: at('bcc'), subject, body };
+}
+
+function messageTo(
+  one: Recipient,
+  card: Parameters<typeof fillTemplate>[1],
+  { subject, body }: Pick<OutMessage, 'subject' | 'body'>,
+): OutMessage {
+  return { to: [one], cc: [], bcc: [], subject: fillTemplate(subject, card), body: fillTemplate(body, card) };
+}
+
+/** What the first of them gets. */
+function Preview({ name, message }: { readonly name: string; readonly message: OutMessage }) {
+  return (
+    <View className="border-l-2 border-rule py-1 pl-3" testID="mail-preview">
+      <Txt size="small" tone="faded">{`What ${name} gets`}</Txt>
+      <Txt font="sansBold">{message.subject}</Txt>
+      <Txt>{message.body}</Txt>
+    </View>
+  );
+}

@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { type MailDraftNow, type PlaceOf, selectRowsByUid, useAppSelector } from '@/book';
+import type { Recipient } from '@/core/write';
+import { formatCount } from '@/platform';
+import { Act, Txt } from '@/ui';
+
+import { RecipientSheet } from './RecipientSheet';
+
+/** From so many on, those in To and Cc are better not shown each other's addresses (common practice). */
+const MANY = 12;
+/** Chips of a place that are drawn at once. */
+const SHOWN = 60;
+
+export const PLACE_WORDS: Readonly<Record<PlaceOf, string>> = {
+  to: 'To',
+  cc: 'Cc',
+  bcc: 'Bcc',
+  off: 'Taken off',
+};
+
+/** Who gets the message, as single chips under To, Cc and Bcc; pressing one moves it, or takes it off this message. */
+export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
+  const { recipients, placeOf, set } = now;
+  const [open, setOpen] = useState<Recipient>();
+  const { people } = recipients;
+  const seen = people.filter(({ key }) => ['to', 'cc'].includes(placeOf(key))).length;
+  return (
+    <View className="gap-2">
+      {(['to', 'cc', 'bcc', 'off'] as const).map((place) => (
+        <Chips
+          key={place}
+          place={place}
+          people={people.filter(({ key }) => placeOf(key) === place)}
+          onPress={setOpen}
+        />
+      ))}
+      {seen > MANY ? (
+        <View className="flex-row flex-wrap items-center gap-x-4" role="status">
+          <Txt tone="ochre">{`${seen} people would see each other’s addresses.`}</Txt>
+          <Act label="Put all in Bcc" onPress={() => set({ usual: 'bcc', places: {} })} testID="all-bcc" />
+        </View>
+      ) : null}
+      <LeftOut title="Without a mail address" uids={recipients.unreachable} />
+      <LeftOut title="In the archive, so left out" uids={recipients.archived} />
+      {open ? <RecipientSheet now={now} recipient={open} onClose={() => setOpen(undefined)} /> : null}
+    </View>
+  );
+}
+
+interface ChipsProps {
+  readonly place: PlaceOf;
+  readonly people: readonly Recipient[];
+  readonly onPress: (recipient: Recipient) => void;
+}
+
+function Chips({ place, people, onPress }: ChipsProps) {
+  const [isAll, setAll] = useState(false);
+  if (people.length === 0) return null;
+  const shown = isAll ? people : people.slice(0, SHOWN);
+  return (
+    <View testID={`place-${place}`} role="group" aria-label={PLACE_WORDS[place]}>
+      <Txt size="small" tone="faded">{`${PLACE_WORDS[place]}: ${people.length}`}</Txt>
+      <View className="flex-row flex-wrap gap-x-2">
+        {shown.map((recipient) => (
+          <Pressable
+            key={recipient.key}
+            role="button"
+            aria-label={`${recipient.name === '' ? recipient.address : recipient.name}, ${PLACE_WORDS[place]}, ${recipient.address}`}
+            onPress={() => onPress(recipient)}
+            className="min-h-[44px] max-w-full justify-center active:opacity-60"
+          >
+            <View
+              className={`rounded-[4px] border border-rule px-2 py-1 ${place === 'off' ? '' : 'bg-leaf'}`}
+            >
+              <Txt
+                lines={1}
+                tone={place === 'off' ? 'faded' : 'ink'}
+                className={place === 'off' ? 'line-through' : ''}
+              >
+                {recipient.name === '' ? recipient.address : recipient.name}
+              </Txt>
+            </View>
+          </Pressable>
+        ))}
+        {shown.length < people.length ? (
+          <Act label={`${people.length - shown.length} more`} tone="faded" onPress={() => setAll(true)} />
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+/** Names told of those who are left out. */
+const NAMED = 8;
+
+function LeftOut({ title, uids }: { readonly title: string; readonly uids: readonly string[] }) {
+  const rows = useAppSelector(selectRowsByUid);
+  if (uids.length === 0) return null;
+  const names = uids.slice(0, NAMED).map((uid) => rows.get(uid)?.shown ?? 'somebody');
+  const rest = uids.length > NAMED ? ` and ${uids.length - NAMED} more` : '';
+  return (
+    <Txt size="small" tone="ochre" testID="left-out">
+      {`${title}: ${formatCount(uids.length, 'person', 'people')} (${names.join(', ')}${rest})`}
+    </Txt>
+  );
+}

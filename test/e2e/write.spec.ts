@@ -1,0 +1,83 @@
+import { readFile } from 'node:fs/promises';
+
+import AxeBuilder from '@axe-core/playwright';
+import PostalMime from 'postal-mime';
+
+import { DEMO, expect, isRead, isSaved, openDemo, test } from './fixtures';
+
+test('a list opens into its people; one is taken off, one moved to copy, nobody twice; the file is what was written', async ({
+  page,
+}) => {
+  await openDemo(page, '/lists');
+  await page.getByRole('link', { name: /^Patrons/ }).click();
+  await page.getByTestId('write-list').click();
+  const to = page.getByTestId('place-to').getByRole('button');
+  await expect(to.nth(3)).toBeVisible();
+  const count = await to.count();
+  // The same list once more brings nobody twice.
+  await page.getByTestId('write-to').fill('Patrons');
+  await page.getByRole('button', { name: 'Write to Patrons' }).click();
+  await expect(to).toHaveCount(count);
+  await to.first().click();
+  await page.getByRole('radio', { name: 'Not this message' }).click();
+  await to.first().click();
+  await page.getByRole('radio', { name: /^Cc/ }).click();
+  await expect(page.getByTestId('place-cc').getByRole('button')).toHaveCount(1);
+  await expect(page.getByTestId('place-off').getByRole('button')).toHaveCount(1);
+  await page.getByTestId('mail-subject').fill('Season opening – Żółw');
+  await page.getByTestId('mail-body').fill('Dear friends,\n\nit begins on the 12th.');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations).toEqual([]);
+  const download = page.waitForEvent('download');
+  await page.getByTestId('mail-save').click();
+  const file = await (await download).path();
+  const mail = await PostalMime.parse(await readFile(file));
+  expect([mail.subject, mail.to?.length, mail.cc?.length]).toEqual(['Season opening – Żółw', count - 2, 1]);
+  // What was written is there after a reload.
+  await isSaved(page);
+  await page.reload();
+  await isRead(page);
+  await expect(page.getByTestId('mail-subject')).toHaveValue('Season opening – Żółw');
+  await expect(page.getByTestId('place-cc').getByRole('button')).toHaveCount(1);
+});
+
+test('a message to each is filled from the card, says what is missing, and becomes one talk of each', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/write`);
+  await isRead(page);
+  await page.getByTestId('write-to').fill('ada lowther');
+  await page.getByRole('button', { name: 'Write to Ada Lowther' }).first().click();
+  await page.getByTestId('write-to').fill('box@example.org');
+  await page.getByRole('button', { name: 'Write to box@example.org' }).click();
+  await page.getByTestId('mail-subject').fill('For {given}');
+  await page.getByTestId('mail-body').fill('Dear {given},');
+  await expect(page.getByTestId('out')).toContainText('only with a message to each');
+  await page.getByTestId('mail-each').click();
+  await expect(page.getByTestId('mail-preview')).toContainText('Dear Ada,');
+  await expect(page.getByTestId('missing')).toContainText('given');
+  const download = page.waitForEvent('download');
+  await page.getByTestId('mail-save').click();
+  expect((await download).suggestedFilename()).toMatch(/\.zip$/);
+  await page.getByTestId('mail-note').click();
+  await expect(page.getByText('Noted a mail to somebody')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+});
+
+test('a signature’s news stands on Today, and is taken over with one press that can be taken back', async ({
+  page,
+}) => {
+  await openDemo(page, '/today');
+  const news = page.getByTestId('news');
+  await expect(news).toBeVisible();
+  const first = await news.getByTestId('accept-news').count();
+  await news.getByTestId('accept-news').first().click();
+  await expect(news.getByTestId('accept-news')).toHaveCount(first - 1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(news.getByTestId('accept-news')).toHaveCount(first);
+  await news.getByTestId('dismiss-news').first().click();
+  await isSaved(page);
+  await page.reload();
+  await isRead(page);
+  await expect(page.getByTestId('news').getByTestId('accept-news')).toHaveCount(first - 1);
+});
