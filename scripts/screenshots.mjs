@@ -95,6 +95,11 @@ try {
       await page.getByTestId('merge-preview').waitFor();
     });
   await shootBeside('devices-phone', ['/devices', '/devices/settle', '/devices/Phone', '/devices/try/phone']);
+  await shoot('phone', 'light', 'write-phone', '/lists', async (page) => {
+    await page.getByRole('link', { name: /^Patrons/ }).click();
+    await page.getByTestId('write-list').click();
+    await page.getByTestId('place-to').waitFor();
+  });
   await shoot('phone', 'light', 'lift-phone', '/import/text', async (page) => {
     await page.getByTestId('lift-text').fill(SIGNATURE);
     await page.getByTestId('marked-text').evaluate((part) => part.scrollIntoView());

@@ -1,7 +1,5 @@
 /** @jest-environment node */
 import { mkdtempSync, rmSync } from 'node:fs';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -24,6 +22,7 @@ import { makeCode } from '@/hub/peers/pairing';
 import { allCards, findCard } from '@/hub/store/cards';
 import { type HubDb, openStore } from '@/hub/store/openStore';
 import { HubFault, type HubQuestion } from '@/platform';
+import { listen, type Listening } from '@/hub/testing';
 
 // Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
 jest.setTimeout(60_000);
@@ -31,7 +30,7 @@ jest.setTimeout(60_000);
 const NOW = '2026-11-26T10:00:00Z';
 const folder = mkdtempSync(join(tmpdir(), 'cordialis-exchange-'));
 let db: HubDb;
-let server: Server;
+let server: Listening;
 let base = '';
 let count = 0;
 /** While it is on, nobody reaches the hub; 'answers' lets questions through and loses what comes back. */
@@ -45,14 +44,11 @@ beforeEach(async () => {
   app.use('/api/pair', pairApi(db, false));
   app.use('/api/exchange', exchangeApi(db, 'GB'));
   app.use('/api/devices', devicesApi(db, 'GB'));
-  server = await new Promise((resolve) => {
-    const one = app.listen(0, '127.0.0.1', () => resolve(one));
-  });
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  server = await listen(app);
+  base = server.base;
 });
 afterEach(async () => {
-  server.closeAllConnections();
-  await new Promise((resolve) => server.close(resolve));
+  await server.stop();
   await db.destroy();
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));

@@ -27,7 +27,7 @@ async function openWithNews(storage = openTestBook().storage) {
 
 test('news is found once, accepted as a step that can be undone, and dismissed for good', async () => {
   const { store, storage, writer, news, card } = await openWithNews();
-  expect(news().map((one) => one.news.shown)).toEqual(['Artistic Director', '+447700900456']);
+  expect(news().map((one) => one.news.shown)).toEqual(['Artistic Director', '07700 900456']);
   await store.dispatch(lookForNews([signature]));
   expect(news()).toHaveLength(2);
   const [title, number] = news().map((one) => one.news);

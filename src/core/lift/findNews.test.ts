@@ -32,7 +32,7 @@ const cases: readonly { name: string; lines: readonly string[]; news: readonly s
     news: [
       'organizations: Northgate Sinfonia Ltd: Tidewater Octet',
       'titles: Artistic Director: Double bass',
-      'phones: +447700900456',
+      'phones: 07700 900456',
     ],
   },
   {

@@ -1,6 +1,7 @@
 import { type Address, type Card, formatAddress, newCard, shownAs } from '../card';
 import { meaningOf } from '../merging';
 import { type News, type Signature } from '../news';
+import { formatPhone } from '../phone';
 import { foldText, hashText } from '../text';
 import { liftCard } from './liftCard';
 import type { LiftOptions } from './marks';
@@ -38,7 +39,7 @@ export function findNews(card: Card, { uid, day, text }: Signature, options: Lif
         found.push({
           collection,
           entry: { ...entry },
-          shown: 'number' in entry ? entry.number : entry.address,
+          shown: 'number' in entry ? formatPhone(entry.number, options.country) : entry.address,
         });
   }
   for (const address of Object.values(read.addresses ?? {})) {

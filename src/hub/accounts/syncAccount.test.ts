@@ -1,7 +1,5 @@
 /** @jest-environment node */
 import { mkdtempSync, rmSync } from 'node:fs';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -14,6 +12,7 @@ import { davRouter, wellKnown } from '../dav/davRouter';
 import { addDevice, type Credentials } from '../passports/passports';
 import { allCards, findCard, lastSeq, putCard } from '../store/cards';
 import { type HubDb, openStore } from '../store/openStore';
+import { listen, type Listening } from '../testing';
 import { addAccount, listAccounts } from './accounts';
 import { syncAccount } from './syncAccount';
 
@@ -25,7 +24,7 @@ const folder = mkdtempSync(join(tmpdir(), 'cordialis-accounts-'));
 /** The hub that is the client, and the one that is the server. */
 let here: HubDb;
 let there: HubDb;
-let server: Server;
+let server: Listening;
 let base = '';
 let credentials: Credentials;
 let count = 0;
@@ -37,15 +36,12 @@ beforeEach(async () => {
   const app = express();
   app.all('/.well-known/carddav', wellKnown);
   app.use('/dav', davRouter({ db: there, country: 'GB', utcNow: () => NOW }));
-  server = await new Promise((resolve) => {
-    const one = app.listen(0, '127.0.0.1', () => resolve(one));
-  });
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  server = await listen(app);
+  base = server.base;
   credentials = await addDevice(there, { name: 'The other hub', direction: 'both' }, NOW);
 });
 afterEach(async () => {
-  server.closeAllConnections();
-  await new Promise((resolve) => server.close(resolve));
+  await server.stop();
   await here.destroy();
   await there.destroy();
 });

@@ -1,7 +1,5 @@
 /** @jest-environment node */
 import { mkdtempSync, rmSync } from 'node:fs';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -20,12 +18,13 @@ import {
 } from '../passports/passports';
 import { allCards, findCard, putCard } from '../store/cards';
 import { backUpStore, type HubDb, openStore } from '../store/openStore';
+import { listen, type Listening } from '../testing';
 import { davRouter, wellKnown } from './davRouter';
 
 const NOW = '2026-11-26T10:00:00Z';
 const folder = mkdtempSync(join(tmpdir(), 'cordialis-dav-'));
 let db: HubDb;
-let server: Server;
+let server: Listening;
 let base = '';
 let count = 0;
 
@@ -34,14 +33,11 @@ beforeEach(async () => {
   const app = express();
   app.all('/.well-known/carddav', wellKnown);
   app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW }));
-  server = await new Promise((resolve) => {
-    const one = app.listen(0, '127.0.0.1', () => resolve(one));
-  });
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  server = await listen(app);
+  base = server.base;
 });
 afterEach(async () => {
-  server.closeAllConnections();
-  await new Promise((resolve) => server.close(resolve));
+  await server.stop();
   await db.destroy();
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));

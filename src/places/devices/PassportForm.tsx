@@ -1,10 +1,9 @@
-import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
 import { selectLists, selectTags, useAppSelector } from '@/book';
 import { shownAs } from '@/core/card';
 import type { PassportWish } from '@/core/exchange';
-import { Choice, Switch, Tick, Txt } from '@/ui';
+import { Choice, Switch, Tick, TitledPart, Txt } from '@/ui';
 
 import { DIRECTIONS } from './words';
 
@@ -43,15 +42,15 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
   };
   return (
     <View className="gap-4">
-      <Part title="Direction">
+      <TitledPart title="Direction">
         <Choice
           name="Direction"
           options={DIRECTIONS}
           value={draft.direction}
           onChange={(direction) => onChange({ direction })}
         />
-      </Part>
-      <Part title="Which cards">
+      </TitledPart>
+      <TitledPart title="Which cards">
         <Choice
           name="Which cards"
           options={[
@@ -86,8 +85,8 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
             onChange={(tag) => onChange({ tag })}
           />
         ) : null}
-      </Part>
-      <Part title="How much of each">
+      </TitledPart>
+      <TitledPart title="How much of each">
         <Switch label="Notes" isOn={draft.notes} onChange={(notes) => onChange({ notes })} />
         <Switch label="Pictures" isOn={draft.photos} onChange={(photos) => onChange({ photos })} />
         <Switch
@@ -96,20 +95,7 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
           isOn={draft.groups}
           onChange={(groups) => onChange({ groups })}
         />
-      </Part>
-    </View>
-  );
-}
-
-function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
-  return (
-    <View>
-      <View className="border-b border-rule pb-1">
-        <Txt size="small" font="sansBold" tone="faded" heading={2}>
-          {title}
-        </Txt>
-      </View>
-      {children}
+      </TitledPart>
     </View>
   );
 }

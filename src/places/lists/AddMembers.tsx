@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { useState } from 'react';
+import { View } from 'react-native';
 
 import {
   changeBook,
@@ -8,13 +8,12 @@ import {
   selectCardsByUid,
   useAppDispatch,
   useAppSelector,
+  useFoundByName,
   useServices,
 } from '@/book';
 import { type Card, newCard, parseName, shownAs, type Uid } from '@/core/card';
 import { withAddress, withMembers, wouldHoldItself } from '@/core/lists';
-import type { Hit } from '@/core/search';
-import { localDay } from '@/platform';
-import { Field, Txt } from '@/ui';
+import { Field, OfferLine } from '@/ui';
 
 /** Cards offered at once. */
 const OFFERED = 6;
@@ -25,22 +24,12 @@ const NAME_AND_MAIL = /^(.*?)[\s,;]*<?([^\s<>,;]+@[^\s<>,;]+)>?\s*$/;
 /** Puts people and lists on a list by typing; a name nobody has makes a card on the spot. */
 export function AddMembers({ list }: { readonly list: Card }) {
   const dispatch = useAppDispatch();
-  const { search, newUid, utcNow } = useServices();
+  const { newUid, utcNow } = useServices();
   const byUid = useAppSelector(selectCardsByUid);
   const [text, setText] = useState('');
-  const [found, setFound] = useState<{ text: string; hits: readonly Hit[] }>({ text: '', hits: [] });
   const typed = text.trim();
-  useEffect(() => {
-    let isCurrent = true;
-    if (typed !== '')
-      void search.find(typed, OFFERED + 20, localDay()).then(({ hits }) => {
-        if (isCurrent) setFound({ text: typed, hits });
-      });
-    return () => {
-      isCurrent = false;
-    };
-  }, [search, typed]);
-  const offered = (found.text === typed ? found.hits : [])
+  const found = useFoundByName(typed, OFFERED + 20);
+  const offered = (found ?? [])
     .filter(({ uid }) => uid !== list.uid && list.members?.[uid] !== true)
     .slice(0, OFFERED);
   const put = (uid: Uid, name: string) => {
@@ -89,7 +78,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
         testID="add-member"
       />
       {offered.map((hit) => (
-        <Offer
+        <OfferLine
           key={hit.uid}
           title={hit.shown}
           second={hit.kind === 'list' ? 'List' : hit.field === 'name' ? '' : hit.value}
@@ -97,8 +86,8 @@ export function AddMembers({ list }: { readonly list: Card }) {
           onPress={() => put(hit.uid, hit.shown)}
         />
       ))}
-      {typed !== '' && found.text === typed ? (
-        <Offer
+      {found ? (
+        <OfferLine
           title={`New card: ${typed}`}
           second="Goes into the Book and on this list"
           name={`Make a card for ${typed} and put it on`}
@@ -106,7 +95,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
         />
       ) : null}
       {bareMail === undefined ? null : (
-        <Offer
+        <OfferLine
           title={bareMail}
           second="Only an address on this list, without a card"
           name={`Put only ${bareMail} on it`}
@@ -126,31 +115,4 @@ function cardFrom(typed: string, uid: Uid, now: string): Card {
     ...(name ? { name } : {}),
     ...(mail === undefined ? {} : { emails: { e1: { address: mail } } }),
   };
-}
-
-interface OfferProps {
-  readonly title: string;
-  readonly second: string;
-  readonly name: string;
-  readonly onPress: () => void;
-}
-
-function Offer({ title, second, name, onPress }: OfferProps) {
-  return (
-    <Pressable
-      role="button"
-      aria-label={name}
-      onPress={onPress}
-      className="min-h-[44px] justify-center border-b border-rule pl-3 hover:bg-leaf active:bg-leaf"
-    >
-      <Txt font="serif" size="strong" lines={1}>
-        {title}
-      </Txt>
-      {second === '' ? null : (
-        <Txt size="small" tone="faded" lines={1}>
-          {second}
-        </Txt>
-      )}
-    </Pressable>
-  );
 }

@@ -1,10 +1,9 @@
-import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
 import { changeSettings, selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Choice, OverPage, Txt, usePageTitle } from '@/ui';
+import { Act, Choice, OverPage, TitledPart, Txt, usePageTitle } from '@/ui';
 
 import { BackupPart } from './BackupPart';
 import { CalendarPart } from './CalendarPart';
@@ -38,22 +37,22 @@ export function SettingsPage() {
       className="max-w-[640px] gap-7"
       testID="settings-page"
     >
-      <Part title="Names and order">
+      <TitledPart title="Names and order">
         <NamesPart />
-      </Part>
-      <Part title="Numbers">
+      </TitledPart>
+      <TitledPart title="Numbers">
         <CountryField country={settings.country} onChange={(country) => set({ country })} />
-      </Part>
-      <Part title="Quick line">
+      </TitledPart>
+      <TitledPart title="Quick line">
         <QuickActsPart />
-      </Part>
-      <Part title="Today">
+      </TitledPart>
+      <TitledPart title="Today">
         <TodayPart />
-      </Part>
-      <Part title="Card layout">
+      </TitledPart>
+      <TitledPart title="Card layout">
         <LayoutPart />
-      </Part>
-      <Part title="Colours">
+      </TitledPart>
+      <TitledPart title="Colours">
         <Choice
           name="Colours"
           options={[
@@ -64,25 +63,25 @@ export function SettingsPage() {
           value={settings.scheme}
           onChange={(scheme) => set({ scheme })}
         />
-      </Part>
-      <Part title="Size of type">
+      </TitledPart>
+      <TitledPart title="Size of type">
         <Choice
           name="Size of type"
           options={SIZES}
           value={String(settings.typeScale) as '1'}
           onChange={(size) => set({ typeScale: Number(size) })}
         />
-      </Part>
-      <Part title="Your own addresses">
+      </TitledPart>
+      <TitledPart title="Your own addresses">
         <Txt size="small" tone="faded">
           By them it is known what you wrote and what came to you, and who asks to an appointment.
         </Txt>
         <OwnAddresses />
-      </Part>
-      <Part title="Backup">
+      </TitledPart>
+      <TitledPart title="Backup">
         <BackupPart />
-      </Part>
-      <Part title="In and out">
+      </TitledPart>
+      <TitledPart title="In and out">
         <View className="flex-row">
           <Act label="Import cards from files" onPress={() => go('/import')} testID="to-import" />
         </View>
@@ -95,30 +94,17 @@ export function SettingsPage() {
         </View>
         <ExportPart />
         <CalendarPart />
-      </Part>
+      </TitledPart>
       {setAside.length === 0 ? null : (
-        <Part title="Set aside">
+        <TitledPart title="Set aside">
           <Txt tone="ochre">{`${formatCount(setAside.length, 'record', 'records')} of the store could not be read. Their text is kept apart, and the rest of the book is whole.`}</Txt>
           {setAside.map((line) => (
             <Txt key={line} size="small" tone="faded">
               {line}
             </Txt>
           ))}
-        </Part>
+        </TitledPart>
       )}
     </OverPage>
-  );
-}
-
-function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
-  return (
-    <View className="gap-1">
-      <View className="border-b border-rule pb-1">
-        <Txt size="small" font="sansBold" tone="faded" heading={2}>
-          {title}
-        </Txt>
-      </View>
-      {children}
-    </View>
   );
 }

@@ -1,0 +1,23 @@
+import { useEffect, useState } from 'react';
+
+import type { Hit } from '@/core/search';
+import { localDay } from '@/platform';
+
+import { useServices } from '../hooks';
+
+/** What a text that is being typed finds; undefined until that is known. @param limit - of cards and lists */
+export function useFoundByName(typed: string, limit: number): readonly Hit[] | undefined {
+  const { search } = useServices();
+  const [found, setFound] = useState<{ text: string; hits: readonly Hit[] }>({ text: '', hits: [] });
+  useEffect(() => {
+    let isCurrent = true;
+    if (typed !== '')
+      void search.find(typed, limit, localDay()).then(({ hits }) => {
+        if (isCurrent) setFound({ text: typed, hits });
+      });
+    return () => {
+      isCurrent = false;
+    };
+  }, [search, typed, limit]);
+  return typed !== '' && found.text === typed ? found.hits : undefined;
+}
