@@ -94,7 +94,12 @@ try {
       await page.getByTestId('grade-Likely').getByTestId('compare').first().click();
       await page.getByTestId('merge-preview').waitFor();
     });
-  await shootBeside('devices-phone', ['/devices', '/devices/settle', '/devices/Phone', '/devices/try/phone']);
+  await shootBeside('devices-phone', [
+    ['/devices', (page) => page.getByTestId('in-step').waitFor()],
+    ['/devices/settle'],
+    ['/devices/Phone'],
+    ['/devices/try/phone'],
+  ]);
   await shoot('phone', 'light', 'write-phone', '/lists', async (page) => {
     await page.getByRole('link', { name: /^Patrons/ }).click();
     await page.getByTestId('write-list').click();
