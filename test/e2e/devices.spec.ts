@@ -86,6 +86,9 @@ test.describe('a demo', () => {
     await page.getByTestId('remove').click();
     await page.getByTestId('remove-sure').click();
     await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toHaveCount(0);
+    // Ended in a browser, the exchange doesn't begin again by itself.
+    await page.getByRole('button', { name: 'Stop the exchange in this browser' }).click();
+    await expect(page.getByTestId('pair')).toContainText('it was ended in this browser');
   });
 });
 

@@ -68,6 +68,7 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
   };
 }
 
+/** Who was told to be on a list, by the token of the pairing and the list: another hub knows nothing of it. */
 const membersTold = new Map<string, string>();
 
 /** Tells the hub who is on the lists that passports are for: rules ask for talks, which it doesn't have. */
@@ -76,9 +77,10 @@ function tellMembers({ token }: Pairing, lists: readonly string[]): AppThunk<Pro
     for (const list of lists) {
       const uids = await search.onList(list, localDay());
       const text = uids.toSorted().join(' ');
-      if (membersTold.get(list) === text) continue;
+      const key = `${token} ${list}`;
+      if (membersTold.get(key) === text) continue;
       await hub.putMembers(token, list, uids);
-      membersTold.set(list, text);
+      membersTold.set(key, text);
     }
   };
 }

@@ -30,6 +30,7 @@ export function unpairFromHub(): AppThunk<Promise<void>> {
   return async (dispatch, getState, { hub }) => {
     const { pairing } = selectHub(getState());
     await dispatch(setPairing(undefined));
+    dispatch(exchangeWent({ fault: 'it was ended in this browser' }));
     // The hub may be off: this browser forgets it all the same.
     if (pairing) await hub.unpair(pairing.token).catch(() => undefined);
   };

@@ -1,4 +1,4 @@
-import { type Card, getAt, parsePointer, shownAs } from '@/core/card';
+import { type Card, parsePointer, shownAs } from '@/core/card';
 import type { DeviceNow, ToSettle } from '@/core/exchange';
 import { isObject } from '@/core/json';
 import { formatCount, formatDay, ownMoment } from '@/platform';
@@ -65,11 +65,4 @@ export function valueInWords(value: unknown): string {
 /** Whose value it is: the card's name, or what is left of it. */
 export function whoseInWords(card: Card | undefined): string {
   return card ? shownAs(card) : 'A card that has gone';
-}
-
-/** Whether the value that stands is still the one that was there when both sides changed it. */
-export function stillStands(card: Card | undefined, value: ToSettle): boolean {
-  return (
-    card !== undefined && JSON.stringify(getAt(card, parsePointer(value.path))) === JSON.stringify(value.mine)
-  );
 }
