@@ -26,7 +26,7 @@ async function settle(value: ToSettle, choice: Choice, start = ADA) {
   return { store, emails };
 }
 
-const work = (address: string) => ({ address, contexts: { work: true } });
+const work = (address: string) => ({ address, contexts: { work: true as const } });
 const cases: readonly { name: string; choice: Choice; emails: Card['emails'] }[] = [
   { name: 'keeping this leaves it', choice: { kind: 'mine' }, emails: ADA.emails },
   {
