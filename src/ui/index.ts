@@ -17,6 +17,7 @@ export { LinkAct } from './parts/LinkAct';
 export { linkProps, outsideLinkProps } from './parts/linkProps';
 export { ListStamp } from './parts/ListStamp';
 export { ListRow } from './parts/ListRow';
+export { NameLink } from './parts/NameLink';
 export { NoticeBar } from './parts/NoticeBar';
 export { OfferLine } from './parts/OfferLine';
 export { OrderedChoice } from './parts/OrderedChoice';

@@ -4,7 +4,7 @@ import { selectRowsByUid, useAppSelector } from '@/book';
 import type { LogLine } from '@/core/exchange';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { linkProps, TextLink, Txt } from '@/ui';
+import { NameLink, Txt } from '@/ui';
 
 import { useNow } from './useDevices';
 import { formatMoment } from './words';
@@ -31,9 +31,7 @@ export function LogPart({ lines }: { readonly lines: readonly LogLine[] | undefi
           </View>
           <View className="min-w-0 flex-1">
             {rows.get(uid) ? (
-              <Txt>
-                <TextLink label={says} {...linkProps(cardPath(uid), () => go(cardPath(uid)))} />
-              </Txt>
+              <NameLink label={says} href={cardPath(uid)} onPress={() => go(cardPath(uid))} />
             ) : (
               <Txt>{says}</Txt>
             )}

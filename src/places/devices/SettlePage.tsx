@@ -5,7 +5,7 @@ import { canKeepBoth, type Choice, settleValue, useAppDispatch, useCard, useHubA
 import type { ToSettle } from '@/core/exchange';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Field, linkProps, OverPage, TextLink, Txt, usePageTitle } from '@/ui';
+import { Act, Field, NameLink, OverPage, Txt, usePageTitle } from '@/ui';
 
 import { useNow, useToSettle } from './useDevices';
 import { formatMoment, placeInWords, valueInWords, whoseInWords } from './words';
@@ -51,13 +51,18 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
   ] as const;
   return (
     <View className="border-t border-rule pt-3" testID={`settle-${value.id}`}>
-      <Txt font="serif" size="strong" heading={2}>
-        {card ? (
-          <TextLink label={whose} {...linkProps(cardPath(value.uid), () => go(cardPath(value.uid)))} />
-        ) : (
-          whose
-        )}
-      </Txt>
+      {card ? (
+        <NameLink
+          label={whose}
+          href={cardPath(value.uid)}
+          onPress={() => go(cardPath(value.uid))}
+          font="serif"
+        />
+      ) : (
+        <Txt font="serif" size="strong">
+          {whose}
+        </Txt>
+      )}
       <Txt size="small" tone="faded">
         {place}
       </Txt>

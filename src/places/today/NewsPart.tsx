@@ -5,7 +5,7 @@ import { acceptOneNews, dismissNews, selectRow, useAppDispatch, useAppSelector, 
 import { type News, NEWS_WORDS } from '@/core/news';
 import { cardPath, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, linkProps, TextLink, Txt } from '@/ui';
+import { Act, NameLink, Txt } from '@/ui';
 
 /** Pieces of news that are shown at once. */
 const SHOWN = 4;
@@ -39,9 +39,9 @@ function NewsRow({ news }: { readonly news: News }) {
   const path = cardPath(uid);
   return (
     <View className="border-b border-rule py-2">
-      <Txt>
-        <TextLink label={name} {...linkProps(path, () => go(path))} />
-        {`: ${before === undefined ? 'a' : 'another'} ${NEWS_WORDS[collection]}`}
+      <NameLink label={name} href={path} onPress={() => go(path)} font="serif" />
+      <Txt size="small" tone="faded">
+        {`${before === undefined ? 'A' : 'Another'} ${NEWS_WORDS[collection]}`}
       </Txt>
       <Txt size="strong">{shown}</Txt>
       <Txt size="small" tone="faded">
