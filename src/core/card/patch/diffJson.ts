@@ -22,8 +22,9 @@ export function diffJson(before: unknown, after: unknown, path: readonly string[
   return [...keys].flatMap((key) => diffJson(own(before, key), own(after, key), [...path, key]));
 }
 
+/** An object with a property called __proto__, which no path may lead to, is one value as well. */
 function hasParts(value: unknown): value is JsonObject {
-  return isObject(value) && Object.keys(value).length > 0;
+  return isObject(value) && Object.keys(value).length > 0 && !Object.hasOwn(value, '__proto__');
 }
 
 function editOf(path: readonly string[], before: unknown, after: unknown): Edit {

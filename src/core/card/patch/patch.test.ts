@@ -51,6 +51,17 @@ test('no path leads to the prototype', () => {
   expect(setAt({}, ['constructor', 'x'], 1)).toEqual({ constructor: { x: 1 } });
 });
 
+test('an object with a property called __proto__ comes, changes and goes as one value', () => {
+  const [before, after] = ['{"x":{"__proto__":1,"a":2}}', '{"x":{"__proto__":3,"a":2}}'].map(
+    (text) => JSON.parse(text) as object,
+  );
+  const edits = diffJson(before, after);
+  expect(edits.map(({ path }) => path)).toEqual([['x']]);
+  const there = applyEdits(before ?? {}, edits).value;
+  expect(JSON.stringify(there)).toBe(JSON.stringify(after));
+  expect(JSON.stringify(applyEdits(there, edits, 'backward').value)).toBe(JSON.stringify(before));
+});
+
 test('RFC 6901 §5: a/b and m~n are escaped', () => {
   expect(formatPointer(['a/b', 'm~n', ''])).toBe('a~1b/m~0n/');
   expect(parsePointer('/a~1b/m~0n')).toEqual(['a/b', 'm~n']);
