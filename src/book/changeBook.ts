@@ -66,7 +66,7 @@ export function changeBook({
 interface Upserts {
   readonly cause: Cause;
   readonly upserts: readonly Card[];
-  /** UTCDateTime at which they are changed; what an import or the hub brings keeps its own. */
+  /** UTCDateTime at which they are changed; what an import brings keeps its own. */
   readonly stamp: string;
 }
 
@@ -84,7 +84,7 @@ export async function pairWithKnown(
   return detached
     .map(({ card }) => ({
       before: known.get(card.uid),
-      after: cause === 'import' || cause === 'sync' ? card : { ...card, updated: stamp },
+      after: cause === 'import' ? card : { ...card, updated: stamp },
     }))
     .filter((pair) => !isOnlyStamped(pair));
 }
@@ -96,7 +96,7 @@ export function newChange(services: Services, some: Omit<Change, 'id' | 'state'>
 }
 
 /** A card saved without a change: only its date of writing differs. */
-function isOnlyStamped(pair: BeforeAfter): boolean {
+export function isOnlyStamped(pair: BeforeAfter): boolean {
   return toCardChanges([pair]).every(
     (one) => one.kind === 'edit' && one.edits.every(({ path }) => path[0] === 'updated'),
   );

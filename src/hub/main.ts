@@ -23,7 +23,8 @@ async function main(): Promise<void> {
   const tls = readTls(process.env);
   const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data');
   const db = await openStore(dataRoot);
-  const isNew = isDemo && (await seedDemo(db, new Date().toISOString().slice(0, 10)));
+  const today = new Date().toISOString().slice(0, 10);
+  const isNew = isDemo && (await seedDemo(db, today));
   const hasBrowsers = await db.selectFrom('browsers').select('id').limit(1).executeTakeFirst();
   const code = isDemo || hasBrowsers ? undefined : await makeCode(db, Date.now());
   const hub = makeHub({
@@ -31,7 +32,7 @@ async function main(): Promise<void> {
     names: tls ? [tls.name] : [],
     dataRoot,
     db,
-    ...(isDemo ? { demoDay: new Date().toISOString().slice(0, 10) } : {}),
+    ...(isDemo ? { demoDay: today } : {}),
   });
   const server = hub.listen(port, '127.0.0.1', (error) => {
     if (error) fail(`port ${port} can't be used (${error.message}); choose another: PORT=4871 npm run demo`);

@@ -1,24 +1,52 @@
+import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 
-import type { Express } from 'express';
+import express, { type Express } from 'express';
 
-/** A server on a port of this machine; for tests only. */
-export interface Listening {
+import { type Card, newCard, parseName } from '@/core/card';
+
+import { davRouter, wellKnown } from './dav/davRouter';
+import { type HubDb, openStore } from './store/openStore';
+
+/** The moment at which tests take place, a UTCDateTime. */
+export const TEST_NOW = '2026-11-26T10:00:00Z';
+
+/** A hub with a store of its own that serves CardDAV on a free port of this machine; for tests only. */
+export interface TestHub {
+  readonly db: HubDb;
   readonly base: string;
+  /** Where the store is; goes when it stops. */
+  readonly folder: string;
   stop(): Promise<void>;
 }
 
-/** Has an application listen on a free port of this machine; for tests only. */
-export async function listen(app: Express): Promise<Listening> {
+/** Starts one; its store goes with it. @param addMore - puts more than CardDAV on it */
+export async function startTestHub(addMore?: (app: Express, db: HubDb) => void): Promise<TestHub> {
+  const folder = mkdtempSync(join(tmpdir(), 'cordialis-hub-'));
+  const db = await openStore(folder);
+  const app = express();
+  app.all('/.well-known/carddav', wellKnown);
+  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => TEST_NOW }));
+  addMore?.(app, db);
   const server = await new Promise<Server>((resolve) => {
     const one = app.listen(0, '127.0.0.1', () => resolve(one));
   });
   return {
+    ...{ db, folder },
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     stop: async () => {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
+      await db.destroy();
+      rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** A person's card; for tests only. */
+export function testPerson(uid: string, full: string, more: Partial<Card> = {}): Card {
+  return { ...newCard(uid, TEST_NOW), kind: 'individual', name: parseName(full) ?? {}, ...more };
 }

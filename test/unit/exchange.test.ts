@@ -1,9 +1,4 @@
 /** @jest-environment node */
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-
-import express from 'express';
 
 import { changeBook, selectCardsByUid, undo } from '@/book';
 import { exchange } from '@/book/hub/exchange';
@@ -12,46 +7,37 @@ import { selectHub } from '@/book/hub/hubSlice';
 import { pairWithHub, unpairFromHub } from '@/book/hub/pairing';
 import { openBook } from '@/book/openBook';
 import { MemoryStorage, openTestBook } from '@/book/testing';
-import { type Card, newCard, parseName } from '@/core/card';
+import { type Card } from '@/core/card';
 import { devicesApi } from '@/hub/api/devicesApi';
 import { exchangeApi } from '@/hub/api/exchangeApi';
 import { pairApi } from '@/hub/api/pairApi';
-import { davRouter } from '@/hub/dav/davRouter';
 import { addDevice, type Credentials } from '@/hub/passports/passports';
 import { makeCode } from '@/hub/peers/pairing';
 import { allCards, findCard } from '@/hub/store/cards';
-import { type HubDb, openStore } from '@/hub/store/openStore';
+import { type HubDb } from '@/hub/store/openStore';
 import { HubFault, type HubQuestion } from '@/platform';
-import { listen, type Listening } from '@/hub/testing';
+import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 
 // Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
 jest.setTimeout(60_000);
 
-const NOW = '2026-11-26T10:00:00Z';
-const folder = mkdtempSync(join(tmpdir(), 'cordialis-exchange-'));
+const NOW = TEST_NOW;
+let hub: TestHub;
 let db: HubDb;
-let server: Listening;
 let base = '';
-let count = 0;
 /** While it is on, nobody reaches the hub; 'answers' lets questions through and loses what comes back. */
 let outage: 'none' | 'all' | 'answers' = 'none';
 
 beforeEach(async () => {
   outage = 'none';
-  db = await openStore(join(folder, String((count += 1))));
-  const app = express();
-  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW }));
-  app.use('/api/pair', pairApi(db, false));
-  app.use('/api/exchange', exchangeApi(db, 'GB'));
-  app.use('/api/devices', devicesApi(db, 'GB'));
-  server = await listen(app);
-  base = server.base;
+  hub = await startTestHub((app, store) => {
+    app.use('/api/pair', pairApi(store, false));
+    app.use('/api/exchange', exchangeApi(store, 'GB'));
+    app.use('/api/devices', devicesApi(store, 'GB'));
+  });
+  ({ db, base } = hub);
 });
-afterEach(async () => {
-  await server.stop();
-  await db.destroy();
-});
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
+afterEach(() => hub.stop());
 
 async function ask({ method = 'GET', path, token, body }: HubQuestion): Promise<unknown> {
   if (outage === 'all') throw new HubFault('the hub can’t be reached', 0);
@@ -68,17 +54,12 @@ async function ask({ method = 'GET', path, token, body }: HubQuestion): Promise<
   return response.status === 204 ? undefined : response.json();
 }
 
-const person = (uid: string, full: string, more: Partial<Card> = {}): Card => ({
-  ...newCard(uid, NOW),
-  ...{ kind: 'individual', name: parseName(full) ?? {} },
-  ...more,
-});
-const ADA = person('ada', 'Ada Lowther', {
+const ADA = testPerson('ada', 'Ada Lowther', {
   emails: { e1: { address: 'ada@example.org' } },
   phones: { p1: { number: '+442079460123' } },
   'cordialis.example:opener': 'The new organ?',
 });
-const BO = person('bo', 'Bo Ek', { emails: { e1: { address: 'bo@example.org' } } });
+const BO = testPerson('bo', 'Bo Ek', { emails: { e1: { address: 'bo@example.org' } } });
 
 /** A browser with a book of its own, paired. */
 async function openBrowser(name: string, cards: readonly Card[] = []) {
@@ -130,7 +111,7 @@ test('what one browser has comes to the other, and what each changes comes to bo
 });
 
 test('private cards and private values never reach the hub, and stay where they are', async () => {
-  const secret = person('secret', 'Cara Quiet', { 'cordialis.example:private': true });
+  const secret = testPerson('secret', 'Cara Quiet', { 'cordialis.example:private': true });
   const phones = {
     p1: { number: '+442079460123' },
     p2: { number: '+44700', 'cordialis.example:private': true },
@@ -235,7 +216,11 @@ test('what a device changes comes as a step that says so and can be taken back, 
 });
 
 test('who is on a rule list is told to the hub, and a device with that list sees them and nobody else', async () => {
-  const list = { ...person('list', 'Choir'), kind: 'group' as const, 'cordialis.example:rule': { any: [] } };
+  const list = {
+    ...testPerson('list', 'Choir'),
+    kind: 'group' as const,
+    'cordialis.example:rule': { any: [] },
+  };
   const one = await openBrowser('One', [ADA, BO, list]);
   Object.assign(one.services.search, { onList: () => Promise.resolve(['bo']) });
   await addDevice(db, { name: 'Phone', direction: 'both', lists: ['list'] }, NOW);

@@ -37,10 +37,9 @@ function exchangeOnce(): AppThunk<Promise<void>> {
       const fault = faults.length === 0 ? '' : `${faults.length} cards were not taken: ${String(faults[0])}`;
       dispatch(exchangeWent({ lastAt: utcNow(), fault }));
     } catch (error) {
-      if (error instanceof HubFault && error.status === 401) await dispatch(setPairing(undefined));
-      const said =
-        error instanceof HubFault && error.status === 401 ? 'this browser is no longer paired' : '';
-      dispatch(exchangeWent({ fault: said === '' ? wordsOf(error) : said }));
+      const isLetGo = error instanceof HubFault && error.status === 401;
+      if (isLetGo) await dispatch(setPairing(undefined));
+      dispatch(exchangeWent({ fault: isLetGo ? 'this browser is no longer paired' : wordsOf(error) }));
     } finally {
       dispatch(exchangeWent({ work: undefined, waiting: writer.queued().size }));
       dispatch(roundEnded());

@@ -4,7 +4,7 @@ import { fromHub, type Pull } from '@/core/exchange';
 import { bookChanged } from '../actions';
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
-import { newChange } from '../changeBook';
+import { isOnlyStamped, newChange } from '../changeBook';
 import { type BeforeAfter, toCardChanges } from '../history/change';
 import { checkArrivals } from '../merging/checkArrivals';
 import { detachPhotos } from '../photos/detachPhotos';
@@ -68,8 +68,9 @@ function takePage({ cards }: Pull, isQuiet: boolean): AppThunk<Promise<boolean>>
         // It has come back to the hub, where it has no business: it is told again that it is gone.
         if (card) writer.sawQueued([uid]);
       } else {
-        const pair = { before: mine, after: card && fromHub(mine, card) };
-        bySource.set(by, [...(bySource.get(by) ?? []), pair]);
+        const pairs = bySource.get(by) ?? [];
+        pairs.push({ before: mine, after: card && fromHub(mine, card) });
+        bySource.set(by, pairs);
       }
     }
     for (const [by, pairs] of bySource) dispatch(takeChanges(by, pairs, isQuiet));
@@ -79,11 +80,7 @@ function takePage({ cards }: Pull, isQuiet: boolean): AppThunk<Promise<boolean>>
 
 function takeChanges(by: string | null, pairs: readonly BeforeAfter[], isQuiet: boolean): AppThunk {
   return (dispatch, getState, services) => {
-    const changed = pairs.filter((pair) => {
-      const [one] = toCardChanges([pair]);
-      // A date of writing alone is no change.
-      return one && (one.kind !== 'edit' || one.edits.some(({ path }) => path[0] !== 'updated'));
-    });
+    const changed = pairs.filter((pair) => !isOnlyStamped(pair));
     if (changed.length === 0) return;
     const label = labelOf(by, changed);
     const cards = toCardChanges(changed);

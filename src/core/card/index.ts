@@ -19,3 +19,4 @@ export { type CardRow, compareRows, hasRow, type RowStyle, toRow } from './row';
 export { organisationOf, SECOND_PARTS, type SecondPart, secondLine, townOf } from './secondLine';
 export * from './schema';
 export { parseCard } from './parseCard';
+export { isPrivate, withoutPrivate } from './withoutPrivate';

@@ -1,63 +1,40 @@
 /** @jest-environment node */
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 
-import express from 'express';
-
-import { type Card, newCard, parseName } from '@/core/card';
+import { type Card } from '@/core/card';
 import type { AccountWish } from '@/core/exchange';
 
-import { davRouter, wellKnown } from '../dav/davRouter';
 import { addDevice, type Credentials } from '../passports/passports';
 import { allCards, findCard, lastSeq, putCard } from '../store/cards';
-import { type HubDb, openStore } from '../store/openStore';
-import { listen, type Listening } from '../testing';
+import { type HubDb } from '../store/openStore';
+import { startTestHub, TEST_NOW, type TestHub, testPerson } from '../testing';
 import { addAccount, listAccounts } from './accounts';
 import { syncAccount } from './syncAccount';
 
 // Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
 jest.setTimeout(60_000);
 
-const NOW = '2026-11-26T10:00:00Z';
-const folder = mkdtempSync(join(tmpdir(), 'cordialis-accounts-'));
+const NOW = TEST_NOW;
 /** The hub that is the client, and the one that is the server. */
+let client: TestHub;
+let server: TestHub;
 let here: HubDb;
 let there: HubDb;
-let server: Listening;
 let base = '';
 let credentials: Credentials;
-let count = 0;
 
 beforeEach(async () => {
-  count += 1;
-  here = await openStore(join(folder, `${count}-here`));
-  there = await openStore(join(folder, `${count}-there`));
-  const app = express();
-  app.all('/.well-known/carddav', wellKnown);
-  app.use('/dav', davRouter({ db: there, country: 'GB', utcNow: () => NOW }));
-  server = await listen(app);
-  base = server.base;
+  [client, server] = [await startTestHub(), await startTestHub()];
+  [here, there, base] = [client.db, server.db, server.base];
   credentials = await addDevice(there, { name: 'The other hub', direction: 'both' }, NOW);
 });
-afterEach(async () => {
-  await server.stop();
-  await here.destroy();
-  await there.destroy();
-});
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
+afterEach(() => Promise.all([client.stop(), server.stop()]));
 
-const person = (uid: string, full: string, more: Partial<Card> = {}): Card => ({
-  ...newCard(uid, NOW),
-  ...{ kind: 'individual', name: parseName(full) ?? {} },
-  ...more,
-});
-const ADA = person('urn:uuid:00000000-0000-4000-8000-000000000001', 'Ada Lowther', {
+const ADA = testPerson('urn:uuid:00000000-0000-4000-8000-000000000001', 'Ada Lowther', {
   emails: { e1: { address: 'ada@example.org' } },
   phones: { p1: { number: '+442079460123' } },
   'cordialis.example:opener': 'The new organ?',
 });
-const BO = person('urn:uuid:00000000-0000-4000-8000-000000000002', 'Bo Ek', {
+const BO = testPerson('urn:uuid:00000000-0000-4000-8000-000000000002', 'Bo Ek', {
   emails: { e1: { address: 'bo@example.org' } },
 });
 const put = (db: HubDb, card: Card | undefined, uid = card?.uid ?? '') =>
@@ -119,7 +96,7 @@ test('somebody whom both know under different uids is one afterwards, with what 
   await put(here, ADA);
   await put(
     there,
-    person('urn:uuid:00000000-0000-4000-8000-0000000000aa', 'Ada Lowther', {
+    testPerson('urn:uuid:00000000-0000-4000-8000-0000000000aa', 'Ada Lowther', {
       emails: { e1: { address: 'ada@example.org' } },
       phones: { p1: { number: '+447700900456' } },
     }),

@@ -1,5 +1,3 @@
-import { isSameJson } from '@/core/json';
-
 import { writeData } from '../dav/addressData';
 import { DavError } from '../dav/davError';
 import type { DavRequest } from '../dav/davRequest';
@@ -7,8 +5,8 @@ import { deleteCardResource } from '../dav/deleteCardResource';
 import { noteVisit } from '../dav/noteVisit';
 import { putCardResource } from '../dav/putCardResource';
 import { rememberServed } from '../dav/rememberServed';
-import { servedCard, viewOf } from '../passports/deviceView';
-import { toCard } from '../store/cards';
+import { viewOf } from '../passports/deviceView';
+import { pendingFor } from '../passports/pendingFor';
 import { type HubDb, inTransaction } from '../store/openStore';
 import type { Account } from './accounts';
 import { type DavNews, type DavSession, openDavSession } from './davSession';
@@ -130,18 +128,15 @@ async function sendNews(
   { session, etags, joined }: Sending,
 ): Promise<number> {
   const { passport, device } = account;
+  const { added, changed, removed } = await pendingFor(db, passport);
   const view = await viewOf(db, passport);
-  const rows = await db.selectFrom('memory').selectAll().where('device', '=', device).execute();
-  const memory = new Map(rows.map((row) => [row.uid, row]));
+  const again = [...joined].flatMap((uid) => view.byUid.get(uid) ?? []);
+  const fresh = new Set(added);
   let went = 0;
-  for (const seen of view.byUid.values()) {
-    const known = memory.get(seen.uid);
-    const isSame =
-      known && !joined.has(seen.uid) && isSameJson(servedCard(toCard(known.card), passport), seen.card);
-    if (isSame) continue;
+  for (const seen of new Set([...added, ...changed, ...again])) {
     const { href } = seen;
     const text = writeData(seen.card, { version: '3.0', properties: undefined });
-    const status = await session.put(href, text, known ? etags.get(href) : '');
+    const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
     // Changed there meanwhile: it comes with the next visit, and is merged then.
     if (status === 412) continue;
     if (status >= 300) throw new Error(`the server answered ${status} to a card`);
@@ -149,8 +144,7 @@ async function sendNews(
     await rememberServed({ db, device: passport }, [seen]);
     went += 1;
   }
-  for (const { uid, href } of rows) {
-    if (view.byUid.has(uid)) continue;
+  for (const { uid, href } of removed) {
     const status = await session.remove(href, etags.get(href));
     if (status === 412) continue;
     if (status >= 300 && status !== 404) throw new Error(`the server answered ${status} to a deletion`);

@@ -6,17 +6,14 @@ import { addAccount, listAccounts } from '../accounts/accounts';
 import { syncAccount } from '../accounts/syncAccount';
 import type { HubDb } from '../store/openStore';
 import { utcNow } from '../utcNow';
+import { issueInWords } from './issueInWords';
 
 /** Servers of which the hub is a client. Behind onlyPaired. @param country - ISO 3166-1 alpha-2 */
 export function accountsApi(db: HubDb, country: string): Router {
   const router = Router();
   router.post('/', async (request, response) => {
     const wish = accountSchema.safeParse(request.body);
-    if (!wish.success) {
-      const [issue] = wish.error.issues;
-      const where = issue?.path.join('.') ?? '';
-      return void response.status(400).json({ error: `${where}: ${issue?.message ?? 'no account'}` });
-    }
+    if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
     try {
       await addAccount(db, wish.data, utcNow());
     } catch (error) {

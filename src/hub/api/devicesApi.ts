@@ -1,4 +1,4 @@
-import express, { type Request, type Response, Router } from 'express';
+import express, { type Request, Router } from 'express';
 import { z } from 'zod';
 
 import { passportSchema } from '@/core/exchange';
@@ -10,6 +10,7 @@ import type { HubDb } from '../store/openStore';
 import { utcNow } from '../utcNow';
 import { accountsApi } from './accountsApi';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
+import { issueInWords } from './issueInWords';
 import { settleApi } from './settleApi';
 
 /** Lines of the log in one answer. */
@@ -31,7 +32,7 @@ export function devicesApi(db: HubDb, country: string): Router {
   });
   router.post('/', async (request, response) => {
     const wish = passportSchema.safeParse(request.body);
-    if (!wish.success) return refuse(response, wish.error);
+    if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
     try {
       const { tag, ...rest } = withoutGaps(wish.data);
       const passport = tag === undefined || tag === '' ? rest : { ...rest, tag };
@@ -43,7 +44,7 @@ export function devicesApi(db: HubDb, country: string): Router {
   });
   router.patch('/:name', async (request, response) => {
     const wish = changeSchema.safeParse(request.body);
-    if (!wish.success) return refuse(response, wish.error);
+    if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
     const { name } = request.params;
     const { isPaused, ...passport } = wish.data;
     const isKnown = isPaused === undefined || (await pauseDevice(db, name, isPaused));
@@ -68,11 +69,6 @@ export function devicesApi(db: HubDb, country: string): Router {
       .json(await readLog(db, { device, uid, before: Number(before) }));
   });
   return router;
-}
-
-function refuse(response: Response, error: z.ZodError): void {
-  const [issue] = error.issues;
-  response.status(400).json({ error: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'no passport'}` });
 }
 
 function davAddress(request: Request): string {

@@ -6,10 +6,11 @@ import type { HeldNow, StandInNow } from '@/core/exchange';
 import { addHeld, duplicateHeld, editHeld, removeHeld } from '../standins/editHeld';
 import { isStandInKind, STAND_INS } from '../standins/kinds';
 import type { StandInKind, StandInState } from '../standins/standIn';
-import { addStandIn, findStandIn, keepStandIn, removeStandIn, resetStandIn } from '../standins/standInStore';
+import { addStandIn, findStandIn, keepStandIn, resetStandIn } from '../standins/standInStore';
 import { visitNow } from '../standins/visitNow';
 import type { HubDb } from '../store/openStore';
 import { onlyOwnPages, onlyPaired } from './guards';
+import { issueInWords } from './issueInWords';
 
 const text = z.string().max(500);
 const editSchema = z.object({
@@ -28,13 +29,6 @@ export function standInsApi(db: HubDb): Router {
     forKind(async (kind, _, response) => {
       await addStandIn(db, kind);
       response.status(201).json(await standInNow(db, kind));
-    }),
-  );
-  router.delete(
-    '/:kind',
-    forKind(async (kind, _, response) => {
-      await removeStandIn(db, kind);
-      response.status(204).end();
     }),
   );
   router.get(
@@ -116,8 +110,7 @@ function forKind(handle: Handle) {
       await handle(kind, request, response);
     } catch (error) {
       if (!(error instanceof z.ZodError)) throw error;
-      const [issue] = error.issues;
-      response.status(400).json({ error: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'unusable'}` });
+      response.status(400).json({ error: issueInWords(error) });
     }
   };
 }

@@ -1,12 +1,10 @@
 /** @jest-environment node */
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 
-import express from 'express';
 import { createDAVClient } from 'tsdav';
 
-import { type Card, newCard, parseName } from '@/core/card';
+import { type Card } from '@/core/card';
 
 import {
   addDevice,
@@ -18,36 +16,21 @@ import {
 } from '../passports/passports';
 import { allCards, findCard, putCard } from '../store/cards';
 import { backUpStore, type HubDb, openStore } from '../store/openStore';
-import { listen, type Listening } from '../testing';
-import { davRouter, wellKnown } from './davRouter';
+import { startTestHub, TEST_NOW, type TestHub, testPerson } from '../testing';
 
-const NOW = '2026-11-26T10:00:00Z';
-const folder = mkdtempSync(join(tmpdir(), 'cordialis-dav-'));
+const NOW = TEST_NOW;
+let hub: TestHub;
 let db: HubDb;
-let server: Listening;
 let base = '';
 let count = 0;
 
 beforeEach(async () => {
-  db = await openStore(join(folder, String((count += 1))));
-  const app = express();
-  app.all('/.well-known/carddav', wellKnown);
-  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW }));
-  server = await listen(app);
-  base = server.base;
+  hub = await startTestHub();
+  ({ db, base } = hub);
 });
-afterEach(async () => {
-  await server.stop();
-  await db.destroy();
-});
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
+afterEach(() => hub.stop());
 
-const person = (uid: string, full: string, more: Partial<Card> = {}): Card => ({
-  ...newCard(uid, NOW),
-  ...{ kind: 'individual', name: parseName(full) ?? {} },
-  ...more,
-});
-const ADA = person('urn:uuid:00000000-0000-4000-8000-000000000001', 'Ada Lowther', {
+const ADA = testPerson('urn:uuid:00000000-0000-4000-8000-000000000001', 'Ada Lowther', {
   phones: {
     p1: { number: '+442079460123', contexts: { work: true } },
     p2: { number: '+447700900456', features: { mobile: true } },
@@ -56,7 +39,7 @@ const ADA = person('urn:uuid:00000000-0000-4000-8000-000000000001', 'Ada Lowther
   keywords: { choir: true },
   'cordialis.example:opener': 'The new organ?',
 });
-const BO = person('bo', 'Bo Ek', { emails: { e1: { address: 'bo@example.org' } } });
+const BO = testPerson('bo', 'Bo Ek', { emails: { e1: { address: 'bo@example.org' } } });
 
 async function put(...cards: Card[]): Promise<void> {
   for (const card of cards) await putCard(db, card.uid, card, { at: NOW, device: null, says: 'put' });
@@ -173,7 +156,7 @@ test('a sync tells all at first, then what has come, changed and gone, and nothi
   expect(hrefsIn(first.text)).toHaveLength(2);
   const none = await sync(phone, tokenIn(first.text));
   expect([hrefsIn(none.text), tokenIn(none.text)]).toEqual([[], tokenIn(first.text)]);
-  await put({ ...ADA, keywords: { press: true } }, person('cy', 'Cy Lund'));
+  await put({ ...ADA, keywords: { press: true } }, testPerson('cy', 'Cy Lund'));
   await putCard(db, 'bo', undefined, { at: NOW, device: null, says: 'gone' });
   const next = await sync(phone, tokenIn(first.text));
   expect(hrefsIn(next.text)).toHaveLength(3);
@@ -478,7 +461,7 @@ test('a wrong password, an unknown name, a paused and a removed passport are all
 
 test('a backup made while the store is in use opens as one', async () => {
   await put(ADA);
-  const copy = join(folder, 'copy');
+  const copy = join(hub.folder, 'copy');
   const other = await openStore(copy);
   await other.destroy();
   rmSync(join(copy, 'hub.db'));

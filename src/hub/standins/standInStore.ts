@@ -1,4 +1,4 @@
-import { addDevice, listDevices, removeDevice } from '../passports/passports';
+import { addDevice, listDevices } from '../passports/passports';
 import { type HubDb, inTransaction } from '../store/openStore';
 import { utcNow } from '../utcNow';
 import { STAND_INS } from './kinds';
@@ -45,12 +45,4 @@ export async function dropOrphans(db: HubDb): Promise<void> {
   for (const { kind, state } of await db.selectFrom('standIns').selectAll().execute())
     if (!users.has((JSON.parse(state) as StandInState).user))
       await inTransaction(db, (store) => store.deleteFrom('standIns').where('kind', '=', kind).execute());
-}
-
-/** Takes a device out of use, its passport with it. */
-export async function removeStandIn(db: HubDb, kind: StandInKind): Promise<void> {
-  const state = await findStandIn(db, kind);
-  const device = state && (await listDevices(db)).find(({ user }) => user === state.user);
-  if (device) await removeDevice(db, device.name);
-  await inTransaction(db, (store) => store.deleteFrom('standIns').where('kind', '=', kind).execute());
 }

@@ -1,19 +1,13 @@
 /** @jest-environment node */
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-
-import express from 'express';
 
 import { type Card, diffJson, newCard, parseName } from '@/core/card';
 import { generateBook } from '@/demo';
 
-import { davRouter, wellKnown } from '../dav/davRouter';
 import { lookAhead } from '../passports/lookAhead';
 import { listDevices } from '../passports/passports';
 import { allCards, findCard, lastSeq, putCard } from '../store/cards';
-import { type HubDb, openStore } from '../store/openStore';
-import { listen, type Listening } from '../testing';
+import { type HubDb } from '../store/openStore';
+import { startTestHub, TEST_NOW, type TestHub } from '../testing';
 import { addHeld, duplicateHeld, editHeld, removeHeld } from './editHeld';
 import { STAND_INS } from './kinds';
 import { stageDemo } from './stageDemo';
@@ -24,26 +18,16 @@ import { visitNow } from './visitNow';
 // Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
 jest.setTimeout(60_000);
 
-const NOW = '2026-11-26T10:00:00Z';
-const folder = mkdtempSync(join(tmpdir(), 'cordialis-standins-'));
+const NOW = TEST_NOW;
+let hub: TestHub;
 let db: HubDb;
-let server: Listening;
 let base = '';
-let count = 0;
 
 beforeEach(async () => {
-  db = await openStore(join(folder, String((count += 1))));
-  const app = express();
-  app.all('/.well-known/carddav', wellKnown);
-  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => NOW }));
-  server = await listen(app);
-  base = server.base;
+  hub = await startTestHub();
+  ({ db, base } = hub);
 });
-afterEach(async () => {
-  await server.stop();
-  await db.destroy();
-});
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
+afterEach(() => hub.stop());
 
 const ADA: Card = {
   ...newCard('urn:uuid:00000000-0000-4000-8000-000000000001', NOW),

@@ -1,26 +1,12 @@
-import { useEffect, useState } from 'react';
 import { Pressable } from 'react-native';
 
-import { selectRowsByUid, useAppSelector, useServices } from '@/book';
-import { localDay } from '@/platform';
+import { selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
 import { Txt } from '@/ui';
 
 /** The cards that a text finds, best first, once they have been found; none for those of an earlier text. */
 export function useFoundCards(text: string, limit: number): readonly string[] {
-  const { search } = useServices();
-  const [found, setFound] = useState<{ text: string; uids: readonly string[] }>({ text: '', uids: [] });
-  useEffect(() => {
-    let isCurrent = true;
-    if (text !== '')
-      void search.find(text, limit, localDay()).then(({ hits }) => {
-        const uids = hits.filter(({ kind }) => kind !== 'list').map(({ uid }) => uid);
-        if (isCurrent) setFound({ text, uids });
-      });
-    return () => {
-      isCurrent = false;
-    };
-  }, [limit, search, text]);
-  return found.text === text ? found.uids : [];
+  const hits = useFoundByName(text, limit) ?? [];
+  return hits.filter(({ kind }) => kind !== 'list').map(({ uid }) => uid);
 }
 
 interface FoundCardsProps {

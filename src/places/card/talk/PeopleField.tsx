@@ -1,10 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectRowsByUid, useAppSelector, useServices } from '@/book';
+import { selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
 import type { Uid } from '@/core/card';
-import type { Hit } from '@/core/search';
-import { localDay } from '@/platform';
 import { Act, Field, Plus, X } from '@/ui';
 
 /** People offered while one types. */
@@ -19,21 +17,9 @@ interface PeopleFieldProps {
 /** Several people: each with a way to take them off, and a line that finds more. One always stays. */
 export function PeopleField({ label, uids, onChange }: PeopleFieldProps) {
   const rows = useAppSelector(selectRowsByUid);
-  const { search } = useServices();
   const [typed, setTyped] = useState('');
-  const [found, setFound] = useState<{ readonly text: string; readonly hits: readonly Hit[] }>();
-  const text = typed.trim();
-  useEffect(() => {
-    let isCurrent = true;
-    if (text !== '')
-      void search.find(text, OFFERED + uids.length, localDay()).then(({ hits }) => {
-        if (isCurrent) setFound({ text, hits });
-      });
-    return () => {
-      isCurrent = false;
-    };
-  }, [search, text, uids.length]);
-  const offered = (found !== undefined && found.text === text ? found.hits : [])
+  const found = useFoundByName(typed.trim(), OFFERED + uids.length);
+  const offered = (found ?? [])
     .filter(({ uid, kind }) => kind !== 'list' && !uids.includes(uid))
     .slice(0, OFFERED);
   return (
