@@ -1,10 +1,12 @@
 import type { Card, Uid } from '@/core/card';
 
 import { bookChanged, type CardsNow } from './actions';
+import { applySide } from './applySide';
 import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
 import { type BeforeAfter, type Cause, type Change, replayChange, toCardChanges } from './history/change';
 import { selectChange, selectRedoable, selectUndoable } from './history/historySlice';
+import type { SideChange } from './history/sideChange';
 import { checkArrivals } from './merging/checkArrivals';
 import { detachPhotos } from './photos/detachPhotos';
 import type { Services } from './services';
@@ -24,6 +26,8 @@ export interface Wish {
   readonly removed?: readonly Uid[];
   /** Talks that come, go or change with it. */
   readonly talks?: readonly TalkChange[];
+  /** Settings and the like that change with it. */
+  readonly sides?: readonly SideChange[];
   /** The step that it completes, which has been noted before: one of an import of talks. */
   readonly completes?: Change | undefined;
   /** Nothing is said of it: nobody has asked for it just now. */
@@ -42,6 +46,7 @@ export function changeBook({
   upserts = [],
   removed = [],
   talks = [],
+  sides = [],
   completes,
   isQuiet = false,
 }: Wish): AppThunk<Promise<Change | undefined>> {
@@ -50,8 +55,8 @@ export function changeBook({
     const stamp = services.utcNow();
     const changed = await pairWithKnown(services, known, { cause, upserts, stamp });
     const cards = toCardChanges([...changed, ...removed.map((uid) => ({ before: known.get(uid) }))]);
-    if (cards.length === 0 && talks.length === 0 && !completes) return undefined;
-    const said = talks.length === 0 ? {} : { talks };
+    if (cards.length === 0 && talks.length === 0 && sides.length === 0 && !completes) return undefined;
+    const said = { ...(talks.length === 0 ? {} : { talks }), ...(sides.length === 0 ? {} : { sides }) };
     const change = completes
       ? { ...completes, label, cards, ...said }
       : newChange(services, { cause, label, cards, at: stamp, ...said });
@@ -102,13 +107,22 @@ export function isOnlyStamped(pair: BeforeAfter): boolean {
   );
 }
 
+/** Notes a change of nothing but settings and the like, and puts it in force at once: a field that is typed in can't wait. */
+export function changeSides(change: Change, isQuiet: boolean): AppThunk {
+  return (dispatch) => {
+    dispatch(commit(change, { upserts: [], removed: [] }, false));
+    if (!isQuiet) dispatch(noticed({ text: change.label, tone: 'plain', changeId: change.id }));
+  };
+}
+
 function commit(change: Change, now: CardsNow, isReplay: boolean): AppThunk {
   return (dispatch, getState, services) => {
     dispatch(bookChanged({ ...now, change, isReplay }));
     services.writer.putChange(change, now.upserts, now.removed);
     void services.search.put(now.upserts, now.removed, selectSettings(getState()).country);
-    const { talks = [], intake } = change;
+    const { talks = [], sides = [], intake } = change;
     const isBack = change.state !== 'done';
+    for (const side of sides) dispatch(applySide(side, isBack));
     if (isBack && intake !== undefined) void dispatch(removeIntake(intake));
     if (talks.length > 0)
       void dispatch(

@@ -78,6 +78,7 @@ export {
 } from './rows/rowsSlice';
 export { publishCalendar } from './intake/publishCalendar';
 export { changeSettings } from './settings/changeSettings';
+export { setInSteps } from './settings/setInSteps';
 export { noteAct } from './settings/noteAct';
 export { rememberColumns } from './settings/rememberColumns';
 export {

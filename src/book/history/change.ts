@@ -1,6 +1,7 @@
 import { applyEdits, type Card, diffJson, type Direction, type Edit, type Uid } from '@/core/card';
 
 import type { TalkChange } from '../talks/talksSlice';
+import type { SideChange } from './sideChange';
 
 /** Why the book changed. */
 export type Cause = 'add' | 'edit' | 'delete' | 'import' | 'merge' | 'sync';
@@ -23,6 +24,8 @@ export interface Change {
   readonly cards: readonly CardChange[];
   /** Talks that came, went or changed with it. */
   readonly talks?: readonly TalkChange[];
+  /** Settings and the like that changed with it. */
+  readonly sides?: readonly SideChange[];
   /** Names the import of talks that it stands for; they are too many to be listed here. */
   readonly intake?: string;
   /** Dropped: taken back, and then something else was done instead. */

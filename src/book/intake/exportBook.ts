@@ -1,4 +1,6 @@
 import type { Card } from '@/core/card';
+import { asPicked, isRuleList } from '@/core/lists';
+import { localDay } from '@/platform';
 
 import type { AppThunk } from '../appStore';
 import { findHeadingsInWorker, type Job, writeFileInWorker } from '../clients/filesClient';
@@ -23,7 +25,12 @@ export function exportCards(
 ): AppThunk<Promise<Job<string>>> {
   return async (_, getState, services) => {
     const { leapDay } = selectSettings(getState());
-    const all = await withPhotos(cards, services.photos);
+    const filled = await Promise.all(
+      cards.map(async (card) =>
+        isRuleList(card) ? asPicked(card, await services.search.onList(card.uid, localDay())) : card,
+      ),
+    );
+    const all = await withPhotos(filled, services.photos);
     return writeFileInWorker(all, formatId, onProgress, { ...options, leapDay });
   };
 }

@@ -1,5 +1,6 @@
 import type { Card } from '@/core/card';
 import { compareIntake, type Intake, latestByUid } from '@/core/intake';
+import { asKept } from '@/core/lists';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
@@ -19,7 +20,7 @@ export function previewImport(cards: readonly Card[]): AppThunk<Promise<Intake>>
       const whole = new Map(piece.map((card) => [card.uid, card]));
       const known = selectCardsByUid(getState());
       const sorted = compareIntake(
-        piece.map((card) => detachPhotos(card).card),
+        piece.map((card) => detachPhotos(asKept(card)).card),
         (uid) => known.get(uid),
       );
       for (const group of ['fresh', 'same', 'different'] as const)
@@ -38,7 +39,7 @@ export function importCards(
 ): AppThunk<Promise<Change | undefined>> {
   const count = cards.length === 1 ? '1 card' : `${cards.length} cards`;
   return changeInPieces(
-    { cause: 'import', label: `Imported ${count} from ${source}`, upserts: cards },
+    { cause: 'import', label: `Imported ${count} from ${source}`, upserts: cards.map(asKept) },
     options,
   );
 }

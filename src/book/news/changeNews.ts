@@ -7,7 +7,8 @@ import { changeBook } from '../changeBook';
 import { selectSettings } from '../settings/settingsSlice';
 import { KEYS } from '../store/keys';
 import { parseJson } from '../store/parseJson';
-import { newsArrived, newsChanged, selectNewsById, type StoredNews } from './newsSlice';
+import { keepNews } from './keepNews';
+import { newsArrived, selectNewsById, type StoredNews } from './newsSlice';
 
 /** Reads all of them, where that hasn't been done yet. */
 export function readNewsOfPeople(): AppThunk<Promise<void>> {
@@ -43,14 +44,7 @@ export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<
     // Nobody waits for it; the next import finds what this one didn't.
     const found = await twins.newsIn(signed, selectSettings(getState()).country).catch(() => []);
     const known = selectNewsById(getState()) ?? {};
-    dispatch(keep(found.filter(({ id }) => !known[id]).map((news) => ({ news }))));
-  };
-}
-
-function keep(all: readonly StoredNews[]): AppThunk {
-  return (dispatch, _, { writer }) => {
-    for (const one of all) writer.put(`${KEYS.news}${one.news.id}`, JSON.stringify(one));
-    if (all.length > 0) dispatch(newsChanged(all));
+    dispatch(keepNews(found.filter(({ id }) => !known[id]).map((news) => ({ news }))));
   };
 }
 
@@ -64,7 +58,11 @@ export function acceptOneNews(news: News): AppThunk {
   };
 }
 
-/** Has a piece of news never offered again, or offered again. */
-export function dismissNews(news: News, isDismissed: boolean): AppThunk {
-  return keep([isDismissed ? { news, isDismissed } : { news }]);
+/** Has a piece of news never offered again, as a step that can be undone. */
+export function dismissNews(news: News, of: string): AppThunk {
+  return (dispatch) => {
+    const after = { news, isDismissed: true };
+    const label = `Dismissed ${news.shown} for ${of}`;
+    void dispatch(changeBook({ cause: 'edit', label, sides: [{ kind: 'news', before: { news }, after }] }));
+  };
 }

@@ -1,6 +1,6 @@
 import { type Card, newCard, parseName } from '@/core/card';
 
-import { undo } from '../changeBook';
+import { redo, undo } from '../changeBook';
 import { importCards } from '../intake/importCards';
 import { openTestBook, testTwins } from '../testing';
 import { acceptOneNews, dismissNews, lookForNews } from './changeNews';
@@ -37,7 +37,14 @@ test('news is found once, accepted as a step that can be undone, and dismissed f
   expect(card()?.titles).toEqual({ t1: { name: 'Artistic Director' } });
   store.dispatch(undo());
   expect(card()?.titles).toEqual(ADA.titles);
-  store.dispatch(dismissNews(number, true));
+  store.dispatch(dismissNews(number, 'Ada Lowther'));
+  await new Promise((resolve) => setTimeout(resolve));
+  const isDismissed = () => news().find((one) => one.news.id === number.id)?.isDismissed === true;
+  expect(isDismissed()).toBe(true);
+  store.dispatch(undo());
+  expect(isDismissed()).toBe(false);
+  store.dispatch(redo());
+  expect(isDismissed()).toBe(true);
   await writer.flush();
   // After a restart it is known still.
   const again = await openWithNews(storage);

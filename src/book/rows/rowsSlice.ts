@@ -96,7 +96,7 @@ function putRows(state: RowsState, { upserts, removed }: CardsNow): RowsState {
 
 function isSameRow(a: CardRow, b: CardRow): boolean {
   const keys = Object.keys(b) as (keyof CardRow)[];
-  return Object.keys(a).length === keys.length && keys.every((key) => a[key] === b[key]);
+  return Object.keys(a).length === keys.length && keys.every((key) => String(a[key]) === String(b[key]));
 }
 
 function place(

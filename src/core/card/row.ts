@@ -24,6 +24,8 @@ export interface CardRow {
   readonly isPinned: boolean;
   /** Where the portrait's bytes are kept, if there is one. */
   readonly photo?: string;
+  /** In the order in which they were given; left out where there are none. */
+  readonly tags?: readonly string[];
   readonly sortText: string;
   /** The letter of the thumb index. */
   readonly letter: string;
@@ -56,6 +58,7 @@ export function toRow(card: Card, style: RowStyle, collator: Intl.Collator): Car
     isOrg: card.kind === 'org',
     isPinned: card['cordialis.example:pinned'] === true,
     ...(photo === undefined ? {} : { photo }),
+    ...(card.keywords === undefined ? {} : { tags: Object.keys(card.keywords) }),
     ...place,
   };
 }

@@ -6,7 +6,17 @@
  */
 export { type Combination, combine } from './combine';
 export { findPeople, type GetCard, wouldHoldItself } from './findPeople';
-export { isList, memberUids, newList, newRuleList, withMembers, withoutMembers } from './list';
+export {
+  asKept,
+  asPicked,
+  isList,
+  isRuleList,
+  memberUids,
+  newList,
+  newRuleList,
+  withMembers,
+  withoutMembers,
+} from './list';
 export {
   bareAddresses,
   mailFor,

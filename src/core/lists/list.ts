@@ -15,6 +15,21 @@ export function newRuleList(uid: Uid, name: string, now: string, rule: unknown):
   return { ...newList(uid, name, now), 'cordialis.example:rule': rule };
 }
 
+/** Whether a card is a list that fills itself. */
+export function isRuleList(card: Card): boolean {
+  return isList(card) && card['cordialis.example:rule'] !== undefined;
+}
+
+/** A rule list for a file: whoever the rule is true of now is written as a member, for programs that know no rules. */
+export function asPicked(list: Card, uids: readonly Uid[]): Card {
+  return isRuleList(list) ? withMembers(list, uids) : list;
+}
+
+/** The list as the book keeps it: the rule says who is on a rule list, whatever members a file has given it. */
+export function asKept(list: Card): Card {
+  return isRuleList(list) ? withoutMembers(list, memberUids(list)) : list;
+}
+
 /** Who is on a list by choice, in the order they came. */
 export function memberUids(list: Card): Uid[] {
   return Object.keys(list.members ?? {});

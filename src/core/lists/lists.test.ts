@@ -2,12 +2,15 @@ import fc from 'fast-check';
 
 import { type Card, newCard, type Uid } from '../card';
 import {
+  asKept,
+  asPicked,
   bareAddresses,
   combine,
   findPeople,
   mailFor,
   memberUids,
   newList,
+  newRuleList,
   numberFor,
   withAddress,
   withMembers,
@@ -106,4 +109,14 @@ test('an address without a card is a mailto: member, and comes back as it was', 
   const one = withAddress(list('a', 'bo'), 'zora+pier@example.org');
   expect(memberUids(one)).toEqual(['bo', 'mailto:zora%2Bpier@example.org']);
   expect(bareAddresses(one).map(({ address }) => address)).toEqual(['zora+pier@example.org']);
+});
+
+test('a rule list goes into a file with whoever is on it, and comes back with its rule alone', () => {
+  const rule = newRuleList('r', 'Press', now, { kind: 'all', rules: [] });
+  const written = asPicked(rule, ['ada', 'bo']);
+  expect(memberUids(written)).toEqual(['ada', 'bo']);
+  expect(asKept(written)).toEqual(rule);
+  // A picked list is nobody's to fill or to empty.
+  const picked = list('a', 'ada');
+  expect([asPicked(picked, ['bo']), asKept(picked)]).toEqual([picked, picked]);
 });

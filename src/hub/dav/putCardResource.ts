@@ -1,6 +1,7 @@
 import { type Card, newCard, shownAs } from '@/core/card';
 import { duplicateFacts, type TwinIndex } from '@/core/duplicates';
 import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
+import { isRuleList } from '@/core/lists';
 import { mergeCards } from '@/core/merging';
 import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
 
@@ -178,7 +179,7 @@ function twinOf(sent: Card, index: TwinIndex): string | undefined {
 async function joinList(store: HubDb, { device, now }: DavRequest, uid: string): Promise<void> {
   const [first] = listsOf(device);
   const list = first === undefined ? undefined : await findCard(store, first);
-  if (!list || list['cordialis.example:rule'] !== undefined) return;
+  if (!list || isRuleList(list)) return;
   const after: Card = { ...list, members: { ...list.members, [uid]: true as const }, updated: now };
   await putCard(store, list.uid, after, { at: now, device: device.id, says: `Put onto ${shownAs(list)}` });
 }

@@ -15,6 +15,9 @@ import { cardPath, ROW_ID } from '@/platform';
 import { go } from '@/platform/navigation';
 import { ListRow, Stamp, Txt } from '@/ui';
 
+import { RowTags } from './RowTags';
+import { useTonedTags } from './useTonedTags';
+
 interface BookRowProps {
   readonly uid: Uid;
   readonly isOpen: boolean;
@@ -28,6 +31,7 @@ export const BookRow = memo(function BookRow({ uid, isOpen, onRange }: BookRowPr
   const photo = usePhoto(row?.photo, 'row');
   const isChoosing = useAppSelector(selectIsChoosing);
   const isPicked = useAppSelector((state) => selectIsPicked(state, uid));
+  const toned = useTonedTags(row?.tags);
   const dispatch = useAppDispatch();
   if (!row) return null;
   const path = cardPath(uid);
@@ -39,6 +43,8 @@ export const BookRow = memo(function BookRow({ uid, isOpen, onRange }: BookRowPr
         title={row.shown}
         second={row.second}
         stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
+        end={<RowTags toned={toned} />}
+        endName={toned.map(({ tag }) => tag).join(', ')}
         isChosen={isOpen}
         isTabStop={false}
         isTicked={isChoosing ? isPicked : undefined}

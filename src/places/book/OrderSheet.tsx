@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { changeSettings, selectSettings, SORT_ORDERS, useAppDispatch, useAppSelector } from '@/book';
+import { selectSettings, setInSteps, SORT_ORDERS, useAppDispatch, useAppSelector } from '@/book';
 import { Choice, Sheet, Switch } from '@/ui';
 
 /** How the Book is put in order. */
@@ -14,13 +14,13 @@ export function OrderSheet({ isOpen, onClose }: { readonly isOpen: boolean; read
           name="Sorted by"
           options={SORT_ORDERS}
           value={sortBy}
-          onChange={(value) => dispatch(changeSettings({ sortBy: value }))}
+          onChange={(value) => dispatch(setInSteps('Order of the Book', { sortBy: value }))}
         />
         <Switch
           label="Particles count"
           hint="“van Dijk” stands under V"
           isOn={particlesCount}
-          onChange={(isOn) => dispatch(changeSettings({ particlesCount: isOn }))}
+          onChange={(isOn) => dispatch(setInSteps('Particles in the order', { particlesCount: isOn }))}
         />
       </View>
     </Sheet>

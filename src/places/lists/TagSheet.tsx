@@ -5,11 +5,11 @@ import { useStore } from 'react-redux';
 import {
   type AppStore,
   changeMany,
-  changeSettings,
   choiceMade,
   selectCardsByUid,
   selectSettings,
   selectTags,
+  setInSteps,
   type TagCount,
   useAppDispatch,
   useAppSelector,
@@ -40,7 +40,11 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
   const tone = tagTones[tag.toLowerCase()];
   const setTone = (index: number | undefined, key = tag.toLowerCase()) => {
     const { [tag.toLowerCase()]: _, ...others } = tagTones;
-    dispatch(changeSettings({ tagTones: index === undefined ? others : { ...others, [key]: index } }));
+    dispatch(
+      setInSteps(`Colour of the tag ${tag}`, {
+        tagTones: index === undefined ? others : { ...others, [key]: index },
+      }),
+    );
   };
   const rename = () => {
     onClose();

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { changeSettings, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
 import { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from '@/core/layout';
 import { Act, OrderedChoice, Txt } from '@/ui';
 
@@ -14,7 +14,7 @@ export function LayoutPart() {
     chosen.length === 0
       ? DEFAULT_LAYOUT
       : [...chosen].sort((a, b) => cardLayout.indexOf(a) - cardLayout.indexOf(b));
-  const set = (next: readonly FormPartId[]) => dispatch(changeSettings({ cardLayout: [...next] }));
+  const set = (next: readonly FormPartId[]) => dispatch(setInSteps('Card layout', { cardLayout: [...next] }));
   return (
     <View>
       <Txt size="small" tone="faded">

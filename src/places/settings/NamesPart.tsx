@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 
 import {
-  changeSettings,
   selectSettings,
+  setInSteps,
   type Settings,
   SORT_ORDERS,
   useAppDispatch,
@@ -37,7 +37,7 @@ const SECOND_PARTS: readonly (readonly [SecondPart, string])[] = [
 export function NamesPart() {
   const dispatch = useAppDispatch();
   const { nameOrder, nameLength, secondLine, sortBy, particlesCount } = useAppSelector(selectSettings);
-  const set = (some: Partial<Settings>) => dispatch(changeSettings(some));
+  const set = (some: Partial<Settings>) => dispatch(setInSteps('How names are shown', some));
   return (
     <View className="gap-3">
       <Titled title="Names shown">

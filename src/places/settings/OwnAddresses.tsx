@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeSettings, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
 import { normalizeAddress } from '@/core/unfiled';
 import { Act, Field, Plus, Txt, X } from '@/ui';
 
@@ -13,7 +13,7 @@ export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly str
   const address = normalizeAddress(typed);
   const isAddress = /^[^\s@]+@[^\s@]+$/.test(address);
   const put = (addresses: readonly string[]) =>
-    dispatch(changeSettings({ ownAddresses: [...new Set(addresses)] }));
+    dispatch(setInSteps('Your own addresses', { ownAddresses: [...new Set(addresses)] }));
   const offered = guessed.filter((one) => !ownAddresses.includes(one));
   return (
     <View className="gap-1" testID="own-addresses">

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { changeSettings, selectSettings, type Settings, useAppDispatch, useAppSelector } from '@/book';
+import { selectSettings, setInSteps, type Settings, useAppDispatch, useAppSelector } from '@/book';
 import { Act, OrderedChoice, Txt } from '@/ui';
 
 type QuickAct = Settings['quickActs'][number];
@@ -29,7 +29,7 @@ export function QuickActsPart() {
       <OrderedChoice
         options={ACTS}
         chosen={quickActs}
-        onChange={(acts) => dispatch(changeSettings({ quickActs: acts }))}
+        onChange={(acts) => dispatch(setInSteps('Acts beside the quick line', { quickActs: acts }))}
         nameOf={(title) => `${title} is offered`}
         testID="quick-offer"
       />
@@ -37,7 +37,7 @@ export function QuickActsPart() {
         <View className="flex-row">
           <Act
             label="Forget what was done lately"
-            onPress={() => dispatch(changeSettings({ recentActs: [] }))}
+            onPress={() => dispatch(setInSteps('Forgot what was done lately', { recentActs: [] }, false))}
           />
         </View>
       )}

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { changeSettings, selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { selectSetAside, selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Choice, OverPage, TitledPart, Txt, usePageTitle } from '@/ui';
@@ -28,7 +28,6 @@ export function SettingsPage() {
   const dispatch = useAppDispatch();
   const settings = useAppSelector(selectSettings);
   const setAside = useAppSelector(selectSetAside);
-  const set = (some: Parameters<typeof changeSettings>[0]) => dispatch(changeSettings(some));
   return (
     <OverPage
       title="Settings"
@@ -41,7 +40,10 @@ export function SettingsPage() {
         <NamesPart />
       </TitledPart>
       <TitledPart title="Numbers">
-        <CountryField country={settings.country} onChange={(country) => set({ country })} />
+        <CountryField
+          country={settings.country}
+          onChange={(country) => dispatch(setInSteps('Country for numbers', { country }))}
+        />
       </TitledPart>
       <TitledPart title="Quick line">
         <QuickActsPart />
@@ -61,7 +63,7 @@ export function SettingsPage() {
             ['dark', 'Dark'],
           ]}
           value={settings.scheme}
-          onChange={(scheme) => set({ scheme })}
+          onChange={(scheme) => dispatch(setInSteps('Colours', { scheme }))}
         />
       </TitledPart>
       <TitledPart title="Size of type">
@@ -69,7 +71,7 @@ export function SettingsPage() {
           name="Size of type"
           options={SIZES}
           value={String(settings.typeScale) as '1'}
-          onChange={(size) => set({ typeScale: Number(size) })}
+          onChange={(size) => dispatch(setInSteps('Size of type', { typeScale: Number(size) }))}
         />
       </TitledPart>
       <TitledPart title="Your own addresses">

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import {
   changeSettings,
   selectSettings,
+  setInSteps,
   TODAY_PARTS,
   type TodayPart as PartName,
   useAppDispatch,
@@ -37,7 +38,7 @@ export function TodayPart() {
         <OrderedChoice
           options={TODAY_PARTS.map((part) => [part, PART_NAMES[part]] as const)}
           chosen={todayParts}
-          onChange={(parts) => dispatch(changeSettings({ todayParts: parts }))}
+          onChange={(parts) => dispatch(setInSteps('Parts of Today', { todayParts: parts }))}
           nameOf={(title) => `${title} is shown`}
           testID="today-parts"
         />
@@ -46,7 +47,11 @@ export function TodayPart() {
         label="Gone quiet: how many at most"
         value={String(quietCount)}
         onChange={(text) =>
-          dispatch(changeSettings({ quietCount: Math.min(12, Number(text.replace(/\D/g, '')) || 0) }))
+          dispatch(
+            setInSteps('How many gone quiet', {
+              quietCount: Math.min(12, Number(text.replace(/\D/g, '')) || 0),
+            }),
+          )
         }
         kind="tel"
         hint="0 leaves the part out"
@@ -64,7 +69,7 @@ export function TodayPart() {
             ['march-1', 'Is kept on 1 March'],
           ]}
           value={leapDay}
-          onChange={(value) => dispatch(changeSettings({ leapDay: value }))}
+          onChange={(value) => dispatch(setInSteps('Day for 29 February', { leapDay: value }))}
         />
       </View>
     </View>

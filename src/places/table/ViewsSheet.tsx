@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { changeSettings, selectSettings, useAppDispatch, useAppSelector, usualTable } from '@/book';
+import { selectSettings, setInSteps, useAppDispatch, useAppSelector, usualTable } from '@/book';
 import { Act, Field, NextAct, Sheet, Trash, Txt } from '@/ui';
 
 import { useLook } from './useLook';
@@ -16,7 +16,9 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
   const isThere = tableViews.some((view) => view.name === wanted);
   const keep = () => {
     const others = tableViews.filter((view) => view.name !== wanted);
-    dispatch(changeSettings({ tableViews: [...others, { name: wanted, look }] }));
+    dispatch(
+      setInSteps(`Kept the view ${wanted}`, { tableViews: [...others, { name: wanted, look }] }, false),
+    );
     setName('');
   };
   const take = (next: typeof look) => {
@@ -45,7 +47,13 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
                 iconOnly
                 tone="faded"
                 onPress={() =>
-                  dispatch(changeSettings({ tableViews: tableViews.filter((one) => one !== view) }))
+                  dispatch(
+                    setInSteps(
+                      `Forgot the view ${view.name}`,
+                      { tableViews: tableViews.filter((one) => one !== view) },
+                      false,
+                    ),
+                  )
                 }
               />
             </View>

@@ -1,8 +1,11 @@
-import { changeSettings, selectSettings, type TableLook, useAppDispatch, useAppSelector } from '@/book';
+import { selectSettings, setInSteps, type TableLook, useAppDispatch, useAppSelector } from '@/book';
 
 /** How the table looks now, and changing it; it stays so for the next time. */
 export function useLook(): { look: TableLook; setLook: (some: Partial<TableLook>) => void } {
   const dispatch = useAppDispatch();
   const { table } = useAppSelector(selectSettings);
-  return { look: table, setLook: (some) => dispatch(changeSettings({ table: { ...table, ...some } })) };
+  return {
+    look: table,
+    setLook: (some) => dispatch(setInSteps('Look of the table', { table: { ...table, ...some } })),
+  };
 }

@@ -60,7 +60,7 @@ function NewsRow({ news }: { readonly news: News }) {
           label="Dismiss"
           name={`Dismiss ${shown} for ${name}`}
           tone="faded"
-          onPress={() => dispatch(dismissNews(news, true))}
+          onPress={() => dispatch(dismissNews(news, name))}
           testID="dismiss-news"
         />
       </View>

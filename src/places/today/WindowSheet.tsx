@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeSettings, selectLists, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { selectLists, selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
 import { shownAs } from '@/core/card';
 import { formatCount } from '@/platform';
 import { Act, Choice, Field, ListFilter, NextAct, Sheet, Txt } from '@/ui';
@@ -36,7 +36,7 @@ export function WindowSheet({ onClose }: { readonly onClose: () => void }) {
   const days = Number(typed);
   const isWrong = !Number.isInteger(days) || days < FEWEST || days > MOST;
   const keep = () => {
-    dispatch(changeSettings({ almanacDays: days }));
+    dispatch(setInSteps('Days shown ahead', { almanacDays: days }));
     onClose();
   };
   return (
@@ -59,7 +59,7 @@ export function WindowSheet({ onClose }: { readonly onClose: () => void }) {
             name="Whose birthdays and anniversaries"
             options={[['', 'Everybody’s'], ...lists.map((list) => [list.uid, shownAs(list)] as const)]}
             value={daysOf}
-            onChange={(uid) => dispatch(changeSettings({ daysOf: uid }))}
+            onChange={(uid) => dispatch(setInSteps('Whose days are shown', { daysOf: uid }))}
           />
         </View>
         <NextAct label="Keep" isDisabled={isWrong} onPress={keep} testID="keep-window" />

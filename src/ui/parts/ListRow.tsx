@@ -29,6 +29,10 @@ interface ListRowProps {
   readonly onLongPress?: () => void;
   /** Whether a hairline ends the row; not where more of the same entry follows under it. */
   readonly hasLine?: boolean;
+  /** Stands at the end of the row: a mark of its tags, say. */
+  readonly end?: ReactNode;
+  /** What the end says, in words. */
+  readonly endName?: string;
   /** Takes a text of the row apart into what was looked for and the rest. */
   readonly mark?: (text: string) => readonly MarkedPiece[];
 }
@@ -55,6 +59,8 @@ export function ListRow({
   onLongPress,
   mark,
   hasLine = true,
+  end,
+  endName = '',
 }: ListRowProps) {
   const isForChoosing = isTicked !== undefined;
   const press = (event: GestureResponderEvent) => {
@@ -65,7 +71,7 @@ export function ListRow({
     <Pressable
       role={isForChoosing ? 'checkbox' : role}
       tabIndex={isTabStop ? 0 : -1}
-      aria-label={second === '' ? title : `${title}, ${second}`}
+      aria-label={[title, second, endName].filter(Boolean).join(', ')}
       {...(isForChoosing ? { 'aria-checked': isTicked } : {})}
       {...(role === 'option' ? { 'aria-selected': isChosen } : {})}
       {...(nativeID === undefined ? {} : { nativeID })}
@@ -88,6 +94,7 @@ export function ListRow({
           </Txt>
         )}
       </View>
+      {end}
     </Pressable>
   );
 }

@@ -1,0 +1,34 @@
+import type { AppThunk } from '../appStore';
+import { changeSides, newChange } from '../changeBook';
+import { selectUndoable } from '../history/historySlice';
+import { diffSettings, editedSettings } from './settingsEdits';
+import { selectSettings, type Settings } from './settingsSlice';
+
+/** Milliseconds within which a setting that is set again, digit by digit say, is one step. */
+const ONE_STEP_MS = 5000;
+
+/**
+ * The user sets something, as a step that can be undone.
+ *
+ * @param label - for the history: "Forgot the view Patrons"; the same one again soon after is the same step
+ * @param isQuiet - nothing is said of it, as what was set stands before the user's eyes
+ */
+export function setInSteps(label: string, some: Partial<Settings>, isQuiet = true): AppThunk {
+  return (dispatch, getState, services) => {
+    const known = selectSettings(getState());
+    const last = selectUndoable(getState());
+    const side = last?.sides?.[0];
+    const goesOn =
+      last?.label === label &&
+      side?.kind === 'settings' &&
+      services.nowMs() - Date.parse(last.at) < ONE_STEP_MS;
+    const before = goesOn ? { ...known, ...editedSettings(known, side.edits, true) } : known;
+    const after = { ...known, ...some };
+    if (diffSettings(known, after).length === 0) return;
+    const step = goesOn
+      ? last
+      : newChange(services, { cause: 'edit', label, cards: [], at: services.utcNow() });
+    const sides = [{ kind: 'settings' as const, edits: diffSettings(before, after) }];
+    dispatch(changeSides({ ...step, sides }, isQuiet));
+  };
+}
