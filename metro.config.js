@@ -3,12 +3,16 @@ const { withNativeWind } = require('nativewind/metro');
 
 const config = getDefaultConfig(__dirname);
 
-/** Zod re-exports its messages in fifty languages, which Metro can't shake off; English, the one in use, comes by itself. */
-const isZodLocales = (name, origin) =>
-  /[\\/]zod[\\/]v4[\\/]/.test(origin) && name.endsWith('locales/index.js');
+/**
+ * What zod re-exports and nothing here calls, which Metro can't shake off: messages in fifty languages (English comes by
+ * itself), JSON Schema both ways, schemas compiled ahead.
+ */
+const UNUSED_OF_ZOD =
+  /(locales\/index|json-schema-processors|json-schema-generator|from-json-schema|\/compile)\.js$/;
+const isUnusedOfZod = (name, origin) => /[\\/]zod[\\/]v4[\\/]/.test(origin) && UNUSED_OF_ZOD.test(name);
 
 config.resolver.resolveRequest = (context, name, platform) =>
-  isZodLocales(name, context.originModulePath)
+  isUnusedOfZod(name, context.originModulePath)
     ? { type: 'empty' }
     : context.resolveRequest(context, name, platform);
 

@@ -8,7 +8,7 @@ export { type ChartData } from './chart/chartData';
 export { Chart } from './chart/Chart';
 export { Act, NextAct } from './parts/Act';
 export { Choice } from './parts/Choice';
-export { Code } from './parts/Code';
+export { Code } from './code/Code';
 export { EmptyPlace } from './parts/EmptyPlace';
 export { EvidenceBars } from './parts/EvidenceBars';
 export { Field } from './parts/Field';

@@ -1,4 +1,3 @@
-import { create } from 'qrcode';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -82,14 +81,10 @@ export function SendSheet({ card, onClose }: { readonly card: Card; readonly onC
 /** The card as a code that another phone scans. */
 function CodePart({ card }: { readonly card: Card }) {
   const { text, left } = cardForCode(card);
-  const { modules } = create(text, { errorCorrectionLevel: 'M' });
-  const rows = Array.from({ length: modules.size }, (_, y) =>
-    Array.from({ length: modules.size }, (__, x) => modules.get(y, x) === 1),
-  );
   return (
     <View className="gap-2">
       <View className="items-center">
-        <Code rows={rows} name={`Code with the card of ${shownAs(card)}`} size={CODE_SIZE} />
+        <Code text={text} name={`Code with the card of ${shownAs(card)}`} size={CODE_SIZE} />
       </View>
       <Txt size="small" tone="faded">
         {left.length === 0

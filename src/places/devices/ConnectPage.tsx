@@ -1,4 +1,3 @@
-import { create } from 'qrcode';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -74,10 +73,6 @@ const CODE_SIZE = 220;
 function Made({ made, name }: { readonly made: NewPassport; readonly name: string }) {
   const dispatch = useAppDispatch();
   const text = `CardDAV\nServer: ${made.url}\nUser name: ${made.user}\nPassword: ${made.password}\n`;
-  const { modules } = create(text, { errorCorrectionLevel: 'M' });
-  const rows = Array.from({ length: modules.size }, (_, y) =>
-    Array.from({ length: modules.size }, (__, x) => modules.get(y, x) === 1),
-  );
   const copy = async () => {
     if (await copyText(text)) dispatch(noticed({ text: 'Copied what to type', tone: 'plain' }));
   };
@@ -100,7 +95,7 @@ function Made({ made, name }: { readonly made: NewPassport; readonly name: strin
           </Txt>
         </LabelledRow>
       </View>
-      <Code rows={rows} name="Server, user name and password of this passport" size={CODE_SIZE} />
+      <Code text={text} name="Server, user name and password of this passport" size={CODE_SIZE} />
       <View className="flex-row flex-wrap gap-x-6">
         <Act label="Copy what to type" icon={Copy} onPress={() => void copy()} />
         <Act label="Done" onPress={() => go(devicePath(name))} testID="passport-done" />
