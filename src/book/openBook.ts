@@ -1,6 +1,6 @@
 import { type Card, type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
-import { DEMO_ADDRESS } from '@/platform';
+import { DEMO_ADDRESS, DEMO_TONES } from '@/platform';
 
 import { cardsArrived, changesArrived, rowsRemembered } from './actions';
 import type { AppThunk } from './appStore';
@@ -105,7 +105,7 @@ function beginBook(): AppThunk<Promise<void>> {
 function takeInFirstMail(): AppThunk<Promise<void>> {
   return async (dispatch, _, { fetchFirstMail }) => {
     if (!fetchFirstMail) return;
-    dispatch(changeSettings({ ownAddresses: [DEMO_ADDRESS] }));
+    dispatch(changeSettings({ ownAddresses: [DEMO_ADDRESS], tagTones: DEMO_TONES }));
     const options = { source: 'the simulated mailbox', withTexts: true, isQuiet: true };
     await fetchFirstMail()
       .then((files) =>

@@ -31,6 +31,9 @@ export function fetchDemoMail(): Promise<File[]> {
 /** The user's own address in the demo. */
 export const DEMO_ADDRESS = 'director@wexmere-festival.example';
 
+/** The colours that the demo's user has given to some tags. */
+export const DEMO_TONES = { players: 6, patrons: 1, press: 3 };
+
 async function fetchList(path: string): Promise<unknown[]> {
   const response = await fetch(path);
   if (!response.ok) throw new Error(`the hub answered ${response.status}`);

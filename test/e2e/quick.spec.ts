@@ -34,6 +34,15 @@ test('a name nobody has makes a card with what was recognised', async ({ page })
   await expect(page.getByTestId('card-page')).toContainText('3 May');
 });
 
+test('a name that is only like somebody’s offers a new card first', async ({ page }) => {
+  await openDemo(page, '/book');
+  await page.keyboard.press('/');
+  await page.keyboard.type('Lowthre zora@example.org');
+  const options = page.getByRole('option');
+  await expect(options.first()).toContainText('New card Lowthre');
+  await expect(options.nth(1)).toContainText('Add to');
+});
+
 test('one value is shown to copy, an act says what it needs, a page opens', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await openDemo(page, '/book');

@@ -75,11 +75,24 @@ export function planNew(quick: Quick, uid: string, now: string, context: PlanCon
 
 function planFills(card: Card, fills: readonly Fill[], context: PlanContext): Offer | undefined {
   const { upserts, details } = applyFills(card, fills, context);
-  if (details.length === 0) return undefined;
+  if (details.length === 0) return planOtherBirthday(card, fills, context);
   return {
     ...{ kind: 'change', uid: card.uid, upserts: upserts.filter((one) => one !== card) },
     label: `Add to ${shownAs(card)}`,
     detail: details.join(' · '),
+  };
+}
+
+/** Somebody has one birthday; another one is for the form, where the old one is seen. */
+function planOtherBirthday(card: Card, fills: readonly Fill[], context: PlanContext): Offer | undefined {
+  const fill = fills.find(({ kind }) => kind === 'birthday');
+  const known = valueOf(card, 'birthday', context.country, context.locale);
+  if (fill?.kind !== 'birthday' || known === undefined) return undefined;
+  if (formatPartialDate(fill.date, context.locale) === known) return undefined;
+  return {
+    ...{ kind: 'page', uid: card.uid, page: '/edit' },
+    label: `Change the birthday of ${shownAs(card)}`,
+    detail: `${known} so far`,
   };
 }
 
@@ -145,7 +158,6 @@ function applyFill(card: Card, fill: Exclude<Fill, { kind: 'list' }>, { country 
     }
     case 'birthday': {
       const isKnown = Object.values(card.anniversaries ?? {}).some(({ kind }) => kind === 'birth');
-      // Somebody has one birthday; another one is for the form, where the old one is seen.
       return isKnown ? card : withEntry(card, 'anniversaries', { kind: 'birth', date: fill.date });
     }
   }

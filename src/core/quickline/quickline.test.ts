@@ -94,6 +94,22 @@ for (const { line, is } of plans) {
   });
 }
 
+const born: Card = { ...ada, anniversaries: { a1: { kind: 'birth', date: { month: 5, day: 3 } } } };
+const birthdays: { line: string; is: object | undefined }[] = [
+  { line: 'ada born 3 May', is: undefined },
+  {
+    line: 'ada birthday 4 May',
+    is: { kind: 'page', page: '/edit', label: 'Change the birthday of Ada Lowther', detail: '3 May so far' },
+  },
+];
+for (const { line, is } of birthdays) {
+  test(`“${line}” of somebody whose birthday is known`, () => {
+    const offer = planQuick(born, parseQuick(line, { lists }), context);
+    if (is === undefined) expect(offer).toBeUndefined();
+    else expect(offer).toMatchObject(is);
+  });
+}
+
 test('several things are filled in at once, lists among them', () => {
   const offer = planQuick(
     ada,

@@ -54,6 +54,17 @@ for (const { name, query, found } of cases) {
   });
 }
 
+test('what was found only with a typo says so; other writings of the same do not', () => {
+  const nearOf = (query: string) =>
+    indexOf(...book)
+      .query(query)
+      .map(({ isNear }) => isNear === true);
+  expect(nearOf('lowthre')).toEqual([true]);
+  expect(nearOf('ada lowthre')).toEqual([true]);
+  for (const query of ['lowther', 'ada', 'levêque', 'soeren', '0207946', 'sete jean'])
+    expect([query, nearOf(query)]).toEqual([query, [false]]);
+});
+
 test('a name counts more than a town, a whole word more than a beginning', () => {
   const index = indexOf(
     cardOf('Bo Ek', { addresses: { a1: { components: [{ kind: 'locality', value: 'Lund' }] } } }),

@@ -19,6 +19,8 @@ export interface Hit {
   readonly field: Field;
   /** The value that a word of the query was found in; of several the one that isn't the name. */
   readonly value: string;
+  /** A word of the query was found only with a typo. */
+  readonly isNear?: true;
   /** Where a search asks for what is near a place: how far it is from there, in kilometres. */
   readonly km?: number;
 }
@@ -327,17 +329,16 @@ export class SearchIndex {
     const hit = { uid: doc.uid, kind: doc.kind ?? 'person', shown: doc.shown, score };
     const nameWords = searchWords(doc.shown);
     const unnamed = terms.filter(({ word }) => !nameWords.some((name) => name.startsWith(word)));
-    for (const { word, digits } of unnamed) {
+    const found = unnamed.map(({ word, digits }) => {
       const match = doc.values.find(
         ([field, value]) =>
           searchWords(value).some((one) => one.startsWith(word)) ||
           (field === 'number' && digits !== undefined && value.replace(/\D/g, '').includes(digits)),
       );
-      if (match) return { ...hit, field: match[0], value: match[1] };
-      const other = this.throughOthers(doc, word);
-      if (other) return { ...hit, ...other };
-    }
-    return { ...hit, field: 'name', value: doc.shown };
+      return match ? { field: match[0], value: match[1] } : this.throughOthers(doc, word);
+    });
+    const shown = found.find((one) => one !== undefined) ?? { field: 'name' as const, value: doc.shown };
+    return { ...hit, ...shown, ...(found.includes(undefined) ? { isNear: true as const } : {}) };
   }
 
   /** The list it is on, or the card it names, that a word was found in. */

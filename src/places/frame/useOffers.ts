@@ -23,6 +23,10 @@ interface Read {
   readonly query: string;
   readonly quick: Quick;
   readonly uids: readonly Uid[];
+  /** Whether somebody is called so. */
+  readonly isNamed: boolean;
+  /** Whether somebody was found without a typo. */
+  readonly isFound: boolean;
 }
 
 /** What a line would do, for each card that its name could mean; nothing for a line that only finds. */
@@ -44,8 +48,11 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
         ? Promise.resolve([])
         : search.find(quick.name, CANDIDATES, localDay()).then(({ hits }) => hits);
     void names.then((hits) => {
-      const uids = hits.filter(({ kind }) => kind !== 'list').map(({ uid }) => uid);
-      if (isCurrent) setRead({ query, quick, uids });
+      const found = hits.filter(({ kind }) => kind !== 'list');
+      const exact = found.filter(({ isNear }) => isNear !== true);
+      const isNamed = exact.some(({ field }) => field === 'name');
+      const uids = found.map(({ uid }) => uid);
+      if (isCurrent) setRead({ query, quick, uids, isNamed, isFound: exact.length > 0 });
     });
     return () => {
       isCurrent = false;
@@ -59,10 +66,12 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
       const card = getCard(uid);
       return (card && plans.planQuick(card, quick, context)) ?? [];
     });
-    const isNew = (uids.length === 0 && quick.fills.length > 0) || quick.verb === 'add';
+    const isNew = (!read.isNamed && quick.fills.length > 0) || quick.verb === 'add';
     const fresh = isNew && quick.name !== '' ? plans.planNew(quick, newUid(), utcNow(), context) : undefined;
     const isAsked = quick.verb !== undefined || quick.wanted !== undefined;
-    return { offers: fresh ? [...offers, fresh] : offers, isAsked };
+    // Where nobody is called so, a new card is likelier than somebody whom a search finds all the same.
+    const all = fresh ? (read.isFound ? [...offers, fresh] : [fresh, ...offers]) : offers;
+    return { offers: all, isAsked };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
   }, [country, plans, query, read]);
 }
