@@ -53,7 +53,7 @@ export { addLifted, addLiftedTo } from './lift/takeLifted';
 export { keepTextToRead, keptTextToRead } from './lift/textToRead';
 export type { LiftedNow } from './clients/twinsClient';
 export { useLift } from './lift/useLift';
-export { mendFaults } from './merging/mendFaults';
+export { leaveFaults, mendFaults } from './merging/mendFaults';
 export { type TidyState, useTidyLog } from './merging/tidyLog';
 export { useFaults } from './merging/useFaults';
 export { useTwinsOf } from './merging/useTwinsOf';
@@ -78,6 +78,7 @@ export {
 } from './rows/rowsSlice';
 export { publishCalendar } from './intake/publishCalendar';
 export { changeSettings } from './settings/changeSettings';
+export { type PostsRead, readPosts } from './posts/readPosts';
 export { setInSteps } from './settings/setInSteps';
 export { noteAct } from './settings/noteAct';
 export { rememberColumns } from './settings/rememberColumns';

@@ -4,6 +4,7 @@
  * Left out for now: devices.
  */
 export { generateBook } from './generateBook';
+export { generateFeed } from './generateFeed';
 export { generateLargeBook } from './generateLargeBook';
 export { generateCalendar, generateMail } from './generateMail';
 export { generateTalks } from './generateTalks';

@@ -8,8 +8,10 @@ import helmet from 'helmet';
 
 import { calendarApi, calendarFeed } from './api/calendarApi';
 import { demoApi } from './api/demoApi';
+import { demoLookup, demoWeb } from './api/demoWeb';
 import { devicesApi } from './api/devicesApi';
 import { exchangeApi } from './api/exchangeApi';
+import { feedsApi } from './api/feedsApi';
 import { pairApi } from './api/pairApi';
 import { placesApi } from './api/placesApi';
 import { standInsApi } from './api/standInsApi';
@@ -43,6 +45,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
   hub.disable('x-powered-by');
   hub.use(securityHeaders());
   hub.use(compression());
+  if (demoDay !== undefined) hub.use(demoWeb(demoDay));
   hub.get('/api/health', (_, response) => void response.json({ ok: true }));
   if (demoDay !== undefined) hub.use('/api/demo', demoApi(demoDay));
   if (dataRoot !== undefined) {
@@ -60,6 +63,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
     hub.use('/api/standins', standInsApi(db));
   }
   hub.use('/api/places', placesApi());
+  hub.use('/api/feeds', feedsApi(demoDay === undefined ? undefined : demoLookup));
   hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));
   for (const folder of ['_expo', 'assets']) hub.use(`/${folder}`, hashedFiles(join(webRoot, folder)));
   hub.use(express.static(webRoot, { index: false }));

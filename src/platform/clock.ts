@@ -14,8 +14,8 @@ export function newUid(): string {
 }
 
 /** The day it is where the user is, as an ISO 8601 calendar date. */
-export function localDay(): string {
-  return ownMoment(Date.now()).day;
+export function localDay(atMs = Date.now()): string {
+  return ownMoment(atMs).day;
 }
 
 /** The time it is where the user is, as HH:MM. */

@@ -31,6 +31,7 @@ export { default as ListPlus } from 'lucide-react-native/icons/list-plus';
 export { default as Merge } from 'lucide-react-native/icons/merge';
 export { default as Mail } from 'lucide-react-native/icons/mail';
 export { default as MapPin } from 'lucide-react-native/icons/map-pin';
+export { default as Newspaper } from 'lucide-react-native/icons/newspaper';
 export { default as MessageSquare } from 'lucide-react-native/icons/message-square';
 export { default as Maximize } from 'lucide-react-native/icons/maximize';
 export { default as Minus } from 'lucide-react-native/icons/minus';

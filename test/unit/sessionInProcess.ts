@@ -3,7 +3,7 @@ import { DavError } from '@/hub/dav/davError';
 import type { DavAnswer, DavRequest } from '@/hub/dav/davRequest';
 import { bookPath, card as carddav, dav } from '@/hub/dav/names';
 import { putCardResource } from '@/hub/dav/putCardResource';
-import { childOf, childrenOf, readXml, type XmlElement } from '@/hub/dav/readXml';
+import { childOf, childrenOf, readXml, type XmlElement } from '@/core/xml';
 import { report } from '@/hub/dav/report';
 import { listDevices } from '@/hub/passports/passports';
 import type { DavSession } from '@/hub/accounts/davSession';

@@ -1,10 +1,34 @@
 import { type Card, shownAs, type Uid } from '@/core/card';
-import { type Fault, mendCard } from '@/core/mending';
+import { type Fault, leaveAlone, mendCard } from '@/core/mending';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { changeBook } from '../changeBook';
 import type { Change } from '../history/change';
+
+/** Has what looks wrong never be named again, as one step that can be taken back. */
+export function leaveFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {
+  return (dispatch, getState) => {
+    const known = selectCardsByUid(getState());
+    const upserts = [...new Set(faults.map(({ uid }) => uid))].flatMap((uid) => {
+      const card = known.get(uid);
+      return card
+        ? [
+            leaveAlone(
+              card,
+              faults.filter((fault) => fault.uid === uid),
+            ),
+          ]
+        : [];
+    });
+    const [first] = upserts;
+    const label =
+      upserts.length === 1 && first
+        ? `Right as it is: ${shownAs(first)}`
+        : `Right as they are: ${upserts.length} cards`;
+    return dispatch(changeBook({ cause: 'edit', label, upserts }));
+  };
+}
 
 /** Puts right what is known to be wrong, as one step that can be taken back; what has changed since stays as it is. */
 export function mendFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {

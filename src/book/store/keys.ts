@@ -23,6 +23,8 @@ export const KEYS = {
   hub: 'hub',
   /** A value that somebody's card doesn't have yet. */
   news: 'news:',
+  /** What somebody had published when it was last looked for. */
+  posts: 'posts:',
   aside: 'aside:',
   /** A text that a card is being read out of. */
   textToRead: 'textToRead',

@@ -1,5 +1,5 @@
 import type { Card } from '../card';
-import type { Fault } from '../mending';
+import { type Fault, isLeft } from '../mending';
 import { findDateFaults } from './findDateFaults';
 import { findGaps } from './findGaps';
 import { findMailFaults } from './findMailFaults';
@@ -33,7 +33,7 @@ export class FaultFinder {
       ...findNameFaults(card),
       ...findRepeats(card, this.options.country),
       ...findGaps(card),
-    ];
+    ].filter((fault) => !isLeft(card, fault));
   }
 
   /** What is wrong between the cards given so far: organisations written in several ways. */

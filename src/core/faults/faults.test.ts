@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { generateBook, generateLargeBook } from '@/demo';
 
 import { type Card, formatName, newCard, parseName } from '../card';
-import { isStillWrong, mendCard } from '../mending';
+import { isStillWrong, leaveAlone, mendCard } from '../mending';
 import { FaultFinder } from '.';
 
 const OPTIONS = { country: 'GB', today: '2026-11-26' };
@@ -166,5 +166,19 @@ test('whatever stands there, finding ends and mending never throws', () => {
       const one = card({ phones: { p1: { number: text } }, emails: { e1: { address: text } } });
       for (const fault of find(one)) expect(mendCard(one, [fault]).uid).toBe('x');
     }),
+  );
+});
+
+test('what is right as it is stays unnamed until another value stands there', () => {
+  const wrong = card({ emails: { e1: { address: 'nowhere@' } }, notes: {} });
+  const faults = find(wrong);
+  const left = leaveAlone(wrong, faults);
+  expect(faults.length).toBeGreaterThan(0);
+  expect(find(left)).toEqual([]);
+  for (const fault of faults) expect(isStillWrong(left, fault)).toBe(false);
+  // By its value: it may move to another place, but another one is looked at anew.
+  expect(find({ ...left, emails: { e7: { address: 'nowhere@' } } })).toEqual([]);
+  expect(find({ ...left, emails: { e1: { address: 'elsewhere@' } } }).map(({ shown }) => shown)).toContain(
+    'elsewhere@',
   );
 });

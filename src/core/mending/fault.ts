@@ -43,10 +43,26 @@ export interface Fault {
 
 /** Whether a card still has what was found wrong. */
 export function isStillWrong(card: Card | undefined, fault: Fault): boolean {
-  if (!card) return false;
+  if (!card || isLeft(card, fault)) return false;
   return fault.path.length === 0
     ? fault.was === card.updated
     : isSameJson(getAt(card, fault.path), fault.was);
+}
+
+/** Whether the user has said of a card that what looks wrong is right as it is. */
+export function isLeft(card: Card, fault: Fault): boolean {
+  return card['cordialis.example:right']?.[leftKey(fault)] === true;
+}
+
+/** The card with what looks wrong never named again; another value in its place is looked at anew. */
+export function leaveAlone(card: Card, faults: readonly Fault[]): Card {
+  const left = Object.fromEntries(faults.map((fault) => [leftKey(fault), true as const]));
+  return { ...card, 'cordialis.example:right': { ...card['cordialis.example:right'], ...left } };
+}
+
+/** Names a fault by its kind and the value, not by its place, so that it holds after entries have moved. */
+function leftKey({ code, path, shown }: Fault): string {
+  return path.length === 0 ? code : `${code} ${shown}`;
 }
 
 /** The card put right; the same card where it has changed since, or where nothing is known that would help. */

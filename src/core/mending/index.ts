@@ -3,4 +3,4 @@
  * Standard: none; ours.
  * Left out: finding it (core/faults), which needs the numbering plans.
  */
-export { type Fault, FAULT_CODES, type FaultCode, isStillWrong, mendCard } from './fault';
+export { type Fault, FAULT_CODES, type FaultCode, isLeft, isStillWrong, leaveAlone, mendCard } from './fault';

@@ -9,6 +9,7 @@ import {
 } from '../card';
 import { wordsOf } from '../duplicates';
 import { isSameJson } from '../json';
+import { findDifferent, formatSingle, type SingleKey, SINGLES } from '../singles';
 import { type Entry, UNITED, type United } from './sameEntry';
 import { uniteEntries } from './uniteEntries';
 
@@ -16,6 +17,7 @@ import { uniteEntries } from './uniteEntries';
 export interface MergeChoices {
   readonly name?: Uid;
   readonly birthday?: Uid;
+  readonly singles?: Partial<Record<SingleKey, Uid>>;
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country?: string;
 }
@@ -35,7 +37,25 @@ export function mergeCards([first, ...others]: readonly [Card, ...Card[]], choic
   for (const other of others) merged = mergeTwo(merged, other, choices.country, also);
   merged = withName(merged, all, choices.name, also);
   merged = withOneBirthday(merged, all, choices.birthday, also);
-  return withAlso(merged, also);
+  return withAlso(withSingles(merged, all, choices.singles, also), also);
+}
+
+/** Of what a card says once, what was chosen, else what the first of them says; what differs goes to the note. */
+function withSingles(
+  merged: Card,
+  all: readonly Card[],
+  chosen: MergeChoices['singles'] = {},
+  also: string[],
+): Card {
+  let next = merged;
+  for (const { key, label, options } of findDifferent(all)) {
+    const taken = all.find(({ uid }) => uid === chosen[key]) ?? all.find((one) => one[key] !== undefined);
+    if (!taken || taken[key] === undefined) continue;
+    const said = formatSingle(taken, key);
+    next = { ...next, [key]: taken[key] };
+    for (const [, text] of options) if (text !== said) also.push(`${label.toLowerCase()}: ${text}`);
+  }
+  return next;
 }
 
 /** Properties that belong to one card only, or are put together apart. */
@@ -44,6 +64,7 @@ const APART = new Set<string>([
   ...[
     'cordialis.example:was',
     'cordialis.example:apart',
+    'cordialis.example:right',
     'cordialis.example:opener',
     'cordialis.example:due',
   ],
@@ -54,7 +75,12 @@ const APART = new Set<string>([
 function mergeTwo(mine: Card, theirs: Card, country: string | undefined, also: string[]): Card {
   const merged: Record<string, unknown> = { ...mine };
   Object.assign(merged, unitedOf(mine, theirs, country), flagsOf(mine, theirs));
-  for (const key of ['keywords', 'members', 'cordialis.example:greeted'] as const) {
+  for (const key of [
+    'keywords',
+    'members',
+    'cordialis.example:greeted',
+    'cordialis.example:right',
+  ] as const) {
     const both = { ...theirs[key], ...mine[key] };
     if (Object.keys(both).length > 0) merged[key] = both;
   }
@@ -62,7 +88,8 @@ function mergeTwo(mine: Card, theirs: Card, country: string | undefined, also: s
     if (APART.has(key)) continue;
     const own = merged[key];
     if (own === undefined) merged[key] = value;
-    else if (!isSameJson(own, value)) also.push(`${key.replace(/^.*:/, '')}: ${asText(value)}`);
+    else if (!isSameJson(own, value) && !Object.hasOwn(SINGLES, key))
+      also.push(`${key.replace(/^.*:/, '')}: ${asText(value)}`);
   }
   const related = withoutThese({ ...theirs.relatedTo, ...mine.relatedTo }, [mine.uid, theirs.uid]);
   setOrDrop(merged, 'relatedTo', related);

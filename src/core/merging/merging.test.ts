@@ -162,3 +162,22 @@ test('the fullest card comes first', () => {
   const cards = [card('a', 'Bo Ek'), card('b', 'Bo Ek', { notes: { o1: { note: 'long enough' } } })];
   expect(fullestFirst(cards).map(({ uid }) => uid)).toEqual(['b', 'a']);
 });
+
+test('of what a card says once, the chosen value is kept and the others go to the note in words', () => {
+  const mine = card('a', 'Bo Ek', {
+    'cordialis.example:rhythm': { every: 2, unit: 'week' },
+    speakToAs: { pronouns: { y1: { pronouns: 'they/them' } } },
+  });
+  const theirs = card('b', 'Bo Ek', {
+    'cordialis.example:rhythm': { every: 1, unit: 'month' },
+    'cordialis.example:timeZone': 'Europe/Oslo',
+  });
+  const first = mergeCards([mine, theirs]);
+  expect(first['cordialis.example:rhythm']).toEqual({ every: 2, unit: 'week' });
+  expect(first['cordialis.example:timeZone']).toBe('Europe/Oslo');
+  expect(first.speakToAs).toEqual(mine.speakToAs);
+  expect(notesOf(first)).toEqual(['Also:\n- rhythm: every month']);
+  const chosen = mergeCards([mine, theirs], { singles: { 'cordialis.example:rhythm': 'b' } });
+  expect(chosen['cordialis.example:rhythm']).toEqual({ every: 1, unit: 'month' });
+  expect(notesOf(chosen)).toEqual(['Also:\n- rhythm: every 2 weeks']);
+});

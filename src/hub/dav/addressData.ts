@@ -1,8 +1,8 @@
 import type { Card } from '@/core/card';
 import { getFormat } from '@/core/formats';
+import { childrenOf, type XmlElement } from '@/core/xml';
 
 import { card as carddav } from './names';
-import { childrenOf, type XmlElement } from './readXml';
 
 /** Versions of vCard in which cards are served and taken. */
 export type DataVersion = '3.0' | '4.0';

@@ -1,10 +1,11 @@
+import { childOf, readXml, type XmlElement } from '@/core/xml';
+
 import { viewOf } from '../passports/deviceView';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
 import { multistatus, responseOf } from './multistatus';
 import { dav } from './names';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
-import { childOf, readXml, type XmlElement } from './readXml';
 import type { Xml } from './writeXml';
 
 /** PROPFIND (RFC 4918 §9.1), depth 0 and 1; without a body all properties are meant. */

@@ -1,11 +1,11 @@
 import type { Card } from '@/core/card';
 import { type ContentLine, parseContentLine, readLogicalLines, unescapeText } from '@/core/lines';
 import { foldText } from '@/core/text';
+import { childOf, childrenOf, type XmlElement } from '@/core/xml';
 
 import { PLAIN_VERSION_4, writeData } from './addressData';
 import { DavError } from './davError';
 import { card as carddav } from './names';
-import { childOf, childrenOf, type XmlElement } from './readXml';
 
 /** RFC 6352 §10.5.4. */
 interface TextMatch {

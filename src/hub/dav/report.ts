@@ -1,3 +1,5 @@
+import { childOf, childrenOf, type XmlElement } from '@/core/xml';
+
 import { type DeviceView, hrefFor, type SeenCard, viewOf } from '../passports/deviceView';
 import { listsOf } from '../passports/passports';
 import { changedSince } from '../store/cards';
@@ -9,7 +11,6 @@ import { bookPath, card as carddav, dav } from './names';
 import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
-import { childOf, childrenOf, type XmlElement } from './readXml';
 import { rememberServed } from './rememberServed';
 import { seqOf, syncTokenOf } from './syncToken';
 import { element, text, type Xml } from './writeXml';

@@ -73,7 +73,7 @@ function ValueText({ value: { lines, second, collection } }: { readonly value: C
         <TagsText tags={(lines[0] ?? '').split(', ')} />
       ) : (
         lines.map((line, i) => (
-          <Txt key={i} size="strong" isFigures>
+          <Txt key={i} size={isLongWord(line) ? 'text' : 'strong'} isFigures>
             {line}
           </Txt>
         ))
@@ -85,6 +85,11 @@ function ValueText({ value: { lines, second, collection } }: { readonly value: C
       )}
     </>
   );
+}
+
+/** A long address without a space is set a size smaller, so that it isn't broken inside a word on a phone. */
+function isLongWord(line: string): boolean {
+  return line.length > 24 && !/\s/.test(line);
 }
 
 /** Tags, each with its tone where it has one. */

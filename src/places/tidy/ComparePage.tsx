@@ -15,6 +15,7 @@ import {
 import { type Card, shownAs, type Uid } from '@/core/card';
 import type { MergeChoices } from '@/core/merging';
 import type { cardValues, ValueGroup } from '@/core/showing';
+import { findDifferent } from '@/core/singles';
 import { cardPath, formatCount, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import {
@@ -41,7 +42,7 @@ interface CompareProps {
   readonly loadShowing: () => Promise<{ readonly cardValues: typeof cardValues }>;
 }
 
-/** Cards side by side, field by field; which name and which birthday to keep; and what merging would give. */
+/** Cards side by side, field by field; which name, birthday and other single values to keep; and what merging would give. */
 export function ComparePage({ loadShowing }: CompareProps) {
   usePageTitle('Compare');
   const { cards: asked = '' } = useLocalSearchParams<{ cards: string }>();
@@ -74,9 +75,10 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
   const { country } = useAppSelector(selectSettings);
   const [name, setName] = useState<Uid>();
   const [birthday, setBirthday] = useState<Uid>();
+  const [singles, setSingles] = useState<NonNullable<MergeChoices['singles']>>({});
   const groupsOf = useGroups(loadShowing);
   const choices = {
-    country,
+    ...{ country, singles },
     ...(name === undefined ? {} : { name }),
     ...(birthday === undefined ? {} : { birthday }),
   };
@@ -118,6 +120,19 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
           />
         </View>
       ) : null}
+      {findDifferent(cards).map(({ key, label, options }) => (
+        <View key={key}>
+          <Txt size="small" tone="faded">
+            {`${label} to keep`}
+          </Txt>
+          <Choice
+            name={`${label} to keep`}
+            options={options}
+            value={singles[key] ?? options[0]?.[0]}
+            onChange={(uid) => setSingles({ ...singles, [key]: uid })}
+          />
+        </View>
+      ))}
       <View className="gap-2" testID="merge-preview">
         <Txt font="serif" size="title" heading={2}>
           What merging gives

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { mendFaults, selectRowsByUid, useAppDispatch, useAppSelector } from '@/book';
+import { leaveFaults, mendFaults, selectRowsByUid, useAppDispatch, useAppSelector } from '@/book';
 import { type Fault, FAULT_CODES, type FaultCode } from '@/core/mending';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -95,6 +95,13 @@ function FaultRow({ fault }: { readonly fault: Fault }) {
             testID="mend"
           />
         ) : null}
+        <Act
+          label="Right as it is"
+          name={`${isCard ? name : shown} is right as it is`}
+          tone="faded"
+          onPress={() => void dispatch(leaveFaults([fault]))}
+          testID="leave-fault"
+        />
         <Act
           label="Edit"
           name={`Edit ${name}`}

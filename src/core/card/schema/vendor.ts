@@ -56,10 +56,14 @@ export const vendorShape = {
       z.object({ emailId: z.string().exactOptional(), phoneId: z.string().exactOptional() }),
     )
     .exactOptional(),
+  /** The address of the web whose posts stand among the talks. */
+  'cordialis.example:feed': z.string().exactOptional(),
   'cordialis.example:followUps': entriesOf(followUpSchema).exactOptional(),
   'cordialis.example:meetings': entriesOf(meetingSchema).exactOptional(),
   /** Cards that the user has said are others, however alike they look. */
   'cordialis.example:apart': z.record(z.string(), z.literal(true)).exactOptional(),
+  /** What looks wrong and is right as it is, by the kind of fault and the value (core/mending). */
+  'cordialis.example:right': z.record(z.string(), z.literal(true)).exactOptional(),
   /** Uids of cards that were merged into this one, each with the step of the history that did it. */
   'cordialis.example:was': z.record(z.string(), z.string()).exactOptional(),
   'cordialis.example:fields': entriesOf(ownFieldSchema).exactOptional(),

@@ -4,6 +4,7 @@ import { Pressable, View } from 'react-native';
 
 import { selectRowsByUid, selectSummaries, useAppSelector, useCloseness, useTalksWith } from '@/book';
 import type { Card } from '@/core/card';
+import { amongTalks } from '@/core/posts';
 import { closenessReasons, type Talk, TALK_KINDS, type TalkFile, type TalkKind } from '@/core/talks';
 import { cardPath, formatCount, formatDay, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -11,9 +12,11 @@ import { Act, ChartColumn, NotebookPen, Paperclip, Tabs, Txt, useColours } from 
 
 import { NoteText } from '../NoteText';
 import { useFileOut } from '../useFileOut';
+import { PostRow, PostsChoice } from './PostsPart';
 import { TalkChart } from './TalkChart';
 import { TalkSheet } from './TalkSheet';
 import { DIRECTION_SAID, KIND_ICONS, KIND_WORDS } from './talkWords';
+import { usePosts } from './usePosts';
 
 /** Talks with somebody, the latest first; the first of all says when it began. */
 export function TalksPart({ card }: { readonly card: Card }) {
@@ -32,6 +35,9 @@ export function TalksPart({ card }: { readonly card: Card }) {
   const [isDrawn, setDrawn] = useState(false);
   const [kind, setKind] = useState<TalkKind | 'all'>('all');
   const shown = kind === 'all' ? talks : talks.filter((talk) => talk.kind === kind);
+  const posts = usePosts(card);
+  const published = kind === 'all' ? (posts.feed?.posts ?? []) : [];
+  const lines = amongTalks(shown, published, more === undefined, (at) => localDay(Date.parse(at)));
   const kinds = TALK_KINDS.filter((one) => (summary?.kinds[one] ?? 0) > 0);
   return (
     <View className="py-4" testID="talks">
@@ -75,14 +81,19 @@ export function TalksPart({ card }: { readonly card: Card }) {
           onChange={setKind}
         />
       )}
-      {shown.map((talk) => (
-        <TalkRow key={talk.id} talk={talk} of={card.uid} onPress={() => setOpen(talk)} />
-      ))}
+      {lines.map((line) =>
+        line.kind === 'talk' ? (
+          <TalkRow key={line.talk.id} talk={line.talk} of={card.uid} onPress={() => setOpen(line.talk)} />
+        ) : (
+          <PostRow key={line.post.id} post={line.post} />
+        ),
+      )}
       {more ? (
         <View className="flex-row">
           <Act label="Further back" onPress={more} />
         </View>
       ) : null}
+      <PostsChoice card={card} posts={posts} />
       {open === undefined ? null : (
         <TalkSheet uid={card.uid} {...(open === 'new' ? {} : { talk: open })} onClose={close} />
       )}

@@ -1,0 +1,31 @@
+import { Router } from 'express';
+
+import { fetchFeed } from '../feeds/fetchFeed';
+import type { NameLookup } from '../feeds/fetchText';
+import { onlyOwnPages } from './guards';
+
+/** Octets of an address; longer ones no server takes. */
+const MAX_ADDRESS = 2000;
+
+/**
+ * Fetches feeds for the application, which the web lets no page do by itself: GET /?address=…
+ *
+ * @param lookupAt - names that stand for a place on this machine, by the port that the hub is asked at
+ */
+export function feedsApi(lookupAt?: (port: number) => NameLookup): Router {
+  const router = Router();
+  router.use(onlyOwnPages);
+  router.get('/', async (request, response) => {
+    const { address } = request.query;
+    if (typeof address !== 'string' || address === '' || address.length > MAX_ADDRESS)
+      return void response.status(400).json({ error: 'this is no address of the web' });
+    response.set('Cache-Control', 'no-store');
+    const lookup = lookupAt?.(request.socket.localPort ?? 0);
+    await fetchFeed(address, lookup).then(
+      (feed) => void response.json(feed),
+      (error: unknown) =>
+        void response.status(422).json({ error: error instanceof Error ? error.message : String(error) }),
+    );
+  });
+  return router;
+}
