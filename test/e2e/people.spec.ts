@@ -193,3 +193,15 @@ for (const [timezoneId, day, tomorrow] of [
       await expect(page.getByRole('button', { name: `${tomorrow}: talk due` })).toBeVisible();
     });
   });
+
+test('what somebody publishes stands among the talks, if the user wants it', async ({ page }) => {
+  await openDemo(page, '/book/c0a0d1a1-0000-4000-8a00-000000000001');
+  await expect(page.getByTestId('post')).toHaveCount(0);
+  await page.getByTestId('show-posts').click();
+  await expect(page.getByTestId('post').first()).toContainText('Post ·');
+  await isSaved(page);
+  await page.reload();
+  await expect(page.getByTestId('post').first()).toBeVisible();
+  await page.getByTestId('hide-posts').click();
+  await expect(page.getByTestId('post')).toHaveCount(0);
+});

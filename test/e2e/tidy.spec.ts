@@ -64,6 +64,35 @@ test('two cards side by side become one; the old address leads there; taken apar
   await expect(page.getByTestId('cluster')).toContainText('Zora Lind Quast');
 });
 
+test('two cards are shown as one and kept as they are, found as one, and let go again', async ({ page }) => {
+  const second = await writeTwins(page);
+  await page.goto(`${OWN}/tidy`);
+  await isRead(page);
+  await page.getByTestId('compare').click();
+  await expect(page.getByTestId('merge-preview')).toContainText('Zora Lind Quast');
+  await page.getByTestId('bundle-compared').click();
+  await expect(page.getByTestId('card-name')).toHaveText('Zora Lind Quast');
+  await expect(page.getByTestId('bundled')).toContainText('Zora Quast');
+  await isSaved(page);
+  await page.goto(`${OWN}/book`);
+  await isRead(page);
+  await expect(page.getByRole('link', { name: /^Zora/ })).toHaveCount(1);
+  await page.keyboard.press('/');
+  await page.keyboard.type('zora');
+  await expect(page.getByRole('option', { name: /^Zora/ })).toHaveCount(1);
+  await page.goto(`${OWN}/tidy`);
+  await isRead(page);
+  await expect(page.getByTestId('cluster')).toHaveCount(0);
+  await page.goto(second);
+  await isRead(page);
+  const lead = page.getByTestId('bundled-hint').getByRole('link');
+  if ((await lead.count()) > 0) await lead.click();
+  await page.getByTestId('take-out').click();
+  await expect(page.getByTestId('bundled')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('bundled')).toBeVisible();
+});
+
 test('what is kept apart stays apart, also after a reload', async ({ page }) => {
   await writeTwins(page);
   await page.goto(`${OWN}/tidy`);

@@ -177,6 +177,9 @@ export interface RowPlace {
   readonly heading?: string;
 }
 
+/** Cards that have no line of their own because another stands for them. */
+type Hidden = ReadonlyMap<Uid, unknown>;
+
 /** The heading over the pinned rows, which come first. */
 const PINNED = 'Pinned';
 
@@ -187,12 +190,14 @@ export const selectBookList = createSelector(
     selectRowsByUid,
     (_: unknown, filter: RowFilter) => filter,
     (_: unknown, __: RowFilter, places?: readonly RowPlace[]) => places,
+    (_: unknown, __: RowFilter, ___?: readonly RowPlace[], hidden?: Hidden) => hidden,
   ],
-  (order, byUid, filter, places) => {
+  (order, byUid, filter, places, hidden) => {
     const placeOf = places && new Map(places.map((one) => [one.uid, one]));
     const ordered = places ? places.map(({ uid }) => uid) : order;
     const rows = ordered.flatMap((uid) => {
       const row = byUid.get(uid);
+      if (hidden?.has(uid) === true) return [];
       return row && (filter === 'all' || row.isOrg === (filter === 'organisations')) ? [row] : [];
     });
     const pinned = rows.filter(({ isPinned }) => isPinned);
@@ -217,9 +222,12 @@ export const selectBookList = createSelector(
   },
 );
 
-/** How many people and organisations the book has. */
-export const selectCounts = createSelector([selectRowsByUid], (byUid) => {
-  const rows = byUid.values();
-  const organisations = rows.filter(({ isOrg }) => isOrg).length;
-  return { people: rows.length - organisations, organisations };
-});
+/** How many people and organisations the book has. @param hidden - cards that others stand for */
+export const selectCounts = createSelector(
+  [selectRowsByUid, (_: unknown, hidden?: Hidden) => hidden],
+  (byUid, hidden) => {
+    const rows = byUid.values().filter(({ uid }) => hidden?.has(uid) !== true);
+    const organisations = rows.filter(({ isOrg }) => isOrg).length;
+    return { people: rows.length - organisations, organisations };
+  },
+);

@@ -84,7 +84,7 @@ function newSummary(uid: Uid, changes: readonly TalkChange[]): AppThunk<Promise<
     return summarise(
       talksWith(
         [...months].flatMap((month) => shards[month] ?? []),
-        uid,
+        [uid],
       ),
     );
   };

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 
+import { planForBundles } from '@/core/bundles';
 import type { Card, Uid } from '@/core/card';
 import {
   balanceOf,
@@ -13,6 +14,7 @@ import {
 } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
 
+import { selectLeads } from '../bundles/selectLeads';
 import { useAppDispatch, useAppSelector, useServices } from '../hooks';
 import { selectLists } from '../lists/selectLists';
 import { selectOrder } from '../rows/rowsSlice';
@@ -36,28 +38,31 @@ export interface TalksOf {
   readonly more: (() => void) | undefined;
 }
 
-/** Talks with a card, the latest months first. Follows every change. */
-export function useTalksWith(uid: Uid): TalksOf {
+/** Talks with a card, or with those of a bundle, the latest months first. Follows every change. */
+export function useTalksWith(uids: readonly Uid[]): TalksOf {
   const dispatch = useAppDispatch();
-  const summary = useAppSelector((state) => selectSummaries(state).get(uid));
-  const shards = useAppSelector(selectShards);
+  const summaries = useAppSelector(selectSummaries);
   const [wanted, setWanted] = useState(MONTHS_AT_ONCE);
-  const all = summary?.months ?? [];
+  const who = uids.join(' ');
+  const known = who.split(' ').flatMap((uid) => summaries.get(uid) ?? []);
+  const all = [...new Set(known.flatMap(({ months }) => months))].sort();
   const months = all.slice(-wanted);
   const key = months.join(' ');
   useEffect(() => {
     void dispatch(readShards(key.split(' ').filter(Boolean)));
   }, [dispatch, key]);
-  const talks = useMemo(
-    () =>
-      talksWith(
-        key.split(' ').flatMap((month) => shards[month] ?? []),
-        uid,
-      ),
-    [key, shards, uid],
-  );
+  const talks = useTalksAtHand(key, who);
   const more = wanted < all.length ? () => setWanted(wanted * 2) : undefined;
-  return { talks, count: summary?.count ?? 0, more };
+  return { talks, count: known.reduce((sum, { count }) => sum + count, 0), more };
+}
+
+/** @param months - such as 2026-11, and @param who - uids, each with spaces between */
+function useTalksAtHand(months: string, who: string): readonly Talk[] {
+  const shards = useAppSelector(selectShards);
+  return useMemo(() => {
+    const read = months.split(' ').flatMap((month) => shards[month] ?? []);
+    return talksWith(read, who.split(' '));
+  }, [months, shards, who]);
 }
 
 /** All talks of some months, with anybody. Follows every change; undefined until the months have been read. */
@@ -125,6 +130,7 @@ export function useToday(ahead?: number): TodayPlan | undefined {
   const { leapDay, quietCount, almanacDays, daysOf } = useAppSelector(selectSettings);
   const summaries = useAppSelector(selectSummaries);
   const isRead = useAppSelector((state) => selectIsOpen(state) && selectReading(state) === undefined);
+  const leads = useAppSelector(selectLeads);
   const list = daysOf === '' ? undefined : daysOf;
   const question = { today: localDay(), leapDay, quietCount, ahead: ahead ?? almanacDays, list };
   const answer = useAnswer(
@@ -132,7 +138,8 @@ export function useToday(ahead?: number): TodayPlan | undefined {
     () => (isRead ? search.today(question) : Promise.resolve(undefined)),
     summaries,
   );
-  return answer?.value;
+  const plan = answer?.value;
+  return useMemo(() => plan && planForBundles(plan, (uid) => leads.get(uid)), [plan, leads]);
 }
 
 /** How each list's rhythm is kept by those on it; lists without a going rhythm have none. */

@@ -24,7 +24,7 @@ export function useTalkBars(uid?: Uid): TalkBar[] | undefined {
   );
   const talks = useTalksInMonths(months);
   if (!talks) return undefined;
-  const counted = talksByMonth(uid === undefined ? talks : talksWith(talks, uid), today, MONTHS);
+  const counted = talksByMonth(uid === undefined ? talks : talksWith(talks, [uid]), today, MONTHS);
   return counted.map(({ month, out, in: came, both }) => ({
     short: new Date(`${month}-15T12:00:00`).toLocaleDateString(LOCALE, { month: 'narrow' }),
     label: monthName(month, LOCALE),

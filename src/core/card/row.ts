@@ -26,6 +26,8 @@ export interface CardRow {
   readonly photo?: string;
   /** In the order in which they were given; left out where there are none. */
   readonly tags?: readonly string[];
+  /** Cards that it stands for; left out where there are none. */
+  readonly bundled?: readonly string[];
   readonly sortText: string;
   /** The letter of the thumb index. */
   readonly letter: string;
@@ -59,6 +61,9 @@ export function toRow(card: Card, style: RowStyle, collator: Intl.Collator): Car
     isPinned: card['cordialis.example:pinned'] === true,
     ...(photo === undefined ? {} : { photo }),
     ...(card.keywords === undefined ? {} : { tags: Object.keys(card.keywords) }),
+    ...(card['cordialis.example:bundled'] === undefined
+      ? {}
+      : { bundled: Object.keys(card['cordialis.example:bundled']) }),
     ...place,
   };
 }

@@ -52,7 +52,10 @@ export function duplicateFacts(card: Card): DuplicateFacts {
     employers: Object.values(card.organizations ?? {}).map(({ name = '' }) => houseWords(name).join(' ')),
     titles: Object.values(card.titles ?? {}).map(({ name }) => wordsOf(name).join(' ')),
     ...placesOf(card),
-    apart: new Set(Object.keys(card['cordialis.example:apart'] ?? {})),
+    apart: new Set([
+      ...Object.keys(card['cordialis.example:apart'] ?? {}),
+      ...Object.keys(card['cordialis.example:bundled'] ?? {}),
+    ]),
   };
 }
 

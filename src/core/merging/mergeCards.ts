@@ -64,6 +64,7 @@ const APART = new Set<string>([
   ...[
     'cordialis.example:was',
     'cordialis.example:apart',
+    'cordialis.example:bundled',
     'cordialis.example:right',
     'cordialis.example:opener',
     'cordialis.example:due',
@@ -93,11 +94,8 @@ function mergeTwo(mine: Card, theirs: Card, country: string | undefined, also: s
   }
   const related = withoutThese({ ...theirs.relatedTo, ...mine.relatedTo }, [mine.uid, theirs.uid]);
   setOrDrop(merged, 'relatedTo', related);
-  const apart = withoutThese({ ...theirs['cordialis.example:apart'], ...mine['cordialis.example:apart'] }, [
-    mine.uid,
-    theirs.uid,
-  ]);
-  setOrDrop(merged, 'cordialis.example:apart', apart);
+  for (const key of ['cordialis.example:apart', 'cordialis.example:bundled'] as const)
+    setOrDrop(merged, key, withoutThese({ ...theirs[key], ...mine[key] }, [mine.uid, theirs.uid]));
   merged['cordialis.example:was'] = {
     ...theirs['cordialis.example:was'],
     ...mine['cordialis.example:was'],

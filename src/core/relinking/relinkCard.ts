@@ -2,7 +2,10 @@ import type { Card, Uid } from '../card';
 import { relinkNote } from '../notes';
 
 /** Properties that are kept by the uid of another card. */
-const BY_UID = ['relatedTo', 'members', 'cordialis.example:memberReach', 'cordialis.example:apart'] as const;
+const BY_UID = [
+  ...(['relatedTo', 'members', 'cordialis.example:memberReach', 'cordialis.example:apart'] as const),
+  'cordialis.example:bundled',
+] as const;
 
 /**
  * A card with what it says of other cards said of those that they have become; the card itself where it says nothing of

@@ -76,7 +76,7 @@ export function keywordsOf(text: string): string[] {
   return [...new Set([...found].map(([, word = '']) => word.toLowerCase()))];
 }
 
-/** Talks of one person, the latest first. */
-export function talksWith(talks: readonly Talk[], uid: Uid): Talk[] {
-  return talks.filter((talk) => talk.with.includes(uid)).sort(compareTalks);
+/** Talks with one of some cards, the latest first. */
+export function talksWith(talks: readonly Talk[], uids: readonly Uid[]): Talk[] {
+  return talks.filter((talk) => uids.some((uid) => talk.with.includes(uid))).sort(compareTalks);
 }

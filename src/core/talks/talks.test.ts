@@ -213,6 +213,6 @@ test('talks stand latest first, and #keywords are found in what was said', () =>
     talk('2026-11-02', { id: 'z', time: '17:00' }),
   ];
   expect([...talks].sort(compareTalks).map(({ id }) => id)).toEqual(['z', '2026-11-02', '2026-11-01']);
-  expect(talksWith(talks, 'bo')).toEqual([]);
+  expect(talksWith(talks, ['bo'])).toEqual([]);
   expect(keywordsOf('About #Rider and (#rider), not a#b; #säng 1')).toEqual(['rider', 'säng']);
 });

@@ -6,6 +6,7 @@ import {
   selectBookList,
   selectIsChoosing,
   selectIsOpen,
+  selectLeads,
   selectReading,
   useAppSelector,
   useTalkOrder,
@@ -26,7 +27,8 @@ interface BookColumnProps {
 export function BookColumn({ openUid, ChosenBar }: BookColumnProps) {
   const [filter, setFilter] = useState<RowFilter>('all');
   const places = useTalkOrder();
-  const { items, letters } = useAppSelector((state) => selectBookList(state, filter, places));
+  const leads = useAppSelector(selectLeads);
+  const { items, letters } = useAppSelector((state) => selectBookList(state, filter, places, leads));
   const isOpen = useAppSelector(selectIsOpen);
   const isReading = useAppSelector((state) => selectReading(state) !== undefined);
   const isChoosing = useAppSelector(selectIsChoosing);

@@ -5,6 +5,7 @@ import {
   choosingBegan,
   type RowFilter,
   selectCounts,
+  selectLeads,
   selectSettings,
   useAppDispatch,
   useAppSelector,
@@ -38,7 +39,8 @@ interface BookHeadProps {
 
 /** What the Book holds, which part of it is shown, in which order. */
 export function BookHead({ filter, onFilter }: BookHeadProps) {
-  const { people, organisations } = useAppSelector(selectCounts);
+  const leads = useAppSelector(selectLeads);
+  const { people, organisations } = useAppSelector((state) => selectCounts(state, leads));
   const { sortBy } = useAppSelector(selectSettings);
   const dispatch = useAppDispatch();
   const { isWide } = useWide();

@@ -25,7 +25,7 @@ export function BriefLines({ card, isWide }: BriefLinesProps) {
   const { leapDay, country } = useAppSelector(selectSettings);
   const rows = useAppSelector(selectRowsByUid);
   const cardOf = useCardGetter();
-  const { talks } = useTalksWith(card.uid);
+  const { talks } = useTalksWith([card.uid]);
   const last = useAppSelector((state) => selectSummaries(state).get(card.uid))?.last;
   const news = useNewsOf(card.uid, last);
   const zone = useZoneOf(card, country);

@@ -6,9 +6,11 @@ import {
   selectRowsByUid,
   selectSettings,
   useAppSelector,
+  useBundle,
   useCard,
   useCardGetter,
 } from '@/book';
+import { jointCard } from '@/core/bundles';
 import { type Card, shownAs } from '@/core/card';
 import { cardValues } from '@/core/showing';
 import { localDay, LOCALE, timeIn, uidFromPath } from '@/platform';
@@ -16,6 +18,7 @@ import { go } from '@/platform/navigation';
 import { PageBar, usePageTitle, useWide } from '@/ui';
 
 import { Brief } from './Brief';
+import { BundledHint, BundlePart } from './BundlePart';
 import { CardActs } from './CardActs';
 import { CardFoot } from './CardFoot';
 import { CardLists } from './CardLists';
@@ -43,28 +46,32 @@ function OpenCard({ card }: { readonly card: Card }) {
   const nameOf = (uid: string) => rows.get(uid)?.shown;
   const organisations = useAppSelector(selectOrganisations);
   const getCard = useCardGetter();
-  const groups = cardValues(card, {
+  const { others, lead } = useBundle(card);
+  const joint = jointCard(card, others);
+  const show = {
     country,
     locale: LOCALE,
     today: localDay(),
     nameOf,
     leapDay,
     timeIn,
-    organisationOf: (name) => getCard(organisations.findOrganisation(name) ?? ''),
-    peopleOf: (name) => organisations.findPeople(name).flatMap((uid) => getCard(uid) ?? []),
-  });
+    organisationOf: (name: string) => getCard(organisations.findOrganisation(name) ?? ''),
+    peopleOf: (name: string) => organisations.findPeople(name).flatMap((uid) => getCard(uid) ?? []),
+  };
+  const groupsOf = (one: Card) => cardValues(one, show);
   useCardKeys(card);
   usePageTitle((nameOf(card.uid) ?? shownAs(card)) || 'No name yet');
   const talks =
     card.kind === 'group' ? null : (
       <>
         <PlannedPart card={card} />
-        <TalksPart card={card} />
+        <TalksPart card={card} others={others} />
       </>
     );
   const values = (
     <>
-      <ValueRows card={card} groups={groups} />
+      <ValueRows card={card} groups={groupsOf(card)} />
+      <BundlePart lead={card} others={others} groupsOf={groupsOf} />
       <CardLists card={card} />
       <CardFoot card={card} />
     </>
@@ -73,10 +80,11 @@ function OpenCard({ card }: { readonly card: Card }) {
     <View className="flex-1" testID="card-page">
       {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
       <ScrollView>
-        <Brief card={card} />
+        <Brief card={joint} />
+        {lead ? <BundledHint lead={lead} /> : null}
         <TwinHint uid={card.uid} />
         <View className={isWide ? 'px-6' : 'px-5'}>
-          <ReachRow card={card} country={country} />
+          <ReachRow card={joint} country={country} />
           <CardActs card={card} />
           {hasMargin ? (
             <View className="flex-row gap-10">

@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 
-import { selectReading, useAppSelector, useServices } from '@/book';
+import { selectLeads, selectReading, useAppSelector, useServices } from '@/book';
+import { throughLeads } from '@/core/bundles';
 import type { FoundCards } from '@/core/search';
 import { localDay } from '@/platform';
 
@@ -22,5 +23,7 @@ export function useFind(query: string): FoundCards | undefined {
       if (turn === latest.current) setFound(cards);
     });
   }, [query, search, reading]);
-  return query.trim() === '' ? undefined : found;
+  const leads = useAppSelector(selectLeads);
+  const shown = useMemo(() => found && { ...found, hits: throughLeads(found.hits, leads) }, [found, leads]);
+  return query.trim() === '' ? undefined : shown;
 }

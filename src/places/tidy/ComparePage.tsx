@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
 import {
+  bundleInBook,
   keepApart,
   mergeInBook,
   selectCardsByUid,
@@ -22,6 +23,7 @@ import {
   Act,
   Choice,
   LabelledRow,
+  Layers,
   Merge,
   NextAct,
   OverPage,
@@ -87,6 +89,10 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
   const births = cards.filter(({ anniversaries }) =>
     Object.values(anniversaries ?? {}).some(({ kind }) => kind === 'birth'),
   );
+  // The card with the name that was chosen stands for the others.
+  const inOrder = [...uids].sort(
+    (a, b) => Number(b === (name ?? result?.uid)) - Number(a === (name ?? result?.uid)),
+  );
   const merge = async () => {
     const change = await dispatch(mergeInBook([uids], choices));
     if (change && result) go(cardPath(result.uid), 'replace');
@@ -151,7 +157,14 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
         onPress={() => void merge()}
         testID="merge-compared"
       />
-      <View className="flex-row">
+      <View className="flex-row flex-wrap gap-x-5">
+        <Act
+          label="Show as one, keep each card"
+          icon={Layers}
+          tone="faded"
+          onPress={() => void dispatch(bundleInBook(inOrder)).then(() => go(cardPath(inOrder[0] ?? '')))}
+          testID="bundle-compared"
+        />
         <Act
           label="Not the same: keep them apart"
           icon={Split}

@@ -62,6 +62,8 @@ export const vendorShape = {
   'cordialis.example:meetings': entriesOf(meetingSchema).exactOptional(),
   /** Cards that the user has said are others, however alike they look. */
   'cordialis.example:apart': z.record(z.string(), z.literal(true)).exactOptional(),
+  /** Cards that this one stands for, each kept as it is (core/bundles). */
+  'cordialis.example:bundled': z.record(z.string(), z.literal(true)).exactOptional(),
   /** What looks wrong and is right as it is, by the kind of fault and the value (core/mending). */
   'cordialis.example:right': z.record(z.string(), z.literal(true)).exactOptional(),
   /** Uids of cards that were merged into this one, each with the step of the history that did it. */

@@ -18,9 +18,15 @@ import { TalkSheet } from './TalkSheet';
 import { DIRECTION_SAID, KIND_ICONS, KIND_WORDS } from './talkWords';
 import { usePosts } from './usePosts';
 
+interface TalksPartProps {
+  readonly card: Card;
+  /** Cards that it stands for. */
+  readonly others?: readonly Card[];
+}
+
 /** Talks with somebody, the latest first; the first of all says when it began. */
-export function TalksPart({ card }: { readonly card: Card }) {
-  const { talks, count, more } = useTalksWith(card.uid);
+export function TalksPart({ card, others = [] }: TalksPartProps) {
+  const { talks, count, more } = useTalksWith([card.uid, ...others.map(({ uid }) => uid)]);
   const summary = useAppSelector((state) => selectSummaries(state).get(card.uid));
   const first = summary?.first;
   const closeness = useCloseness(card.uid);

@@ -1,0 +1,73 @@
+import { View } from 'react-native';
+
+import { takeOutOfBundle, useAppDispatch } from '@/book';
+import { type Card, shownAs } from '@/core/card';
+import type { ValueGroup } from '@/core/showing';
+import { cardPath, formatDay } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, NameLink, Split, Txt } from '@/ui';
+
+import { ValueRows } from './ValueRows';
+
+interface BundlePartProps {
+  /** The card that stands for the others. */
+  readonly lead: Card;
+  readonly others: readonly Card[];
+  readonly groupsOf: (card: Card) => readonly ValueGroup[];
+}
+
+/** The other cards of a bundle, each with what those before it don't say, to be opened, edited or taken out. */
+export function BundlePart({ lead, others, groupsOf }: BundlePartProps) {
+  const dispatch = useAppDispatch();
+  const said = new Set(groupsOf(lead).flatMap(linesOf));
+  return others.map((other) => {
+    const groups = groupsOf(other).flatMap((group): ValueGroup[] => {
+      const values = group.values.filter((value) => !said.has(lineOf(group.label, value.lines)));
+      return values.length === 0 ? [] : [{ ...group, values }];
+    });
+    for (const line of groups.flatMap(linesOf)) said.add(line);
+    const name = shownAs(other) || 'No name yet';
+    const path = cardPath(other.uid);
+    return (
+      <View key={other.uid} className="mt-5 border-t border-rule pt-3" testID="bundled">
+        <Txt size="small" tone="faded">
+          {`Also the same person, on a card of its own${other.created === undefined ? '' : ` since ${formatDay(other.created)}`}`}
+        </Txt>
+        <NameLink label={name} href={path} onPress={() => go(path)} font="serif" />
+        {groups.length === 0 ? <Txt tone="faded">It says nothing more.</Txt> : null}
+        <ValueRows card={other} groups={groups} />
+        <View className="flex-row">
+          <Act
+            label="Take it out of the bundle"
+            name={`Take ${name} out of the bundle`}
+            icon={Split}
+            tone="faded"
+            onPress={() => void dispatch(takeOutOfBundle(lead, other))}
+            testID="take-out"
+          />
+        </View>
+      </View>
+    );
+  });
+}
+
+/** Said on a card that another stands for. */
+export function BundledHint({ lead }: { readonly lead: Card }) {
+  const path = cardPath(lead.uid);
+  return (
+    <View className="mx-5 mt-3 border-l-2 border-rule pl-3" testID="bundled-hint">
+      <Txt size="small" tone="faded">
+        One of a bundle, which is shown as
+      </Txt>
+      <NameLink label={shownAs(lead) || 'No name yet'} href={path} onPress={() => go(path)} font="serif" />
+    </View>
+  );
+}
+
+function linesOf({ label, values }: ValueGroup): string[] {
+  return values.map(({ lines }) => lineOf(label, lines));
+}
+
+function lineOf(label: string, lines: readonly string[]): string {
+  return `${label} ${lines.join(' ').toLowerCase()}`;
+}
