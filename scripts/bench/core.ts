@@ -12,6 +12,7 @@ import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
 import { addDays } from '@/core/days';
 import { duplicateFacts, groupDuplicates, pairKey } from '@/core/duplicates';
 import { MailSplitter, MonthBuffers, readMailHead, toCorrespondence } from '@/core/mail';
+import { mergeCards } from '@/core/merging';
 import { DayBook, rankCloseness, summarise, type Talk } from '@/core/talks';
 import { Dice, generateLargeBook, twinOf } from '@/demo';
 
@@ -28,6 +29,20 @@ const QUERIES = [
   'müller',
   'o',
 ];
+
+/** Ten cards of one person, each with something of its own, made one. */
+function mergeTenMs(): number {
+  const book = generateLargeBook(2000);
+  const dice = new Dice(10);
+  const first = book.find(({ kind }) => kind === 'individual');
+  if (!first) throw new Error('nobody is in the book');
+  const others = Array.from({ length: 9 }, (_, i) => ({
+    ...twinOf(first, dice),
+    ...{ uid: `twin-${i}`, notes: { o1: { note: `What the card ${i} says.` } } },
+  }));
+  const all: [Card, ...Card[]] = [first, ...others];
+  return Number(leastOf(21, () => void mergeCards(all, { country: 'GB' })).toFixed(1));
+}
 
 /** Milliseconds that some work takes, the least of several runs: the rest is what else the machine does. */
 function leastOf(runs: number, work: () => void): number {
@@ -236,6 +251,7 @@ console.log(
     today: todayFigures(11_000),
     mail: mailFigures(900_000),
     duplicates: [duplicateFigures(11_000), duplicateFigures(100_000)],
+    mergeTenMs: mergeTenMs(),
     search: [searchFigures(11_000), searchFigures(100_000)],
   }),
 );

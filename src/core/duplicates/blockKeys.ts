@@ -41,6 +41,11 @@ export function isForReach(key: string): boolean {
   return key.startsWith('m ') || key.startsWith('p ');
 }
 
+/** Whether a key is a number. */
+export function isForNumber(key: string): boolean {
+  return key.startsWith('p ');
+}
+
 /** Whether a key brings only those together of whom one has a bare initial, or a nickname. */
 export function isForInitials(key: string): boolean {
   return key.startsWith('i ');

@@ -47,16 +47,23 @@ export function duplicateFacts(card: Card): DuplicateFacts {
     nicknames: Object.values(card.nicknames ?? {}).flatMap(({ name }) => wordsOf(name)),
     mails: Object.values(card.emails ?? {}).map(({ address }) => normalizeAddress(address)),
     phones: phones.map(({ number }) => number).filter((number) => number.length > 5),
-    mobiles: new Set(phones.filter(({ isMobile }) => isMobile).map(({ number }) => number)),
+    mobiles: setOf(phones.filter(({ isMobile }) => isMobile).map(({ number }) => number)),
     birth: birth ? toPartialDate(birth.date) : undefined,
     employers: Object.values(card.organizations ?? {}).map(({ name = '' }) => houseWords(name).join(' ')),
     titles: Object.values(card.titles ?? {}).map(({ name }) => wordsOf(name).join(' ')),
     ...placesOf(card),
-    apart: new Set([
+    apart: setOf([
       ...Object.keys(card['cordialis.example:apart'] ?? {}),
       ...Object.keys(card['cordialis.example:bundled'] ?? {}),
     ]),
   };
+}
+
+/** Most cards have nothing to keep in a set, and 100,000 empty ones would have to be made and collected. */
+const EMPTY: ReadonlySet<string> = new Set();
+
+function setOf(values: readonly string[]): ReadonlySet<string> {
+  return values.length === 0 ? EMPTY : new Set(values);
 }
 
 const NO_NAME = { given: [], surname: [], generation: '' };
@@ -102,8 +109,21 @@ function placesOf({ addresses }: Card): Pick<DuplicateFacts, 'streets' | 'towns'
   return { streets, towns };
 }
 
+/** Texts whose words are kept at hand: towns, titles, firms and first names come again and again in a book. */
+const MAX_KEPT = 20_000;
+const kept = new Map<string, string[]>();
+
 /** Words in Latin letters, folded; other scripts as they are commonly written in Latin ones. */
 export function wordsOf(text: string): string[] {
+  const known = kept.get(text);
+  if (known) return known;
+  const words = readWords(text);
+  if (kept.size >= MAX_KEPT) kept.clear();
+  kept.set(text, words);
+  return words;
+}
+
+function readWords(text: string): string[] {
   const folded = foldText(text);
   const latin = /^[\x20-\x7e]*$/.test(folded) ? folded : anyAscii(folded).toLowerCase();
   return latin.replace(/['’`]/g, '').match(/[a-z0-9]+/g) ?? [];

@@ -1,9 +1,10 @@
 import type { Uid } from '../card';
-import { blockKeys, goesByInitial, isForInitials, isForReach } from './blockKeys';
+import { blockKeys, goesByInitial, isForInitials, isForNumber, isForReach } from './blockKeys';
 import type { Evidence } from './evidence';
 import type { DuplicateFacts } from './facts';
 import { Frequencies } from './frequencies';
 import { type Judgement, judgePair } from './judgePair';
+import { areStrangers, nameMask } from './nameMask';
 
 /** How sure it is. */
 export type Grade = 'certain' | 'likely' | 'possible';
@@ -76,8 +77,10 @@ function findLinks(
   const judged = new Set<number>();
   let done = 0;
   const byInitial = all.map(goesByInitial);
+  const masks = all.map(nameMask);
   for (const [key, block] of blocks) {
     const isInitials = isForInitials(key);
+    const isNumber = isForNumber(key);
     done += 1;
     if (done % 2000 === 0 && onProgress?.(done / blocks.size) === false) return [];
     const most = isForReach(key) ? MAX_REACH_BLOCK : MAX_NAME_BLOCK;
@@ -86,6 +89,8 @@ function findLinks(
       for (let j = i + 1; j < block.length; j += 1) {
         const [a = 0, b = 0] = [block[i], block[j]];
         if (isInitials && byInitial[a] === false && byInitial[b] === false) continue;
+        // Of those who share a number only most are of one house; where names are alike, another key brings them here too.
+        if (isNumber && areStrangers(masks[a] ?? 0, masks[b] ?? 0)) continue;
         const pair = a * all.length + b;
         if (judged.has(pair)) continue;
         judged.add(pair);
@@ -100,7 +105,7 @@ function findLinks(
 
 /** Whether the user has said that two cards are others. */
 export function isApart(a: DuplicateFacts, b: DuplicateFacts): boolean {
-  return a.apart.has(b.uid) || b.apart.has(a.uid);
+  return (a.apart.size > 0 && a.apart.has(b.uid)) || (b.apart.size > 0 && b.apart.has(a.uid));
 }
 
 /**

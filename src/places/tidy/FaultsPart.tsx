@@ -96,7 +96,7 @@ function FaultRow({ fault }: { readonly fault: Fault }) {
           />
         ) : null}
         <Act
-          label="Right as it is"
+          label="It’s right"
           name={`${isCard ? name : shown} is right as it is`}
           tone="faded"
           onPress={() => void dispatch(leaveFaults([fault]))}
