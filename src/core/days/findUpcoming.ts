@@ -41,10 +41,13 @@ export function findUpcoming(
   const { from, days, leapDay = 'february-28' } = options;
   const first = parseDayNumber(from);
   const found: UpcomingDay[] = [];
+  const months = monthsOf(first, days);
   for (const { uid, anniversaries } of cards)
     for (const id in anniversaries) {
       const { kind, date } = anniversaries[id] as Anniversary;
       const partial = toPartialDate(date);
+      // Most days lie in other months, and telling when they come round is the dear part.
+      if (partial.month === undefined || !months.has(partial.month)) continue;
       for (let now = first; ;) {
         const next = nextRound(partial, now, leapDay);
         if (!next || next.at - first > days) break;
@@ -56,3 +59,15 @@ export function findUpcoming(
     }
   return found.sort((a, b) => a.daysAway - b.daysAway || (a.uid < b.uid ? -1 : Number(a.uid > b.uid)));
 }
+
+/** The months that a window touches, 1 to 12; with a part of March goes February, whose 29th may be kept there. */
+function monthsOf(first: number, days: number): ReadonlySet<number> {
+  const months = new Set<number>();
+  for (let at = 0; at < Math.min(days, YEAR_DAYS); at += SHORTEST_MONTH)
+    months.add(Number(formatDayNumber(first + at).slice(5, 7)));
+  months.add(Number(formatDayNumber(first + Math.min(days, YEAR_DAYS)).slice(5, 7)));
+  if (months.has(3)) months.add(2);
+  return months;
+}
+
+const [YEAR_DAYS, SHORTEST_MONTH] = [366, 28];

@@ -26,6 +26,7 @@ export function afterRhythm(day: string, { every, unit }: Rhythm): string {
 /** The rhythm in force: the person's own, else the shortest of their lists'; a stopped one is none. */
 export function rhythmFor(own: Rhythm | undefined, ofLists: readonly Rhythm[]): Rhythm | undefined {
   if (own) return own.paused === true ? undefined : own;
+  if (ofLists.length === 0) return undefined;
   const going = ofLists.filter(({ paused }) => paused !== true);
   const daysOf = (rhythm: Rhythm) => daysBetween('2025-01-01', afterRhythm('2025-01-01', rhythm));
   return going.sort((a, b) => daysOf(a) - daysOf(b))[0];

@@ -25,13 +25,15 @@ const [LEAST_TURN, TURN_SPAN] = [0.75, 0.5];
  */
 export function findQuiet(cards: readonly TodayCard[], today: string, count: number): Quiet[] {
   const best: { readonly quiet: Quiet; readonly weight: number }[] = [];
-  for (const one of cards) {
-    // Working out what is usual is the dear part; most can't come among the best any more.
+  for (const one of closestFirst(cards)) {
+    // Working out what is usual is the dear part; the rest can't come among the best any more.
     const most = one.closeness * MOST_UNUSUAL * (LEAST_TURN + TURN_SPAN);
-    if (most < (best[count - 1]?.weight ?? 0)) continue;
+    const least = best[count - 1]?.weight ?? 0;
+    if (most < least) break;
     const quiet = quietOf(one, today);
     if (!quiet) continue;
     const unusual = Math.min(MOST_UNUSUAL, quiet.days / quiet.usual);
+    if (one.closeness * unusual * (LEAST_TURN + TURN_SPAN) < least) continue;
     best.push({
       quiet,
       weight: one.closeness * unusual * (LEAST_TURN + TURN_SPAN * turnOf(one.card.uid, today)),
@@ -40,6 +42,13 @@ export function findQuiet(cards: readonly TodayCard[], today: string, count: num
     best.length = Math.min(best.length, count);
   }
   return best.map(({ quiet }) => quiet);
+}
+
+/** By closeness, of which there are a hundred and one values: nothing has to be compared. */
+function closestFirst(cards: readonly TodayCard[]): TodayCard[] {
+  const byCloseness: TodayCard[][] = [];
+  for (const one of cards) (byCloseness[Math.ceil(one.closeness)] ??= []).push(one);
+  return byCloseness.reverse().flat();
 }
 
 /** Whether somebody has been silent for unusually long; undefined where there is no telling. */

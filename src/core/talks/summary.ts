@@ -1,5 +1,6 @@
 import { z } from 'zod';
 
+import { parseDayNumber } from '../card';
 import { daysBetween } from '../days';
 import { foldedWords } from '../text';
 import { keywordsOf, monthOf, type Talk, TALK_KINDS, type TalkKind } from './talk';
@@ -95,8 +96,11 @@ export function decay(from: string, to: string): number {
 
 /** Days usually between two talks: the median of the latest gaps; undefined with fewer than two of them. */
 export function usualGap({ days }: Pick<TalkSummary, 'days'>): number | undefined {
-  const gaps = days.slice(1).map((day, i) => daysBetween(days[i] ?? day, day));
-  if (gaps.length < 2) return undefined;
+  if (days.length < 3) return undefined;
+  // Each day is read once: the gaps of everybody are worked out for Today.
+  const numbers = days.map(parseDayNumber);
+  const gaps: number[] = [];
+  for (let i = 1; i < numbers.length; i += 1) gaps.push((numbers[i] ?? 0) - (numbers[i - 1] ?? 0));
   gaps.sort((a, b) => a - b);
   const middle = gaps.length / 2;
   return gaps.length % 2 === 1
