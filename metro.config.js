@@ -11,8 +11,12 @@ const UNUSED_OF_ZOD =
   /(locales\/index|json-schema-processors|json-schema-generator|from-json-schema|\/compile)\.js$/;
 const isUnusedOfZod = (name, origin) => /[\\/]zod[\\/]v4[\\/]/.test(origin) && UNUSED_OF_ZOD.test(name);
 
+/** Of the router: the list of all places, which is turned off in app.json, and what is for iOS alone. */
+const isUnusedOfRouter = (name, origin) =>
+  /[\\/]expo-router[\\/]/.test(origin) && /\/(views\/Sitemap|LinkWithPreview)$/.test(name);
+
 config.resolver.resolveRequest = (context, name, platform) =>
-  isUnusedOfZod(name, context.originModulePath)
+  isUnusedOfZod(name, context.originModulePath) || isUnusedOfRouter(name, context.originModulePath)
     ? { type: 'empty' }
     : context.resolveRequest(context, name, platform);
 

@@ -19,13 +19,14 @@ export function installPackages(names) {
   apt('install', '-y', '-qq', '--no-install-recommends', ...names);
 }
 
-/** Other programs' readers of vCards, which ours is held against. Without them those tests are left out. */
+/** Other programs' readers of vCards and of printed pages, which ours are held against. Without them those tests are left out. */
 export function ensurePeers() {
   const isThere =
     existsSync('/usr/lib/python3/dist-packages/vobject') &&
     existsSync('/usr/share/php/Sabre/VObject/autoload.php') &&
-    existsSync('/usr/bin/php');
+    existsSync('/usr/bin/php') &&
+    existsSync('/usr/bin/pdftotext');
   if (isThere || !canInstall()) return;
-  console.log('Installing python3-vobject and php-sabre-vobject …');
-  installPackages(['python3-vobject', 'php-sabre-vobject', 'php-cli']);
+  console.log('Installing python3-vobject, php-sabre-vobject and poppler-utils …');
+  installPackages(['python3-vobject', 'php-sabre-vobject', 'php-cli', 'poppler-utils']);
 }

@@ -74,6 +74,14 @@ export const settingsSchema = z.object({
   notifies: z.boolean().catch(false),
   /** The day on which it last did. */
   notifiedOn: z.string().catch(''),
+  /** Texts to begin a message with, beside those that ship. */
+  templates: z.array(z.object({ name: z.string().min(1), subject: z.string(), body: z.string() })).catch([]),
+  /** What stands on an envelope as its sender, line by line. */
+  sender: z.string().catch(''),
+  /** The sheet of labels that was used last, in millimetres (core/letters); none for the first that is offered. */
+  labelSheet: z.record(z.string(), z.number()).catch({}),
+  /** From how many people on those in To and Cc are better not shown each other's addresses. */
+  bccFrom: z.number().int().min(2).max(1000).catch(12),
   /** Addresses that are the user's own, in lower case. */
   ownAddresses: z.array(z.string()).catch([]),
   /** The colours of tags, by the tag in lower case: a place among the theme's ten tones. */

@@ -1,5 +1,6 @@
 import { type Card, initialsOf, shownAs } from '../card';
 import { cardValues, type ShowOptions } from '../showing';
+import { escapeHtml } from '../text';
 
 /** How the page looks: the application's own manner, in black on white, four cards a sheet at most. */
 const STYLE = `
@@ -46,16 +47,4 @@ function articleOf(card: Card, options: PageOptions): string {
     ? `<img class="${shape}" src="${photo}" alt="">`
     : `<div class="${shape}">${escapeHtml(initialsOf(card))}</div>`;
   return `<article><header>${stamp}<div><h1>${escapeHtml(shownAs(card))}</h1>${escapeHtml(second)}</div></header><dl>${rows.join('')}</dl></article>`;
-}
-
-const ENTITIES: Readonly<Record<string, string>> = {
-  '&': '&amp;',
-  '<': '&lt;',
-  '>': '&gt;',
-  '"': '&quot;',
-  "'": '&#39;',
-};
-
-function escapeHtml(text: string): string {
-  return text.replace(/[&<>"']/g, (char) => ENTITIES[char] ?? char);
 }

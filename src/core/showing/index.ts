@@ -8,5 +8,4 @@ export { type CardValue, type ShowOptions, type ValueGroup } from './cardValue';
 export { cardValues } from './cardValues';
 export { type Reach, reachOf } from './reachOf';
 export { safeUri } from './safeUri';
-export { greetingFor, type GreetedKind } from './greeting';
 export { type BriefLine, briefLines } from './briefLines';

@@ -3,7 +3,6 @@
  * Standards: RFC 5322 (messages), RFC 2047 (encoded words), RFC 2045 §6.7 (quoted-printable), RFC 6068 (mailto).
  * Left out: sending, which a mail program does.
  */
-export { fieldsIn, fillTemplate, missingFields } from './fillTemplate';
 export { formatMailbox, type Mailbox } from './formatMailbox';
 export { findRecipients, type Recipient, type Recipients, type WriteTo } from './findRecipients';
 export { type OutMessage, writeMessage } from './writeMessage';

@@ -2,15 +2,7 @@ import PostalMime from 'postal-mime';
 
 import { type Card, newCard, parseName } from '../card';
 import { newList, withAddress, withMembers, withReach } from '../lists';
-import {
-  fieldsIn,
-  fillTemplate,
-  findRecipients,
-  formatMailbox,
-  missingFields,
-  writeMailto,
-  writeMessage,
-} from '.';
+import { findRecipients, formatMailbox, writeMailto, writeMessage } from '.';
 
 const person = (uid: string, full: string, ...mails: string[]): Card => ({
   ...newCard(uid, '2026-01-01T00:00:00Z'),
@@ -114,12 +106,4 @@ test('an address to open has everything in it, escaped (RFC 6068 §2 and §5)', 
   expect(writeMailto(message)).toBe(
     'mailto:ada@example.org?cc=l@example.org,v@example.org&bcc=b@example.org&subject=A%20%26%20B&body=one%0D%0Atwo%3F',
   );
-});
-
-test('a text is filled for each; what is missing is named, or stands for itself', () => {
-  const text = 'Dear {given|friend}, greetings to {organisation} and {nobody}.';
-  expect(fillTemplate(text, ADA)).toBe('Dear Ada, greetings to  and {nobody}.');
-  expect(fillTemplate(text, undefined)).toContain('Dear friend');
-  expect(fieldsIn(text)).toEqual(['given', 'organisation']);
-  expect(missingFields(text, ADA)).toEqual(['organisation']);
 });

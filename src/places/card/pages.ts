@@ -1,6 +1,7 @@
 /** The pages of a card together: what they share (numbering plans, the form) is then loaded with them and not before. */
 export { ChosenBar } from './many/ChosenBar';
 export { writeCell } from '@/core/editing';
+export { greetingFor, salutationFor } from '@/core/greetings';
 export { cardValues } from '@/core/showing';
 export { parseQuick, planAct, planNew, planQuick } from '@/core/quickline';
 export { FollowUpActs, MeetingActs } from './talk/PlannedActs';

@@ -14,6 +14,7 @@ import { NamesPart } from './NamesPart';
 import { OwnAddresses } from './OwnAddresses';
 import { QuickActsPart } from './QuickActsPart';
 import { TodayPart } from './TodayPart';
+import { WritingPart } from './WritingPart';
 
 const SIZES = [
   ['0.9', 'Small'],
@@ -47,6 +48,9 @@ export function SettingsPage() {
       </TitledPart>
       <TitledPart title="Quick line">
         <QuickActsPart />
+      </TitledPart>
+      <TitledPart title="Writing to many">
+        <WritingPart />
       </TitledPart>
       <TitledPart title="Today">
         <TodayPart />

@@ -15,22 +15,33 @@ import {
 import {
   fieldsIn,
   fillTemplate,
+  labelsOf,
+  missingFields,
+  type TemplateContext,
+  type TemplateWords,
+} from '@/core/templates';
+import {
   formatMailbox,
   MAX_MAILTO,
-  missingFields,
   type OutMessage,
   type Recipient,
   writeMailto,
   writeMessage,
 } from '@/core/write';
-import { copyText, fileName, formatCount, nowMs, openOutside, saveFile } from '@/platform';
+import { copyText, fileName, formatCount, LOCALE, nowMs, openOutside, saveFile } from '@/platform';
 import { Act, Copy, Download, Mail, Txt } from '@/ui';
 
 /** Names told of those whose cards lack something. */
 const NAMED = 5;
 
+interface OutPartProps {
+  readonly now: MailDraftNow;
+  /** What greets people; undefined until it has been loaded. */
+  readonly words: TemplateWords | undefined;
+}
+
 /** The ways out of a message: into the mail program, as a file, as a list of addresses; and that it was sent. */
-export function OutPart({ now }: { readonly now: MailDraftNow }) {
+export function OutPart({ now, words }: OutPartProps) {
   const dispatch = useAppDispatch();
   const getCard = useCardGetter();
   const [own] = useAppSelector(selectSettings).ownAddresses;
@@ -40,14 +51,19 @@ export function OutPart({ now }: { readonly now: MailDraftNow }) {
   const { subject, body, isEach } = draft;
   const people = recipients.people.filter(({ key }) => placeOf(key) !== 'off');
   const cardOf = ({ uid }: Recipient) => (uid === undefined ? undefined : getCard(uid));
+  const context = {
+    locale: LOCALE,
+    words,
+    labels: labelsOf(people.flatMap((one) => cardOf(one) ?? [])),
+  };
   const whole = subject + body;
   const messages = isEach
-    ? people.map((one) => messageTo(one, cardOf(one), draft))
+    ? people.map((one) => messageTo(one, cardOf(one), draft, context))
     : [messageToAll(people, placeOf, draft)];
   const [first] = messages;
   const mailto = first ? writeMailto(first) : '';
   const isTooLong = mailto.length > MAX_MAILTO;
-  const missing = isEach ? people.filter((one) => missingFields(whole, cardOf(one)).length > 0) : [];
+  const missing = isEach ? people.filter((one) => missingFields(whole, cardOf(one), context).length > 0) : [];
   const save = () => {
     const from = own === undefined ? {} : { from: { name: '', address: own } };
     const texts = messages.map((message, i) =>
@@ -88,7 +104,7 @@ export function OutPart({ now }: { readonly now: MailDraftNow }) {
     await dispatch(noteSent(sent));
     setSent(false);
   };
-  const hasOpenFields = !isEach && fieldsIn(whole).length > 0;
+  const hasOpenFields = !isEach && fieldsIn(whole, context).length > 0;
   return (
     <View className="gap-1" testID="out">
       {hasOpenFields ? (
@@ -98,11 +114,11 @@ export function OutPart({ now }: { readonly now: MailDraftNow }) {
         <Txt tone="ochre" testID="missing">
           {`Missing on ${formatCount(missing.length, 'card', 'cards')}: ${missing
             .slice(0, NAMED)
-            .map((one) => `${one.name} (${missingFields(whole, cardOf(one)).join(', ')})`)
+            .map((one) => `${one.name} (${missingFields(whole, cardOf(one), context).join(', ')})`)
             .join(', ')}${missing.length > NAMED ? ' …' : ''}`}
         </Txt>
       )}
-      {isEach && first && people[0] ? <Preview name={people[0].name} message={first} /> : null}
+      {isEach && first ? <Previews people={people} messages={messages} /> : null}
       <View className="flex-row flex-wrap gap-x-6">
         {isEach ? null : (
           <Act
@@ -163,17 +179,41 @@ function messageTo(
   one: Recipient,
   card: Parameters<typeof fillTemplate>[1],
   { subject, body }: Pick<OutMessage, 'subject' | 'body'>,
+  context: TemplateContext,
 ): OutMessage {
-  return { to: [one], cc: [], bcc: [], subject: fillTemplate(subject, card), body: fillTemplate(body, card) };
+  const fill = (text: string) => fillTemplate(text, card, context);
+  return { to: [one], cc: [], bcc: [], subject: fill(subject), body: fill(body) };
 }
 
-/** What the first of them gets. */
-function Preview({ name, message }: { readonly name: string; readonly message: OutMessage }) {
+interface PreviewsProps {
+  readonly people: readonly Recipient[];
+  readonly messages: readonly OutMessage[];
+}
+
+/** What each of them gets, one after the other. */
+function Previews({ people, messages }: PreviewsProps) {
+  const [asked, setAt] = useState(0);
+  const at = Math.min(asked, messages.length - 1);
+  const [message, person] = [messages[at], people[at]];
+  if (!message || !person) return null;
   return (
     <View className="border-l-2 border-rule py-1 pl-3" testID="mail-preview">
-      <Txt size="small" tone="faded">{`What ${name} gets`}</Txt>
+      <Txt size="small" tone="faded" isFigures>
+        {`What ${person.name || person.address} gets${messages.length > 1 ? `, ${at + 1} of ${messages.length}` : ''}`}
+      </Txt>
       <Txt font="sansBold">{message.subject}</Txt>
       <Txt>{message.body}</Txt>
+      {messages.length < 2 ? null : (
+        <View className="flex-row gap-x-6">
+          <Act label="The one before" isDisabled={at === 0} onPress={() => setAt(at - 1)} />
+          <Act
+            label="The next"
+            isDisabled={at === messages.length - 1}
+            onPress={() => setAt(at + 1)}
+            testID="preview-next"
+          />
+        </View>
+      )}
     </View>
   );
 }

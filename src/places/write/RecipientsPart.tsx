@@ -1,15 +1,13 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { type MailDraftNow, type PlaceOf, selectRowsByUid, useAppSelector } from '@/book';
+import { type MailDraftNow, type PlaceOf, selectRowsByUid, selectSettings, useAppSelector } from '@/book';
 import type { Recipient } from '@/core/write';
 import { formatCount } from '@/platform';
 import { Act, Txt } from '@/ui';
 
 import { RecipientSheet } from './RecipientSheet';
 
-/** From so many on, those in To and Cc are better not shown each other's addresses (common practice). */
-const MANY = 12;
 /** Chips of a place that are drawn at once. */
 const SHOWN = 60;
 
@@ -22,6 +20,7 @@ export const PLACE_WORDS: Readonly<Record<PlaceOf, string>> = {
 
 /** Who gets the message, as single chips under To, Cc and Bcc; pressing one moves it, or takes it off this message. */
 export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
+  const { bccFrom } = useAppSelector(selectSettings);
   const { recipients, placeOf, set } = now;
   const [open, setOpen] = useState<Recipient>();
   const { people } = recipients;
@@ -36,7 +35,7 @@ export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
           onPress={setOpen}
         />
       ))}
-      {seen > MANY ? (
+      {seen >= bccFrom ? (
         <View className="flex-row flex-wrap items-center gap-x-4" role="status">
           <Txt tone="ochre">{`${seen} people would see each other’s addresses.`}</Txt>
           <Act label="Put all in Bcc" onPress={() => set({ usual: 'bcc', places: {} })} testID="all-bcc" />

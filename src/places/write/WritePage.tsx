@@ -1,16 +1,26 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { emptyDraft, useMailDraft } from '@/book';
-import { goBack } from '@/platform/navigation';
-import { Act, Field, OverPage, Switch, Trash, Txt, usePageTitle } from '@/ui';
+import { fieldWords, type TemplateWords } from '@/core/templates';
+import { go, goBack } from '@/platform/navigation';
+import { Act, Field, FileText, OverPage, Printer, Switch, Trash, Txt, useLoaded, usePageTitle } from '@/ui';
 
 import { OutPart } from './OutPart';
 import { RecipientsPart } from './RecipientsPart';
+import { TemplatesSheet } from './TemplatesSheet';
 import { ToField } from './ToField';
 
+interface WriteProps {
+  /** Loads what greets people in their own languages. */
+  readonly loadWords: () => Promise<TemplateWords>;
+}
+
 /** One message to people and lists: lists open into their people, of whom each can be moved or taken off. */
-export function WritePage() {
+export function WritePage({ loadWords }: WriteProps) {
   usePageTitle('Write');
+  const [isOpen, setOpen] = useState(false);
+  const words = useLoaded(loadWords);
   const now = useMailDraft();
   const { draft, set } = now;
   return (
@@ -39,8 +49,7 @@ export function WritePage() {
             testID="mail-body"
           />
           <Txt size="small" tone="faded">
-            In braces stands what is on each card: {'{given}'}, {'{surname}'}, {'{name}'}, {'{title}'},{' '}
-            {'{organisation}'}, {'{post}'}, {'{town}'}; {'{given|friends}'} says what else to write.
+            {`In braces stands what is on each card: ${fieldWords.map((word) => `{${word}}`).join(', ')}, or a field of your own by its name. {given|friends} says what else to write, {if post} … {end} keeps a part for those of whom it is known.`}
           </Txt>
           <Switch
             label="A message to each"
@@ -49,8 +58,15 @@ export function WritePage() {
             onChange={(isEach) => set({ isEach })}
             testID="mail-each"
           />
-          <OutPart now={now} />
-          <View className="flex-row">
+          <OutPart now={now} words={words} />
+          <View className="flex-row flex-wrap gap-x-6">
+            <Act label="Templates" icon={FileText} onPress={() => setOpen(true)} testID="open-templates" />
+            <Act
+              label="By letter instead"
+              icon={Printer}
+              onPress={() => go('/write?by=letter')}
+              testID="to-letters"
+            />
             <Act
               label="Begin anew"
               icon={Trash}
@@ -59,6 +75,7 @@ export function WritePage() {
               testID="mail-anew"
             />
           </View>
+          {isOpen ? <TemplatesSheet draft={draft} set={set} onClose={() => setOpen(false)} /> : null}
         </>
       )}
     </OverPage>

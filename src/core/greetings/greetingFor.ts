@@ -1,4 +1,5 @@
 import { type Card, nameParts } from '../card';
+import { languageOf } from './languageOf';
 
 /** Days that are greeted. */
 export type GreetedKind = 'birth' | 'wedding';
@@ -29,10 +30,7 @@ const WORDS: Readonly<Record<string, readonly [birth: string, wedding: string]>>
 
 /** A greeting in the language the card prefers, in English where that isn't known here: "Joyeux anniversaire, Luc!". */
 export function greetingFor(card: Card, kind: GreetedKind): string {
-  const languages = Object.values(card.preferredLanguages ?? {})
-    .sort((a, b) => (a.pref ?? 101) - (b.pref ?? 101))
-    .map(({ language }) => language.toLowerCase().split('-')[0] ?? '');
-  const language = languages.find((one) => Object.hasOwn(WORDS, one)) ?? 'en';
+  const language = languageOf(card, WORDS);
   const [birth, wedding] = WORDS[language] ?? ['', ''];
   const given = nameParts(card.name, 'given');
   const words = kind === 'birth' ? birth : wedding;

@@ -1,0 +1,23 @@
+import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
+import { Field } from '@/ui';
+
+/** How messages to many are written. */
+export function WritingPart() {
+  const dispatch = useAppDispatch();
+  const { bccFrom } = useAppSelector(selectSettings);
+  return (
+    <Field
+      label="Offer Bcc from how many people on"
+      value={String(bccFrom)}
+      onChange={(text) => {
+        const count = Number(text.replace(/\D/g, '')) || 2;
+        dispatch(
+          setInSteps('From how many on Bcc is offered', { bccFrom: Math.min(1000, Math.max(2, count)) }),
+        );
+      }}
+      kind="tel"
+      hint="So that they aren’t shown each other’s addresses"
+      testID="bcc-from"
+    />
+  );
+}

@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { type MailDraft, selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
+import { fieldsIn, SHIPPED, type Template } from '@/core/templates';
+import { Act, Field, NextAct, Sheet, Trash, Txt } from '@/ui';
+
+interface TemplatesSheetProps {
+  readonly draft: MailDraft;
+  readonly set: (some: Partial<MailDraft>) => void;
+  readonly onClose: () => void;
+}
+
+/** Texts to begin with: those that ship and the user's own; and keeping the present one among them. */
+export function TemplatesSheet({ draft, set, onClose }: TemplatesSheetProps) {
+  const dispatch = useAppDispatch();
+  const { templates } = useAppSelector(selectSettings);
+  const [name, setName] = useState('');
+  const wanted = name.trim();
+  const isThere = templates.some((one) => one.name === wanted);
+  const take = ({ subject, body }: Template) => {
+    // A text with something in braces is for each by themselves.
+    set({ subject, body, isEach: draft.isEach || fieldsIn(subject + body).length > 0 });
+    onClose();
+  };
+  const keep = () => {
+    const others = templates.filter((one) => one.name !== wanted);
+    const kept = { name: wanted, subject: draft.subject, body: draft.body };
+    dispatch(setInSteps(`Kept the template ${wanted}`, { templates: [...others, kept] }, false));
+    onClose();
+  };
+  const forget = (gone: Template) => {
+    const left = templates.filter((one) => one.name !== gone.name);
+    dispatch(setInSteps(`Forgot the template ${gone.name}`, { templates: left }, false));
+  };
+  return (
+    <Sheet title="Templates" isOpen onClose={onClose}>
+      <View className="gap-4" testID="templates">
+        <View>
+          {[...templates, ...SHIPPED].map((template, i) => (
+            <View key={`${i} ${template.name}`} className="flex-row items-center border-b border-rule">
+              <Pressable
+                role="button"
+                aria-label={`Begin with ${template.name}`}
+                onPress={() => take(template)}
+                className="min-h-[44px] min-w-0 flex-1 justify-center hover:bg-leaf active:bg-leaf"
+              >
+                <Txt font="sansBold" tone="berry">
+                  {template.name}
+                </Txt>
+                <Txt size="small" tone="faded" lines={1}>
+                  {template.subject || template.body.trim().split('\n')[0] || ''}
+                </Txt>
+              </Pressable>
+              {i < templates.length ? (
+                <Act
+                  label={`Forget the template ${template.name}`}
+                  icon={Trash}
+                  iconOnly
+                  tone="faded"
+                  onPress={() => forget(template)}
+                />
+              ) : null}
+            </View>
+          ))}
+        </View>
+        <Field
+          label="Keep the present text as"
+          value={name}
+          onChange={setName}
+          hint={isThere ? 'There is a template of this name; it will be replaced' : undefined}
+          testID="template-name"
+        />
+        <NextAct
+          label="Keep"
+          isDisabled={wanted === '' || draft.subject + draft.body === ''}
+          onPress={keep}
+          testID="keep-template"
+        />
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,41 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
+import { ENVELOPES, envelopesAsPage, type Letter } from '@/core/letters';
+import { formatCount, printPage } from '@/platform';
+import { Choice, Field, NextAct, Printer } from '@/ui';
+
+/** Which envelope, whose sender, and printing them. */
+export function EnvelopesPart({ letters }: { readonly letters: readonly Letter[] }) {
+  const dispatch = useAppDispatch();
+  const { sender } = useAppSelector(selectSettings);
+  const [name, setName] = useState(ENVELOPES[0]?.name ?? '');
+  const size = ENVELOPES.find((one) => one.name === name);
+  const from = sender.split('\n').map((line) => line.trim());
+  return (
+    <View className="gap-4" testID="envelopes">
+      <Choice
+        name="Envelope"
+        options={ENVELOPES.map((one) => [one.name, one.name] as const)}
+        value={name}
+        onChange={setName}
+      />
+      <Field
+        label="Sender"
+        value={sender}
+        onChange={(text) => dispatch(setInSteps('Sender of letters', { sender: text }))}
+        hint="Stands small at the top left; none where it is empty"
+        isLong
+        testID="sender"
+      />
+      <NextAct
+        label={`Print ${formatCount(letters.length, 'envelope', 'envelopes')}`}
+        icon={Printer}
+        isDisabled={letters.length === 0 || size === undefined}
+        onPress={() => (size ? printPage(envelopesAsPage(letters, size, from.filter(Boolean))) : undefined)}
+        testID="print-envelopes"
+      />
+    </View>
+  );
+}

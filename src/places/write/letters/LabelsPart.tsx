@@ -1,0 +1,146 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
+import {
+  LABEL_SHEETS,
+  labelsAsPage,
+  type LabelSheet,
+  labelSheetSchema,
+  type Letter,
+  sheetProblem,
+} from '@/core/letters';
+import { formatCount, printPage } from '@/platform';
+import { Act, Choice, Field, NextAct, Printer, Txt } from '@/ui';
+
+import { SheetPicture } from './SheetPicture';
+
+/** Which sheet, from which place on, and printing it. */
+export function LabelsPart({ letters }: { readonly letters: readonly Letter[] }) {
+  const { sheet, take } = useSheet();
+  const [start, setStart] = useState(1);
+  const [isTyped, setTyped] = useState(false);
+  const each = sheet.columns * sheet.rows;
+  const problem = sheetProblem(sheet);
+  const first = Math.min(start, each);
+  const sheets = Math.ceil((first - 1 + letters.length) / each);
+  const known = LABEL_SHEETS.find(([, one]) => JSON.stringify(one) === JSON.stringify(sheet))?.[0];
+  return (
+    <View className="gap-4" testID="labels">
+      <Choice
+        name="Sheet"
+        options={[...LABEL_SHEETS.map(([name]) => [name, name] as const), ['', 'Sizes of my own'] as const]}
+        value={isTyped ? '' : (known ?? '')}
+        onChange={(name) => {
+          const chosen = LABEL_SHEETS.find(([one]) => one === name)?.[1];
+          setTyped(chosen === undefined);
+          if (chosen) take(chosen);
+        }}
+      />
+      {isTyped || known === undefined ? <Sizes sheet={sheet} take={take} /> : null}
+      <SheetPicture sheet={sheet} start={first} count={letters.length} onStart={setStart} />
+      {problem === undefined ? (
+        <Txt size="small" tone="faded" isFigures>
+          {`Press a place to begin there. ${formatCount(Math.max(0, sheets), 'sheet', 'sheets')}; print at full size, without margins.`}
+        </Txt>
+      ) : (
+        <Txt tone="brick">{problem}</Txt>
+      )}
+      <NextAct
+        label={`Print ${formatCount(letters.length, 'label', 'labels')}`}
+        icon={Printer}
+        isDisabled={letters.length === 0 || problem !== undefined}
+        onPress={() => printPage(labelsAsPage(letters, sheet, first))}
+        testID="print-labels"
+      />
+      <View className="flex-row">
+        <Act
+          label="Begin at the first place"
+          tone="faded"
+          isDisabled={first === 1}
+          onPress={() => setStart(1)}
+        />
+      </View>
+    </View>
+  );
+}
+
+function useSheet() {
+  const dispatch = useAppDispatch();
+  const { labelSheet } = useAppSelector(selectSettings);
+  const [, usual] = LABEL_SHEETS[0] ?? [];
+  const sheet = labelSheetSchema.safeParse(labelSheet).data ?? usual;
+  if (!sheet) throw new Error('there is no sheet of labels');
+  return {
+    sheet,
+    take: (next: LabelSheet) => void dispatch(setInSteps('Sheet of labels', { labelSheet: next })),
+  };
+}
+
+/** What can be typed of a sheet, with our words for it. */
+const SIZES: readonly (readonly [keyof LabelSheet, string])[] = [
+  ['paperWidth', 'Paper, width'],
+  ['paperHeight', 'Paper, height'],
+  ['columns', 'Labels in a row'],
+  ['rows', 'Rows'],
+  ['labelWidth', 'Label, width'],
+  ['labelHeight', 'Label, height'],
+  ['left', 'From the left edge'],
+  ['top', 'From the top edge'],
+  ['gapX', 'Between two side by side'],
+  ['gapY', 'Between two rows'],
+];
+
+interface SizesProps {
+  readonly sheet: LabelSheet;
+  readonly take: (sheet: LabelSheet) => void;
+}
+
+function Sizes({ sheet, take }: SizesProps) {
+  return (
+    <View className="gap-2">
+      <Txt size="small" tone="faded">
+        In millimetres
+      </Txt>
+      <View className="flex-row flex-wrap gap-x-4 gap-y-3">
+        {SIZES.map(([key, label]) => (
+          <View key={key} className="w-[150px]">
+            <SizeField
+              label={label}
+              value={sheet[key]}
+              isGood={(value) => labelSheetSchema.safeParse({ ...sheet, [key]: value }).success}
+              onChange={(value) => take({ ...sheet, [key]: value })}
+            />
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+interface SizeFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly isGood: (value: number) => boolean;
+  readonly onChange: (value: number) => void;
+}
+
+/** A number as it is typed: "38," is on its way to 38,1, and only what can be is taken. */
+function SizeField({ label, value, isGood, onChange }: SizeFieldProps) {
+  const [typed, setTyped] = useState<string>();
+  const read = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
+  const isWrong = typed !== undefined && !isGood(read(typed));
+  return (
+    <Field
+      label={label}
+      value={typed ?? String(value)}
+      onChange={(text) => {
+        setTyped(text);
+        if (isGood(read(text))) onChange(read(text));
+      }}
+      onBlur={() => (isWrong ? undefined : setTyped(undefined))}
+      error={isWrong ? 'This can’t be' : undefined}
+      testID={`size-${label}`}
+    />
+  );
+}

@@ -1,0 +1,111 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import {
+  selectCardsByUid,
+  selectRowsByUid,
+  selectSettings,
+  useAppSelector,
+  useCardGetter,
+  useMailDraft,
+} from '@/book';
+import { shownAs } from '@/core/card';
+import { findLetters, type Letters, writeLetterList } from '@/core/letters';
+import type { TemplateWords } from '@/core/templates';
+import { formatCount, LOCALE, saveFile } from '@/platform';
+import { goBack } from '@/platform/navigation';
+import { Act, Choice, Download, OverPage, TitledPart, Txt, useLoaded, usePageTitle } from '@/ui';
+
+import { ToField } from '../ToField';
+import { EnvelopesPart } from './EnvelopesPart';
+import { LabelsPart } from './LabelsPart';
+
+type Kind = 'labels' | 'envelopes';
+
+const countries = new Intl.DisplayNames(LOCALE, { type: 'region', fallback: 'none' });
+
+interface LettersProps {
+  /** Loads what greets people in their own languages. */
+  readonly loadWords: () => Promise<TemplateWords>;
+}
+
+/** Labels, envelopes and a list of addresses for the people whom the message goes to. */
+export function LettersPage({ loadWords }: LettersProps) {
+  usePageTitle('Letters');
+  const words = useLoaded(loadWords);
+  const now = useMailDraft();
+  const found = useLetters(now.recipients);
+  const getCard = useCardGetter();
+  const [kind, setKind] = useState<Kind>('labels');
+  const { draft, set } = now;
+  if (!draft) return null;
+  const { letters, without } = found;
+  return (
+    <OverPage
+      title="Letters"
+      backLabel="Write"
+      onBack={() => goBack('/write')}
+      className="max-w-[720px] gap-5"
+      testID="letters-page"
+    >
+      <ToField draft={draft} set={set} />
+      <View>
+        <Txt testID="letter-count">{`${formatCount(letters.length, 'letter', 'letters')} to send`}</Txt>
+        <Without uids={without} />
+      </View>
+      <Choice
+        name="What is printed"
+        options={[
+          ['labels', 'Labels on a sheet'],
+          ['envelopes', 'Envelopes'],
+        ]}
+        value={kind}
+        onChange={setKind}
+      />
+      {kind === 'labels' ? <LabelsPart letters={letters} /> : <EnvelopesPart letters={letters} />}
+      <TitledPart title="For another program">
+        <View className="flex-row">
+          <Act
+            label="Save the list as a table"
+            icon={Download}
+            isDisabled={letters.length === 0 || !words}
+            onPress={() =>
+              saveFile(
+                'letters.csv',
+                writeLetterList(letters, getCard, words?.salutationFor ?? shownAs),
+                'text/csv;charset=utf-8',
+              )
+            }
+            testID="save-letter-list"
+          />
+        </View>
+      </TitledPart>
+    </OverPage>
+  );
+}
+
+/** Whoever gets the message by mail gets a letter too, and so does whoever has no mail address. */
+function useLetters({ people, unreachable }: ReturnType<typeof useMailDraft>['recipients']): Letters {
+  const { country } = useAppSelector(selectSettings);
+  const cards = useAppSelector(selectCardsByUid);
+  const uids = [...people.flatMap(({ uid }) => uid ?? []), ...unreachable];
+  return findLetters(uids, (uid) => cards.get(uid), {
+    country,
+    countryName: (code) => (/^[A-Z]{2}$/.test(code) ? (countries.of(code) ?? '') : ''),
+  });
+}
+
+/** Names told of those who can't be written to. */
+const NAMED = 8;
+
+function Without({ uids }: { readonly uids: readonly string[] }) {
+  const rows = useAppSelector(selectRowsByUid);
+  if (uids.length === 0) return null;
+  const names = uids.slice(0, NAMED).map((uid) => rows.get(uid)?.shown ?? 'somebody');
+  const rest = uids.length > NAMED ? ` and ${uids.length - NAMED} more` : '';
+  return (
+    <Txt size="small" tone="ochre" testID="without-address">
+      {`Without a post address: ${formatCount(uids.length, 'person', 'people')} (${names.join(', ')}${rest})`}
+    </Txt>
+  );
+}
