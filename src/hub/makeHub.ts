@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
@@ -10,6 +11,7 @@ import { calendarApi, calendarFeed } from './api/calendarApi';
 import { demoApi } from './api/demoApi';
 import { demoLookup, demoWeb } from './api/demoWeb';
 import { devicesApi } from './api/devicesApi';
+import { directoryApi } from './api/directoryApi';
 import { exchangeApi } from './api/exchangeApi';
 import { feedsApi } from './api/feedsApi';
 import { pairApi } from './api/pairApi';
@@ -61,6 +63,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
     hub.use('/api/exchange', exchangeApi(db, COUNTRY));
     hub.use('/api/devices', devicesApi(db, COUNTRY));
     hub.use('/api/standins', standInsApi(db));
+    hub.use('/api/directory', directoryApi(db, { utcNow, newUid: () => `urn:uuid:${randomUUID()}` }));
   }
   hub.use('/api/places', placesApi());
   hub.use('/api/feeds', feedsApi(demoDay === undefined ? undefined : demoLookup));

@@ -6,6 +6,7 @@
 export { escapeHtml } from './escapeHtml';
 export { foldedWords, foldText } from './foldText';
 export { hashText } from './hashText';
+export { toBase64 } from './toBase64';
 export { markMatches, type MarkedPart } from './markMatches';
 export {
   decodeCharset,

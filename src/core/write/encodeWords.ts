@@ -1,4 +1,4 @@
-import { encodeUtf8 } from '../text';
+import { encodeUtf8, toBase64 } from '../text';
 
 /** RFC 2047 §2: 75 letters for a word, 76 for a line; a header's name and a comma have to find room beside it. */
 const MAX_WORD = 64;
@@ -23,9 +23,4 @@ export function encodeWords(text: string): string {
     piece += char;
   }
   return [...words, piece].map((word) => `${HEAD}${toBase64(encodeUtf8(word))}${TAIL}`).join('\r\n ');
-}
-
-/** RFC 4648 §4. */
-function toBase64(bytes: Uint8Array): string {
-  return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
 }

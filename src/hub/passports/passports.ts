@@ -1,8 +1,8 @@
-import { createHmac, randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
-import { promisify } from 'node:util';
+import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 
 import type { Selectable } from 'kysely';
 
+import { isSecret, keepSecret } from '../secrets';
 import { lastSeq } from '../store/cards';
 import { type HubDb, inTransaction } from '../store/openStore';
 import type { DevicesTable } from '../store/schema';
@@ -37,9 +37,6 @@ const flag = (is: boolean) => (is ? 1 : 0);
 /** Letters and figures that can't be mistaken for each other when they are typed off a screen. */
 const SIGNS = 'abcdefghjkmnpqrstuvwxyz23456789';
 const PASSWORD_SIGNS = 20;
-const derive = promisify<string, string, number, Buffer>(scrypt);
-/** Octets of a derived key. */
-const KEY_OCTETS = 32;
 
 /** Makes a device with a password of its own. @throws RangeError where there is one of that name, or the name is empty */
 export async function addDevice(db: HubDb, passport: Passport, now: string): Promise<Credentials> {
@@ -49,8 +46,7 @@ export async function addDevice(db: HubDb, passport: Passport, now: string): Pro
   if (known) throw new RangeError(`there is a device called ${name}`);
   const user = await freeUser(db, name);
   const password = randomSigns(PASSWORD_SIGNS);
-  const salt = randomBytes(16).toString('hex');
-  const hash = (await derive(password, salt, KEY_OCTETS)).toString('hex');
+  const { salt, hash } = await keepSecret(password);
   const { direction, tag = null, lists = [], notes = true, photos = true, groups = false } = passport;
   await inTransaction(db, async (store) =>
     store
@@ -132,8 +128,7 @@ export async function signIn(db: HubDb, user: string, password: string): Promise
   const quick = quickKey(password);
   const known = device ? lately.get(device.user) : undefined;
   if (device && known && known.hash === device.hash && timingSafeEqual(known.key, quick)) return device;
-  const key = await derive(password, device?.salt ?? 'nobody', KEY_OCTETS);
-  const isRight = timingSafeEqual(key, Buffer.from(device?.hash ?? '00'.repeat(KEY_OCTETS), 'hex'));
+  const isRight = await isSecret(password, device);
   if (!device || !isRight) return undefined;
   lately.set(device.user, { hash: device.hash, key: quick });
   return device;

@@ -1,5 +1,7 @@
 import { type Kysely, type SchemaModule, sql } from 'kysely';
 
+import { addDirectory } from './addDirectory';
+
 /** Steps that lead from an empty store to today's, one after the other; what is out is never changed. */
 export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = [
   async ({ schema }) => {
@@ -76,6 +78,7 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
       .addColumn('state', 'text', (column) => column.notNull())
       .execute();
   },
+  addDirectory,
 ];
 
 /** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */

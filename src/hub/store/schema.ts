@@ -53,6 +53,49 @@ export interface DevicesTable {
   keeps: string;
 }
 
+/** Somebody who has access to the directory. */
+export interface DirectoryUsersTable {
+  id: Generated<number>;
+  name: string;
+  role: 'administrator' | 'editor' | 'reader';
+  salt: string;
+  hash: string;
+  created: string;
+}
+
+/** Somebody signed in to the directory. */
+export interface DirectorySessionsTable {
+  /** SHA-256 of the token that is shown. */
+  token: string;
+  user: number;
+  /** UTCDateTime after which it is no longer good. */
+  until: string;
+}
+
+/** Somebody in the directory. */
+export interface DirectoryEntriesTable {
+  uid: string;
+  /** A JSContact object (RFC 9553). */
+  card: string;
+  inside: number;
+  hidden: number;
+  validFrom: string | null;
+  validTo: string | null;
+}
+
+/** What was done with the directory; the store itself refuses to change or to delete a line of it. */
+export interface DirectoryLogTable {
+  id: Generated<number>;
+  at: string;
+  /** The name of who did it, as it was then: it stays when they have left. */
+  who: string;
+  act: string;
+  uid: string | null;
+  says: string;
+  before: string | null;
+  after: string | null;
+}
+
 /** For each card what a device was last served, or has last sent. */
 export interface MemoryTable {
   device: number;
@@ -163,6 +206,10 @@ export interface AccountsTable {
 
 /** Everything the hub keeps. */
 export interface HubTables {
+  directoryUsers: DirectoryUsersTable;
+  directorySessions: DirectorySessionsTable;
+  directoryEntries: DirectoryEntriesTable;
+  directoryLog: DirectoryLogTable;
   cards: CardsTable;
   changes: ChangesTable;
   devices: DevicesTable;

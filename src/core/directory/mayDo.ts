@@ -1,0 +1,31 @@
+import { type DirectoryEntry, isInForce, type Role } from './directoryEntry';
+
+/** What can be done with the directory. */
+export const DIRECTORY_ACTS = [
+  'read',
+  'export',
+  'edit',
+  'import',
+  'seeHidden',
+  'readLog',
+  'manageUsers',
+] as const;
+/** One of them. */
+export type DirectoryAct = (typeof DIRECTORY_ACTS)[number];
+
+/** Who may do what. An act that a role doesn't name is refused to it. */
+const ALLOWED: Readonly<Record<Role, readonly DirectoryAct[]>> = {
+  administrator: DIRECTORY_ACTS,
+  editor: ['read', 'export', 'edit', 'import', 'seeHidden'],
+  reader: ['read', 'export'],
+};
+
+/** Whether a role may do something. */
+export function mayDo(role: Role, act: DirectoryAct): boolean {
+  return ALLOWED[role].includes(act);
+}
+
+/** Whether a role finds an entry on a day. */
+export function maySee(role: Role, entry: Omit<DirectoryEntry, 'card'>, today: string): boolean {
+  return mayDo(role, 'seeHidden') || (!entry.isHidden && isInForce(entry, today));
+}

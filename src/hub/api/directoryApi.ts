@@ -1,0 +1,203 @@
+import express, {
+  type NextFunction,
+  type Request,
+  type RequestHandler,
+  type Response,
+  Router,
+} from 'express';
+import { z } from 'zod';
+
+import { shownAs } from '@/core/card';
+import {
+  type DirectoryAct,
+  type DirectoryEntry,
+  directoryEntrySchema,
+  mayDo,
+  maySee,
+  roleSchema,
+  writeLdif,
+} from '@/core/directory';
+import { getFormat } from '@/core/formats';
+
+import { entriesFor, putEntries, removeEntry, searchEntries } from '../directory/directoryEntries';
+import { readDirectoryLog } from '../directory/directoryLog';
+import {
+  addUser,
+  changePassphrase,
+  changeRole,
+  DirectoryError,
+  type DirectoryUser,
+  endSession,
+  findSession,
+  listUsers,
+  removeUser,
+  signInUser,
+} from '../directory/directoryUsers';
+import { readDirectoryCsv } from '../directory/readDirectoryCsv';
+import type { HubDb } from '../store/openStore';
+import { onlyOwnPages, onlyPaired } from './guards';
+import { issueInWords } from './issueInWords';
+
+/** What goes in and out beside the store. */
+export interface DirectoryApiOptions {
+  /** UTCDateTime. */
+  readonly utcNow: () => string;
+  readonly newUid: () => string;
+}
+
+const credentials = z.object({ name: z.string().max(200), passphrase: z.string().max(1000) });
+const wholeUser = credentials.extend({ role: roleSchema });
+const userChange = z.object({ role: roleSchema.optional(), passphrase: z.string().max(1000).optional() });
+const csvWish = z.object({ csv: z.string().max(5_000_000), isInside: z.boolean(), isToApply: z.boolean() });
+
+/** Entries that one answer has at most. */
+const MAX_FOUND = 100;
+/** Where the entries of an exported file stand. */
+const BASE = 'ou=directory';
+
+const sessions = new WeakMap<Request, DirectoryUser & { readonly token: string }>();
+
+/** The common directory: signing in, looking up, keeping it, who has access. Every refusal is by the table in core. */
+export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions): Router {
+  const router = Router();
+  router.use(onlyOwnPages, express.json({ limit: '6mb' }));
+  const by = (request: Request) => ({ name: userOf(request).name, now: utcNow() });
+  const today = () => utcNow().slice(0, 10);
+
+  router.get('/state', async (_, response) => {
+    response.set('Cache-Control', 'no-store').json({ hasUsers: (await listUsers(db)).length > 0 });
+  });
+  // The first administrator is whoever has the book: a browser that is paired with it.
+  router.post('/first', onlyPaired(db), async (request, response) => {
+    if ((await listUsers(db)).length > 0) throw new DirectoryError('somebody has access already', 409);
+    const { name, passphrase } = parsed(credentials, request.body);
+    await addUser(db, { name, passphrase, role: 'administrator' }, { name, now: utcNow() });
+    response.status(204).end();
+  });
+  router.post('/session', async (request, response) => {
+    const { name, passphrase } = parsed(credentials, request.body);
+    const session = await signInUser(db, name, passphrase, Date.parse(utcNow()));
+    if (!session) return void response.status(401).json({ error: 'the name or the passphrase isn’t right' });
+    response.set('Cache-Control', 'no-store').json(session);
+  });
+
+  router.use(onlySignedIn(db, utcNow));
+  router.get('/session', (request, response) => {
+    const { name, role } = userOf(request);
+    response.set('Cache-Control', 'no-store').json({ name, role });
+  });
+  router.delete('/session', async (request, response) => {
+    await endSession(db, userOf(request).token);
+    response.status(204).end();
+  });
+
+  router.get('/entries', only('read'), async (request, response) => {
+    const { q = '' } = request.query;
+    const { role } = userOf(request);
+    const found =
+      typeof q === 'string' && q.trim() !== ''
+        ? await searchEntries(db, q.slice(0, 200), { role, today: today(), limit: MAX_FOUND })
+        : (await entriesFor(db, role, today())).slice(0, MAX_FOUND);
+    response.set('Cache-Control', 'no-store').json(found);
+  });
+  router.get('/entries/:uid', only('read'), async (request, response) => {
+    const { role } = userOf(request);
+    const entry = await findEntry(request.params['uid']);
+    if (!entry || !maySee(role, entry, today()))
+      throw new DirectoryError('nobody of that uid is in the directory', 404);
+    response.set('Cache-Control', 'no-store').json(entry);
+  });
+  router.put('/entries/:uid', only('edit'), async (request, response) => {
+    const entry = parsed(directoryEntrySchema, request.body);
+    if (entry.card.uid !== request.params['uid']) throw new DirectoryError('the card has another uid', 400);
+    if (shownAs(entry.card) === '') throw new DirectoryError('an entry needs a name', 400);
+    await putEntries(db, [entry], by(request));
+    response.status(204).end();
+  });
+  router.delete('/entries/:uid', only('edit'), async (request, response) => {
+    const isGone = await removeEntry(db, String(request.params['uid']), by(request));
+    if (!isGone) throw new DirectoryError('nobody of that uid is in the directory', 404);
+    response.status(204).end();
+  });
+  router.post('/import', only('import'), async (request, response) => {
+    const { csv, isInside, isToApply } = parsed(csvWish, request.body);
+    const known = await entriesFor(db, 'administrator', today());
+    const intake = readDirectoryCsv(new TextEncoder().encode(csv), known, { isInside, newUid });
+    if (isToApply) await putEntries(db, [...intake.fresh, ...intake.changed], by(request));
+    const names = (entries: readonly DirectoryEntry[]) => entries.map(({ card }) => shownAs(card));
+    response.json({ ...intake, fresh: names(intake.fresh), changed: names(intake.changed) });
+  });
+  router.get('/export/:kind', only('export'), async (request, response) => {
+    const cards = (await entriesFor(db, userOf(request).role, today())).map(({ card }) => card);
+    if (request.params['kind'] === 'ldif')
+      return void response.type('text/ldif; charset=utf-8').send(writeLdif(cards, BASE));
+    const text = getFormat('vcard4')?.write(cards, { extensions: false });
+    if (request.params['kind'] !== 'vcard' || text === undefined)
+      throw new DirectoryError('there is no such file', 404);
+    response.type('text/vcard; charset=utf-8').send(text);
+  });
+  router.get('/log', only('readLog'), async (_, response) => {
+    response.set('Cache-Control', 'no-store').json(await readDirectoryLog(db));
+  });
+
+  router.get('/users', only('manageUsers'), async (_, response) => {
+    response.set('Cache-Control', 'no-store').json(await listUsers(db));
+  });
+  router.post('/users', only('manageUsers'), async (request, response) => {
+    await addUser(db, parsed(wholeUser, request.body), by(request));
+    response.status(204).end();
+  });
+  router.patch('/users/:name', only('manageUsers'), async (request, response) => {
+    const name = String(request.params['name']);
+    const { role, passphrase } = parsed(userChange, request.body);
+    if (role !== undefined) await changeRole(db, name, role, by(request));
+    if (passphrase !== undefined) await changePassphrase(db, name, passphrase, by(request));
+    response.status(204).end();
+  });
+  router.delete('/users/:name', only('manageUsers'), async (request, response) => {
+    await removeUser(db, String(request.params['name']), by(request));
+    response.status(204).end();
+  });
+  router.use((error: unknown, _: Request, response: Response, next: NextFunction) => {
+    if (!(error instanceof DirectoryError)) return next(error);
+    response.status(error.status).json({ error: error.message });
+  });
+  return router;
+
+  async function findEntry(uid: unknown): Promise<DirectoryEntry | undefined> {
+    const all = await entriesFor(db, 'administrator', today());
+    return all.find(({ card }) => card.uid === uid);
+  }
+}
+
+function onlySignedIn(db: HubDb, utcNow: () => string): RequestHandler {
+  return async (request, response, next) => {
+    const [, token = ''] = /^Directory ([\w-]{20,100})$/.exec(request.get('authorization') ?? '') ?? [];
+    const user = token === '' ? undefined : await findSession(db, token, Date.parse(utcNow()));
+    if (!user) return void response.status(401).json({ error: 'nobody is signed in to the directory' });
+    sessions.set(request, { ...user, token });
+    next();
+  };
+}
+
+/** Lets only those do something whose role may. */
+function only(act: DirectoryAct): RequestHandler {
+  return (request, _, next) => {
+    const { role } = userOf(request);
+    if (!mayDo(role, act)) throw new DirectoryError(`as ${role} you can’t do this`, 403);
+    next();
+  };
+}
+
+function userOf(request: Request): DirectoryUser & { readonly token: string } {
+  const user = sessions.get(request);
+  if (!user) throw new Error('nobody has looked who is signed in');
+  return user;
+}
+
+/** @throws DirectoryError with what is wrong where */
+function parsed<T>(schema: z.ZodType<T>, value: unknown): T {
+  const read = schema.safeParse(value);
+  if (!read.success) throw new DirectoryError(issueInWords(read.error), 400);
+  return read.data;
+}

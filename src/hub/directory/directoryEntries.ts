@@ -1,0 +1,131 @@
+import type { Selectable } from 'kysely';
+
+import { type Card, parseCard, shownAs } from '@/core/card';
+import { type DirectoryEntry, maySee, type Role } from '@/core/directory';
+import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
+
+import { type HubDb, inTransaction } from '../store/openStore';
+import type { DirectoryEntriesTable } from '../store/schema';
+import { noteInLog } from './directoryLog';
+import type { Doer } from './directoryUsers';
+
+/** Puts some entries into the directory, in the place of those with their uids, as one act. */
+export async function putEntries(db: HubDb, entries: readonly DirectoryEntry[], by: Doer): Promise<void> {
+  await inTransaction(db, async (store) => {
+    for (const entry of entries) {
+      const { uid } = entry.card;
+      const known = await store
+        .selectFrom('directoryEntries')
+        .selectAll()
+        .where('uid', '=', uid)
+        .executeTakeFirst();
+      const row = toRow(entry);
+      const { uid: _, ...rest } = row;
+      await store
+        .insertInto('directoryEntries')
+        .values(row)
+        .onConflict((conflict) => conflict.column('uid').doUpdateSet(rest))
+        .execute();
+      await noteInLog(store, {
+        ...{ by, act: 'put', uid, says: `${known ? 'Changed' : 'Added'} ${shownAs(entry.card)}` },
+        before: known && JSON.stringify(known),
+        after: JSON.stringify(row),
+      });
+    }
+  });
+  books.delete(db);
+}
+
+/** Takes somebody out of the directory. @returns whether they were in it */
+export async function removeEntry(db: HubDb, uid: string, by: Doer): Promise<boolean> {
+  const isGone = await inTransaction(db, async (store) => {
+    const known = await store
+      .selectFrom('directoryEntries')
+      .selectAll()
+      .where('uid', '=', uid)
+      .executeTakeFirst();
+    if (!known) return false;
+    await store.deleteFrom('directoryEntries').where('uid', '=', uid).execute();
+    const says = `Took out ${shownAs(toEntry(known)?.card ?? EMPTY)}`;
+    await noteInLog(store, { by, act: 'remove', uid, says, before: JSON.stringify(known) });
+    return true;
+  });
+  books.delete(db);
+  return isGone;
+}
+
+/** Everybody whom a role finds on a day, by name. */
+export async function entriesFor(db: HubDb, role: Role, today: string): Promise<DirectoryEntry[]> {
+  const { entries } = await bookOf(db);
+  const collator = new Intl.Collator('en', { sensitivity: 'base', numeric: true });
+  return [...entries.values()]
+    .filter((entry) => maySee(role, entry, today))
+    .sort((a, b) => collator.compare(shownAs(a.card), shownAs(b.card)));
+}
+
+/** Hits asked of the index, of which those that a role may not see are left out. */
+const ASKED = 200;
+
+/** Whom a query finds, as the search of the Book would. @param query - '' finds nobody */
+export async function searchEntries(
+  db: HubDb,
+  query: string,
+  { role, today, limit }: { readonly role: Role; readonly today: string; readonly limit: number },
+): Promise<DirectoryEntry[]> {
+  const { entries, index } = await bookOf(db);
+  const { hits } = findCards(index, query, { limit: ASKED, today });
+  return hits
+    .flatMap(({ uid }) => entries.get(uid) ?? [])
+    .filter((entry) => maySee(role, entry, today))
+    .slice(0, limit);
+}
+
+interface Book {
+  readonly entries: ReadonlyMap<string, DirectoryEntry>;
+  readonly index: SearchIndex;
+}
+
+/** The directory at hand, made anew after a change: it is searched far more often than it is changed. */
+const books = new WeakMap<HubDb, Promise<Book>>();
+
+function bookOf(db: HubDb): Promise<Book> {
+  const known = books.get(db);
+  if (known) return known;
+  const book = readBook(db);
+  books.set(db, book);
+  return book;
+}
+
+async function readBook(db: HubDb): Promise<Book> {
+  const rows = await db.selectFrom('directoryEntries').selectAll().execute();
+  const entries = new Map(
+    rows.flatMap((row) => {
+      const entry = toEntry(row);
+      return entry ? [[row.uid, entry] as const] : [];
+    }),
+  );
+  const index = new SearchIndex();
+  for (const { card } of entries.values()) index.add(toSearchDoc(card, COUNTRY));
+  return { entries, index };
+}
+
+/** ISO 3166-1 alpha-2: by whose habits numbers without a country code are read. */
+const COUNTRY = 'GB';
+const EMPTY: Card = { '@type': 'Card', version: '1.0', uid: '' };
+
+function toRow({ card, isInside, isHidden, validFrom, validTo }: DirectoryEntry): DirectoryEntriesTable {
+  return {
+    ...{ uid: card.uid, card: JSON.stringify(card), inside: Number(isInside), hidden: Number(isHidden) },
+    ...{ validFrom: validFrom ?? null, validTo: validTo ?? null },
+  };
+}
+
+function toEntry(row: Selectable<DirectoryEntriesTable>): DirectoryEntry | undefined {
+  const read = parseCard(JSON.parse(row.card));
+  if (read.kind !== 'card') return undefined;
+  return {
+    ...{ card: read.card, isInside: row.inside === 1, isHidden: row.hidden === 1 },
+    ...(row.validFrom === null ? {} : { validFrom: row.validFrom }),
+    ...(row.validTo === null ? {} : { validTo: row.validTo }),
+  };
+}

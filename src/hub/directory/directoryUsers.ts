@@ -1,0 +1,191 @@
+import { createHash, randomBytes } from 'node:crypto';
+
+import type { Selectable } from 'kysely';
+
+import type { Role } from '@/core/directory';
+
+import { isSecret, keepSecret } from '../secrets';
+import { type HubDb, inTransaction } from '../store/openStore';
+import type { DirectoryUsersTable } from '../store/schema';
+import { noteInLog } from './directoryLog';
+
+/** Somebody with access, as others may know them. */
+export interface DirectoryUser {
+  readonly name: string;
+  readonly role: Role;
+  readonly created: string;
+}
+
+/** Who does something, and when. */
+export interface Doer {
+  readonly name: string;
+  /** UTCDateTime. */
+  readonly now: string;
+}
+
+/** What can't be done with somebody's access, in words for whoever asked. */
+export class DirectoryError extends Error {
+  constructor(
+    message: string,
+    /** Of HTTP. */
+    readonly status: 400 | 403 | 404 | 409 | 429,
+  ) {
+    super(message);
+  }
+}
+
+/** A passphrase that is shorter is guessed too soon (NIST SP 800-63B asks for 8 at least). */
+const MIN_PASSPHRASE = 12;
+const MAX_NAME = 60;
+
+/** Everybody with access, in the order in which they came. */
+export async function listUsers(db: HubDb): Promise<DirectoryUser[]> {
+  const rows = await db.selectFrom('directoryUsers').selectAll().orderBy('id').execute();
+  return rows.map(({ name, role, created }) => ({ name, role, created }));
+}
+
+/** Gives somebody access. @throws DirectoryError */
+export async function addUser(
+  db: HubDb,
+  {
+    name: typed,
+    role,
+    passphrase,
+  }: { readonly name: string; readonly role: Role; readonly passphrase: string },
+  by: Doer,
+): Promise<void> {
+  const name = typed.trim().slice(0, MAX_NAME);
+  if (name === '') throw new DirectoryError('a name is needed', 400);
+  checkPassphrase(passphrase);
+  const kept = await keepSecret(passphrase);
+  await inTransaction(db, async (store) => {
+    if (await findUser(store, name)) throw new DirectoryError(`${name} has access already`, 409);
+    await store
+      .insertInto('directoryUsers')
+      .values({ name, role, ...kept, created: by.now })
+      .execute();
+    await noteInLog(store, { by, act: 'user', says: `Gave ${name} access as ${role}` });
+  });
+}
+
+/** Gives somebody another role. There is always an administrator. @throws DirectoryError */
+export function changeRole(db: HubDb, name: string, role: Role, by: Doer): Promise<void> {
+  return inTransaction(db, async (store) => {
+    const user = await getUser(store, name);
+    if (role !== 'administrator') await keepOneAdministrator(store, user);
+    await store.updateTable('directoryUsers').set({ role }).where('id', '=', user.id).execute();
+    await noteInLog(store, { by, act: 'user', says: `Made ${name} ${role}` });
+  });
+}
+
+/** Gives somebody another passphrase; whoever is signed in with the old one is signed out. @throws DirectoryError */
+export async function changePassphrase(db: HubDb, name: string, passphrase: string, by: Doer): Promise<void> {
+  checkPassphrase(passphrase);
+  const kept = await keepSecret(passphrase);
+  await inTransaction(db, async (store) => {
+    const user = await getUser(store, name);
+    await store.updateTable('directoryUsers').set(kept).where('id', '=', user.id).execute();
+    await store.deleteFrom('directorySessions').where('user', '=', user.id).execute();
+    await noteInLog(store, { by, act: 'user', says: `New passphrase for ${name}` });
+  });
+}
+
+/** Takes somebody's access; what they have entered and what the log says of them stays. @throws DirectoryError */
+export function removeUser(db: HubDb, name: string, by: Doer): Promise<void> {
+  return inTransaction(db, async (store) => {
+    const user = await getUser(store, name);
+    await keepOneAdministrator(store, user);
+    await store.deleteFrom('directorySessions').where('user', '=', user.id).execute();
+    await store.deleteFrom('directoryUsers').where('id', '=', user.id).execute();
+    await noteInLog(store, { by, act: 'user', says: `Took the access of ${name}` });
+  });
+}
+
+/** How long somebody stays signed in, in milliseconds: a working day. */
+const SESSION_MS = 12 * 3600 * 1000;
+/** Wrong passphrases after which a name has to wait, and how long, in milliseconds. */
+const [MAX_WRONG, WAIT_MS] = [5, 5 * 60 * 1000];
+const wrong = new Map<string, { count: number; untilMs: number }>();
+
+const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
+
+/**
+ * Signs somebody in. A name that nobody has and a wrong passphrase give the same answer after the same work.
+ *
+ * @throws DirectoryError where too many wrong passphrases came for the name
+ */
+export async function signInUser(
+  db: HubDb,
+  name: string,
+  passphrase: string,
+  nowMs: number,
+): Promise<(DirectoryUser & { readonly token: string }) | undefined> {
+  const key = name.trim().toLowerCase();
+  const known = wrong.get(key);
+  if (known && known.count >= MAX_WRONG && nowMs < known.untilMs)
+    throw new DirectoryError('too many wrong passphrases; try again in a few minutes', 429);
+  const user = await findUser(db, name.trim());
+  if (!(await isSecret(passphrase, user)) || !user) {
+    const count = known && nowMs < known.untilMs ? known.count + 1 : 1;
+    wrong.set(key, { count, untilMs: nowMs + WAIT_MS });
+    return undefined;
+  }
+  wrong.delete(key);
+  const token = randomBytes(32).toString('base64url');
+  const until = new Date(nowMs + SESSION_MS).toISOString();
+  await inTransaction(db, async (store) => {
+    await store.deleteFrom('directorySessions').where('until', '<', new Date(nowMs).toISOString()).execute();
+    await store
+      .insertInto('directorySessions')
+      .values({ token: hashOf(token), user: user.id, until })
+      .execute();
+  });
+  return { name: user.name, role: user.role, created: user.created, token };
+}
+
+/** Who shows a token; undefined where it is none, or no longer good. */
+export async function findSession(
+  db: HubDb,
+  token: string,
+  nowMs: number,
+): Promise<DirectoryUser | undefined> {
+  return db
+    .selectFrom('directorySessions')
+    .innerJoin('directoryUsers', 'directoryUsers.id', 'directorySessions.user')
+    .select(['directoryUsers.name', 'directoryUsers.role', 'directoryUsers.created'])
+    .where('directorySessions.token', '=', hashOf(token))
+    .where('directorySessions.until', '>', new Date(nowMs).toISOString())
+    .executeTakeFirst();
+}
+
+/** Signs somebody out. */
+export async function endSession(db: HubDb, token: string): Promise<void> {
+  await inTransaction(db, (store) =>
+    store.deleteFrom('directorySessions').where('token', '=', hashOf(token)).execute(),
+  );
+}
+
+function checkPassphrase(passphrase: string): void {
+  if ([...passphrase].length < MIN_PASSPHRASE)
+    throw new DirectoryError(`a passphrase has ${MIN_PASSPHRASE} letters at least`, 400);
+}
+
+function findUser(db: HubDb, name: string): Promise<Selectable<DirectoryUsersTable> | undefined> {
+  return db.selectFrom('directoryUsers').selectAll().where('name', '=', name).executeTakeFirst();
+}
+
+async function getUser(db: HubDb, name: string): Promise<Selectable<DirectoryUsersTable>> {
+  const user = await findUser(db, name);
+  if (!user) throw new DirectoryError(`nobody called ${name} has access`, 404);
+  return user;
+}
+
+async function keepOneAdministrator(db: HubDb, { role }: Pick<DirectoryUser, 'role'>): Promise<void> {
+  if (role !== 'administrator') return;
+  const all = await db
+    .selectFrom('directoryUsers')
+    .select('id')
+    .where('role', '=', 'administrator')
+    .execute();
+  if (all.length < 2) throw new DirectoryError('the last administrator stays one', 409);
+}
