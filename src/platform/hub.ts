@@ -14,15 +14,23 @@ export interface HubQuestion {
   readonly method?: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
   readonly path: string;
   readonly token?: string | undefined;
+  /** What the token is for: the book (Bearer), or the common directory. */
+  readonly scheme?: 'Bearer' | 'Directory';
   readonly body?: unknown;
 }
 
-/** Asks the hub. @returns the JSON that it answers; undefined for none. @throws HubFault */
-export async function askHub({ method = 'GET', path, token, body }: HubQuestion): Promise<unknown> {
+/** Asks the hub. @returns the JSON or the text that it answers; undefined for none. @throws HubFault */
+export async function askHub({
+  method = 'GET',
+  path,
+  token,
+  scheme = 'Bearer',
+  body,
+}: HubQuestion): Promise<unknown> {
   const response = await fetch(`/api${path}`, {
     method,
     headers: {
-      ...(token === undefined ? {} : { Authorization: `Bearer ${token}` }),
+      ...(token === undefined ? {} : { Authorization: `${scheme} ${token}` }),
       ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
     },
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
@@ -30,7 +38,8 @@ export async function askHub({ method = 'GET', path, token, body }: HubQuestion)
     throw new HubFault('the hub can’t be reached', 0);
   });
   if (!response.ok) throw new HubFault(await faultIn(response), response.status);
-  return response.status === 204 ? undefined : response.json();
+  if (response.status === 204) return undefined;
+  return response.headers.get('content-type')?.includes('json') === true ? response.json() : response.text();
 }
 
 async function faultIn(response: Response): Promise<string> {

@@ -29,6 +29,7 @@ export { default as ListChecks } from 'lucide-react-native/icons/list-checks';
 export { default as ListFilter } from 'lucide-react-native/icons/list-filter';
 export { default as ListPlus } from 'lucide-react-native/icons/list-plus';
 export { default as FileText } from 'lucide-react-native/icons/file-text';
+export { default as Library } from 'lucide-react-native/icons/library';
 export { default as Layers } from 'lucide-react-native/icons/layers';
 export { default as Merge } from 'lucide-react-native/icons/merge';
 export { default as Mail } from 'lucide-react-native/icons/mail';

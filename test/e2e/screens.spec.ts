@@ -23,6 +23,8 @@ const SCREENS = [
   '/devices',
   '/devices/connect',
   '/write',
+  '/write?by=letter',
+  '/directory',
   '/book/nobody',
 ];
 

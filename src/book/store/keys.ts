@@ -21,6 +21,8 @@ export const KEYS = {
   queue: 'queue:',
   /** How this browser is paired with the hub. */
   hub: 'hub',
+  /** Who is signed in to the common directory here. */
+  directory: 'directory',
   /** A value that somebody's card doesn't have yet. */
   news: 'news:',
   /** What somebody had published when it was last looked for. */

@@ -4,7 +4,7 @@ import { Pressable } from 'react-native';
 import { useHub } from '@/book';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, linkProps, Plus, ProgressLine, Txt } from '@/ui';
+import { Act, Library, linkProps, Plus, ProgressLine, Txt } from '@/ui';
 
 import { BrowsersPart } from './BrowsersPart';
 import { DevicePicture } from './DevicePicture';
@@ -71,6 +71,15 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
             <BrowsersPart browsers={value.browsers} now={now} />
           </View>
         ) : null}
+        <View className="flex-row">
+          <Act
+            label="The common directory"
+            icon={Library}
+            tone="faded"
+            onPress={() => go('/directory')}
+            testID="to-directory"
+          />
+        </View>
       </View>
     </ScrollView>
   );

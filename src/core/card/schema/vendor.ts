@@ -58,6 +58,8 @@ export const vendorShape = {
     .exactOptional(),
   /** The address of the web whose posts stand among the talks. */
   'cordialis.example:feed': z.string().exactOptional(),
+  /** The entry of the common directory that it was copied from, by its uid. */
+  'cordialis.example:directory': z.string().exactOptional(),
   'cordialis.example:followUps': entriesOf(followUpSchema).exactOptional(),
   'cordialis.example:meetings': entriesOf(meetingSchema).exactOptional(),
   /** Cards that the user has said are others, however alike they look. */

@@ -1,0 +1,1 @@
+export { DirectoryPage as default } from '@/places/directory/DirectoryPage';

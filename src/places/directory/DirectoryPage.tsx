@@ -1,0 +1,81 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+
+import { type Role } from '@/core/directory';
+import { askHub } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, OverPage, Tabs, Txt, usePageTitle } from '@/ui';
+
+import { EntriesPart } from './EntriesPart';
+import { LogPart } from './LogPart';
+import { SignInPart } from './SignInPart';
+import { type AskDirectory, type Session, useDirectory } from './useDirectory';
+import { UsersPart } from './UsersPart';
+
+/** The common directory: people whom an administrator keeps for everybody who has access. */
+export function DirectoryPage() {
+  usePageTitle('Directory');
+  const directory = useDirectory();
+  const { standing } = directory;
+  return (
+    <OverPage
+      title="Directory"
+      backLabel="Devices"
+      onBack={() => go('/devices')}
+      className="max-w-[720px] gap-4"
+      testID="directory-page"
+    >
+      {standing.kind === 'asking' ? <Txt tone="faded">Asking the hub …</Txt> : null}
+      {standing.kind === 'unreachable' ? (
+        <View className="flex-row flex-wrap items-center gap-x-5">
+          <Txt tone="brick">{`No directory: ${standing.message}.`}</Txt>
+          <Act label="Try again" onPress={directory.again} />
+        </View>
+      ) : null}
+      {standing.kind === 'empty' || standing.kind === 'out' ? (
+        <SignInPart isFirst={standing.kind === 'empty'} enter={directory.enter} />
+      ) : null}
+      {standing.kind === 'in' ? <SignedIn session={standing.session} leave={directory.leave} /> : null}
+    </OverPage>
+  );
+}
+
+interface SignedInProps {
+  readonly session: Session;
+  readonly leave: () => Promise<void>;
+}
+
+type Part = 'people' | 'access' | 'log';
+
+const PARTS: Readonly<Record<Role, readonly (readonly [Part, string])[]>> = {
+  administrator: [
+    ['people', 'People'],
+    ['access', 'Access'],
+    ['log', 'Log'],
+  ],
+  editor: [],
+  reader: [],
+};
+
+function SignedIn({ session, leave }: SignedInProps) {
+  const { name, role, token } = session;
+  const [part, setPart] = useState<Part>('people');
+  const ask = useMemo<AskDirectory>(
+    () => (question) =>
+      askHub({ ...question, path: `/directory${question.path}`, token, scheme: 'Directory' }),
+    [token],
+  );
+  const parts = PARTS[role];
+  return (
+    <>
+      <View className="flex-row flex-wrap items-center gap-x-5">
+        <Txt size="small" tone="faded" testID="signed-in">{`Signed in as ${name}, ${role}`}</Txt>
+        <Act label="Sign out" tone="faded" onPress={() => void leave()} testID="sign-out" />
+      </View>
+      {parts.length === 0 ? null : <Tabs name="Parts" options={parts} value={part} onChange={setPart} />}
+      {part === 'people' ? <EntriesPart ask={ask} role={role} /> : null}
+      {part === 'access' ? <UsersPart ask={ask} own={name} /> : null}
+      {part === 'log' ? <LogPart ask={ask} /> : null}
+    </>
+  );
+}

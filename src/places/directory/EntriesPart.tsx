@@ -1,0 +1,166 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { z } from 'zod';
+
+import { useServices } from '@/book';
+import { initialsOf, newCard, organisationOf, shownAs, townOf } from '@/core/card';
+import { type DirectoryEntry, directoryEntrySchema, isInForce, mayDo, type Role } from '@/core/directory';
+import { formatDay, localDay, saveFile } from '@/platform';
+import { Act, Download, Field, FileText, ListRow, Plus, Stamp, Txt } from '@/ui';
+
+import { EntryForm } from './EntryForm';
+import { EntrySheet } from './EntrySheet';
+import { TakeInSheet } from './TakeInSheet';
+import { type AskDirectory, useDirectoryAct, wordsOf } from './useDirectory';
+
+interface EntriesPartProps {
+  readonly ask: AskDirectory;
+  readonly role: Role;
+}
+
+/** Milliseconds after the last letter before the hub is asked. */
+const PAUSE_MS = 150;
+
+type Open = { readonly kind: 'entry' | 'form'; readonly entry: DirectoryEntry } | { readonly kind: 'table' };
+
+/** Everybody in the directory, looked up by any word; whoever keeps it adds and changes them here. */
+export function EntriesPart({ ask, role }: EntriesPartProps) {
+  const { newUid, utcNow } = useServices();
+  const act = useDirectoryAct();
+  const [query, setQuery] = useState('');
+  const { entries, fault, again } = useEntries(ask, query);
+  const [open, setOpen] = useState<Open>();
+  const mayEdit = mayDo(role, 'edit');
+  const close = () => setOpen(undefined);
+  const done = () => {
+    close();
+    again();
+  };
+  const save = (kind: 'ldif' | 'vcard') =>
+    act(async () => {
+      const text = z.string().parse(await ask({ path: `/export/${kind}` }));
+      if (kind === 'ldif') saveFile('directory.ldif', text, 'text/ldif');
+      else saveFile('directory.vcf', text, 'text/vcard');
+    }, '');
+  const fresh = (): DirectoryEntry => ({
+    card: { ...newCard(newUid(), utcNow()), kind: 'individual' },
+    ...{ isInside: false, isHidden: false },
+  });
+  return (
+    <View className="gap-3">
+      <Field
+        label="Look up"
+        value={query}
+        onChange={setQuery}
+        placeholder="A name, a firm, a town, a part of a number"
+        testID="directory-query"
+      />
+      <View className="flex-row flex-wrap gap-x-5">
+        {mayEdit ? (
+          <>
+            <Act
+              label="New entry"
+              icon={Plus}
+              onPress={() => setOpen({ kind: 'form', entry: fresh() })}
+              testID="new-entry"
+            />
+            <Act
+              label="Take in a table"
+              icon={FileText}
+              onPress={() => setOpen({ kind: 'table' })}
+              testID="take-in"
+            />
+          </>
+        ) : null}
+        <Act
+          label="Save as LDIF"
+          icon={Download}
+          tone="faded"
+          onPress={() => void save('ldif')}
+          testID="save-ldif"
+        />
+        <Act label="Save as vCard" icon={Download} tone="faded" onPress={() => void save('vcard')} />
+      </View>
+      {fault === '' ? null : <Txt tone="brick">{`Not found: ${fault}.`}</Txt>}
+      <View testID="entries">
+        {entries?.map((entry) => (
+          <ListRow
+            key={entry.card.uid}
+            title={shownAs(entry.card) || 'No name'}
+            second={secondOf(entry)}
+            stamp={<Stamp initials={initialsOf(entry.card)} isOrg={entry.card.kind === 'org'} />}
+            onPress={() => setOpen({ kind: 'entry', entry })}
+            role="link"
+          />
+        ))}
+        {entries?.length === 0 ? (
+          <Txt font="serifItalic" tone="faded">
+            {query.trim() === '' ? 'Nobody is in the directory yet.' : 'Nobody is found by this.'}
+          </Txt>
+        ) : null}
+      </View>
+      {open?.kind === 'entry' ? (
+        <EntrySheet
+          entry={open.entry}
+          mayEdit={mayEdit}
+          onEdit={() => setOpen({ kind: 'form', entry: open.entry })}
+          onRemove={async () => {
+            const path = `/entries/${encodeURIComponent(open.entry.card.uid)}`;
+            const said = `Took ${shownAs(open.entry.card)} out of the directory`;
+            if (await act(() => ask({ method: 'DELETE', path }), said)) done();
+          }}
+          onClose={close}
+        />
+      ) : null}
+      {open?.kind === 'form' ? (
+        <EntryForm entry={open.entry} ask={ask} onDone={done} onClose={close} />
+      ) : null}
+      {open?.kind === 'table' ? <TakeInSheet ask={ask} onDone={done} onClose={close} /> : null}
+    </View>
+  );
+}
+
+function useEntries(ask: AskDirectory, query: string) {
+  const [found, setFound] = useState<readonly DirectoryEntry[]>();
+  const [fault, setFault] = useState('');
+  const [round, setRound] = useState(0);
+  useEffect(() => {
+    let isCurrent = true;
+    const timer = setTimeout(() => {
+      ask({ path: `/entries?q=${encodeURIComponent(query.trim())}` }).then(
+        (value) => {
+          if (!isCurrent) return;
+          setFound(z.array(directoryEntrySchema).parse(value));
+          setFault('');
+        },
+        (error: unknown) => {
+          if (isCurrent) setFault(wordsOf(error));
+        },
+      );
+    }, PAUSE_MS);
+    return () => {
+      isCurrent = false;
+      clearTimeout(timer);
+    };
+  }, [ask, query, round]);
+  return { entries: found, fault, again: () => setRound(round + 1) };
+}
+
+function secondOf(entry: DirectoryEntry): string {
+  const { card, isInside, isHidden, validFrom, validTo } = entry;
+  const post = Object.values(card.titles ?? {})[0]?.name ?? '';
+  const day = (at: string) => formatDay(`${at}T12:00:00Z`);
+  const marks = [
+    isHidden ? 'hidden' : '',
+    isInForce(entry, localDay())
+      ? validTo === undefined
+        ? ''
+        : `until ${day(validTo)}`
+      : validFrom !== undefined && validFrom > localDay()
+        ? `from ${day(validFrom)}`
+        : `ended ${validTo === undefined ? '' : day(validTo)}`,
+  ];
+  return [isInside ? 'Inside' : 'Outside', post, organisationOf(card) ?? '', townOf(card) ?? '', ...marks]
+    .filter(Boolean)
+    .join(' · ');
+}

@@ -1,0 +1,167 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { type Card, parseName, shownAs } from '@/core/card';
+import type { DirectoryEntry } from '@/core/directory';
+import { Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
+
+import { type AskDirectory, useDirectoryAct } from './useDirectory';
+
+interface EntryFormProps {
+  readonly entry: DirectoryEntry;
+  readonly ask: AskDirectory;
+  readonly onDone: () => void;
+  readonly onClose: () => void;
+}
+
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+
+/** What is typed of an entry; what else its card holds stays as it is. */
+export function EntryForm({ entry, ask, onDone, onClose }: EntryFormProps) {
+  const { card } = entry;
+  const act = useDirectoryAct();
+  const [typed, setTyped] = useState({
+    name: shownAs(card),
+    organisation: firstOf(card.organizations)?.name ?? '',
+    post: firstOf(card.titles)?.name ?? '',
+    mail: firstOf(card.emails)?.address ?? '',
+    number: firstOf(card.phones)?.number ?? '',
+    from: entry.validFrom ?? '',
+    to: entry.validTo ?? '',
+  });
+  const [isOrg, setOrg] = useState(card.kind === 'org');
+  const [isInside, setInside] = useState(entry.isInside);
+  const [isHidden, setHidden] = useState(entry.isHidden);
+  const set = (some: Partial<typeof typed>) => setTyped({ ...typed, ...some });
+  const badDay = (text: string) => (text === '' || DAY.test(text) ? undefined : 'A day such as 2026-11-24');
+  const isBad = badDay(typed.from) !== undefined || badDay(typed.to) !== undefined;
+  const save = async () => {
+    const body = {
+      ...{ isInside, isHidden },
+      ...(typed.from === '' ? {} : { validFrom: typed.from }),
+      ...(typed.to === '' ? {} : { validTo: typed.to }),
+      card: writtenCard(card, typed, isOrg),
+    };
+    const path = `/entries/${encodeURIComponent(card.uid)}`;
+    if (await act(() => ask({ method: 'PUT', path, body }), `${typed.name} is in the directory`)) onDone();
+  };
+  return (
+    <Sheet title={shownAs(card) || 'New entry'} isOpen onClose={onClose}>
+      <View className="gap-4" testID="entry-form">
+        <Field
+          label="Name"
+          value={typed.name}
+          onChange={(name) => set({ name })}
+          isFirst
+          testID="entry-name"
+        />
+        <Choice
+          name="Kind"
+          options={[
+            ['person', 'A person'],
+            ['org', 'An organisation'],
+          ]}
+          value={isOrg ? 'org' : 'person'}
+          onChange={(kind) => setOrg(kind === 'org')}
+        />
+        {isOrg ? null : (
+          <>
+            <Field
+              label="Organisation"
+              value={typed.organisation}
+              onChange={(organisation) => set({ organisation })}
+              testID="entry-organisation"
+            />
+            <Field label="Post" value={typed.post} onChange={(post) => set({ post })} />
+          </>
+        )}
+        <Field
+          label="Mail"
+          value={typed.mail}
+          onChange={(mail) => set({ mail })}
+          kind="email"
+          testID="entry-mail"
+        />
+        <Field label="Phone" value={typed.number} onChange={(number) => set({ number })} kind="tel" />
+        <Choice
+          name="Belongs to"
+          options={[
+            ['outside', 'Outside: a vendor, a consultant, a partner'],
+            ['inside', 'Inside: the house'],
+          ]}
+          value={isInside ? 'inside' : 'outside'}
+          onChange={(side) => setInside(side === 'inside')}
+        />
+        <Switch label="Hidden from readers" isOn={isHidden} onChange={setHidden} testID="entry-hidden" />
+        <View className="flex-row gap-4">
+          <View className="min-w-0 flex-1">
+            <Field
+              label="From"
+              value={typed.from}
+              onChange={(from) => set({ from })}
+              error={badDay(typed.from)}
+            />
+          </View>
+          <View className="min-w-0 flex-1">
+            <Field label="Until" value={typed.to} onChange={(to) => set({ to })} error={badDay(typed.to)} />
+          </View>
+        </View>
+        <Txt size="small" tone="faded">
+          Readers find the entry from the one day to the other; without days, always.
+        </Txt>
+        <NextAct
+          label="Save"
+          isDisabled={typed.name.trim() === '' || isBad}
+          onPress={() => void save()}
+          testID="save-entry"
+        />
+      </View>
+    </Sheet>
+  );
+}
+
+interface Typed {
+  readonly name: string;
+  readonly organisation: string;
+  readonly post: string;
+  readonly mail: string;
+  readonly number: string;
+}
+
+function writtenCard(card: Card, typed: Typed, isOrg: boolean): Card {
+  const name = typed.name.trim();
+  const same = name === shownAs(card) && isOrg === (card.kind === 'org');
+  const written: Card = {
+    ...card,
+    kind: isOrg ? 'org' : 'individual',
+    ...(same ? {} : { name: isOrg ? { full: name } : (parseName(name) ?? { full: name }) }),
+    emails: withFirst(card.emails, 'e1', typed.mail, (address) => ({ address })),
+    phones: withFirst(card.phones, 'p1', typed.number, (number) => ({ number })),
+    organizations: withFirst(card.organizations, 'g1', isOrg ? '' : typed.organisation, (text) => ({
+      name: text,
+    })),
+    titles: withFirst(card.titles, 't1', isOrg ? '' : typed.post, (text) => ({ name: text })),
+  };
+  // An empty collection is no property.
+  const kept = Object.entries(written).filter(
+    ([, value]) => typeof value !== 'object' || value === null || Object.keys(value).length > 0,
+  );
+  return Object.fromEntries(kept) as Card;
+}
+
+/** A collection with another value in its first entry, which keeps what else it says; none for an empty text. */
+function withFirst<T extends object>(
+  entries: Readonly<Record<string, T>> | undefined,
+  usualId: string,
+  text: string,
+  make: (text: string) => Partial<T>,
+): Record<string, T> {
+  const [first] = Object.entries(entries ?? {});
+  const [id, known] = first ?? [usualId, undefined];
+  const { [id]: _, ...others } = entries ?? {};
+  return text.trim() === '' ? others : { [id]: { ...known, ...make(text.trim()) } as T, ...others };
+}
+
+function firstOf<T>(entries: Readonly<Record<string, T>> | undefined): T | undefined {
+  return Object.values(entries ?? {})[0];
+}

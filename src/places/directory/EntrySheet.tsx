@@ -1,0 +1,84 @@
+import { View } from 'react-native';
+
+import { changeBook, useAppDispatch, useServices } from '@/book';
+import { type Card, formatAddress, shownAs } from '@/core/card';
+import type { DirectoryEntry } from '@/core/directory';
+import { Act, LabelledRow, LinkAct, Mail, Pencil, Phone, Plus, Sheet, Trash, Txt } from '@/ui';
+
+interface EntrySheetProps {
+  readonly entry: DirectoryEntry;
+  readonly mayEdit: boolean;
+  readonly onEdit: () => void;
+  readonly onRemove: () => Promise<void>;
+  readonly onClose: () => void;
+}
+
+/** Somebody in the directory: reaching them, taking a copy into the Book; changing them for whoever keeps it. */
+export function EntrySheet({ entry: { card }, mayEdit, onEdit, onRemove, onClose }: EntrySheetProps) {
+  const dispatch = useAppDispatch();
+  const { newUid } = useServices();
+  const name = shownAs(card) || 'No name';
+  const copy = () => {
+    // A card of one's own, which says where it comes from.
+    const own: Card = { ...card, uid: newUid(), 'cordialis.example:directory': card.uid };
+    void dispatch(changeBook({ cause: 'add', label: `Copied ${name} into the Book`, upserts: [own] }));
+    onClose();
+  };
+  const mail = Object.values(card.emails ?? {})[0]?.address;
+  const number = Object.values(card.phones ?? {})[0]?.number;
+  return (
+    <Sheet title={name} isOpen onClose={onClose}>
+      <View className="gap-3" testID="entry">
+        <View className="flex-row flex-wrap gap-x-5">
+          {number === undefined ? null : (
+            <LinkAct label="Call" icon={Phone} uri={`tel:${number.replace(/[^+\d]/g, '')}`} />
+          )}
+          {mail === undefined ? null : (
+            <LinkAct
+              label="Write"
+              icon={Mail}
+              uri={`mailto:${encodeURIComponent(mail).replace('%40', '@')}`}
+            />
+          )}
+          <Act label="Copy into the Book" icon={Plus} onPress={copy} testID="copy-entry" />
+        </View>
+        <View>
+          {valuesOf(card).map(([label, text]) => (
+            <LabelledRow key={`${label} ${text}`} label={label}>
+              <Txt>{text}</Txt>
+            </LabelledRow>
+          ))}
+        </View>
+        {mayEdit ? (
+          <View className="flex-row flex-wrap gap-x-5">
+            <Act label="Edit" icon={Pencil} onPress={onEdit} testID="edit-entry" />
+            <Act
+              label="Take out of the directory"
+              icon={Trash}
+              tone="brick"
+              onPress={() => void onRemove()}
+              testID="remove-entry"
+            />
+          </View>
+        ) : null}
+      </View>
+    </Sheet>
+  );
+}
+
+function valuesOf(card: Card): (readonly [label: string, text: string])[] {
+  const each = <T,>(
+    label: string,
+    entries: Readonly<Record<string, T>> | undefined,
+    of: (entry: T) => string,
+  ) => Object.values(entries ?? {}).map((entry) => [label, of(entry)] as const);
+  return [
+    ...each('Organisation', card.organizations, ({ name = '' }) => name),
+    ...each('Post', card.titles, ({ name }) => name),
+    ...each('Phone', card.phones, ({ number }) => number),
+    ...each('Mail', card.emails, ({ address }) => address),
+    ...each('Address', card.addresses, (address) => formatAddress(address).join(', ')),
+    ...each('Web', card.links, ({ uri }) => uri),
+    ...each('Note', card.notes, ({ note }) => note),
+  ].filter(([, text]) => text !== '');
+}

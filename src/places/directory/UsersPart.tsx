@@ -1,0 +1,109 @@
+import { useCallback, useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { z } from 'zod';
+
+import { type Role, roleSchema } from '@/core/directory';
+import { formatDay } from '@/platform';
+import { Act, Choice, Field, NextAct, Trash, Txt } from '@/ui';
+
+import { type AskDirectory, useDirectoryAct } from './useDirectory';
+
+const usersSchema = z.array(z.object({ name: z.string(), role: roleSchema, created: z.string() }));
+
+const ROLE_WORDS: readonly (readonly [Role, string])[] = [
+  ['reader', 'Reader: looks people up'],
+  ['editor', 'Editor: adds and changes entries'],
+  ['administrator', 'Administrator: gives access, too'],
+];
+
+interface UsersPartProps {
+  readonly ask: AskDirectory;
+  /** The name of whoever looks at it. */
+  readonly own: string;
+}
+
+/** Who has access, as what; giving and taking it. */
+export function UsersPart({ ask, own }: UsersPartProps) {
+  const act = useDirectoryAct();
+  const { users, again } = useUsers(ask);
+  const [name, setName] = useState('');
+  const [passphrase, setPassphrase] = useState('');
+  const [role, setRole] = useState<Role>('reader');
+  const add = async () => {
+    const body = { name: name.trim(), passphrase, role };
+    if (
+      !(await act(() => ask({ method: 'POST', path: '/users', body }), `${body.name} has access as ${role}`))
+    )
+      return;
+    setName('');
+    setPassphrase('');
+    again();
+  };
+  const remove = async (gone: string) => {
+    const path = `/users/${encodeURIComponent(gone)}`;
+    await act(
+      () => ask({ method: 'DELETE', path }),
+      `${gone} has no access any more; what they entered stays`,
+    );
+    again();
+  };
+  return (
+    <View className="gap-5" testID="users">
+      <View>
+        {users?.map((user) => (
+          <View key={user.name} className="flex-row items-center border-b border-rule py-1">
+            <View className="min-w-0 flex-1">
+              <Txt font="serif" size="strong">
+                {user.name}
+              </Txt>
+              <Txt size="small" tone="faded">{`${user.role} since ${formatDay(user.created)}`}</Txt>
+            </View>
+            {user.name === own ? null : (
+              <Act
+                label={`Take the access of ${user.name}`}
+                icon={Trash}
+                iconOnly
+                tone="faded"
+                onPress={() => void remove(user.name)}
+              />
+            )}
+          </View>
+        ))}
+      </View>
+      <View className="gap-4">
+        <Field label="Somebody’s name" value={name} onChange={setName} testID="user-name" />
+        <Field
+          label="Their passphrase"
+          value={passphrase}
+          onChange={setPassphrase}
+          isSecret
+          hint="Twelve letters at least; tell them by another way"
+          testID="user-passphrase"
+        />
+        <Choice name="Role" options={ROLE_WORDS} value={role} onChange={setRole} />
+        <NextAct
+          label="Give access"
+          isDisabled={name.trim() === '' || passphrase === ''}
+          onPress={() => void add()}
+          testID="add-user"
+        />
+      </View>
+    </View>
+  );
+}
+
+function useUsers(ask: AskDirectory) {
+  const [users, setUsers] = useState<z.infer<typeof usersSchema>>();
+  const [round, setRound] = useState(0);
+  useEffect(() => {
+    let isCurrent = true;
+    ask({ path: '/users' }).then(
+      (value) => (isCurrent ? setUsers(usersSchema.parse(value)) : undefined),
+      () => undefined,
+    );
+    return () => {
+      isCurrent = false;
+    };
+  }, [ask, round]);
+  return { users, again: useCallback(() => setRound((count) => count + 1), []) };
+}

@@ -1,0 +1,105 @@
+import { useCallback, useEffect, useState } from 'react';
+import { z } from 'zod';
+
+import { noticed, useAppDispatch, useServices } from '@/book';
+import { roleSchema } from '@/core/directory';
+import { askHub, HubFault, type HubQuestion } from '@/platform';
+
+/** Under which somebody's session is kept in this browser. */
+const KEY = 'directory';
+
+const sessionSchema = z.object({ token: z.string().min(1), name: z.string(), role: roleSchema });
+/** Who is signed in here. */
+export type Session = z.infer<typeof sessionSchema>;
+
+/** How things stand with the directory. */
+export type Standing =
+  | { readonly kind: 'asking' }
+  | { readonly kind: 'unreachable'; readonly message: string }
+  /** Nobody has access yet. */
+  | { readonly kind: 'empty' }
+  | { readonly kind: 'out' }
+  | { readonly kind: 'in'; readonly session: Session };
+
+/** Asks the directory as whoever is signed in. @throws HubFault */
+export type AskDirectory = (question: Omit<HubQuestion, 'token' | 'scheme'>) => Promise<unknown>;
+
+/** Who is signed in to the directory, signing in and out, and asking it. */
+export function useDirectory() {
+  const { storage, writer } = useServices();
+  const [standing, setStanding] = useState<Standing>({ kind: 'asking' });
+  const [round, setRound] = useState(0);
+  useEffect(() => {
+    let isCurrent = true;
+    const put = (next: Standing) => {
+      if (isCurrent) setStanding(next);
+    };
+    const look = async () => {
+      const kept = sessionSchema.safeParse(parsed(await storage.getItem(KEY))).data;
+      const state = await askHub({ path: '/directory/state' });
+      if (!z.object({ hasUsers: z.boolean() }).parse(state).hasUsers) return put({ kind: 'empty' });
+      if (!kept) return put({ kind: 'out' });
+      const { token } = kept;
+      const known = await askHub({ path: '/directory/session', token, scheme: 'Directory' });
+      put({ kind: 'in', session: sessionSchema.parse({ ...(known as object), token }) });
+    };
+    look().catch((error: unknown) => {
+      const isOut = error instanceof HubFault && error.status === 401;
+      put(isOut ? { kind: 'out' } : { kind: 'unreachable', message: wordsOf(error) });
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [round, storage]);
+  const again = useCallback(() => setRound((count) => count + 1), []);
+  const enter = useCallback(
+    async (name: string, passphrase: string) => {
+      const body = { name, passphrase };
+      const session = sessionSchema.parse(await askHub({ method: 'POST', path: '/directory/session', body }));
+      writer.put(KEY, JSON.stringify(session));
+      await writer.flush();
+      setStanding({ kind: 'in', session });
+    },
+    [writer],
+  );
+  const token = standing.kind === 'in' ? standing.session.token : undefined;
+  const leave = useCallback(async () => {
+    await askHub({ method: 'DELETE', path: '/directory/session', token, scheme: 'Directory' }).catch(
+      () => undefined,
+    );
+    writer.put(KEY, '');
+    setStanding({ kind: 'out' });
+  }, [token, writer]);
+  return { standing, enter, leave, again };
+}
+
+/** Does something with the directory; what goes wrong is said. @returns whether it was done */
+export function useDirectoryAct(): (work: () => Promise<unknown>, done: string) => Promise<boolean> {
+  const dispatch = useAppDispatch();
+  return useCallback(
+    async (work, done) => {
+      try {
+        await work();
+        if (done !== '') dispatch(noticed({ text: done, tone: 'plain' }));
+        return true;
+      } catch (error) {
+        dispatch(noticed({ text: `Not done: ${wordsOf(error)}`, tone: 'error' }));
+        return false;
+      }
+    },
+    [dispatch],
+  );
+}
+
+/** What went wrong, in words. */
+export function wordsOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
+}
+
+function parsed(text: string | null): unknown {
+  try {
+    return JSON.parse(text ?? '');
+  } catch {
+    return undefined;
+  }
+}
