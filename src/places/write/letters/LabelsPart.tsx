@@ -11,7 +11,7 @@ import {
   sheetProblem,
 } from '@/core/letters';
 import { formatCount, printPage } from '@/platform';
-import { Act, Choice, Field, NextAct, Printer, Txt } from '@/ui';
+import { Choice, Field, NextAct, Printer, Txt } from '@/ui';
 
 import { SheetPicture } from './SheetPicture';
 
@@ -22,7 +22,7 @@ export function LabelsPart({ letters }: { readonly letters: readonly Letter[] })
   const [isTyped, setTyped] = useState(false);
   const each = sheet.columns * sheet.rows;
   const problem = sheetProblem(sheet);
-  const first = Math.min(start, each);
+  const first = Math.min(Math.max(1, start), each);
   const sheets = Math.ceil((first - 1 + letters.length) / each);
   const known = LABEL_SHEETS.find(([, one]) => JSON.stringify(one) === JSON.stringify(sheet))?.[0];
   return (
@@ -38,10 +38,19 @@ export function LabelsPart({ letters }: { readonly letters: readonly Letter[] })
         }}
       />
       {isTyped || known === undefined ? <Sizes sheet={sheet} take={take} /> : null}
-      <SheetPicture sheet={sheet} start={first} count={letters.length} onStart={setStart} />
+      <SheetPicture sheet={sheet} start={first} count={letters.length} />
+      <View className="w-[200px]">
+        <Field
+          label={`Begin at place, 1 to ${each}`}
+          value={start === 0 ? '' : String(start)}
+          onChange={(text) => setStart(Number(text.replace(/\D/g, '').slice(0, 3)))}
+          kind="tel"
+          testID="label-start"
+        />
+      </View>
       {problem === undefined ? (
         <Txt size="small" tone="faded" isFigures>
-          {`Press a place to begin there. ${formatCount(Math.max(0, sheets), 'sheet', 'sheets')}; print at full size, without margins.`}
+          {`${formatCount(Math.max(0, sheets), 'sheet', 'sheets')}; print at full size, without margins.`}
         </Txt>
       ) : (
         <Txt tone="brick">{problem}</Txt>
@@ -53,14 +62,6 @@ export function LabelsPart({ letters }: { readonly letters: readonly Letter[] })
         onPress={() => printPage(labelsAsPage(letters, sheet, first))}
         testID="print-labels"
       />
-      <View className="flex-row">
-        <Act
-          label="Begin at the first place"
-          tone="faded"
-          isDisabled={first === 1}
-          onPress={() => setStart(1)}
-        />
-      </View>
     </View>
   );
 }
