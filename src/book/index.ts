@@ -62,6 +62,13 @@ export { sendCards } from './intake/sendCards';
 export { useListCounts, useListName, useListsOf, useMatching, useOnList } from './lists/useOnList';
 export { useFoundByName } from './lists/useFoundByName';
 export { selectLists } from './lists/selectLists';
+export {
+  type DirectorySession,
+  directorySessionSchema,
+  keepDirectorySession,
+  readDirectorySession,
+} from './directory/directorySession';
+export { type FoundInDirectory, useFoundInDirectory } from './directory/useFoundInDirectory';
 export { bundleInBook, takeOutOfBundle } from './bundles/changeBundle';
 export { selectLeads } from './bundles/selectLeads';
 export { useBundle } from './bundles/useBundle';

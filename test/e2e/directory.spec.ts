@@ -68,6 +68,12 @@ test('a directory is made, filled by hand and from a table, given to a reader, l
     await page.getByRole('link', { name: /^Ada Lowther/ }).click();
     await page.getByTestId('copy-entry').click();
     await expect(page.getByText('Copied Ada Lowther into the Book')).toBeVisible();
+    // While writing, the directory completes what is typed too.
+    await page.goto(`${hub.url}/write`);
+    await isRead(page);
+    await page.getByTestId('write-to').fill('quast');
+    await page.getByRole('button', { name: 'Write to Zora Quast of the directory' }).click();
+    await expect(page.getByTestId('place-to')).toContainText('Zora Quast');
   } finally {
     // The page listens to the hub; cut off, it would complain.
     await page.goto('about:blank');

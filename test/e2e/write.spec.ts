@@ -26,6 +26,10 @@ test('a list opens into its people; one is taken off, one moved to copy, nobody 
   await expect(page.getByTestId('place-off').getByRole('button')).toHaveCount(1);
   await page.getByTestId('mail-subject').fill('Season opening – Żółw');
   await page.getByTestId('mail-body').fill('Dear friends,\n\nit begins on the 12th.');
+  await page.getByTestId('open-attach').click();
+  await page.getByTestId('attach-card').fill('ada lowther');
+  await page.getByRole('button', { name: 'Attach Ada Lowther' }).click();
+  await expect(page.getByTestId('attached')).toContainText('Ada Lowther, as a card');
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations).toEqual([]);
   const download = page.waitForEvent('download');
@@ -33,6 +37,9 @@ test('a list opens into its people; one is taken off, one moved to copy, nobody 
   const file = await (await download).path();
   const mail = await PostalMime.parse(await readFile(file));
   expect([mail.subject, mail.to?.length, mail.cc?.length]).toEqual(['Season opening – Żółw', count - 2, 1]);
+  expect(mail.attachments.map(({ filename, mimeType }) => [filename, mimeType])).toEqual([
+    ['Ada Lowther.vcf', 'text/vcard'],
+  ]);
   // What was written is there after a reload.
   await isSaved(page);
   await page.reload();

@@ -29,6 +29,8 @@ const draftSchema = z.object({
   addressOf: z.record(z.string(), z.string()).catch({}),
   subject: z.string().catch(''),
   body: z.string().catch(''),
+  /** Cards that go along as files, by their uids. */
+  attached: z.array(z.string()).catch([]),
   /** A message to each instead of one to all. */
   isEach: z.boolean().catch(false),
 });

@@ -5,5 +5,5 @@
  */
 export { formatMailbox, type Mailbox } from './formatMailbox';
 export { findRecipients, type Recipient, type Recipients, type WriteTo } from './findRecipients';
-export { type OutMessage, writeMessage } from './writeMessage';
+export { type Attachment, type OutMessage, writeMessage } from './writeMessage';
 export { MAX_MAILTO, writeMailto } from './writeMailto';

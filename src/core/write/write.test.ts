@@ -107,3 +107,21 @@ test('an address to open has everything in it, escaped (RFC 6068 §2 and §5)', 
     'mailto:ada@example.org?cc=l@example.org,v@example.org&bcc=b@example.org&subject=A%20%26%20B&body=one%0D%0Atwo%3F',
   );
 });
+
+test('attached files come back whole from another reader, whatever their names and contents', async () => {
+  const files = [
+    { name: 'Ada Lowther.vcf', type: 'text/vcard', text: 'BEGIN:VCARD\r\nFN:Ada\r\nEND:VCARD\r\n' },
+    { name: 'Żółw "x".vcf', type: 'text/vcard', text: `--=_a\n${'Łódź '.repeat(80)}` },
+    { name: 'empty.vcf', type: 'text/vcard', text: '' },
+  ];
+  const message = { to: [], cc: [], bcc: [], subject: 'Cards', body: '--=_1\nhere they are: é' };
+  const stamp = { date: 'Thu, 26 Nov 2026 10:00:00 +0000', messageId: '1@cordialis.example' };
+  const text = writeMessage(message, stamp, files);
+  const read = await PostalMime.parse(text);
+  expect(read.text?.trim()).toBe(message.body);
+  const octets = (content: unknown) => Buffer.from(content as ArrayBuffer).toString('utf8');
+  expect(
+    read.attachments.map(({ filename, mimeType, content }) => [filename, mimeType, octets(content)]),
+  ).toEqual(files.map((file) => [file.name, file.type, file.text]));
+  for (const line of text.split('\r\n')) expect(line.length).toBeLessThanOrEqual(998);
+});

@@ -1,4 +1,4 @@
-import { encodeUtf8 } from '../text';
+import { encodeUtf8, toBase64 } from '../text';
 import { encodeWords, isPlainAscii } from './encodeWords';
 import { formatMailbox, type Mailbox } from './formatMailbox';
 
@@ -30,7 +30,11 @@ const MAX_LINE = 76;
  *
  * @returns lines ended by CRLF
  */
-export function writeMessage({ to, cc, bcc, subject, body }: OutMessage, stamp: MessageStamp): string {
+export function writeMessage(
+  { to, cc, bcc, subject, body }: OutMessage,
+  stamp: MessageStamp,
+  attached: readonly Attachment[] = [],
+): string {
   const { date, messageId, from } = stamp;
   const people = (name: string, all: readonly Mailbox[]) =>
     all.length === 0 ? [] : [foldList(name, all.map(formatMailbox))];
@@ -45,10 +49,51 @@ export function writeMessage({ to, cc, bcc, subject, body }: OutMessage, stamp: 
     // Asks programs to open it for sending rather than as one that has come (common practice).
     'X-Unsent: 1',
     'MIME-Version: 1.0',
-    'Content-Type: text/plain; charset=utf-8',
-    'Content-Transfer-Encoding: quoted-printable',
   ];
-  return [...head, '', quotedPrintable(body), ''].join('\r\n');
+  const text = [...TEXT_HEAD, '', quotedPrintable(body), ''];
+  if (attached.length === 0) return [...head, ...text].join('\r\n');
+  const boundary = boundaryFor(messageId);
+  const parts = [text, ...attached.map(attachedPart)].flatMap((part) => [`--${boundary}`, ...part]);
+  return [
+    ...[...head, `Content-Type: multipart/mixed; boundary="${boundary}"`, ''],
+    ...[...parts, `--${boundary}--`, ''],
+  ].join('\r\n');
+}
+
+/** A file that goes along with a message. */
+export interface Attachment {
+  readonly name: string;
+  /** Media type, such as text/vcard. */
+  readonly type: string;
+  readonly text: string;
+}
+
+const TEXT_HEAD = ['Content-Type: text/plain; charset=utf-8', 'Content-Transfer-Encoding: quoted-printable'];
+
+/**
+ * What stands between the parts (RFC 2046 §5.1.1). It holds "=_", which neither quoted-printable nor base64 can have, so
+ * that no part can end another.
+ */
+function boundaryFor(messageId: string): string {
+  return `=_${messageId.replace(/[^A-Za-z0-9]/g, '').slice(0, 60)}`;
+}
+
+/** A part in base64 with the name of its file (RFC 2183; a name beyond ASCII by RFC 2231). */
+function attachedPart({ name, type, text }: Attachment): string[] {
+  const plain = name.replace(/[^\x20-\x7e]|["\\]/g, '_');
+  const other =
+    plain === name ? '' : `; filename*=UTF-8''${encodeURIComponent(name).replace(/['()*]/g, percent)}`;
+  return [
+    `Content-Type: ${type}; charset=utf-8; name="${plain}"`,
+    `Content-Disposition: attachment; filename="${plain}"${other}`,
+    ...['Content-Transfer-Encoding: base64', ''],
+    ...(toBase64(encodeUtf8(text)).match(/.{1,76}/g) ?? []),
+    '',
+  ];
+}
+
+function percent(char: string): string {
+  return `%${char.charCodeAt(0).toString(16).toUpperCase()}`;
 }
 
 function subjectOf(subject: string): string {

@@ -2,6 +2,7 @@
 export { ChosenBar } from './many/ChosenBar';
 export { writeCell } from '@/core/editing';
 export { greetingFor, salutationFor } from '@/core/greetings';
+export { cardToSend } from '@/core/sending';
 export { cardValues } from '@/core/showing';
 export { parseQuick, planAct, planNew, planQuick } from '@/core/quickline';
 export { FollowUpActs, MeetingActs } from './talk/PlannedActs';

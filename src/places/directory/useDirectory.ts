@@ -1,16 +1,19 @@
 import { useCallback, useEffect, useState } from 'react';
 import { z } from 'zod';
 
-import { noticed, useAppDispatch, useServices } from '@/book';
-import { roleSchema } from '@/core/directory';
+import {
+  type DirectorySession,
+  directorySessionSchema,
+  keepDirectorySession,
+  noticed,
+  readDirectorySession,
+  useAppDispatch,
+  useServices,
+} from '@/book';
 import { askHub, HubFault, type HubQuestion } from '@/platform';
 
-/** Under which somebody's session is kept in this browser. */
-const KEY = 'directory';
-
-const sessionSchema = z.object({ token: z.string().min(1), name: z.string(), role: roleSchema });
 /** Who is signed in here. */
-export type Session = z.infer<typeof sessionSchema>;
+export type Session = DirectorySession;
 
 /** How things stand with the directory. */
 export type Standing =
@@ -35,13 +38,13 @@ export function useDirectory() {
       if (isCurrent) setStanding(next);
     };
     const look = async () => {
-      const kept = sessionSchema.safeParse(parsed(await storage.getItem(KEY))).data;
+      const kept = await readDirectorySession({ storage, writer });
       const state = await askHub({ path: '/directory/state' });
       if (!z.object({ hasUsers: z.boolean() }).parse(state).hasUsers) return put({ kind: 'empty' });
       if (!kept) return put({ kind: 'out' });
       const { token } = kept;
       const known = await askHub({ path: '/directory/session', token, scheme: 'Directory' });
-      put({ kind: 'in', session: sessionSchema.parse({ ...(known as object), token }) });
+      put({ kind: 'in', session: directorySessionSchema.parse({ ...(known as object), token }) });
     };
     look().catch((error: unknown) => {
       const isOut = error instanceof HubFault && error.status === 401;
@@ -50,14 +53,15 @@ export function useDirectory() {
     return () => {
       isCurrent = false;
     };
-  }, [round, storage]);
+  }, [round, storage, writer]);
   const again = useCallback(() => setRound((count) => count + 1), []);
   const enter = useCallback(
     async (name: string, passphrase: string) => {
       const body = { name, passphrase };
-      const session = sessionSchema.parse(await askHub({ method: 'POST', path: '/directory/session', body }));
-      writer.put(KEY, JSON.stringify(session));
-      await writer.flush();
+      const session = directorySessionSchema.parse(
+        await askHub({ method: 'POST', path: '/directory/session', body }),
+      );
+      await keepDirectorySession({ writer }, session);
       setStanding({ kind: 'in', session });
     },
     [writer],
@@ -67,7 +71,7 @@ export function useDirectory() {
     await askHub({ method: 'DELETE', path: '/directory/session', token, scheme: 'Directory' }).catch(
       () => undefined,
     );
-    writer.put(KEY, '');
+    await keepDirectorySession({ writer }, undefined);
     setStanding({ kind: 'out' });
   }, [token, writer]);
   return { standing, enter, leave, again };
@@ -94,12 +98,4 @@ export function useDirectoryAct(): (work: () => Promise<unknown>, done: string) 
 /** What went wrong, in words. */
 export function wordsOf(error: unknown): string {
   return error instanceof Error ? error.message : String(error);
-}
-
-function parsed(text: string | null): unknown {
-  try {
-    return JSON.parse(text ?? '');
-  } catch {
-    return undefined;
-  }
 }

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import {
+  exportCards,
   type MailDraftNow,
   noteSent,
   noticed,
@@ -12,6 +13,8 @@ import {
   useAppSelector,
   useCardGetter,
 } from '@/book';
+import { shownAs } from '@/core/card';
+import type { cardToSend } from '@/core/sending';
 import {
   fieldsIn,
   fillTemplate,
@@ -21,6 +24,7 @@ import {
   type TemplateWords,
 } from '@/core/templates';
 import {
+  type Attachment,
   formatMailbox,
   MAX_MAILTO,
   type OutMessage,
@@ -36,24 +40,29 @@ const NAMED = 5;
 
 interface OutPartProps {
   readonly now: MailDraftNow;
-  /** What greets people; undefined until it has been loaded. */
-  readonly words: TemplateWords | undefined;
+  /** undefined until it has been loaded. */
+  readonly work: WriteWork | undefined;
+}
+
+/** What greets people, and what of a card others get. */
+export interface WriteWork extends TemplateWords {
+  readonly cardToSend: typeof cardToSend;
 }
 
 /** The ways out of a message: into the mail program, as a file, as a list of addresses; and that it was sent. */
-export function OutPart({ now, words }: OutPartProps) {
+export function OutPart({ now, work }: OutPartProps) {
   const dispatch = useAppDispatch();
   const getCard = useCardGetter();
   const [own] = useAppSelector(selectSettings).ownAddresses;
   const [isSent, setSent] = useState(false);
   const { draft, recipients, placeOf } = now;
   if (!draft) return null;
-  const { subject, body, isEach } = draft;
+  const { subject, body, isEach, attached } = draft;
   const people = recipients.people.filter(({ key }) => placeOf(key) !== 'off');
   const cardOf = ({ uid }: Recipient) => (uid === undefined ? undefined : getCard(uid));
   const context = {
     locale: LOCALE,
-    words,
+    words: work,
     labels: labelsOf(people.flatMap((one) => cardOf(one) ?? [])),
   };
   const whole = subject + body;
@@ -64,25 +73,38 @@ export function OutPart({ now, words }: OutPartProps) {
   const mailto = first ? writeMailto(first) : '';
   const isTooLong = mailto.length > MAX_MAILTO;
   const missing = isEach ? people.filter((one) => missingFields(whole, cardOf(one), context).length > 0) : [];
-  const save = () => {
+  const attachments = async (): Promise<Attachment[]> => {
+    const cards = attached.flatMap((uid) => getCard(uid) ?? []);
+    if (!work || cards.length === 0) return [];
+    return Promise.all(
+      cards.map(async (card) => {
+        const options = { onProgress: () => undefined, extensions: false };
+        const { result } = await dispatch(exportCards([work.cardToSend(card)], 'vcard3', options));
+        return { name: fileName(shownAs(card), 'vcf'), type: 'text/vcard', text: await result };
+      }),
+    );
+  };
+  const save = async () => {
     const from = own === undefined ? {} : { from: { name: '', address: own } };
-    const texts = messages.map((message, i) =>
-      writeMessage(message, {
+    const files = await attachments();
+    const texts = messages.map((message, i) => {
+      const stamp = {
         ...from,
         date: new Date(nowMs()).toUTCString().replace('GMT', '+0000'),
         messageId: `${nowMs()}-${i}@cordialis.example`,
-      }),
-    );
+      };
+      return writeMessage(message, stamp, files);
+    });
     if (texts.length === 1) saveFile(fileName(subject || 'Message', 'eml'), texts[0] ?? '', 'message/rfc822');
     else {
-      const files = texts.map(
+      const named = texts.map(
         (text, i) =>
           [
             `${String(i + 1).padStart(3, '0')} ${fileName(people[i]?.name || 'message', 'eml')}`,
             strToU8(text),
           ] as const,
       );
-      saveFile(fileName(subject || 'Messages', 'zip'), zipSync(Object.fromEntries(files)), 'application/zip');
+      saveFile(fileName(subject || 'Messages', 'zip'), zipSync(Object.fromEntries(named)), 'application/zip');
     }
     setSent(true);
   };
@@ -124,7 +146,7 @@ export function OutPart({ now, words }: OutPartProps) {
           <Act
             label="Open in the mail program"
             icon={Mail}
-            isDisabled={people.length === 0 || isTooLong}
+            isDisabled={people.length === 0 || isTooLong || attached.length > 0}
             onPress={() => {
               openOutside(mailto);
               setSent(true);
@@ -135,8 +157,8 @@ export function OutPart({ now, words }: OutPartProps) {
         <Act
           label={messages.length > 1 ? `Save ${messages.length} message files` : 'Save as a message file'}
           icon={Download}
-          isDisabled={people.length === 0}
-          onPress={save}
+          isDisabled={people.length === 0 || !work}
+          onPress={() => void save()}
           testID="mail-save"
         />
         <Act
@@ -147,6 +169,11 @@ export function OutPart({ now, words }: OutPartProps) {
           testID="mail-copy"
         />
       </View>
+      {attached.length > 0 && !isEach ? (
+        <Txt size="small" tone="faded">
+          Attached cards go with a message file only.
+        </Txt>
+      ) : null}
       {isTooLong && !isEach ? (
         <Txt size="small" tone="faded">
           It is too long to be handed over as an address: a message file takes all of it.

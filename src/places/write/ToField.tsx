@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-import { type MailDraft, type MailDraftNow, useFoundByName } from '@/book';
+import { type MailDraft, type MailDraftNow, useFoundByName, useFoundInDirectory } from '@/book';
 import { Field, OfferLine } from '@/ui';
 
 /** People and lists offered at once. */
@@ -23,6 +23,7 @@ export function ToField({ draft, set }: ToFieldProps) {
     const isKnown = draft.to.some((known) => JSON.stringify(known) === JSON.stringify(one));
     if (!isKnown) set({ to: [...draft.to, one] });
   };
+  const listed = useFoundInDirectory(typed, OFFERED);
   const hits = (found ?? []).slice(0, OFFERED);
   const [, before = '', address] = ADDRESS.exec(typed) ?? [];
   return (
@@ -43,6 +44,15 @@ export function ToField({ draft, set }: ToFieldProps) {
           onPress={() =>
             add(hit.kind === 'list' ? { kind: 'list', uid: hit.uid } : { kind: 'card', uid: hit.uid })
           }
+        />
+      ))}
+      {listed.map(({ uid, name, address: known }) => (
+        <OfferLine
+          key={`directory ${uid}`}
+          name={`Write to ${name} of the directory`}
+          title={name}
+          second={`Directory · ${known}`}
+          onPress={() => add({ kind: 'address', address: known, name })}
         />
       ))}
       {address === undefined ? null : (

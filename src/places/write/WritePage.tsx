@@ -2,18 +2,19 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { emptyDraft, useMailDraft } from '@/book';
-import { fieldWords, type TemplateWords } from '@/core/templates';
+import { fieldWords } from '@/core/templates';
 import { go, goBack } from '@/platform/navigation';
 import { Act, Field, FileText, OverPage, Printer, Switch, Trash, Txt, useLoaded, usePageTitle } from '@/ui';
 
-import { OutPart } from './OutPart';
+import { AttachPart } from './AttachPart';
+import { OutPart, type WriteWork } from './OutPart';
 import { RecipientsPart } from './RecipientsPart';
 import { TemplatesSheet } from './TemplatesSheet';
 import { ToField } from './ToField';
 
 interface WriteProps {
-  /** Loads what greets people in their own languages. */
-  readonly loadWords: () => Promise<TemplateWords>;
+  /** Loads what greets people in their own languages, and what of a card others get. */
+  readonly loadWords: () => Promise<WriteWork>;
 }
 
 /** One message to people and lists: lists open into their people, of whom each can be moved or taken off. */
@@ -58,7 +59,8 @@ export function WritePage({ loadWords }: WriteProps) {
             onChange={(isEach) => set({ isEach })}
             testID="mail-each"
           />
-          <OutPart now={now} words={words} />
+          <AttachPart draft={draft} set={set} />
+          <OutPart now={now} work={words} />
           <View className="flex-row flex-wrap gap-x-6">
             <Act label="Templates" icon={FileText} onPress={() => setOpen(true)} testID="open-templates" />
             <Act

@@ -1,0 +1,60 @@
+import { useEffect, useState } from 'react';
+
+import { type Card, parseCard, preferredEntry, shownAs } from '@/core/card';
+import { askHub } from '@/platform';
+
+import { useServices } from '../hooks';
+import { readDirectorySession } from './directorySession';
+
+/** Milliseconds after the last letter before the hub is asked. */
+const PAUSE_MS = 150;
+/** Letters that are typed at least: fewer would find everybody. */
+const MIN_LETTERS = 2;
+
+/** Somebody of the directory who can be written to. */
+export interface FoundInDirectory {
+  readonly uid: string;
+  readonly name: string;
+  readonly address: string;
+}
+
+/** People of the common directory with a mail address, by what is typed; nobody where this browser isn't signed in. */
+export function useFoundInDirectory(typed: string, limit: number): readonly FoundInDirectory[] {
+  const { storage, writer } = useServices();
+  const [found, setFound] = useState<{ text: string; people: readonly FoundInDirectory[] }>();
+  useEffect(() => {
+    if (typed.length < MIN_LETTERS) return;
+    let isCurrent = true;
+    const look = async () => {
+      const session = await readDirectorySession({ storage, writer });
+      if (!session) return;
+      const path = `/directory/entries?q=${encodeURIComponent(typed)}`;
+      const answer = await askHub({ path, token: session.token, scheme: 'Directory' });
+      if (isCurrent) setFound({ text: typed, people: peopleIn(answer) });
+    };
+    // Without the hub, or with a session that has ended, the Book's own people are found all the same.
+    const timer = setTimeout(() => void look().catch(() => undefined), PAUSE_MS);
+    return () => {
+      isCurrent = false;
+      clearTimeout(timer);
+    };
+  }, [typed, storage, writer]);
+  return found?.text === typed ? found.people.slice(0, limit) : NOBODY;
+}
+
+const NOBODY: readonly FoundInDirectory[] = [];
+
+function peopleIn(answer: unknown): FoundInDirectory[] {
+  const entries: unknown[] = Array.isArray(answer) ? answer : [];
+  return entries.flatMap((entry) => {
+    const card = cardOf(entry);
+    const address = card && preferredEntry(card.emails)?.address;
+    return card && address !== undefined ? [{ uid: card.uid, name: shownAs(card), address }] : [];
+  });
+}
+
+function cardOf(entry: unknown): Card | undefined {
+  if (typeof entry !== 'object' || entry === null || !('card' in entry)) return undefined;
+  const read = parseCard(entry.card);
+  return read.kind === 'card' ? read.card : undefined;
+}

@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { type MailDraft, selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
+import { Act, Field, OfferLine, Paperclip, Trash, Txt } from '@/ui';
+
+/** Cards offered at once. */
+const OFFERED = 5;
+
+interface AttachPartProps {
+  readonly draft: MailDraft;
+  readonly set: (some: Partial<MailDraft>) => void;
+}
+
+/** Cards that go along with the message as files: found by a name, taken off again. */
+export function AttachPart({ draft: { attached }, set }: AttachPartProps) {
+  const rows = useAppSelector(selectRowsByUid);
+  const [isOpen, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const found = useFoundByName(text.trim(), OFFERED + attached.length + 5);
+  const hits = (found ?? []).filter(({ kind, uid }) => kind !== 'list' && !attached.includes(uid));
+  const attach = (uid: string) => {
+    setText('');
+    set({ attached: [...attached, uid] });
+  };
+  return (
+    <View className="gap-1" testID="attached">
+      {attached.map((uid) => {
+        const name = rows.get(uid)?.shown ?? 'a card that is gone';
+        return (
+          <View key={uid} className="flex-row items-center justify-between border-b border-rule">
+            <Txt>{`${name}, as a card`}</Txt>
+            <Act
+              label={`Take the card of ${name} off`}
+              icon={Trash}
+              iconOnly
+              tone="faded"
+              onPress={() => set({ attached: attached.filter((one) => one !== uid) })}
+            />
+          </View>
+        );
+      })}
+      {isOpen ? (
+        <>
+          <Field
+            label="Card to attach"
+            value={text}
+            onChange={setText}
+            placeholder="The beginning of a name"
+            hint="Without what is private, without notes and tags"
+            isFirst
+            testID="attach-card"
+          />
+          {hits.slice(0, OFFERED).map((hit) => (
+            <OfferLine
+              key={hit.uid}
+              name={`Attach ${hit.shown}`}
+              title={hit.shown}
+              second={hit.field === 'name' ? '' : hit.value}
+              onPress={() => attach(hit.uid)}
+            />
+          ))}
+        </>
+      ) : (
+        <View className="flex-row">
+          <Act
+            label="Attach a card"
+            icon={Paperclip}
+            tone="faded"
+            onPress={() => setOpen(true)}
+            testID="open-attach"
+          />
+        </View>
+      )}
+    </View>
+  );
+}
