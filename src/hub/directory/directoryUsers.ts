@@ -105,6 +105,8 @@ export function removeUser(db: HubDb, name: string, by: Doer): Promise<void> {
 const SESSION_MS = 12 * 3600 * 1000;
 /** Wrong passphrases after which a name has to wait, and how long, in milliseconds. */
 const [MAX_WRONG, WAIT_MS] = [5, 5 * 60 * 1000];
+/** Names remembered for their wrong passphrases at most. */
+const MAX_TRIED = 10_000;
 const wrong = new Map<string, { count: number; untilMs: number }>();
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
@@ -127,6 +129,8 @@ export async function signInUser(
   const user = await findUser(db, name.trim());
   if (!(await isSecret(passphrase, user)) || !user) {
     const count = known && nowMs < known.untilMs ? known.count + 1 : 1;
+    // Names are whatever somebody tries: they must not fill the memory.
+    if (wrong.size >= MAX_TRIED) wrong.clear();
     wrong.set(key, { count, untilMs: nowMs + WAIT_MS });
     return undefined;
   }

@@ -24,6 +24,12 @@ const answers: Record<string, RequestListener> = {
   '/bomb': (_, response) =>
     response.setHeader('Content-Encoding', 'gzip').end(gzipSync(Buffer.alloc(5_000_000, 32))),
   '/gone': (_, response) => response.writeHead(410).end(),
+  '/cut-short': (_, response) => {
+    const whole = gzipSync(FEED);
+    response.writeHead(200, { 'Content-Encoding': 'gzip', 'Content-Length': whole.length });
+    response.write(whole.subarray(0, 20));
+    setTimeout(() => response.destroy(), 20);
+  },
   '/cut': (_, response) => {
     response.writeHead(200, { 'Content-Length': '1000' });
     response.write('<feed');
@@ -61,6 +67,7 @@ const refused: [address: string, message: RegExp][] = [
   ['http://quay.example/gone', /answered 410/],
   ['http://quay.example/nothing', /answered 404/],
   ['http://quay.example/cut', /can’t be reached|aborted/],
+  ['http://quay.example/cut-short', /can’t be reached|aborted/],
   ['http://127.0.0.1/', /network at home/],
   ['http://[::1]/', /network at home/],
   ['http://localhost/', /network at home/],

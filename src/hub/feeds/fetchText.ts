@@ -2,6 +2,7 @@ import { lookup as resolve } from 'node:dns';
 import { get as getHttp } from 'node:http';
 import { get as getHttps } from 'node:https';
 import { BlockList, isIP, type LookupFunction } from 'node:net';
+import { pipeline } from 'node:stream';
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib';
 
 /** Octets of a feed at most, unpacked: a larger one would be meant to fill the memory. */
@@ -129,7 +130,8 @@ async function readBody(response: NodeJS.ReadableStream, encoding: string | unde
   const unpack = UNPACK[encoding ?? ''];
   const pieces: Buffer[] = [];
   let octets = 0;
-  for await (const piece of unpack ? response.pipe(unpack()) : response) {
+  // A line that breaks ends what unpacks it too, which would else wait for more for ever.
+  for await (const piece of unpack ? pipeline(response, unpack(), () => undefined) : response) {
     const bytes = Buffer.from(piece);
     octets += bytes.length;
     if (octets > MAX_OCTETS) throw new Error('what is there is too large for a feed');
