@@ -68,6 +68,7 @@ export {
   keepDirectorySession,
   readDirectorySession,
 } from './directory/directorySession';
+export { lookInDirectory } from './directory/lookInDirectory';
 export { type FoundInDirectory, useFoundInDirectory } from './directory/useFoundInDirectory';
 export { bundleInBook, takeOutOfBundle } from './bundles/changeBundle';
 export { selectLeads } from './bundles/selectLeads';

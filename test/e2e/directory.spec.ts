@@ -4,7 +4,7 @@ import { readFile } from 'node:fs/promises';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
-import { expect, isRead, test } from './fixtures';
+import { expect, isRead, isSaved, test } from './fixtures';
 import { startHub } from './ownHub';
 
 const PASSPHRASE = 'harbour lights at nine';
@@ -68,12 +68,28 @@ test('a directory is made, filled by hand and from a table, given to a reader, l
     await page.getByRole('link', { name: /^Ada Lowther/ }).click();
     await page.getByTestId('copy-entry').click();
     await expect(page.getByText('Copied Ada Lowther into the Book')).toBeVisible();
+    await isSaved(page);
     // While writing, the directory completes what is typed too.
     await page.goto(`${hub.url}/write`);
     await isRead(page);
     await page.getByTestId('write-to').fill('quast');
     await page.getByRole('button', { name: 'Write to Zora Quast of the directory' }).click();
     await expect(page.getByTestId('place-to')).toContainText('Zora Quast');
+    // What changes in the directory is news of whoever was copied from it.
+    await isSaved(page);
+    await page.goto(`${hub.url}/directory`);
+    await isRead(page);
+    await page.getByTestId('sign-out').click();
+    await enter(page, 'Director');
+    await page.getByRole('link', { name: /^Ada Lowther/ }).click();
+    await page.getByTestId('edit-entry').click();
+    await page.getByLabel('Post').fill('Harbour master');
+    await page.getByTestId('save-entry').click();
+    await expect(page.getByText('Ada Lowther is in the directory')).toBeVisible();
+    await page.goto(`${hub.url}/today`);
+    await isRead(page);
+    await expect(page.getByTestId('news')).toContainText('Harbour master');
+    await expect(page.getByTestId('news')).toContainText('seen in the directory');
   } finally {
     // The page listens to the hub; cut off, it would complain.
     await page.goto('about:blank');

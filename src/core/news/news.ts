@@ -27,6 +27,8 @@ export const newsSchema = z.object({
   shown: z.string(),
   /** What it replaces, as it is read. */
   before: z.string().exactOptional(),
+  /** Where it was seen; in a signature where nothing is said. */
+  from: z.enum(['signature', 'directory']).exactOptional(),
 });
 /** A value that somebody's card doesn't have yet, or has otherwise. */
 export type News = z.infer<typeof newsSchema>;

@@ -1,7 +1,17 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import { acceptOneNews, dismissNews, selectRow, useAppDispatch, useAppSelector, useOpenNews } from '@/book';
+import {
+  acceptOneNews,
+  dismissNews,
+  lookInDirectory,
+  selectIsOpen,
+  selectReading,
+  selectRow,
+  useAppDispatch,
+  useAppSelector,
+  useOpenNews,
+} from '@/book';
 import { type News, NEWS_WORDS } from '@/core/news';
 import { cardPath, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -10,9 +20,14 @@ import { Act, NameLink, Txt } from '@/ui';
 /** Pieces of news that are shown at once. */
 const SHOWN = 4;
 
-/** What signatures say of people that their cards don't say: each to accept or to dismiss. */
+/** What signatures and the directory say of people that their cards don't say: each to accept or to dismiss. */
 export function NewsPart() {
+  const dispatch = useAppDispatch();
   const news = useOpenNews();
+  const isRead = useAppSelector((state) => selectIsOpen(state) && selectReading(state) === undefined);
+  useEffect(() => {
+    if (isRead) void dispatch(lookInDirectory());
+  }, [dispatch, isRead]);
   const [shown, setShown] = useState(SHOWN);
   if (news.length === 0) return null;
   return (
@@ -35,7 +50,7 @@ export function NewsPart() {
 function NewsRow({ news }: { readonly news: News }) {
   const dispatch = useAppDispatch();
   const name = useAppSelector((state) => selectRow(state, news.uid))?.shown ?? '';
-  const { uid, day, collection, shown, before } = news;
+  const { uid, day, collection, shown, before, from } = news;
   const path = cardPath(uid);
   return (
     <View className="border-b border-rule py-2">
@@ -45,7 +60,10 @@ function NewsRow({ news }: { readonly news: News }) {
       </Txt>
       <Txt size="strong">{shown}</Txt>
       <Txt size="small" tone="faded">
-        {[before === undefined ? '' : `so far ${before}`, `signed so on ${formatDay(`${day}T12:00:00Z`)}`]
+        {[
+          before === undefined ? '' : `so far ${before}`,
+          `${from === 'directory' ? 'seen in the directory' : 'signed so'} on ${formatDay(`${day}T12:00:00Z`)}`,
+        ]
           .filter(Boolean)
           .join(' · ')}
       </Txt>

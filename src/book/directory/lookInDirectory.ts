@@ -1,0 +1,46 @@
+import { parseCard } from '@/core/card';
+import { newsBetween } from '@/core/news';
+import { askHub, localDay } from '@/platform';
+
+import type { AppThunk } from '../appStore';
+import { selectCardsByUid } from '../cards/cardsSlice';
+import { readNewsOfPeople } from '../news/changeNews';
+import { keepNews } from '../news/keepNews';
+import { selectNewsById } from '../news/newsSlice';
+import { readDirectorySession } from './directorySession';
+
+/** Cards asked after at once; whoever has copied more looks them up in turn, day by day. */
+const MOST = 100;
+/** The directory is looked through again after an hour, in milliseconds. */
+const AGAIN_MS = 3_600_000;
+let lookedAtMs = Number.NEGATIVE_INFINITY;
+
+/**
+ * Looks after cards that were copied from the common directory: what it says of them now and they don't is news. Where
+ * nobody is signed in, or the hub is off, nothing is.
+ */
+export function lookInDirectory(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    if (services.nowMs() - lookedAtMs < AGAIN_MS) return;
+    const session = await readDirectorySession(services);
+    if (!session) return;
+    lookedAtMs = services.nowMs();
+    await dispatch(readNewsOfPeople());
+    const known = selectNewsById(getState()) ?? {};
+    const linked = selectCardsByUid(getState())
+      .values()
+      .flatMap((card) => {
+        const entry = card['cordialis.example:directory'];
+        return entry === undefined ? [] : [{ card, entry }];
+      });
+    for (const { card, entry } of linked.slice(0, MOST)) {
+      const path = `/directory/entries/${encodeURIComponent(entry)}`;
+      // Somebody who was taken out of the directory stays in the Book as they are.
+      const answer = await askHub({ path, token: session.token, scheme: 'Directory' }).catch(() => undefined);
+      const read = parseCard((answer as { card?: unknown } | undefined)?.card);
+      if (read.kind !== 'card') continue;
+      const news = newsBetween(card, read.card, { uid: card.uid, day: localDay() });
+      dispatch(keepNews(news.filter(({ id }) => !known[id]).map((one) => ({ news: one }))));
+    }
+  };
+}
