@@ -39,7 +39,7 @@ export function lookInDirectory(): AppThunk<Promise<void>> {
       const answer = await askHub({ path, token: session.token, scheme: 'Directory' }).catch(() => undefined);
       const read = parseCard((answer as { card?: unknown } | undefined)?.card);
       if (read.kind !== 'card') continue;
-      const news = newsBetween(card, read.card, { uid: card.uid, day: localDay() });
+      const news = newsBetween(card, read.card, { uid: card.uid, day: localDay(), from: 'directory' });
       dispatch(keepNews(news.filter(({ id }) => !known[id]).map((one) => ({ news: one }))));
     }
   };

@@ -1,10 +1,11 @@
 import { type Card, newCard, parseName } from '@/core/card';
+import { isStillNews } from '@/core/news';
 
 import { changeBook, undo } from '../changeBook';
 import { addLiftedTo } from '../lift/takeLifted';
 import { openBook } from '../openBook';
 import { MemoryStorage, openTestBook, testTwins } from '../testing';
-import { keepApart } from './mergeInBook';
+import { keepApart, mergeInBook } from './mergeInBook';
 import { selectOpenClusters } from './selectOpenClusters';
 
 const person = (uid: string, full: string, mail?: string): Card => {
@@ -74,3 +75,32 @@ test('what was read out of a text is added to a card, which keeps all it had, an
 async function settle(): Promise<void> {
   for (let i = 0; i < 20; i += 1) await Promise.resolve();
 }
+
+test('what an imported second card says more is news of the first, and gone once they are merged', async () => {
+  const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'), person('bo', 'Bo Ek'));
+  const twin = {
+    ...person('twin', 'Ada Lowther', 'ada@example.org'),
+    titles: { t1: { name: 'Artistic Director' } },
+  };
+  const stranger = { ...person('cy', 'Cy Lund'), titles: { t1: { name: 'Tuner' } } };
+  await store.dispatch(changeBook({ cause: 'import', label: 'Imported', upserts: [twin, stranger] }));
+  await settle();
+  const news = Object.values(store.getState().news.byId ?? {}).map((one) => one.news);
+  expect(news.map(({ uid, shown, from }) => [uid, shown, from])).toEqual([
+    ['ada', 'Artistic Director', 'import'],
+  ]);
+  await store.dispatch(mergeInBook([['ada', 'twin']]));
+  await settle();
+  const [first] = news;
+  const merged =
+    store.getState().cards.byUid.get(first?.uid ?? '') ?? store.getState().cards.byUid.get('twin');
+  expect(merged && first && isStillNews(merged, first)).toBe(false);
+});
+
+test('a card that is typed brings no news: whoever types it knows', async () => {
+  const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'));
+  const twin = { ...person('twin', 'Ada Lowther', 'ada@example.org'), titles: { t1: { name: 'Tuner' } } };
+  await store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: [twin] }));
+  await settle();
+  expect(store.getState().news.byId ?? {}).toEqual({});
+});

@@ -4,6 +4,7 @@ import { localDay } from '@/platform';
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { type BeforeAfter, type Cause } from '../history/change';
+import { noteTwinNews } from '../news/noteTwinNews';
 import { selectSettings } from '../settings/settingsSlice';
 import { selectIsOpen, selectReading } from '../status/statusSlice';
 import { arrivalsChecked, selectDuplicates } from './duplicatesSlice';
@@ -52,10 +53,11 @@ export function checkArrivals(
         arrivalsChecked({
           compared: comparable.map(({ uid }) => uid),
           found,
-
           faults,
         }),
       );
+      const fresh = new Set(pairs.filter(({ before }) => !before).map(({ after }) => after.uid));
+      await dispatch(noteTwinNews(cause, fresh, found));
     } catch {
       // Nobody waits for it; the next look through the whole book finds what this one didn't.
     }

@@ -28,7 +28,7 @@ export const newsSchema = z.object({
   /** What it replaces, as it is read. */
   before: z.string().exactOptional(),
   /** Where it was seen; in a signature where nothing is said. */
-  from: z.enum(['signature', 'directory']).exactOptional(),
+  from: z.enum(['signature', 'directory', 'import', 'device']).exactOptional(),
 });
 /** A value that somebody's card doesn't have yet, or has otherwise. */
 export type News = z.infer<typeof newsSchema>;

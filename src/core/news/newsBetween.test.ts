@@ -9,7 +9,7 @@ const OWN = card({
   emails: { e1: { address: 'Ada@example.org' } },
 });
 const between = (other: Partial<Card>) =>
-  newsBetween(OWN, card({ ...other, uid: 'other' }), { uid: 'ada', day: '2026-11-26' });
+  newsBetween(OWN, card({ ...other, uid: 'other' }), { uid: 'ada', day: '2026-11-26', from: 'directory' });
 
 test('what is written otherwise is no news', () => {
   const other = {
@@ -45,6 +45,8 @@ test('another post takes the place of the one that is there; another number come
   expect(now.titles).toEqual({ t1: { name: 'Artistic Director' } });
   expect(Object.keys(now.phones ?? {})).toHaveLength(3);
   // Taken over, it is no news any more, and the same news has the same name each time.
-  expect(newsBetween(now, card({ ...other, uid: 'other' }), { uid: 'ada', day: '2026-11-27' })).toEqual([]);
+  expect(
+    newsBetween(now, card({ ...other, uid: 'other' }), { uid: 'ada', day: '2026-11-27', from: 'import' }),
+  ).toEqual([]);
   expect(between(other).map(({ id }) => id)).toEqual(news.map(({ id }) => id));
 });

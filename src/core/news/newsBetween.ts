@@ -7,17 +7,19 @@ type Entries = Readonly<Record<string, object>>;
 /** Of these somebody usually has one, so that another takes its place; the rest come beside what is there. */
 const REPLACED = new Set<News['collection']>(['organizations', 'titles']);
 
+/** Whose news it is, when and where it was seen. */
+interface Seen {
+  /** Of their own card. */
+  readonly uid: Uid;
+  /** ISO 8601. */
+  readonly day: string;
+  readonly from: NonNullable<News['from']>;
+}
+
 /**
  * What another card of somebody says that their own doesn't: a value each, as a piece of news of their own card.
- *
- * @param uid - of their own card
- * @param day - on which it was seen, ISO 8601
  */
-export function newsBetween(
-  own: Card,
-  other: Card,
-  { uid, day }: { readonly uid: Uid; readonly day: string },
-): News[] {
+export function newsBetween(own: Card, other: Card, { uid, day, from }: Seen): News[] {
   // Written out in NEWS_WORDS, which has these keys only.
   const collections = Object.keys(NEWS_WORDS) as News['collection'][];
   return collections.flatMap((collection) => {
@@ -31,7 +33,7 @@ export function newsBetween(
       const isInPlace = REPLACED.has(collection) && only !== undefined && more.length === 0;
       return {
         id: hashText(`${uid} ${collection} ${meaningOf(collection, entry)}`),
-        ...{ uid, day, collection, shown: shownOf(collection, entry), from: 'directory' },
+        ...{ uid, day, collection, shown: shownOf(collection, entry), from },
         // A title may name an organisation by an id that it has on the other card only.
         entry: withoutOrganisation(entry),
         ...(isInPlace ? { replaces: only[0], before: shownOf(collection, only[1]) } : {}),

@@ -20,7 +20,15 @@ import { Act, NameLink, Txt } from '@/ui';
 /** Pieces of news that are shown at once. */
 const SHOWN = 4;
 
-/** What signatures and the directory say of people that their cards don't say: each to accept or to dismiss. */
+/** Where news was seen. */
+const SEEN: Readonly<Record<NonNullable<News['from']>, string>> = {
+  signature: 'signed so',
+  directory: 'seen in the directory',
+  import: 'on another card that was imported',
+  device: 'on another card that a device brought',
+};
+
+/** What signatures, the directory and second cards say of people that their cards don't say: each to accept or to dismiss. */
 export function NewsPart() {
   const dispatch = useAppDispatch();
   const news = useOpenNews();
@@ -62,7 +70,7 @@ function NewsRow({ news }: { readonly news: News }) {
       <Txt size="small" tone="faded">
         {[
           before === undefined ? '' : `so far ${before}`,
-          `${from === 'directory' ? 'seen in the directory' : 'signed so'} on ${formatDay(`${day}T12:00:00Z`)}`,
+          `${SEEN[from ?? 'signature']} on ${formatDay(`${day}T12:00:00Z`)}`,
         ]
           .filter(Boolean)
           .join(' · ')}

@@ -1,0 +1,45 @@
+import type { Card, Uid } from '@/core/card';
+import type { Cluster } from '@/core/duplicates';
+import { newsBetween } from '@/core/news';
+import { localDay } from '@/platform';
+
+import type { AppThunk } from '../appStore';
+import { selectCardsByUid } from '../cards/cardsSlice';
+import type { Cause } from '../history/change';
+import { readNewsOfPeople } from './changeNews';
+import { keepNews } from './keepNews';
+import { selectNewsById } from './newsSlice';
+
+/** From where cards come whose values are news of those whom they are the second card of. */
+const SOURCES: Partial<Record<Cause, 'import' | 'device'>> = { import: 'import', sync: 'device' };
+
+/**
+ * Where a card that has just come is somebody's second one, what it says and the first doesn't is news of the first: it
+ * can be taken over value by value, or the two merged.
+ *
+ * @param fresh - uids of the cards that weren't there before
+ */
+export function noteTwinNews(
+  cause: Cause,
+  fresh: ReadonlySet<Uid>,
+  found: readonly Cluster[],
+): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const from = SOURCES[cause];
+    const pairs = found.filter(
+      ({ uids, grade }) =>
+        grade !== 'possible' && uids.length === 2 && uids.filter((uid) => fresh.has(uid)).length === 1,
+    );
+    if (from === undefined || pairs.length === 0) return;
+    await dispatch(readNewsOfPeople());
+    const cards = selectCardsByUid(getState());
+    const cardsOf = (uids: readonly Uid[]): Card[] => uids.flatMap((uid) => cards.get(uid) ?? []);
+    const known = selectNewsById(getState()) ?? {};
+    const news = pairs.flatMap(({ uids }) => {
+      const [own] = cardsOf(uids.filter((uid) => !fresh.has(uid)));
+      const [other] = cardsOf(uids.filter((uid) => fresh.has(uid)));
+      return own && other ? newsBetween(own, other, { uid: own.uid, day: localDay(), from }) : [];
+    });
+    dispatch(keepNews(news.filter(({ id }) => !known[id]).map((one) => ({ news: one }))));
+  };
+}
