@@ -4,9 +4,9 @@ import { askHub, localDay } from '@/platform';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
-import { readNewsOfPeople } from '../news/changeNews';
 import { keepNews } from '../news/keepNews';
 import { selectNewsById } from '../news/newsSlice';
+import { readNewsOfPeople } from '../news/readNews';
 import { readDirectorySession } from './directorySession';
 
 /** Cards asked after at once; whoever has copied more looks them up in turn, day by day. */

@@ -6,9 +6,9 @@ import { localDay } from '@/platform';
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
 import type { Cause } from '../history/change';
-import { readNewsOfPeople } from './changeNews';
 import { keepNews } from './keepNews';
 import { selectNewsById } from './newsSlice';
+import { readNewsOfPeople } from './readNews';
 
 /** From where cards come whose values are news of those whom they are the second card of. */
 const SOURCES: Partial<Record<Cause, 'import' | 'device'>> = { import: 'import', sync: 'device' };

@@ -4,8 +4,8 @@ import { isStillNews, type News } from '@/core/news';
 
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { useAppDispatch, useAppSelector } from '../hooks';
-import { readNewsOfPeople } from './changeNews';
 import { selectNewsById } from './newsSlice';
+import { readNewsOfPeople } from './readNews';
 
 /** News that nobody has accepted or dismissed, the latest first. */
 export function useOpenNews(): readonly News[] {

@@ -1,0 +1,27 @@
+import { newsSchema } from '@/core/news';
+
+import type { AppThunk } from '../appStore';
+import { KEYS } from '../store/keys';
+import { parseJson } from '../store/parseJson';
+import { newsArrived, selectNewsById, type StoredNews } from './newsSlice';
+
+/** Reads all of them, where that hasn't been done yet. */
+export function readNewsOfPeople(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { storage, writer }) => {
+    if (selectNewsById(getState())) return;
+    await writer.flush();
+    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.news));
+    const stored = await storage.getMany(keys);
+    const all = Object.values(stored).flatMap((text) => parseStored(text) ?? []);
+    dispatch(newsArrived(Object.fromEntries(all.map((one) => [one.news.id, one]))));
+  };
+}
+
+function parseStored(text: string | null): StoredNews | undefined {
+  const value = parseJson(text);
+  if (typeof value !== 'object' || value === null || !('news' in value)) return undefined;
+  const news = newsSchema.safeParse(value.news).data;
+  return (
+    news && { news, ...('isDismissed' in value && value.isDismissed === true ? { isDismissed: true } : {}) }
+  );
+}
