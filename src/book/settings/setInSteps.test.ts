@@ -56,3 +56,17 @@ test('taking a step back leaves alone what else was set since', async () => {
   store.dispatch(undo(first?.id));
   expect(settings().tagTones).toEqual({ patron: 5 });
 });
+
+test('a setting that is set back at once is set back, and each way can be taken back', async () => {
+  let now = 0;
+  const { store, set, settings } = await open(() => now);
+  await set('Colours', { scheme: 'dark' });
+  now += 500;
+  await set('Colours', { scheme: 'system' });
+  expect(settings().scheme).toBe('system');
+  now += 500;
+  await set('Colours', { scheme: 'dark' });
+  expect(settings().scheme).toBe('dark');
+  store.dispatch(undo());
+  expect(settings().scheme).toBe('system');
+});

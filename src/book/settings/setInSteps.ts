@@ -18,17 +18,19 @@ export function setInSteps(label: string, some: Partial<Settings>, isQuiet = tru
     const known = selectSettings(getState());
     const last = selectUndoable(getState());
     const side = last?.sides?.[0];
-    const goesOn =
+    const isSoon =
       last?.label === label &&
       side?.kind === 'settings' &&
       services.nowMs() - Date.parse(last.at) < ONE_STEP_MS;
-    const before = goesOn ? { ...known, ...editedSettings(known, side.edits, true) } : known;
     const after = { ...known, ...some };
     if (diffSettings(known, after).length === 0) return;
-    const step = goesOn
-      ? last
-      : newChange(services, { cause: 'edit', label, cards: [], at: services.utcNow() });
-    const sides = [{ kind: 'settings' as const, edits: diffSettings(before, after) }];
+    const whole = isSoon ? diffSettings({ ...known, ...editedSettings(known, side.edits, true) }, after) : [];
+    // Set back to what it was, it is a step of its own: one that changes nothing would put nothing in force.
+    const goesOn = whole.length > 0;
+    const step =
+      goesOn && last ? last : newChange(services, { cause: 'edit', label, cards: [], at: services.utcNow() });
+    const edits = goesOn ? whole : diffSettings(known, after);
+    const sides = [{ kind: 'settings' as const, edits }];
     dispatch(changeSides({ ...step, sides }, isQuiet));
   };
 }
