@@ -28,14 +28,6 @@ Wexmere WX1 2AB
 T: +44 20 7946 0123
 rosario.ames@wexmere-festival.example`;
 
-const VENDORS = `Name,E-mail,Company,Job title,Phone,City
-Jonah Reyes,jonah@staging.example,Harbour Staging,Lights and rigging,+44 20 7946 0301,Wexmere
-Petra Holm,petra@haul.example,Holm Haulage,Piano haulier,+46 31 390 06 01,Göteborg
-Inès Lacroix,ines@presse.example,Lacroix Presse,Printer,+33 1 99 00 11 22,Paris
-Νίκος Αλεξίου,nikos@agency.example,Alexiou,Agent,,Αθήνα
-Maud Sparrow,maud@rooms.example,Quayside Rooms,Hotel manager,+44 20 7946 0377,Wexmere
-`;
-
 mkdirSync(OUT, { recursive: true });
 const data = mkdtempSync(join(tmpdir(), 'cordialis-pictures-'));
 const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', '--demo'], {
@@ -108,26 +100,11 @@ try {
     ['/devices/Phone'],
     ['/devices/try/phone'],
   ]);
-  await shootBeside('write-phone', [
-    [
-      '/lists',
-      async (page) => {
-        await page.getByRole('link', { name: /^Patrons/ }).click();
-        await page.getByTestId('write-list').click();
-        await page.getByTestId('place-to').waitFor();
-      },
-    ],
-    [
-      '/write',
-      async (page) => {
-        await page.getByTestId('open-templates').click();
-        await page.getByRole('button', { name: 'Begin with Invitation' }).click();
-        await showPart(page.getByTestId('mail-preview'));
-      },
-    ],
-    ['/write?by=letter', (page) => showPart(page.getByTestId('sheet-picture'))],
-    ['/directory', fillDirectory],
-  ]);
+  await shoot('phone', 'light', 'write-phone', '/lists', async (page) => {
+    await page.getByRole('link', { name: /^Patrons/ }).click();
+    await page.getByTestId('write-list').click();
+    await page.getByTestId('place-to').waitFor();
+  });
   await shoot('phone', 'light', 'lift-phone', '/import/text', async (page) => {
     await page.getByTestId('lift-text').fill(SIGNATURE);
     await page.getByTestId('marked-text').evaluate((part) => part.scrollIntoView());
@@ -142,22 +119,6 @@ try {
 async function showPart(part) {
   await part.waitFor();
   await part.evaluate((element) => element.scrollIntoView());
-}
-
-/** Makes the common directory, with a few people whom a festival needs and nobody's book has to hold. */
-async function fillDirectory(page) {
-  await page.getByTestId('directory-name').fill('Director');
-  await page.getByTestId('directory-passphrase').fill('harbour lights at nine');
-  await page.getByTestId('directory-enter').click();
-  await page.getByTestId('take-in').click();
-  await page.getByTestId('take-in-text').fill(VENDORS);
-  await page.getByTestId('take-in-look').click();
-  await page.getByTestId('take-in-now').click();
-  await page.getByTestId('entries').getByRole('link').nth(3).waitFor();
-  await page
-    .getByRole('button', { name: 'Close message' })
-    .click()
-    .catch(() => undefined);
 }
 
 /** Several screens of a phone beside each other, of one browser; each an address and what is done there. */
