@@ -6,7 +6,6 @@ import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
 import { type BeforeAfter, type Cause, type Change, replayChange, toCardChanges } from './history/change';
 import { selectChange, selectRedoable, selectUndoable } from './history/historySlice';
-import type { SideChange } from './history/sideChange';
 import { checkArrivals } from './merging/checkArrivals';
 import { detachPhotos } from './photos/detachPhotos';
 import type { Services } from './services';
@@ -26,8 +25,6 @@ export interface Wish {
   readonly removed?: readonly Uid[];
   /** Talks that come, go or change with it. */
   readonly talks?: readonly TalkChange[];
-  /** Settings and the like that change with it. */
-  readonly sides?: readonly SideChange[];
   /** The step that it completes, which has been noted before: one of an import of talks. */
   readonly completes?: Change | undefined;
   /** Nothing is said of it: nobody has asked for it just now. */
@@ -46,7 +43,6 @@ export function changeBook({
   upserts = [],
   removed = [],
   talks = [],
-  sides = [],
   completes,
   isQuiet = false,
 }: Wish): AppThunk<Promise<Change | undefined>> {
@@ -55,8 +51,8 @@ export function changeBook({
     const stamp = services.utcNow();
     const changed = await pairWithKnown(services, known, { cause, upserts, stamp });
     const cards = toCardChanges([...changed, ...removed.map((uid) => ({ before: known.get(uid) }))]);
-    if (cards.length === 0 && talks.length === 0 && sides.length === 0 && !completes) return undefined;
-    const said = { ...(talks.length === 0 ? {} : { talks }), ...(sides.length === 0 ? {} : { sides }) };
+    if (cards.length === 0 && talks.length === 0 && !completes) return undefined;
+    const said = talks.length === 0 ? {} : { talks };
     const change = completes
       ? { ...completes, label, cards, ...said }
       : newChange(services, { cause, label, cards, at: stamp, ...said });
@@ -108,7 +104,7 @@ export function isOnlyStamped(pair: BeforeAfter): boolean {
 }
 
 /** Notes a change of nothing but settings and the like, and puts it in force at once: a field that is typed in can't wait. */
-export function changeSides(change: Change, isQuiet: boolean): AppThunk {
+export function changeSides(change: Change, isQuiet = false): AppThunk {
   return (dispatch) => {
     dispatch(commit(change, { upserts: [], removed: [] }, false));
     if (!isQuiet) dispatch(noticed({ text: change.label, tone: 'plain', changeId: change.id }));

@@ -1,5 +1,6 @@
 import { type Card, type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
+import { errorWords } from '@/core/text';
 import { DEMO_ADDRESS, DEMO_TONES } from '@/platform';
 
 import { cardsArrived, changesArrived, rowsRemembered } from './actions';
@@ -79,7 +80,7 @@ export function openBook(): AppThunk<Promise<void>> {
         dispatch(readingChanged(undefined));
       }
     } catch (error) {
-      dispatch(openFailed(error instanceof Error ? error.message : String(error)));
+      dispatch(openFailed(errorWords(error)));
     }
   };
 }

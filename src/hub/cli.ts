@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 
 import { shownAs } from '@/core/card';
+import { errorWords } from '@/core/text';
 
 import {
   addDevice,
@@ -59,7 +60,7 @@ function readArgs(argv: readonly string[]): { positionals: string[]; values: Fla
       },
     });
   } catch (error) {
-    throw new Unusable(`${error instanceof Error ? error.message : String(error)}; ${USAGE}`);
+    throw new Unusable(`${errorWords(error)}; ${USAGE}`);
   }
 }
 

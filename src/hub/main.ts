@@ -2,7 +2,10 @@ import { existsSync } from 'node:fs';
 import { createServer } from 'node:https';
 import { join } from 'node:path';
 
-import { COUNTRY, makeHub } from './makeHub';
+import { errorWords } from '@/core/text';
+
+import { COUNTRY } from './country';
+import { makeHub } from './makeHub';
 import { makeCode } from './peers/pairing';
 import { readTls } from './readTls';
 import { runVisits } from './runVisits';
@@ -74,4 +77,4 @@ function fail(message: string): never {
   process.exit(1);
 }
 
-main().catch((error: unknown) => fail(error instanceof Error ? error.message : String(error)));
+main().catch((error: unknown) => fail(errorWords(error)));

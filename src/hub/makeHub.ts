@@ -17,6 +17,7 @@ import { feedsApi } from './api/feedsApi';
 import { pairApi } from './api/pairApi';
 import { placesApi } from './api/placesApi';
 import { standInsApi } from './api/standInsApi';
+import { COUNTRY } from './country';
 import { davRouter, wellKnown } from './dav/davRouter';
 import type { HubDb } from './store/openStore';
 import { utcNow } from './utcNow';
@@ -37,9 +38,6 @@ export interface HubOptions {
 
 /** Files whose names carry a hash of their contents may be kept for good. */
 const ONE_YEAR_MS = 365 * 24 * 3600 * 1000;
-
-/** ISO 3166-1 alpha-2: by whose habits numbers without a country code are read. */
-export const COUNTRY = 'GB';
 
 /** Makes the hub's application; who listens is the caller's business. */
 export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptions): Express {

@@ -1,12 +1,10 @@
-import { parseCard } from '@/core/card';
 import { newsBetween } from '@/core/news';
 import { askHub, localDay } from '@/platform';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
-import { keepNews } from '../news/keepNews';
-import { selectNewsById } from '../news/newsSlice';
-import { readNewsOfPeople } from '../news/readNews';
+import { keepFreshNews } from '../news/readNews';
+import { cardOfEntry } from './cardOfEntry';
 import { readDirectorySession } from './directorySession';
 
 /** Cards asked after at once; whoever has copied more looks them up in turn, day by day. */
@@ -25,8 +23,6 @@ export function lookInDirectory(): AppThunk<Promise<void>> {
     const session = await readDirectorySession(services);
     if (!session) return;
     lookedAtMs = services.nowMs();
-    await dispatch(readNewsOfPeople());
-    const known = selectNewsById(getState()) ?? {};
     const linked = selectCardsByUid(getState())
       .values()
       .flatMap((card) => {
@@ -37,10 +33,10 @@ export function lookInDirectory(): AppThunk<Promise<void>> {
       const path = `/directory/entries/${encodeURIComponent(entry)}`;
       // Somebody who was taken out of the directory stays in the Book as they are.
       const answer = await askHub({ path, token: session.token, scheme: 'Directory' }).catch(() => undefined);
-      const read = parseCard((answer as { card?: unknown } | undefined)?.card);
-      if (read.kind !== 'card') continue;
-      const news = newsBetween(card, read.card, { uid: card.uid, day: localDay(), from: 'directory' });
-      dispatch(keepNews(news.filter(({ id }) => !known[id]).map((one) => ({ news: one }))));
+      const listed = cardOfEntry(answer);
+      if (!listed) continue;
+      const news = newsBetween(card, listed, { uid: card.uid, day: localDay(), from: 'directory' });
+      await dispatch(keepFreshNews(news));
     }
   };
 }

@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
 
-import { type Card, parseCard, preferredEntry, shownAs } from '@/core/card';
+import { preferredEntry, shownAs } from '@/core/card';
 import { askHub } from '@/platform';
 
 import { useServices } from '../hooks';
+import { cardOfEntry } from './cardOfEntry';
 import { readDirectorySession } from './directorySession';
 
 /** Milliseconds after the last letter before the hub is asked. */
@@ -47,14 +48,8 @@ const NOBODY: readonly FoundInDirectory[] = [];
 function peopleIn(answer: unknown): FoundInDirectory[] {
   const entries: unknown[] = Array.isArray(answer) ? answer : [];
   return entries.flatMap((entry) => {
-    const card = cardOf(entry);
+    const card = cardOfEntry(entry);
     const address = card && preferredEntry(card.emails)?.address;
     return card && address !== undefined ? [{ uid: card.uid, name: shownAs(card), address }] : [];
   });
-}
-
-function cardOf(entry: unknown): Card | undefined {
-  if (typeof entry !== 'object' || entry === null || !('card' in entry)) return undefined;
-  const read = parseCard(entry.card);
-  return read.kind === 'card' ? read.card : undefined;
 }

@@ -1,3 +1,4 @@
+import { errorWords } from '@/core/text';
 import { HubFault, localDay, withTabLock } from '@/platform';
 
 import type { AppThunk } from '../appStore';
@@ -39,7 +40,7 @@ function exchangeOnce(): AppThunk<Promise<void>> {
     } catch (error) {
       const isLetGo = error instanceof HubFault && error.status === 401;
       if (isLetGo) await dispatch(setPairing(undefined));
-      dispatch(exchangeWent({ fault: isLetGo ? 'this browser is no longer paired' : wordsOf(error) }));
+      dispatch(exchangeWent({ fault: isLetGo ? 'this browser is no longer paired' : errorWords(error) }));
     } finally {
       dispatch(exchangeWent({ work: undefined, waiting: writer.queued().size }));
       dispatch(roundEnded());
@@ -102,8 +103,4 @@ export function setPairing(pairing: Pairing | undefined): AppThunk<Promise<void>
     // Said once it is stored: the exchange begins with what is.
     dispatch(pairingChanged(pairing));
   };
-}
-
-function wordsOf(error: unknown): string {
-  return error instanceof Error ? error.message : String(error);
 }

@@ -1,5 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 
+import { errorWords } from '@/core/text';
+
 import { useAppDispatch, useAppSelector, useServices } from '../hooks';
 import { noticed } from '../status/statusSlice';
 import type { HubClient } from './hubClient';
@@ -45,7 +47,7 @@ export function useHubAnswer<T>(
         if (isCurrent) setAnswer({ key, value, fault: '' });
       },
       (error: unknown) => {
-        const fault = error instanceof Error ? error.message : String(error);
+        const fault = errorWords(error);
         if (isCurrent)
           setAnswer((known) => ({ key, value: known?.key === key ? known.value : undefined, fault }));
       },
@@ -71,7 +73,7 @@ export function useHubAct(): <T>(
       try {
         return await work(hub, token);
       } catch (error) {
-        dispatch(noticed({ text: error instanceof Error ? error.message : String(error), tone: 'error' }));
+        dispatch(noticed({ text: errorWords(error), tone: 'error' }));
         return undefined;
       } finally {
         dispatch(roundEnded());

@@ -1,4 +1,5 @@
 import type { Card } from '@/core/card';
+import { errorWords } from '@/core/text';
 import { fileName, shareFile } from '@/platform';
 
 import type { AppThunk } from '../appStore';
@@ -15,7 +16,7 @@ export function sendCards(cards: readonly Card[], name: string): AppThunk<Promis
       const handed = await shareFile(fileName(name, 'vcf'), await result, 'text/vcard;charset=utf-8');
       if (handed === 'saved') dispatch(noticed({ text: `Saved ${name} as a file`, tone: 'plain' }));
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = errorWords(error);
       dispatch(noticed({ text: `The file could not be written: ${reason}`, tone: 'error' }));
     }
   };

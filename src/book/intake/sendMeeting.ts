@@ -1,4 +1,5 @@
 import type { Invitation } from '@/core/formats';
+import { errorWords } from '@/core/text';
 import { fileName, shareFile, utcOf } from '@/platform';
 
 import type { AppThunk } from '../appStore';
@@ -17,7 +18,7 @@ export function sendMeeting(what: Omit<Invitation, 'startUtc' | 'stamp'>): AppTh
       if (handed === 'saved')
         dispatch(noticed({ text: `Saved the invitation to “${title}” as a file`, tone: 'plain' }));
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = errorWords(error);
       dispatch(noticed({ text: `The invitation could not be written: ${reason}`, tone: 'error' }));
     }
   };

@@ -3,11 +3,9 @@ import { acceptNews, type News, NEWS_WORDS, type Signature } from '@/core/news';
 
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
-import { changeBook } from '../changeBook';
+import { changeBook, changeSides, newChange } from '../changeBook';
 import { selectSettings } from '../settings/settingsSlice';
-import { keepNews } from './keepNews';
-import { selectNewsById } from './newsSlice';
-import { readNewsOfPeople } from './readNews';
+import { keepFreshNews } from './readNews';
 
 /** Compares signatures with the cards of those who wrote them, in the worker; what is known already stays as it is. */
 export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<void>> {
@@ -18,11 +16,9 @@ export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<
       return card ? [{ signature, card }] : [];
     });
     if (signed.length === 0) return;
-    await dispatch(readNewsOfPeople());
     // Nobody waits for it; the next import finds what this one didn't.
     const found = await twins.newsIn(signed, selectSettings(getState()).country).catch(() => []);
-    const known = selectNewsById(getState()) ?? {};
-    dispatch(keepNews(found.filter(({ id }) => !known[id]).map((news) => ({ news }))));
+    await dispatch(keepFreshNews(found));
   };
 }
 
@@ -38,9 +34,10 @@ export function acceptOneNews(news: News): AppThunk {
 
 /** Has a piece of news never offered again, as a step that can be undone. */
 export function dismissNews(news: News, of: string): AppThunk {
-  return (dispatch) => {
-    const after = { news, isDismissed: true };
+  return (dispatch, _, services) => {
+    const sides = [{ kind: 'news' as const, before: { news }, after: { news, isDismissed: true } }];
     const label = `Dismissed ${news.shown} for ${of}`;
-    void dispatch(changeBook({ cause: 'edit', label, sides: [{ kind: 'news', before: { news }, after }] }));
+    const at = services.utcNow();
+    dispatch(changeSides(newChange(services, { cause: 'edit', label, cards: [], sides, at })));
   };
 }

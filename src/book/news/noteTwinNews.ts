@@ -6,9 +6,7 @@ import { localDay } from '@/platform';
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
 import type { Cause } from '../history/change';
-import { keepNews } from './keepNews';
-import { selectNewsById } from './newsSlice';
-import { readNewsOfPeople } from './readNews';
+import { keepFreshNews } from './readNews';
 
 /** From where cards come whose values are news of those whom they are the second card of. */
 const SOURCES: Partial<Record<Cause, 'import' | 'device'>> = { import: 'import', sync: 'device' };
@@ -31,15 +29,13 @@ export function noteTwinNews(
         grade !== 'possible' && uids.length === 2 && uids.filter((uid) => fresh.has(uid)).length === 1,
     );
     if (from === undefined || pairs.length === 0) return;
-    await dispatch(readNewsOfPeople());
     const cards = selectCardsByUid(getState());
     const cardsOf = (uids: readonly Uid[]): Card[] => uids.flatMap((uid) => cards.get(uid) ?? []);
-    const known = selectNewsById(getState()) ?? {};
     const news = pairs.flatMap(({ uids }) => {
       const [own] = cardsOf(uids.filter((uid) => !fresh.has(uid)));
       const [other] = cardsOf(uids.filter((uid) => fresh.has(uid)));
       return own && other ? newsBetween(own, other, { uid: own.uid, day: localDay(), from }) : [];
     });
-    dispatch(keepNews(news.filter(({ id }) => !known[id]).map((one) => ({ news: one }))));
+    await dispatch(keepFreshNews(news));
   };
 }

@@ -1,8 +1,9 @@
-import { newsSchema } from '@/core/news';
+import { type News, newsSchema } from '@/core/news';
 
 import type { AppThunk } from '../appStore';
 import { KEYS } from '../store/keys';
 import { parseJson } from '../store/parseJson';
+import { keepNews } from './keepNews';
 import { newsArrived, selectNewsById, type StoredNews } from './newsSlice';
 
 /** Reads all of them, where that hasn't been done yet. */
@@ -24,4 +25,13 @@ function parseStored(text: string | null): StoredNews | undefined {
   return (
     news && { news, ...('isDismissed' in value && value.isDismissed === true ? { isDismissed: true } : {}) }
   );
+}
+
+/** Keeps news that has been found; what is known already, dismissed or not, stays as it is. */
+export function keepFreshNews(found: readonly News[]): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    await dispatch(readNewsOfPeople());
+    const known = selectNewsById(getState()) ?? {};
+    dispatch(keepNews(found.filter(({ id }) => !known[id]).map((news) => ({ news }))));
+  };
 }

@@ -1,4 +1,5 @@
 import type { Uid } from '@/core/card';
+import { errorWords } from '@/core/text';
 import { askHub } from '@/platform';
 
 import type { AppThunk } from '../appStore';
@@ -43,7 +44,7 @@ export function readPosts(
       writer.put(key, JSON.stringify({ address, atMs: nowMs(), feed }));
       onRead({ feed });
     } catch (error) {
-      onRead({ feed: kept?.feed, fault: error instanceof Error ? error.message : String(error) });
+      onRead({ feed: kept?.feed, fault: errorWords(error) });
     }
   };
 }

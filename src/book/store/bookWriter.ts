@@ -1,5 +1,6 @@
 import { type Card, diffJson, rebaseJson, type Uid } from '@/core/card';
 import { monthOf, type Talk } from '@/core/talks';
+import { errorWords } from '@/core/text';
 import { type TextStorage, withTabLock } from '@/platform';
 
 import type { Change } from '../history/change';
@@ -222,7 +223,7 @@ export class BookWriter {
       try {
         await withTabLock(`${this.name}-write`, () => this.writeBatch(cards, others, talks));
       } catch (error) {
-        this.events.onFailed(error instanceof Error ? error.message : String(error));
+        this.events.onFailed(errorWords(error));
         return;
       }
       // Only what has not changed again since is done.

@@ -13,6 +13,7 @@ import {
   type WriteOptions,
 } from '@/core/formats';
 import { csvHeadings, guessColumns, readRows, readTable } from '@/core/tables';
+import { errorWords } from '@/core/text';
 
 import { type UnpackedFile, unpackFile } from './unpackFile';
 
@@ -80,7 +81,7 @@ const api: FilesApi = {
       return await readBackup(unzipSync(bytes), sha256);
     } catch (error) {
       return {
-        fault: `it is no archive that can be opened: ${error instanceof Error ? error.message : String(error)}`,
+        fault: `it is no archive that can be opened: ${errorWords(error)}`,
       };
     }
   },

@@ -15,7 +15,7 @@ import {
 } from '@/core/mail';
 import type { Signature } from '@/core/news';
 import type { Talk } from '@/core/talks';
-import { decodeUtf8 } from '@/core/text';
+import { decodeUtf8, errorWords } from '@/core/text';
 import { mergeUnfiled, type Unfiled } from '@/core/unfiled';
 import { ownMoment } from '@/platform/clock';
 
@@ -143,7 +143,7 @@ class Reading {
       if (this.messages + this.appointments === found)
         this.problems.push(`${name}: there is no message and no appointment in it`);
     } catch (error) {
-      this.problems.push(`${name}: ${error instanceof Error ? error.message : String(error)}`);
+      this.problems.push(`${name}: ${errorWords(error)}`);
     }
   }
 

@@ -1,5 +1,7 @@
 import { strFromU8, unzipSync } from 'fflate';
 
+import { errorWords } from '@/core/text';
+
 /** A file out of another, or by itself. */
 export interface UnpackedFile {
   readonly name: string;
@@ -42,7 +44,7 @@ export function unpackFile(name: string, bytes: Uint8Array): UnpackedFile[] {
     }));
     return [...good, ...refused];
   } catch (error) {
-    const fault = `the archive is damaged: ${error instanceof Error ? error.message : String(error)}`;
+    const fault = `the archive is damaged: ${errorWords(error)}`;
     return [{ name, bytes: new Uint8Array(), fault }];
   }
 }

@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 
 import { type Card, newCard } from '@/core/card';
 import { liftCard } from '@/core/lift';
-import { decodeText, hashText } from '@/core/text';
+import { decodeText, errorWords, hashText } from '@/core/text';
 
 import { readBytes } from '../readBytes';
 import { UnusableInput } from '../unusableInput';
@@ -27,6 +27,6 @@ function readArgs(args: readonly string[]) {
   try {
     return parseArgs({ args: [...args], allowPositionals: true, options: { country: { type: 'string' } } });
   } catch (error) {
-    throw new UnusableInput(error instanceof Error ? error.message : String(error));
+    throw new UnusableInput(errorWords(error));
   }
 }

@@ -46,8 +46,8 @@ interface Leading {
 export function findLeads(leading: readonly Leading[]): ReadonlyMap<Uid, Uid> {
   const leads = new Map<Uid, Uid>();
   const first = [...leading].sort((a, b) => (a.uid < b.uid ? -1 : 1));
-  const leading0 = new Set(first.filter(({ bundled }) => bundled.length > 0).map(({ uid }) => uid));
+  const heads = new Set(first.filter(({ bundled }) => bundled.length > 0).map(({ uid }) => uid));
   for (const { uid, bundled } of first)
-    for (const other of bundled) if (!leads.has(other) && !leading0.has(other)) leads.set(other, uid);
+    for (const other of bundled) if (!leads.has(other) && !heads.has(other)) leads.set(other, uid);
   return leads;
 }

@@ -37,6 +37,11 @@ export function placeOf(address: Address): string {
   return partsOf(address, ['locality'])[0] ?? '';
 }
 
+/** What an address says of a kind of component, such as postcode; '' for nothing. */
+export function addressPart(address: Address, kind: string): string {
+  return partsOf(address, [kind]).join(' ');
+}
+
 function partsOf(address: Address, kinds: readonly string[]): string[] {
   const components = address.components ?? [];
   return kinds.flatMap((kind) =>

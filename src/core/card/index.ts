@@ -5,7 +5,7 @@
  */
 export * from './date';
 export { dayNumberOf, formatDayNumber, parseDayNumber } from './dayNumber';
-export { formatAddress, placeOf } from './formatAddress';
+export { addressPart, formatAddress, placeOf } from './formatAddress';
 export * from './name';
 export { formatLanguage, parseLanguage } from './languageName';
 export { monthName } from './monthName';

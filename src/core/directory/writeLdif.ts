@@ -1,4 +1,12 @@
-import { type Card, formatAddress, nameParts, organisationOf, preferredEntry, shownAs } from '../card';
+import {
+  addressPart,
+  type Card,
+  formatAddress,
+  nameParts,
+  organisationOf,
+  preferredEntry,
+  shownAs,
+} from '../card';
 import { encodeUtf8, toBase64 } from '../text';
 
 /** RFC 2849 note 10: lines may be folded; 76 columns is what its own examples keep to. */
@@ -49,11 +57,7 @@ function organisationPairs(card: Card): [string, string][] {
 
 function reachPairs(card: Card): [string, string][] {
   const address = preferredEntry(card.addresses);
-  const part = (kind: string) =>
-    (address?.components ?? [])
-      .filter((one) => one.kind === kind)
-      .map(({ value }) => value)
-      .join(' ');
+  const part = (kind: string) => (address ? addressPart(address, kind) : '');
   return [
     ...Object.values(card.emails ?? {}).map((one): [string, string] => ['mail', one.address]),
     ...Object.values(card.phones ?? {}).map(({ number, features }): [string, string] => [

@@ -1,4 +1,5 @@
 import { type Feed, MAX_POSTS } from '../posts';
+import { errorWords } from '../text';
 import { readXml } from '../xml';
 import type { FeedDocument } from './feedDocument';
 import { webAddress } from './postFrom';
@@ -30,7 +31,7 @@ export function readFeed(text: string, base: string): FeedDocument {
   } catch (error) {
     const page = readPage(trimmed, base);
     if (page.kind === 'page' || !trimmed.startsWith('<?xml')) return page;
-    const reason = error instanceof Error ? error.message : String(error);
+    const reason = errorWords(error);
     return { kind: 'other', message: `the feed can’t be read: ${reason}` };
   }
 }

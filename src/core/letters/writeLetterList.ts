@@ -1,4 +1,4 @@
-import { type Card, nameParts, organisationOf, type Uid } from '../card';
+import { addressPart, type Card, nameParts, organisationOf, type Uid } from '../card';
 import type { Letter } from './findLetters';
 
 /** Lines of an address that have a column of their own. */
@@ -15,11 +15,6 @@ export function writeLetterList(
 ): string {
   const rows = letters.map(({ uid, name, lines, address }) => {
     const card = getCard(uid);
-    const part = (kind: string) =>
-      (address.components ?? [])
-        .filter((one) => one.kind === kind)
-        .map(({ value }) => value)
-        .join(' ');
     return {
       Salutation: card ? salutationFor(card) : '',
       Name: name,
@@ -27,9 +22,9 @@ export function writeLetterList(
       Surname: nameParts(card?.name, 'surname'),
       Organisation: card ? (organisationOf(card) ?? '') : '',
       ...Object.fromEntries(Array.from({ length: LINES }, (_, i) => [`Line ${i + 1}`, lines[i] ?? ''])),
-      Postcode: part('postcode'),
-      Town: part('locality'),
-      Country: address.countryCode ?? part('country'),
+      Postcode: addressPart(address, 'postcode'),
+      Town: addressPart(address, 'locality'),
+      Country: address.countryCode ?? addressPart(address, 'country'),
     };
   });
   const [first = {}] = rows;

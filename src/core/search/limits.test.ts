@@ -5,16 +5,7 @@ import { type Card, newCard, parseName } from '../card';
 import { newList, withMembers } from '../lists';
 import { withFlag } from '../marks';
 import { Gazetteer } from '../places';
-import {
-  DAY_KINDS,
-  FIELDS,
-  formatRule,
-  parseLimits,
-  type Rule,
-  TALK_WAYS,
-  type Test,
-  writeLimit,
-} from '../rules';
+import { formatRule, parseLimits, type Rule } from '../rules';
 import { summarise, type Talk } from '../talks';
 import { compareBeginning, findCards, SearchIndex, searchWords, toSearchDoc } from '.';
 
@@ -217,46 +208,6 @@ test('who is near a place: by town, by a card’s own coordinates, never by coun
   near.add(toSearchDoc(cardOf('New', inTown('Oslo', 'Norway'))));
   expect(found('near oslo')).toEqual(['New 0']);
   expect(near.asksForPlaces()).toBe(false);
-});
-
-test('a limit that is written down is read as the same limit', () => {
-  const lists = [{ uid: 'L1', name: 'Patrons' }];
-  const word = fc.constantFrom('wexmere', 'oboe', 'zora');
-  const fields = FIELDS.filter((field) => field !== 'list');
-  const days = fc.integer({ min: 2, max: 366 });
-  const plain: fc.Arbitrary<Test> = fc.oneof(
-    fc.record({ kind: fc.constant('words' as const), field: fc.constantFrom(...fields), value: word }),
-    fc.record({ kind: fc.constant('filled' as const), field: fc.constantFrom(...FIELDS, ...DAY_KINDS) }),
-    fc.record({
-      kind: fc.constant('card' as const),
-      card: fc.constantFrom('person' as const, 'list' as const),
-    }),
-    fc.constant({ kind: 'list' as const, list: 'L1' }),
-    fc.record({
-      kind: fc.constant('flag' as const),
-      flag: fc.constantFrom('pinned' as const, 'archived' as const),
-    }),
-    fc.record({ kind: fc.constant('near' as const), place: word, km: fc.integer({ min: 1, max: 500 }) }),
-    fc.record({
-      kind: fc.constant('since' as const),
-      what: fc.constantFrom('added' as const, 'changed' as const),
-      days,
-    }),
-    fc.record({
-      kind: fc.constant('talk' as const),
-      how: fc.constantFrom(...TALK_WAYS),
-      days: fc.oneof(days, fc.constant('year' as const)),
-    }),
-    fc.record({ kind: fc.constant('close' as const), from: fc.integer({ min: 1, max: 100 }) }),
-    fc.record({ kind: fc.constant('coming' as const), day: fc.constantFrom(...DAY_KINDS), days }),
-  );
-  const limit = fc.tuple(plain, fc.boolean()).map(([one, not]): Test => (not ? { ...one, not } : one));
-  fc.assert(
-    fc.property(fc.array(limit, { minLength: 1, maxLength: 4 }), (tests) => {
-      const line = tests.map((one) => writeLimit(one, () => 'Patrons')).join(', ');
-      expect(parseLimits(`müller, ${line}`, { lists })).toEqual({ words: 'müller', tests });
-    }),
-  );
 });
 
 test('talks limit a search: by when and how; and who is close comes first of those that fit as well', () => {

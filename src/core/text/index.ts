@@ -3,6 +3,7 @@
  * Standard: Unicode normalisation (UAX #15), WHATWG Encoding.
  * Left out: ordering, which Intl.Collator does.
  */
+export { errorWords } from './errorWords';
 export { escapeHtml } from './escapeHtml';
 export { foldedWords, foldText } from './foldText';
 export { hashText } from './hashText';

@@ -1,3 +1,5 @@
+import { errorWords } from '@/core/text';
+
 import { writeData } from '../dav/addressData';
 import { DavError } from '../dav/davError';
 import type { DavRequest } from '../dav/davRequest';
@@ -56,7 +58,7 @@ export async function syncAccount(context: AccountContext, account: Account): Pr
     await noteVisit(db, account.passport, now, visit);
     return visit;
   } catch (error) {
-    const fault = error instanceof Error ? error.message : String(error);
+    const fault = errorWords(error);
     await noteVisit(db, account.passport, now, { came: 0, went: 0, fault });
     throw error;
   }

@@ -1,6 +1,7 @@
 import { Router } from 'express';
 
 import { accountSchema } from '@/core/exchange';
+import { errorWords } from '@/core/text';
 
 import { addAccount, listAccounts } from '../accounts/accounts';
 import { syncAccount } from '../accounts/syncAccount';
@@ -34,5 +35,5 @@ export function accountsApi(db: HubDb, country: string): Router {
 }
 
 function wordsOf(error: unknown): string {
-  return error instanceof Error ? error.message : String(error);
+  return errorWords(error);
 }

@@ -19,7 +19,7 @@ import {
 } from '@/core/directory';
 import { getFormat } from '@/core/formats';
 
-import { entriesFor, putEntries, removeEntry, searchEntries } from '../directory/directoryEntries';
+import { entriesFor, findEntry, putEntries, removeEntry, searchEntries } from '../directory/directoryEntries';
 import { readDirectoryLog } from '../directory/directoryLog';
 import {
   addUser,
@@ -102,7 +102,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
   });
   router.get('/entries/:uid', only('read'), async (request, response) => {
     const { role } = userOf(request);
-    const entry = await findEntry(request.params['uid']);
+    const entry = await findEntry(db, String(request.params['uid']));
     if (!entry || !maySee(role, entry, today()))
       throw new DirectoryError('nobody of that uid is in the directory', 404);
     response.set('Cache-Control', 'no-store').json(entry);
@@ -163,11 +163,6 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
     response.status(error.status).json({ error: error.message });
   });
   return router;
-
-  async function findEntry(uid: unknown): Promise<DirectoryEntry | undefined> {
-    const all = await entriesFor(db, 'administrator', today());
-    return all.find(({ card }) => card.uid === uid);
-  }
 }
 
 function onlySignedIn(db: HubDb, utcNow: () => string): RequestHandler {

@@ -1,5 +1,7 @@
 import { Router } from 'express';
 
+import { errorWords } from '@/core/text';
+
 import { fetchFeed } from '../feeds/fetchFeed';
 import type { NameLookup } from '../feeds/fetchText';
 import { onlyOwnPages } from './guards';
@@ -23,8 +25,7 @@ export function feedsApi(lookupAt?: (port: number) => NameLookup): Router {
     const lookup = lookupAt?.(request.socket.localPort ?? 0);
     await fetchFeed(address, lookup).then(
       (feed) => void response.json(feed),
-      (error: unknown) =>
-        void response.status(422).json({ error: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) => void response.status(422).json({ error: errorWords(error) }),
     );
   });
   return router;

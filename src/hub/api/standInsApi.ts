@@ -2,6 +2,7 @@ import express, { type Request, type Response, Router } from 'express';
 import { z } from 'zod';
 
 import type { HeldNow, StandInNow } from '@/core/exchange';
+import { errorWords } from '@/core/text';
 
 import { addHeld, duplicateHeld, editHeld, removeHeld } from '../standins/editHeld';
 import { isStandInKind, STAND_INS } from '../standins/kinds';
@@ -132,7 +133,7 @@ async function inWords<T>(
     return await work();
   } catch (error) {
     response.status(409);
-    return { error: error instanceof Error ? error.message : String(error) };
+    return { error: errorWords(error) };
   }
 }
 

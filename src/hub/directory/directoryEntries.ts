@@ -4,6 +4,7 @@ import { type Card, parseCard, shownAs } from '@/core/card';
 import { type DirectoryEntry, maySee, type Role } from '@/core/directory';
 import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
 
+import { COUNTRY } from '../country';
 import { type HubDb, inTransaction } from '../store/openStore';
 import type { DirectoryEntriesTable } from '../store/schema';
 import { noteInLog } from './directoryLog';
@@ -57,10 +58,12 @@ export async function removeEntry(db: HubDb, uid: string, by: Doer): Promise<boo
 /** Everybody whom a role finds on a day, by name. */
 export async function entriesFor(db: HubDb, role: Role, today: string): Promise<DirectoryEntry[]> {
   const { entries } = await bookOf(db);
-  const collator = new Intl.Collator('en', { sensitivity: 'base', numeric: true });
-  return [...entries.values()]
-    .filter((entry) => maySee(role, entry, today))
-    .sort((a, b) => collator.compare(shownAs(a.card), shownAs(b.card)));
+  return [...entries.values()].filter((entry) => maySee(role, entry, today));
+}
+
+/** One entry, whoever may see it; undefined where nobody of that uid is in the directory. */
+export async function findEntry(db: HubDb, uid: string): Promise<DirectoryEntry | undefined> {
+  return (await bookOf(db)).entries.get(uid);
 }
 
 /** Hits asked of the index, of which those that a role may not see are left out. */
@@ -81,6 +84,7 @@ export async function searchEntries(
 }
 
 interface Book {
+  /** By name. */
   readonly entries: ReadonlyMap<string, DirectoryEntry>;
   readonly index: SearchIndex;
 }
@@ -98,19 +102,16 @@ function bookOf(db: HubDb): Promise<Book> {
 
 async function readBook(db: HubDb): Promise<Book> {
   const rows = await db.selectFrom('directoryEntries').selectAll().execute();
-  const entries = new Map(
-    rows.flatMap((row) => {
-      const entry = toEntry(row);
-      return entry ? [[row.uid, entry] as const] : [];
-    }),
-  );
+  const collator = new Intl.Collator('en', { sensitivity: 'base', numeric: true });
+  const sorted = rows
+    .flatMap((row) => toEntry(row) ?? [])
+    .sort((a, b) => collator.compare(shownAs(a.card), shownAs(b.card)));
+  const entries = new Map(sorted.map((entry) => [entry.card.uid, entry]));
   const index = new SearchIndex();
   for (const { card } of entries.values()) index.add(toSearchDoc(card, COUNTRY));
   return { entries, index };
 }
 
-/** ISO 3166-1 alpha-2: by whose habits numbers without a country code are read. */
-const COUNTRY = 'GB';
 const EMPTY: Card = { '@type': 'Card', version: '1.0', uid: '' };
 
 function toRow({ card, isInside, isHidden, validFrom, validTo }: DirectoryEntry): DirectoryEntriesTable {

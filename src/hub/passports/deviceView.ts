@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 
 import type { Card } from '@/core/card';
 import { duplicateFacts, TwinIndex } from '@/core/duplicates';
+import { isRuleList } from '@/core/lists';
 import { cardToSend } from '@/core/sending';
 
 import { allCards, changedSince, lastSeq } from '../store/cards';
@@ -70,8 +71,7 @@ function isLetThrough(device: Device, card: Card, members: ReadonlySet<string> |
 
 /** Lists go to devices that can hold them; to one that gets some lists only, those. One that fills itself has nobody to name. */
 function isListLetThrough(device: Device, list: Card): boolean {
-  if (device.groups === 0 || device.tag !== null || list['cordialis.example:rule'] !== undefined)
-    return false;
+  if (device.groups === 0 || device.tag !== null || isRuleList(list)) return false;
   const lists = listsOf(device);
   return lists.length === 0 || lists.includes(list.uid);
 }

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
 import { pairDemo, pairWithHub, selectReading, useAppDispatch, useAppSelector, useHub } from '@/book';
+import { errorWords } from '@/core/text';
 import { bookName } from '@/platform';
 import { Field, NextAct, Txt } from '@/ui';
 
@@ -14,12 +15,11 @@ export function PairPart() {
   const [name, setName] = useState('Browser');
   const [fault, setFault] = useState('');
   const isDemo = bookName() === 'cordialis-demo';
-  const wordsOf = (error: unknown) => (error instanceof Error ? error.message : String(error));
-  const pair = () => dispatch(pairWithHub(code, name)).catch((error: unknown) => setFault(wordsOf(error)));
+  const pair = () => dispatch(pairWithHub(code, name)).catch((error: unknown) => setFault(errorWords(error)));
   useEffect(() => {
     // A demo from which somebody has just been let go doesn't pair itself again.
     if (isDemo && isRead && left === '')
-      dispatch(pairDemo()).catch((error: unknown) => setFault(wordsOf(error)));
+      dispatch(pairDemo()).catch((error: unknown) => setFault(errorWords(error)));
   }, [isRead, isDemo, left, dispatch]);
   if (isDemo && fault === '' && left === '') return <Txt tone="faded">Asking the hub …</Txt>;
   return (

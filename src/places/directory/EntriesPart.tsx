@@ -5,13 +5,14 @@ import { z } from 'zod';
 import { useServices } from '@/book';
 import { initialsOf, newCard, organisationOf, shownAs, townOf } from '@/core/card';
 import { type DirectoryEntry, directoryEntrySchema, isInForce, mayDo, type Role } from '@/core/directory';
+import { errorWords } from '@/core/text';
 import { formatDay, localDay, saveFile } from '@/platform';
 import { Act, Download, Field, FileText, ListRow, Plus, Stamp, Txt } from '@/ui';
 
 import { EntryForm } from './EntryForm';
 import { EntrySheet } from './EntrySheet';
 import { TakeInSheet } from './TakeInSheet';
-import { type AskDirectory, useDirectoryAct, wordsOf } from './useDirectory';
+import { type AskDirectory, useDirectoryAct } from './useDirectory';
 
 interface EntriesPartProps {
   readonly ask: AskDirectory;
@@ -134,7 +135,7 @@ function useEntries(ask: AskDirectory, query: string) {
           setFault('');
         },
         (error: unknown) => {
-          if (isCurrent) setFault(wordsOf(error));
+          if (isCurrent) setFault(errorWords(error));
         },
       );
     }, PAUSE_MS);

@@ -2,10 +2,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useHub } from '@/book';
+import { errorWords } from '@/core/text';
 import { askHub } from '@/platform';
 import { Field, NextAct, Txt } from '@/ui';
-
-import { wordsOf } from './useDirectory';
 
 interface SignInProps {
   /** Nobody has access yet: whoever has the book becomes the administrator. */
@@ -49,7 +48,7 @@ export function SignInPart({ isFirst, enter }: SignInProps) {
       <NextAct
         label={isFirst ? 'Make the directory' : 'Sign in'}
         isDisabled={name.trim() === '' || passphrase === '' || isBarred}
-        onPress={() => void go().catch((error: unknown) => setFault(wordsOf(error)))}
+        onPress={() => void go().catch((error: unknown) => setFault(errorWords(error)))}
         testID="directory-enter"
       />
     </View>

@@ -10,6 +10,7 @@ import {
   useAppDispatch,
   useServices,
 } from '@/book';
+import { errorWords } from '@/core/text';
 import { askHub, HubFault, type HubQuestion } from '@/platform';
 
 /** Who is signed in here. */
@@ -48,7 +49,7 @@ export function useDirectory() {
     };
     look().catch((error: unknown) => {
       const isOut = error instanceof HubFault && error.status === 401;
-      put(isOut ? { kind: 'out' } : { kind: 'unreachable', message: wordsOf(error) });
+      put(isOut ? { kind: 'out' } : { kind: 'unreachable', message: errorWords(error) });
     });
     return () => {
       isCurrent = false;
@@ -87,15 +88,10 @@ export function useDirectoryAct(): (work: () => Promise<unknown>, done: string) 
         if (done !== '') dispatch(noticed({ text: done, tone: 'plain' }));
         return true;
       } catch (error) {
-        dispatch(noticed({ text: `Not done: ${wordsOf(error)}`, tone: 'error' }));
+        dispatch(noticed({ text: `Not done: ${errorWords(error)}`, tone: 'error' }));
         return false;
       }
     },
     [dispatch],
   );
-}
-
-/** What went wrong, in words. */
-export function wordsOf(error: unknown): string {
-  return error instanceof Error ? error.message : String(error);
 }

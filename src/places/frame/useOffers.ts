@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 
 import { selectLists, selectSettings, useAppSelector, useCardGetter, useServices } from '@/book';
 import { shownAs, type Uid } from '@/core/card';
+import { isRuleList } from '@/core/lists';
 import type { Offer, Quick } from '@/core/quickline';
 import { localDay, LOCALE } from '@/platform';
 
@@ -39,7 +40,7 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
   useEffect(() => {
     let isCurrent = true;
     // A list that fills itself takes nobody on by hand.
-    const picked = lists.filter((list) => list['cordialis.example:rule'] === undefined);
+    const picked = lists.filter((list) => !isRuleList(list));
     const known = { lists: picked.map((list) => ({ uid: list.uid, name: shownAs(list) })) };
     const quick = query.trim() === '' ? undefined : plans?.parseQuick(query, known);
     if (!quick || !asksForSomething(quick)) return;

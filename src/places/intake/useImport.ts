@@ -16,6 +16,7 @@ import {
 } from '@/book';
 import type { Card } from '@/core/card';
 import { columnsKey } from '@/core/columns';
+import { errorWords } from '@/core/text';
 
 import type { FilePart, ImportState } from './importState';
 import { readFiles } from './readFiles';
@@ -41,7 +42,7 @@ export function useImport() {
 
   const fail = useCallback((error: unknown) => {
     if (isStopped.current) return;
-    const reason = error instanceof Error ? error.message : String(error);
+    const reason = errorWords(error);
     const message = `${source.current} could not be read: ${reason}. Nothing was changed.`;
     setState({ kind: 'failed', message });
   }, []);
@@ -156,7 +157,7 @@ export function useImport() {
       setLast(report);
       setState({ kind: 'done', ...report });
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = errorWords(error);
       setState({ kind: 'failed', message: `The cards could not be put into the book: ${reason}` });
     }
   };

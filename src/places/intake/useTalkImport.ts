@@ -9,6 +9,7 @@ import {
   useAppSelector,
   useWhenRead,
 } from '@/book';
+import { errorWords } from '@/core/text';
 
 /** How far an import of talks is. */
 export type TalkImportState =
@@ -43,7 +44,7 @@ export function useTalkImport() {
       );
       setState({ kind: 'done', taken });
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = errorWords(error);
       setState(
         isStopped.current
           ? { kind: 'idle' }

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 
 import { changeMany, selectCardsByUid, selectRow, useAppDispatch, useAppSelector, usePhoto } from '@/book';
 import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
-import { isList, memberUids, withoutMembers } from '@/core/lists';
+import { isList, isRuleList, memberUids, withoutMembers } from '@/core/lists';
 import type { Rule } from '@/core/rules';
 import { cardPath, listPath } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -45,9 +45,7 @@ export function Members({ list, uids, rule }: MembersProps) {
       }),
     );
   const throughOf = (uid: Uid) =>
-    lists
-      .filter((one) => one.members?.[uid] === true || one['cordialis.example:rule'] !== undefined)
-      .map(shownAs);
+    lists.filter((one) => one.members?.[uid] === true || isRuleList(one)).map(shownAs);
   return (
     <View testID="members">
       {lists.map((one) => (

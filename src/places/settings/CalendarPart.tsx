@@ -10,6 +10,7 @@ import {
   useAppSelector,
   useWhenRead,
 } from '@/book';
+import { errorWords } from '@/core/text';
 import { calendarAddress, newCalendarToken, removeCalendar } from '@/platform';
 import { Act, Copy, Switch, Txt } from '@/ui';
 
@@ -32,9 +33,7 @@ export function CalendarPart() {
     try {
       await dispatch(publishCalendar());
     } catch (error) {
-      setFault(
-        `${error instanceof Error ? error.message : String(error)}; it is tried again after the next change`,
-      );
+      setFault(`${errorWords(error)}; it is tried again after the next change`);
     }
   };
   const copy = async () => {

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 
 import { exportBook, type Job, noticed, useAppDispatch, useWhenRead } from '@/book';
 import { FORMAT_FACTS, type FormatId } from '@/core/formats/facts';
+import { errorWords } from '@/core/text';
 import { fileName, formatCount, localDay, saveFile } from '@/platform';
 import { Act, Choice, ProgressLine, Txt } from '@/ui';
 
@@ -34,7 +35,7 @@ export function ExportPart() {
       saveFile(fileName(`Cordialis ${localDay()}`, format.extension), text, format.mediaType);
       dispatch(noticed({ text: `Exported the book as ${format.label}`, tone: 'plain' }));
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = errorWords(error);
       if (reason !== 'stopped')
         dispatch(noticed({ text: `The book could not be exported: ${reason}`, tone: 'error' }));
     } finally {

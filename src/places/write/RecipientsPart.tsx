@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { type MailDraftNow, type PlaceOf, selectRowsByUid, selectSettings, useAppSelector } from '@/book';
+import { type MailDraftNow, type PlaceOf, selectSettings, useAppSelector } from '@/book';
 import type { Recipient } from '@/core/write';
-import { formatCount } from '@/platform';
 import { Act, Txt } from '@/ui';
 
+import { LeftOut } from './LeftOut';
 import { RecipientSheet } from './RecipientSheet';
 
 /** Chips of a place that are drawn at once. */
@@ -88,20 +88,5 @@ function Chips({ place, people, onPress }: ChipsProps) {
         ) : null}
       </View>
     </View>
-  );
-}
-
-/** Names told of those who are left out. */
-const NAMED = 8;
-
-function LeftOut({ title, uids }: { readonly title: string; readonly uids: readonly string[] }) {
-  const rows = useAppSelector(selectRowsByUid);
-  if (uids.length === 0) return null;
-  const names = uids.slice(0, NAMED).map((uid) => rows.get(uid)?.shown ?? 'somebody');
-  const rest = uids.length > NAMED ? ` and ${uids.length - NAMED} more` : '';
-  return (
-    <Txt size="small" tone="ochre" testID="left-out">
-      {`${title}: ${formatCount(uids.length, 'person', 'people')} (${names.join(', ')}${rest})`}
-    </Txt>
   );
 }

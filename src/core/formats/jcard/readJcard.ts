@@ -1,7 +1,7 @@
 import type { Card } from '../../card';
 import type { ContentLine } from '../../lines';
 import { readProperties, uidFromText } from '../../mapping';
-import { decodeText } from '../../text';
+import { decodeText, errorWords } from '../../text';
 import type { Problem, ReadOptions, ReadResult } from '../format';
 import { fromJcard } from './fromJcard';
 
@@ -49,7 +49,7 @@ function parseJson(text: string, problems: Problem[]): unknown {
   try {
     return JSON.parse(text);
   } catch (error) {
-    const reason = error instanceof Error ? error.message : String(error);
+    const reason = errorWords(error);
     problems.push({ code: 'not-this-format', line: 0, message: `this is no JSON: ${reason}`, text });
     return undefined;
   }

@@ -1,5 +1,5 @@
 import { type Card, parseCard } from '../../card';
-import { decodeUtf8 } from '../../text';
+import { decodeUtf8, errorWords } from '../../text';
 import type { Problem, ReadOptions, ReadResult } from '../format';
 
 /** Reads a JSON array of cards, or one card alone; what is no card is reported with its text. */
@@ -24,7 +24,7 @@ function parseJson(text: string, problems: Problem[]): unknown {
   try {
     return JSON.parse(text);
   } catch (error) {
-    const reason = error instanceof Error ? error.message : String(error);
+    const reason = errorWords(error);
     problems.push({ code: 'not-this-format', line: 0, message: `this is no JSON: ${reason}` });
     return undefined;
   }

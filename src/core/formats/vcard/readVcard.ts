@@ -9,7 +9,7 @@ import {
   unescapeText,
 } from '../../lines';
 import { readProperties, uidFromText } from '../../mapping';
-import { encodeUtf8 } from '../../text';
+import { encodeUtf8, errorWords } from '../../text';
 import type { Problem, ReadOptions, ReadResult } from '../format';
 
 /** How many cards are read between two reports of progress. */
@@ -135,7 +135,7 @@ function readBlock({ start, lines, raw }: Block, result: ReadResult): Card | und
     });
     return undefined;
   } catch (error) {
-    const message = `this card can't be read: ${error instanceof Error ? error.message : String(error)}`;
+    const message = `this card can't be read: ${errorWords(error)}`;
     problems.push({ code: 'unreadable-card', line: start, message, text: text() });
     return undefined;
   }

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 
 import { noticed, useAppDispatch, usePhoto, useServices } from '@/book';
 import { initialsOf, newCard, parseName } from '@/core/card';
-import { hashText } from '@/core/text';
+import { errorWords, hashText } from '@/core/text';
 import {
   cropPicture,
   isPicture,
@@ -39,7 +39,7 @@ export function PhotoField({ form }: Pick<PartProps, 'form'>) {
     try {
       setOpened(await openPicture(file));
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = errorWords(error);
       dispatch(noticed({ text: `${file.name}: ${reason}`, tone: 'error' }));
     }
   };

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 
 import { exportCards, type Job, noticed, useAppDispatch } from '@/book';
 import { FORMAT_FACTS, type FormatId } from '@/core/formats/facts';
+import { errorWords } from '@/core/text';
 import { fileName, localDay, saveFile } from '@/platform';
 import { Choice, NextAct, ProgressLine, Sheet, Txt } from '@/ui';
 
@@ -25,7 +26,7 @@ export function ExportSheet({ cards, onSheet }: ManySheetProps) {
       dispatch(noticed({ text: `Exported ${count} as ${format.label}`, tone: 'plain' }));
       onSheet(undefined);
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = errorWords(error);
       if (reason !== 'stopped')
         dispatch(noticed({ text: `The cards could not be exported: ${reason}`, tone: 'error' }));
     } finally {

@@ -1,14 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import {
-  selectCardsByUid,
-  selectRowsByUid,
-  selectSettings,
-  useAppSelector,
-  useCardGetter,
-  useMailDraft,
-} from '@/book';
+import { selectCardsByUid, selectSettings, useAppSelector, useCardGetter, useMailDraft } from '@/book';
 import { shownAs } from '@/core/card';
 import { findLetters, type Letters, writeLetterList } from '@/core/letters';
 import type { TemplateWords } from '@/core/templates';
@@ -16,6 +9,7 @@ import { formatCount, LOCALE, saveFile } from '@/platform';
 import { goBack } from '@/platform/navigation';
 import { Act, Choice, Download, OverPage, TitledPart, Txt, useLoaded, usePageTitle } from '@/ui';
 
+import { LeftOut } from '../LeftOut';
 import { ToField } from '../ToField';
 import { EnvelopesPart } from './EnvelopesPart';
 import { LabelsPart } from './LabelsPart';
@@ -51,7 +45,7 @@ export function LettersPage({ loadWords }: LettersProps) {
       <ToField draft={draft} set={set} />
       <View>
         <Txt testID="letter-count">{`${formatCount(letters.length, 'letter', 'letters')} to send`}</Txt>
-        <Without uids={without} />
+        <LeftOut title="Without a post address" uids={without} testID="without-address" />
       </View>
       <Choice
         name="What is printed"
@@ -93,19 +87,4 @@ function useLetters({ people, unreachable }: ReturnType<typeof useMailDraft>['re
     country,
     countryName: (code) => (/^[A-Z]{2}$/.test(code) ? (countries.of(code) ?? '') : ''),
   });
-}
-
-/** Names told of those who can't be written to. */
-const NAMED = 8;
-
-function Without({ uids }: { readonly uids: readonly string[] }) {
-  const rows = useAppSelector(selectRowsByUid);
-  if (uids.length === 0) return null;
-  const names = uids.slice(0, NAMED).map((uid) => rows.get(uid)?.shown ?? 'somebody');
-  const rest = uids.length > NAMED ? ` and ${uids.length - NAMED} more` : '';
-  return (
-    <Txt size="small" tone="ochre" testID="without-address">
-      {`Without a post address: ${formatCount(uids.length, 'person', 'people')} (${names.join(', ')}${rest})`}
-    </Txt>
-  );
 }
