@@ -20,7 +20,14 @@ module.exports = {
         '<rootDir>/test/unit/**/*.test.ts',
       ],
       transform: {
-        '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
+        '\\.[jt]sx?$': [
+          'babel-jest',
+          {
+            caller: { name: 'metro', bundler: 'metro', platform: 'web' },
+            // What is loaded when it is first needed is loaded like all else here.
+            plugins: ['@babel/plugin-transform-dynamic-import'],
+          },
+        ],
       },
       transformIgnorePatterns: [
         '/node_modules/(?!(comlink|any-ascii|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',

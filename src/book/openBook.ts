@@ -60,6 +60,8 @@ export function openBook(): AppThunk<Promise<void>> {
       services.writer.sawQueued(
         keys.filter((key) => key.startsWith(KEYS.queue)).map((key) => key.slice(KEYS.queue.length)),
       );
+      const queued = keys.filter((key) => key.startsWith(KEYS.talkQueue));
+      await dispatch(readTalkQueue(queued.map((key) => key.slice(KEYS.talkQueue.length))));
       // A demo is read once its mail is in, too: cards and talks don't change any more by themselves then.
       const isMore = isNew && services.fetchFirstMail !== undefined;
       await dispatch(
@@ -81,6 +83,17 @@ export function openBook(): AppThunk<Promise<void>> {
       }
     } catch (error) {
       dispatch(openFailed(errorWords(error)));
+    }
+  };
+}
+
+/** Talks of some months that the hub has still to be told of, as an earlier page, or another one, has left them. */
+export function readTalkQueue(months: readonly string[]): AppThunk<Promise<void>> {
+  return async (_, __, { storage, writer }) => {
+    const stored = await storage.getMany(months.map((month) => `${KEYS.talkQueue}${month}`));
+    for (const month of months) {
+      const keys = parseJson(stored[`${KEYS.talkQueue}${month}`]);
+      if (Array.isArray(keys)) writer.talkQueue.put(month, keys.map(String));
     }
   };
 }

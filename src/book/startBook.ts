@@ -17,10 +17,10 @@ import { type AppStore, makeAppStore } from './appStore';
 import { mergeInWorker } from './clients/duplicatesClient';
 import { startSearchWorker } from './clients/searchClient';
 import { TwinsWorker } from './clients/twinsClient';
-import { readPairing } from './hub/exchange';
+import { readPairing } from './hub/keptPairing';
 import { hubClient } from './hub/hubClient';
 import { keepExchanging } from './hub/keepExchanging';
-import { openBook, readNews, rememberRows } from './openBook';
+import { openBook, readNews, readTalkQueue, rememberRows } from './openBook';
 import { PhotoCache } from './photos/photoCache';
 import type { Services } from './services';
 import { savingChanged } from './status/statusSlice';
@@ -58,6 +58,8 @@ function startBook(name: BookName): Book {
     writer.sawQueued(queued);
     if (hub) void store.dispatch(readPairing());
     void store.dispatch(readNews(uids, changeIds, settings, talks));
+    // What that page hasn't told when it is closed is told by this one.
+    void store.dispatch(readTalkQueue(talks.months));
     if (queued.length > 0) exchanging.soon();
   });
   const writer = new BookWriter(name, storage, {
@@ -65,7 +67,7 @@ function startBook(name: BookName): Book {
     onSaved: (written) => {
       store.dispatch(savingChanged({ kind: 'saved' }));
       channel.post(written);
-      if (written.queued.length > 0) exchanging.soon();
+      if (written.queued.length > 0 || written.settings || writer.talkQueue.size > 0) exchanging.soon();
       clearTimeout(remember);
       remember = setTimeout(() => void store.dispatch(rememberRows()), REMEMBER_AFTER_MS);
     },

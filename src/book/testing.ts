@@ -56,9 +56,17 @@ function testHub(): Services['hub'] {
   const fail = () => Promise.reject(new HubFault('the hub can’t be reached', 0));
   return {
     ...{ pair: fail, demoCode: fail, newCode: fail, unpair: fail, push: fail, pull: fail, putMembers: fail },
+    ...{ putRecords: fail, records: fail },
     ...{ devices: fail, addDevice: fail, changeDevice: fail, removeDevice: fail, log: fail },
     ...{ ahead: fail, standIn: fail, addStandIn: fail, resetStandIn: fail, visit: fail, setOffline: fail },
-    ...{ addServer: fail, visitServer: fail, editHeld: fail, duplicateHeld: fail, removeHeld: fail },
+    ...{
+      undoSync: fail,
+      addServer: fail,
+      visitServer: fail,
+      editHeld: fail,
+      duplicateHeld: fail,
+      removeHeld: fail,
+    },
     ...{ toSettle: fail, settled: fail, listen: () => () => undefined },
   };
 }

@@ -3,10 +3,9 @@ import { HubFault, localDay, withTabLock } from '@/platform';
 
 import type { AppThunk } from '../appStore';
 import { selectReading } from '../status/statusSlice';
-import { KEYS } from '../store/keys';
-import { parseJson } from '../store/parseJson';
 import { hearHub } from './hearHub';
-import { exchangeWent, type Pairing, pairingChanged, pairingSchema, roundEnded, selectHub } from './hubSlice';
+import { exchangeWent, type Pairing, roundEnded, selectHub } from './hubSlice';
+import { readPairing, setPairing } from './keptPairing';
 import { tellAll, tellQueued } from './tellHub';
 
 /** Rounds after which a page that is being edited without a stop waits for the next occasion. */
@@ -32,7 +31,7 @@ function exchangeOnce(): AppThunk<Promise<void>> {
         const pairing = selectHub(getState()).pairing;
         if (!pairing) return;
         refused = { ...refused, ...(await dispatch(exchangeRound(pairing))) };
-        if (writer.queued().size === 0) break;
+        if (writer.queued().size === 0 && writer.talkQueue.size === 0) break;
       }
       const faults = Object.values(refused);
       const fault = faults.length === 0 ? '' : `${faults.length} cards were not taken: ${String(faults[0])}`;
@@ -42,7 +41,7 @@ function exchangeOnce(): AppThunk<Promise<void>> {
       if (isLetGo) await dispatch(setPairing(undefined));
       dispatch(exchangeWent({ fault: isLetGo ? 'this browser is no longer paired' : errorWords(error) }));
     } finally {
-      dispatch(exchangeWent({ work: undefined, waiting: writer.queued().size }));
+      dispatch(exchangeWent({ work: undefined, waiting: writer.queued().size + writer.talkQueue.size }));
       dispatch(roundEnded());
     }
   };
@@ -64,6 +63,8 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
     if (isWhole && !writer.isBusy && now && since !== now.since)
       await dispatch(setPairing({ ...now, since }));
     await dispatch(tellMembers(pairing, lists));
+    const { shareRecords } = await import('./records');
+    await dispatch(shareRecords());
     return refused;
   };
 }
@@ -82,25 +83,5 @@ function tellMembers({ token }: Pairing, lists: readonly string[]): AppThunk<Pro
       await hub.putMembers(token, list, uids);
       membersTold.set(key, text);
     }
-  };
-}
-
-/** How this browser is paired now: another page of it may have gone on since. */
-export function readPairing(): AppThunk<Promise<void>> {
-  return async (dispatch, _, { storage, writer }) => {
-    const stored = pairingSchema.safeParse(parseJson(await storage.getItem(KEYS.hub)));
-    dispatch(pairingChanged(stored.data));
-    writer.queueForHub(stored.success);
-  };
-}
-
-/** Notes how this browser is paired; undefined for not at all. */
-export function setPairing(pairing: Pairing | undefined): AppThunk<Promise<void>> {
-  return async (dispatch, _, { writer }) => {
-    writer.queueForHub(pairing !== undefined);
-    writer.put(KEYS.hub, pairing ? JSON.stringify(pairing) : '');
-    await writer.flush();
-    // Said once it is stored: the exchange begins with what is.
-    dispatch(pairingChanged(pairing));
   };
 }

@@ -16,10 +16,15 @@ import {
   type Pull,
   pullSchema,
   type Push,
+  type RecordsPull,
+  recordsPullSchema,
+  type RecordsPush,
   settleSchema,
   type StandInNow,
   standInSchema,
   type ToSettle,
+  type UndoneSyncNow,
+  undoneSyncSchema,
   type VisitNow,
   visitSchema,
 } from '@/core/exchange';
@@ -35,6 +40,9 @@ export interface HubClient {
   unpair(token: string, name?: string): Promise<void>;
   push(token: string, push: Push): Promise<Readonly<Record<string, string>>>;
   pull(token: string, since: number): Promise<Pull>;
+  /** Tells of talks and settings. */
+  putRecords(token: string, push: RecordsPush): Promise<void>;
+  records(token: string, since: number): Promise<RecordsPull>;
   putMembers(token: string, list: string, uids: readonly string[]): Promise<void>;
   devices(token: string): Promise<DevicesNow>;
   addDevice(token: string, wish: PassportWish): Promise<NewPassport>;
@@ -43,6 +51,8 @@ export interface HubClient {
   visitServer(token: string, name: string): Promise<{ readonly came: number; readonly went: number }>;
   changeDevice(token: string, name: string, wish: DeviceWish): Promise<void>;
   removeDevice(token: string, name: string): Promise<void>;
+  /** Takes back what came with a sync of a device. */
+  undoSync(token: string, id: number): Promise<UndoneSyncNow>;
   log(token: string, of: { readonly device?: string; readonly uid?: string }): Promise<LogLine[]>;
   /** What a device would be told if it came now. */
   ahead(token: string, name: string): Promise<AheadNow>;
@@ -69,7 +79,11 @@ export type StandInKind = StandInNow['kind'];
 export type HeldEdit = Pick<HeldNow, 'name' | 'phones' | 'mails'>;
 
 /** What may be changed of a device. */
-export type DeviceWish = Partial<Omit<PassportWish, 'name'>> & { readonly isPaused?: boolean };
+export type DeviceWish = Partial<Omit<PassportWish, 'name'>> & {
+  readonly isPaused?: boolean;
+  /** How often the hub visits it, or it comes. */
+  readonly everyMinutes?: number;
+};
 
 const serverVisitSchema = z.object({ came: z.number(), went: z.number() });
 const codeSchema = z.object({ code: z.string() });
@@ -95,6 +109,11 @@ export function makeHubClient(
       refusedSchema.parse(await ask({ method: 'POST', path: '/exchange/push', token, body: push })).refused,
     pull: async (token, since) =>
       pullSchema.parse(await ask({ path: `/exchange/pull?since=${since}`, token })),
+    putRecords: async (token, push) => {
+      await ask({ method: 'POST', path: '/exchange/records', token, body: push });
+    },
+    records: async (token, since) =>
+      recordsPullSchema.parse(await ask({ path: `/exchange/records?since=${since}`, token })),
     putMembers: async (token, list, uids) => {
       const path = `/exchange/members/${encodeURIComponent(list)}`;
       await ask({ method: 'PUT', path, token, body: uids });
@@ -115,6 +134,8 @@ export function makeHubClient(
     removeDevice: async (token, name) => {
       await ask({ method: 'DELETE', path: at(name), token });
     },
+    undoSync: async (token, id) =>
+      undoneSyncSchema.parse(await ask({ method: 'POST', path: `/devices/syncs/${id}/undo`, token })),
     log: async (token, of) => {
       const query = new URLSearchParams(Object.entries(of)).toString();
       return z.array(logLineSchema).parse(await ask({ path: `/devices/log?${query}`, token }));

@@ -10,6 +10,8 @@ export const pairingSchema = z.object({
   since: z.number().int().min(0),
   /** Whether the hub has still to be told of every card. */
   isFirst: z.boolean(),
+  /** The talk or setting of the hub up to which all are here; undefined before the first exchange of these. */
+  records: z.number().int().min(0).optional(),
 });
 /** How this browser is paired, as it is stored. */
 export type Pairing = z.infer<typeof pairingSchema>;
@@ -17,9 +19,9 @@ export type Pairing = z.infer<typeof pairingSchema>;
 /** How things stand between this browser and the hub. */
 export interface HubState {
   readonly pairing: Pairing | undefined;
-  /** Exchanging: how many of how many cards have been sent, where there are many. */
-  readonly work: { readonly done: number; readonly total: number } | undefined;
-  /** Cards whose changes the hub doesn't know yet. */
+  /** Exchanging: how many of how many cards, or months of talks, have been sent, where there are many. */
+  readonly work: { readonly done: number; readonly total: number; readonly what?: 'months' } | undefined;
+  /** Cards, and months with talks, whose changes the hub doesn't know yet. */
   readonly waiting: number;
   readonly toSettle: number;
   /** UTCDateTime of the last exchange on this page; '' for none. */

@@ -1,5 +1,5 @@
 import type { AppThunk } from '../appStore';
-import { setPairing } from './exchange';
+import { setPairing } from './keptPairing';
 import { exchangeWent, selectHub } from './hubSlice';
 
 /** Pairs this browser with the hub by a code; the exchange begins by itself. @throws HubFault where the code is not good */

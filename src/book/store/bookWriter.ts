@@ -1,4 +1,4 @@
-import { type Card, diffJson, rebaseJson, type Uid } from '@/core/card';
+import { type Card, diffJson, isPrivate, rebaseJson, type Uid } from '@/core/card';
 import { monthOf, type Talk } from '@/core/talks';
 import { errorWords } from '@/core/text';
 import { type TextStorage, withTabLock } from '@/platform';
@@ -7,6 +7,8 @@ import type { Change } from '../history/change';
 import type { TalkChange } from '../talks/talksSlice';
 import { KEYS } from './keys';
 import { readCards } from './readCards';
+import { firstOf, intakesOf, parseList, type StoredTalk } from './storedTalks';
+import { TalkQueue } from './talkQueue';
 
 /** How long changes are gathered before they are written together, in milliseconds. */
 const GATHER_MS = 120;
@@ -54,6 +56,10 @@ export class BookWriter {
   /** Cards whose changes the hub doesn't know yet, with a number that grows with every change. */
   private readonly queue = new Map<Uid, number>();
   private queueStamp = 0;
+  /** Talks of which the hub doesn't know yet. */
+  readonly talkQueue = new TalkQueue();
+  /** Cards that have become private, or are no longer: their talks are to be told anew. */
+  readonly turned = new Set<Uid>();
   /** Whether there is a hub that wants to know. */
   private keepsQueue = false;
   /** Each card as this page last saw it in the store. */
@@ -86,7 +92,10 @@ export class BookWriter {
   /** From now on changes are queued for the hub, or not any more. */
   queueForHub(keepsQueue: boolean): void {
     this.keepsQueue = keepsQueue;
-    if (!keepsQueue) this.queue.clear();
+    this.talkQueue.isKept = keepsQueue;
+    if (keepsQueue) return;
+    this.queue.clear();
+    this.talkQueue.clear();
   }
 
   /** Cards that stand in the store as queued, by an earlier page or another one. */
@@ -118,7 +127,11 @@ export class BookWriter {
    * @param isFromHub - the hub knows them: it needn't be told
    */
   putCards(upserts: readonly Card[], removed: readonly Uid[] = [], isFromHub = false): void {
-    for (const card of upserts) this.cards.set(card.uid, card);
+    for (const card of upserts) {
+      const before = this.cards.get(card.uid) ?? this.seen.get(card.uid);
+      if (this.keepsQueue && before && isPrivate(before) !== isPrivate(card)) this.turned.add(card.uid);
+      this.cards.set(card.uid, card);
+    }
     for (const uid of removed) this.cards.set(uid, undefined);
     if (this.keepsQueue && !isFromHub) this.sawQueued([...upserts.map(({ uid }) => uid), ...removed]);
     this.events.onSaving();
@@ -131,11 +144,17 @@ export class BookWriter {
     this.put(`${KEYS.change}${change.id}`, JSON.stringify(change));
   }
 
-  /** Takes talks on; they go into the shards of their months, beside what other pages have put there. */
-  putTalks(changes: readonly TalkChange[]): void {
+  /**
+   * Takes talks on; they go into the shards of their months, beside what other pages have put there.
+   *
+   * @param isFromHub - the hub knows them: it needn't be told
+   */
+  putTalks(changes: readonly TalkChange[], isFromHub = false): void {
     for (const { before, after } of changes) {
       if (before) this.talks.set(`${monthOf(before)} ${before.id}`, undefined);
       if (after) this.talks.set(`${monthOf(after)} ${after.id}`, after);
+      const at = after ?? before;
+      if (at && !isFromHub) this.talkQueue.put(monthOf(at), [at.id]);
     }
     this.events.onSaving();
     this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
@@ -175,7 +194,9 @@ export class BookWriter {
       const added = talks.filter(({ id }) => !known.has(id) && known.add(id));
       if (added.length === 0) return added;
       const records = recordsOf(added);
-      await this.storage.setMany({ [key]: JSON.stringify([...list, ...added]), ...records });
+      this.talkQueue.put(month, intakesOf(added));
+      const queued = this.talkRecords([month]);
+      await this.storage.setMany({ [key]: JSON.stringify([...list, ...added]), ...records, ...queued });
       this.tellOfTalks(month, records);
       return added;
     });
@@ -194,11 +215,33 @@ export class BookWriter {
       for (const talk of parseList(await this.storage.getItem(key)))
         (talk.intake === intake ? gone : left).push(talk);
       if (gone.length > 0) {
-        await this.storage.setMany({ [key]: JSON.stringify(left) });
+        this.talkQueue.put(month, [`intake:${intake}`]);
+        await this.storage.setMany({ [key]: JSON.stringify(left), ...this.talkRecords([month]) });
         this.tellOfTalks(month, {});
       }
       return { gone, left };
     });
+  }
+
+  /** The hub knows these talks of a month now, unless they have changed again. */
+  unqueueTalks(month: string, told: ReadonlyMap<string, number>): Promise<void> {
+    this.talkQueue.drop(month, told);
+    const text = this.talkQueue.textOf(month);
+    this.writing = this.writing.then(() =>
+      (text === ''
+        ? this.storage.removeMany([`${KEYS.talkQueue}${month}`])
+        : this.storage.setMany({ [`${KEYS.talkQueue}${month}`]: text })
+      ).catch(() => undefined),
+    );
+    return this.writing;
+  }
+
+  /** What is stored of the talks that have still to be told. */
+  private talkRecords(months: readonly string[]): Record<string, string> {
+    if (!this.keepsQueue) return {};
+    return Object.fromEntries(
+      months.map((month) => [`${KEYS.talkQueue}${month}`, this.talkQueue.textOf(month)]),
+    );
   }
 
   private tellOfTalks(month: string, records: Readonly<Record<string, string>>): void {
@@ -293,6 +336,7 @@ export class BookWriter {
       }
       shards[`${KEYS.talks}${month}`] = JSON.stringify([...byId.values()]);
     }
+    Object.assign(shards, this.talkRecords(months));
     return shards;
   }
 
@@ -320,29 +364,5 @@ export class BookWriter {
     }
     if (news.length > 0) this.events.onMerged(news);
     return merged;
-  }
-}
-
-function* firstOf<K, V>(map: ReadonlyMap<K, V>, count: number): Generator<[K, V]> {
-  let left = count;
-  for (const entry of map) {
-    if (left-- <= 0) return;
-    yield entry;
-  }
-}
-
-/** A talk as it is stored, before anything of it but its name has been looked at. */
-export interface StoredTalk {
-  readonly id: string;
-  readonly intake?: unknown;
-}
-
-/** A stored shard as it is: what this version can't read is written back as it was. */
-function parseList(text: string | null | undefined): StoredTalk[] {
-  try {
-    const list: unknown = JSON.parse(text ?? '[]');
-    return Array.isArray(list) ? (list as StoredTalk[]) : [];
-  } catch {
-    return [];
   }
 }

@@ -19,6 +19,10 @@ export const KEYS = {
   unfiled: 'unfiled:',
   /** A card whose changes the hub doesn't know yet. */
   queue: 'queue:',
+  /** Talks of a month which the hub doesn't know yet. */
+  talkQueue: 'talkqueue:',
+  /** The settings as the hub knows them. */
+  toldSettings: 'toldSettings',
   /** How this browser is paired with the hub. */
   hub: 'hub',
   /** Who is signed in to the common directory here. */

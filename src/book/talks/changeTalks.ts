@@ -45,10 +45,11 @@ export function inTurn<T>(services: Services, work: () => Promise<T>): Promise<T
 
 const turns = new WeakMap<Services, Promise<void>>();
 
-function putNow(changes: readonly TalkChange[]): AppThunk<Promise<void>> {
+/** The same, in the turn of who calls. @param isFromHub - the hub knows of them already */
+export function putNow(changes: readonly TalkChange[], isFromHub = false): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
     dispatch(talksChanged(changes));
-    services.writer.putTalks(changes);
+    services.writer.putTalks(changes, isFromHub);
     const uids = new Set(
       changes.flatMap(({ before, after }) => [...(before?.with ?? []), ...(after?.with ?? [])]),
     );

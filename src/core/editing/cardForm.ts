@@ -137,6 +137,8 @@ export const cardFormSchema = z
       (value) => isBlank(value) || isTimeZone(value.trim()),
       'A time zone is named by its area and place, such as Europe/London',
     ),
+    /** The tone of their calls (core/marks); '' for the usual one. */
+    ring: text,
     tags: text,
     notes: z.array(note),
     ownFields: z.array(ownField),

@@ -58,6 +58,7 @@ export function fromForm(card: Card, form: CardForm, context: FormContext = {}):
   );
   if (form.timeZone !== before.timeZone)
     put(next, 'cordialis.example:timeZone', form.timeZone.trim() || undefined);
+  if (form.ring !== before.ring) put(next, 'cordialis.example:ring', form.ring || undefined);
   putTags(next, form.tags, before.tags);
   putRelations(next, form.relations, before.relations);
   putRows(

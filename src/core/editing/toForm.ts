@@ -77,6 +77,7 @@ export function toForm(card: Card, { locale, nameOf }: ToFormOptions = {}): Card
       .map(({ language }) => formatLanguage(language, locale))
       .join(', '),
     timeZone: textOf(card, 'cordialis.example:timeZone'),
+    ring: textOf(card, 'cordialis.example:ring'),
     tags: Object.keys(card.keywords ?? {}).join(', '),
     notes: each(card.notes, ({ note, ...rest }) => ({ text: note, ...guarded(rest) })),
     ownFields: each(card['cordialis.example:fields'], ({ label, value, ...rest }) => ({

@@ -5,4 +5,6 @@
  */
 export { cardForHub } from './cardForHub';
 export { fromHub } from './fromHub';
+export { joinTalks } from './joinTalks';
+export { talkForHub, talkFromHub } from './talkForHub';
 export * from './wire';

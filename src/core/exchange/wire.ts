@@ -36,6 +36,45 @@ export const pullSchema = z.object({
 /** What the hub answers to the question what is new. */
 export type Pull = z.infer<typeof pullSchema>;
 
+/** Talks and settings in one request or one answer at most. */
+export const RECORDS_AT_ONCE = 500;
+
+/** Something beside the cards that browsers share: a talk by its id, a setting by its name; null where it is gone. */
+const recordSchema = z.object({
+  kind: z.enum(['talk', 'setting']),
+  id: z.string().min(1).max(1000),
+  value: z.unknown(),
+});
+/** Something beside the cards that browsers share. */
+export type SharedRecord = z.infer<typeof recordSchema>;
+
+/** What the application sends beside cards. */
+export const recordsPushSchema = z.object({
+  /** The record up to which it knows everything; 0 where it knows nothing yet. */
+  since: z.number().int().min(0),
+  records: z.array(recordSchema).max(RECORDS_AT_ONCE),
+  /** Imports of talks that have been taken back in a month. */
+  gone: z.array(z.object({ intake: z.string(), month: z.string() })).max(RECORDS_AT_ONCE),
+});
+/** What the application sends beside cards. */
+export type RecordsPush = z.infer<typeof recordsPushSchema>;
+
+/** What the hub answers to the question which of these are new. */
+export const recordsPullSchema = z.object({
+  records: z.array(
+    recordSchema.extend({
+      by: z.string().nullable(),
+      /** The months in which a talk has been: 2026-11. */
+      months: z.array(z.string()),
+    }),
+  ),
+  /** Up to which record this reaches. */
+  seq: z.number(),
+  isMore: z.boolean(),
+});
+/** What the hub answers to the question which of these are new. */
+export type RecordsPull = z.infer<typeof recordsPullSchema>;
+
 /** What a device may receive. */
 export const passportSchema = z.object({
   name: z.string().trim().min(1).max(60),
@@ -44,14 +83,22 @@ export const passportSchema = z.object({
   lists: z.array(z.string()).max(50).optional(),
   notes: z.boolean().optional(),
   photos: z.boolean().optional(),
+  /** The longer side that photos are cut down to, in pixels; null for as they are. */
+  photoSide: z.number().int().min(32).max(4096).nullable().optional(),
   /** Whether lists go along as group cards. */
   groups: z.boolean().optional(),
+  /** Whether only cards go that are kept there by choice, or came from there. */
+  own: z.boolean().optional(),
+  /** Whether the common directory goes along, to be read. */
+  directory: z.boolean().optional(),
+  /** Who is signed in to the common directory, where that shall go along. */
+  directoryToken: z.string().max(200).optional(),
 });
 /** What a device may receive. */
 export type PassportWish = z.infer<typeof passportSchema>;
 
 /** A server of which the hub shall be a client. */
-export const accountSchema = passportSchema.pick({ name: true, direction: true }).extend({
+export const accountSchema = passportSchema.pick({ name: true, direction: true, own: true }).extend({
   base: z.string().trim().max(500),
   user: z.string().max(200),
   password: z.string().max(500),
@@ -62,6 +109,7 @@ export type AccountWish = z.infer<typeof accountSchema>;
 
 /** A sync as the log has it: what came from a device, and what it was served. */
 const syncSchema = z.object({
+  id: z.number(),
   at: z.string(),
   /** Cards that changed here through it. */
   in: z.number(),
@@ -69,7 +117,14 @@ const syncSchema = z.object({
   out: z.number(),
   /** In words; null where all went well. */
   fault: z.string().nullable(),
+  /** When what came was taken back; null where it stands. */
+  undone: z.string().nullable(),
 });
+/** What taking a sync back did: cards, and values left alone as they have been changed since. */
+export const undoneSyncSchema = z.object({ cards: z.number(), missed: z.number() });
+/** What taking a sync back did. */
+export type UndoneSyncNow = z.infer<typeof undoneSyncSchema>;
+
 /** A device as the application shows it. */
 export const deviceSchema = z.object({
   name: z.string(),
@@ -79,7 +134,10 @@ export const deviceSchema = z.object({
   lists: z.array(z.string()),
   notes: z.boolean(),
   photos: z.boolean(),
+  photoSide: z.number().nullable(),
   groups: z.boolean(),
+  own: z.boolean(),
+  directory: z.boolean(),
   isPaused: z.boolean(),
   /** When it was here last; null for never. */
   seen: z.string().nullable(),
@@ -93,6 +151,8 @@ export const deviceSchema = z.object({
   server: z.string().nullable(),
   /** When it comes next by itself; null where that is not known here. */
   next: z.string().nullable(),
+  /** How often it comes by itself; null where that is the device's own business. */
+  everyMinutes: z.number().nullable(),
 });
 /** A device as the application shows it. */
 export type DeviceNow = z.infer<typeof deviceSchema>;

@@ -14,6 +14,7 @@ export const FORM_PARTS = [
   { id: 'infos', title: 'Interests, hobbies, what they are good at', group: 'Life' },
   { id: 'languages', title: 'Languages', group: 'Life' },
   { id: 'timeZone', title: 'Time zone', group: 'Life' },
+  { id: 'ring', title: 'Tone of their calls', group: 'Life' },
   { id: 'tags', title: 'Tags', group: 'More' },
   { id: 'notes', title: 'Note', group: 'More' },
   { id: 'ownFields', title: 'Own field', group: 'More' },

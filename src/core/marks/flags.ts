@@ -1,15 +1,16 @@
 import type { Card } from '../card';
 
 /** What can be on or off for a card as a whole. */
-export type Flag = 'archived' | 'pinned' | 'private';
+export type Flag = 'archived' | 'pinned' | 'private' | 'unwritten';
 
 const PROPERTIES = {
   archived: 'cordialis.example:archived',
   pinned: 'cordialis.example:pinned',
   private: 'cordialis.example:private',
+  unwritten: 'cordialis.example:unwritten',
 } as const satisfies Record<Flag, keyof Card>;
 
-/** Whether a card is archived, pinned or private. */
+/** Whether a card is archived, pinned, private, or of somebody who isn't to be written to. */
 export function hasFlag(card: Card, flag: Flag): boolean {
   return card[PROPERTIES[flag]] === true;
 }

@@ -66,6 +66,7 @@ const APART = new Set<string>([
     'cordialis.example:apart',
     'cordialis.example:bundled',
     'cordialis.example:right',
+    'cordialis.example:sources',
     'cordialis.example:opener',
     'cordialis.example:due',
   ],
@@ -81,6 +82,7 @@ function mergeTwo(mine: Card, theirs: Card, country: string | undefined, also: s
     'members',
     'cordialis.example:greeted',
     'cordialis.example:right',
+    'cordialis.example:sources',
   ] as const) {
     const both = { ...theirs[key], ...mine[key] };
     if (Object.keys(both).length > 0) merged[key] = both;

@@ -28,6 +28,8 @@ export interface Recipients {
   readonly unreachable: readonly Uid[];
   /** Those in the archive, to whom nothing is written. */
   readonly archived: readonly Uid[];
+  /** Those who aren't to be written to. */
+  readonly unwritten: readonly Uid[];
 }
 
 /**
@@ -44,7 +46,7 @@ export function findRecipients(
   const people = new Map<string, Recipient>();
   const taken = new Set<string>();
   const unreachable = new Set<Uid>();
-  const archived = new Set<Uid>();
+  const [archived, unwritten] = [new Set<Uid>(), new Set<Uid>()];
   const put = (recipient: Recipient) => {
     const address = normalizeAddress(recipient.address);
     if (people.has(recipient.key) || taken.has(address)) return;
@@ -55,6 +57,7 @@ export function findRecipients(
     const card = getCard(uid);
     if (!card || card.kind === 'group' || people.has(uid)) return;
     if (card['cordialis.example:archived'] === true) return void archived.add(uid);
+    if (card['cordialis.example:unwritten'] === true) return void unwritten.add(uid);
     const addresses = Object.values(card.emails ?? {}).map(({ address }) => address);
     const usual = list ? mailFor(list, card) : preferredEntry(card.emails)?.address;
     const chosen = addressOf[uid];
@@ -77,5 +80,8 @@ export function findRecipients(
         put({ key: normalizeAddress(address), name: '', address, addresses: [address] });
     }
   }
-  return { people: [...people.values()], unreachable: [...unreachable], archived: [...archived] };
+  return {
+    people: [...people.values()],
+    ...{ unreachable: [...unreachable], archived: [...archived], unwritten: [...unwritten] },
+  };
 }

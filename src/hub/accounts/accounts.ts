@@ -5,6 +5,7 @@ import type { AccountWish } from '@/core/exchange';
 import { addDevice, type Device, listDevices } from '../passports/passports';
 import { type HubDb, inTransaction } from '../store/openStore';
 import type { AccountsTable } from '../store/schema';
+import { seal } from '../store/seal';
 import { openDavSession } from './davSession';
 
 /** A server of which the hub is a client, with its passport. */
@@ -17,20 +18,20 @@ const LOOPBACK = new Set(['localhost', '127.0.0.1', '[::1]']);
 
 /** Adds a server once it has let the hub in. @throws RangeError for a name or an address that won't do, Error in words where the server refuses */
 export async function addAccount(db: HubDb, wish: AccountWish, now: string): Promise<void> {
-  const { name, base, user, password, direction, everyMinutes } = wish;
+  const { name, base, user, password, direction, everyMinutes, own = false } = wish;
   const url = URL.canParse(base) ? new URL(base) : undefined;
   if (!url || !/^https?:$/.test(url.protocol)) throw new RangeError('the address begins with https://');
   if (url.protocol === 'http:' && !LOOPBACK.has(url.hostname))
     throw new RangeError('without TLS a password goes to this machine only: use https://');
   await openDavSession({ base, user, password, version: '3.0' });
-  await addDevice(db, { name, direction }, now);
+  await addDevice(db, { name, direction, own }, now);
   const device = (await listDevices(db)).find((one) => one.name === name.trim());
   if (!device) throw new Error('the passport was not made');
   const begun = { next: now, syncToken: '', etags: '{}' };
   await inTransaction(db, (store) =>
     store
       .insertInto('accounts')
-      .values({ device: device.id, base, user, password, everyMinutes, ...begun })
+      .values({ device: device.id, base, user, password: seal(db, password), everyMinutes, ...begun })
       .execute(),
   );
 }

@@ -4,12 +4,14 @@ import { writeData } from '../dav/addressData';
 import { DavError } from '../dav/davError';
 import type { DavRequest } from '../dav/davRequest';
 import { deleteCardResource } from '../dav/deleteCardResource';
-import { noteVisit } from '../dav/noteVisit';
+import { noteVisit, syncNow } from '../dav/noteVisit';
+import { cutDown } from '../dav/viewFor';
 import { putCardResource } from '../dav/putCardResource';
 import { rememberServed } from '../dav/rememberServed';
 import { viewOf } from '../passports/deviceView';
 import { pendingFor } from '../passports/pendingFor';
 import { type HubDb, inTransaction } from '../store/openStore';
+import { unseal } from '../store/seal';
 import type { Account } from './accounts';
 import { type DavNews, type DavSession, openDavSession } from './davSession';
 
@@ -39,13 +41,17 @@ export async function syncAccount(context: AccountContext, account: Account): Pr
   const next = new Date(Date.parse(now) + account.everyMinutes * 60_000).toISOString();
   await change(db, account, { next });
   try {
-    const { base, user, password } = account;
+    const { base, user } = account;
+    const password = unseal(db, account.password);
     const session = await openDavSession({ base, user, password, version: '3.0' });
     const news = await session.news(account.syncToken);
     const etags = new Map(Object.entries(JSON.parse(account.etags) as Record<string, string>));
     for (const { href, etag } of news.changed) etags.set(href, etag);
     for (const href of news.gone) etags.delete(href);
-    const taken = account.passport.direction === 'out' ? noNews : await takeNews(context, account, news);
+    const isNews = news.changed.length > 0 || news.gone.length > 0;
+    const sync = isNews ? await syncNow(db, account.passport, now) : undefined;
+    const taken =
+      account.passport.direction === 'out' ? noNews : await takeNews({ ...context, sync }, account, news);
     const went =
       account.passport.direction === 'in'
         ? 0
@@ -72,7 +78,11 @@ interface Taken {
 
 const noNews: Taken = { came: 0, joined: new Set() };
 
-async function takeNews(context: AccountContext, account: Account, news: DavNews): Promise<Taken> {
+interface Taking extends AccountContext {
+  readonly sync: number | undefined;
+}
+
+async function takeNews(context: Taking, account: Account, news: DavNews): Promise<Taken> {
   const { db } = context;
   const before = await viewOf(db, account.passport);
   const known = new Set(before.byUid.keys());
@@ -101,11 +111,11 @@ async function takeNews(context: AccountContext, account: Account, news: DavNews
   return { came, joined };
 }
 
-function asDevice({ db, now, country }: AccountContext, { passport }: Account, body: string): DavRequest {
+function asDevice({ db, now, country, sync }: Taking, { passport }: Account, body: string): DavRequest {
   // The server's direction is checked by who calls: what comes from it comes in.
   const device = { ...passport, direction: 'both' as const };
   const header = (name: string) => (name === 'content-type' ? 'text/vcard' : undefined);
-  return { db, device, now, country, method: 'PUT', header, body };
+  return { db, device, now, country, sync, isServer: true, method: 'PUT', header, body };
 }
 
 async function memoryAt(db: HubDb, { device }: Account, href: string): Promise<string | undefined> {
@@ -137,7 +147,8 @@ async function sendNews(
   let went = 0;
   for (const seen of new Set([...added, ...changed, ...again])) {
     const { href } = seen;
-    const text = writeData(seen.card, { version: '3.0', properties: undefined });
+    const [cut = seen] = await cutDown({ device: passport }, [seen]);
+    const text = writeData(cut.card, { version: '3.0', properties: undefined });
     const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
     // Changed there meanwhile: it comes with the next visit, and is merged then.
     if (status === 412) continue;

@@ -18,7 +18,7 @@ export function accountsApi(db: HubDb, country: string): Router {
     try {
       await addAccount(db, wish.data, utcNow());
     } catch (error) {
-      return void response.status(409).json({ error: wordsOf(error) });
+      return void response.status(409).json({ error: errorWords(error) });
     }
     response.status(201).json({ name: wish.data.name });
   });
@@ -28,12 +28,8 @@ export function accountsApi(db: HubDb, country: string): Router {
     try {
       response.json(await syncAccount({ db, now: utcNow(), country }, account));
     } catch (error) {
-      response.status(409).json({ error: wordsOf(error) });
+      response.status(409).json({ error: errorWords(error) });
     }
   });
   return router;
-}
-
-function wordsOf(error: unknown): string {
-  return errorWords(error);
 }

@@ -8,6 +8,10 @@ import { lookAhead } from '../passports/lookAhead';
 import { addDevice, changePassport, listDevices, pauseDevice, removeDevice } from '../passports/passports';
 import type { HubDb } from '../store/openStore';
 import { utcNow } from '../utcNow';
+import { findSession } from '../directory/directoryUsers';
+import { markSources } from '../passports/markSources';
+import { setEvery } from '../passports/setEvery';
+import { undoSync } from '../passports/undoSync';
 import { accountsApi } from './accountsApi';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';
@@ -19,7 +23,10 @@ const LOG_LINES = 100;
 const changeSchema = passportSchema
   .omit({ name: true })
   .partial()
-  .extend({ isPaused: z.boolean().optional() });
+  .extend({
+    isPaused: z.boolean().optional(),
+    everyMinutes: z.number().int().min(1).max(10_080).optional(),
+  });
 
 /** Devices and their passports, what came and went, and what is to settle; for paired browsers. */
 export function devicesApi(db: HubDb, country: string): Router {
@@ -34,7 +41,7 @@ export function devicesApi(db: HubDb, country: string): Router {
     const wish = passportSchema.safeParse(request.body);
     if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
     try {
-      const { tag, ...rest } = withoutGaps(wish.data);
+      const { tag, ...rest } = withoutGaps(await withDirectory(db, wish.data));
       const passport = tag === undefined || tag === '' ? rest : { ...rest, tag };
       response.status(201).json({ url: davAddress(request), ...(await addDevice(db, passport, utcNow())) });
     } catch (error) {
@@ -46,12 +53,20 @@ export function devicesApi(db: HubDb, country: string): Router {
     const wish = changeSchema.safeParse(request.body);
     if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
     const { name } = request.params;
-    const { isPaused, ...passport } = wish.data;
-    const isKnown = isPaused === undefined || (await pauseDevice(db, name, isPaused));
-    const hasPassport = Object.values(passport).some((value) => value !== undefined);
-    if (isKnown && (!hasPassport || (await changePassport(db, name, withoutGaps(passport)))))
-      return void response.status(204).end();
-    response.status(404).json({ error: `there is no device called ${name}` });
+    const device = (await listDevices(db)).find((one) => one.name === name);
+    if (!device) return void response.status(404).json({ error: `there is no device called ${name}` });
+    const { isPaused, everyMinutes, ...rest } = wish.data;
+    try {
+      const passport = withoutGaps(await withDirectory(db, rest));
+      if (isPaused !== undefined) await pauseDevice(db, name, isPaused);
+      if (everyMinutes !== undefined) await setEvery(db, device, everyMinutes);
+      if (passport.own === true && device.own === 0) await markSources(db, device, utcNow());
+      if (Object.keys(passport).length > 0) await changePassport(db, name, passport);
+      response.status(204).end();
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      response.status(409).json({ error: error.message });
+    }
   });
   router.get('/:name/ahead', async (request, response) => {
     const device = (await listDevices(db)).find(({ name }) => name === request.params.name);
@@ -62,6 +77,12 @@ export function devicesApi(db: HubDb, country: string): Router {
     await removeDevice(db, request.params.name);
     response.status(204).end();
   });
+  router.post('/syncs/:id/undo', async (request, response) => {
+    const undone = await undoSync({ db, country, now: utcNow() }, Number(request.params.id));
+    if (!undone)
+      return void response.status(404).json({ error: 'there is no such sync, or it has been taken back' });
+    response.json(undone);
+  });
   router.get('/log', async (request, response) => {
     const { device, uid, before } = request.query;
     response
@@ -69,6 +90,21 @@ export function devicesApi(db: HubDb, country: string): Router {
       .json(await readLog(db, { device, uid, before: Number(before) }));
   });
   return router;
+}
+
+/** A wish as the store keeps it: the directory goes along by the access of whoever is signed in to it. @throws RangeError where nobody is */
+async function withDirectory<
+  T extends { directory?: boolean | undefined; directoryToken?: string | undefined },
+>(
+  db: HubDb,
+  { directory, directoryToken, ...rest }: T,
+): Promise<Omit<T, 'directory' | 'directoryToken'> & { readonly directory?: number }> {
+  if (directory === undefined) return rest;
+  if (!directory) return { ...rest, directory: 0 };
+  const user = await findSession(db, directoryToken ?? '', Date.now());
+  if (!user)
+    throw new RangeError('sign in to the common directory first: a device reads it with your access');
+  return { ...rest, directory: user.id };
 }
 
 function davAddress(request: Request): string {

@@ -1,15 +1,17 @@
 import express, { type Response, Router } from 'express';
 import { z } from 'zod';
 
-import { pushSchema } from '@/core/exchange';
+import { pushSchema, recordsPushSchema } from '@/core/exchange';
 
 import { givePull } from '../peers/givePull';
+import { giveRecords, takeRecords } from '../peers/records';
 import { setMembers } from '../peers/setMembers';
 import { takePush } from '../peers/takePush';
 import { onChange } from '../store/changeNews';
 import { type HubDb, inTransaction } from '../store/openStore';
 import { utcNow } from '../utcNow';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
+import { issueInWords } from './issueInWords';
 
 /** Some hundred cards with photos; more at once is refused, so that nobody fills the memory. */
 const MAX_BODY = '60mb';
@@ -32,8 +34,8 @@ export function exchangeApi(db: HubDb, country: string): Router {
     response.json({ refused: await takePush(context, push.data) });
   });
   router.get('/pull', async (request, response) => {
-    const since = Number(request.query['since'] ?? 0);
-    if (!Number.isSafeInteger(since) || since < 0)
+    const since = numberOf(request.query['since']);
+    if (since === undefined)
       return void response.status(400).json({ error: 'since is the number of a change' });
     const browser = browserOf(request);
     const now = utcNow();
@@ -42,6 +44,18 @@ export function exchangeApi(db: HubDb, country: string): Router {
         store.updateTable('browsers').set({ seen: now }).where('id', '=', browser.id).execute(),
       );
     response.set('Cache-Control', 'no-store').json(await givePull(db, browser, since));
+  });
+  router.post('/records', async (request, response) => {
+    const push = recordsPushSchema.safeParse(request.body);
+    if (!push.success) return void response.status(400).json({ error: issueInWords(push.error) });
+    await takeRecords(db, browserOf(request), push.data);
+    response.status(204).end();
+  });
+  router.get('/records', async (request, response) => {
+    const since = numberOf(request.query['since']);
+    if (since === undefined)
+      return void response.status(400).json({ error: 'since is the number of a record' });
+    response.set('Cache-Control', 'no-store').json(await giveRecords(db, browserOf(request), since));
   });
   router.put('/members/:list', async (request, response) => {
     const uids = uidsSchema.safeParse(request.body);
@@ -52,6 +66,11 @@ export function exchangeApi(db: HubDb, country: string): Router {
   });
   router.get('/events', (request, response) => tellChanges(response, (end) => request.on('close', end)));
   return router;
+}
+
+function numberOf(value: unknown): number | undefined {
+  const number = Number(value ?? 0);
+  return Number.isSafeInteger(number) && number >= 0 ? number : undefined;
 }
 
 /** Tells of changes as they come (server-sent events, WHATWG HTML §9.2), until the other side has gone. */

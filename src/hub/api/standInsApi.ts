@@ -5,7 +5,7 @@ import type { HeldNow, StandInNow } from '@/core/exchange';
 import { errorWords } from '@/core/text';
 
 import { addHeld, duplicateHeld, editHeld, removeHeld } from '../standins/editHeld';
-import { isStandInKind, STAND_INS } from '../standins/kinds';
+import { everyMinutesOf, isStandInKind, STAND_INS } from '../standins/kinds';
 import type { StandInKind, StandInState } from '../standins/standIn';
 import { addStandIn, findStandIn, keepStandIn, resetStandIn } from '../standins/standInStore';
 import { visitNow } from '../standins/visitNow';
@@ -140,7 +140,8 @@ async function inWords<T>(
 async function standInNow(db: HubDb, kind: StandInKind): Promise<StandInNow | undefined> {
   const state = await findStandIn(db, kind);
   if (!state) return undefined;
-  const { name, everyMinutes } = STAND_INS[kind];
+  const { name } = STAND_INS[kind];
+  const everyMinutes = everyMinutesOf(kind, state);
   const cards = Object.entries(state.cards)
     .filter(([, held]) => held.state !== 'deleted')
     .map(([uid, { card, state: how }]): HeldNow => ({

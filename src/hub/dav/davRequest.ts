@@ -13,6 +13,10 @@ export interface DavRequest {
   readonly now: string;
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country: string;
+  /** The sync that what comes belongs to. */
+  readonly sync?: number | undefined;
+  /** Whether it is a server whose cards are marked as being kept there. */
+  readonly isServer?: boolean;
 }
 
 /** What is answered. */
@@ -26,9 +30,11 @@ export interface DavAnswer {
 
 /** What an address names, for the user who has signed in; anything else is nobody's. */
 export type Resource =
-  | { readonly kind: 'root' | 'principal' | 'home' | 'book' }
+  | { readonly kind: 'root' | 'principal' | 'home' }
+  /** The cards of the book, or those of the common directory. */
+  | { readonly kind: 'book'; readonly isDirectory?: boolean }
   /** A card, or where one may be put. */
-  | { readonly kind: 'card'; readonly href: string };
+  | { readonly kind: 'card'; readonly href: string; readonly isDirectory?: boolean };
 
 /** What a path names; undefined where that is nothing, or another's. */
 export function resourceAt(path: string, user: string): Resource | undefined {
@@ -39,6 +45,7 @@ export function resourceAt(path: string, user: string): Resource | undefined {
   if (first === 'principals') return book === undefined ? { kind: 'principal' } : undefined;
   if (first !== 'books') return undefined;
   if (book === undefined) return { kind: 'home' };
-  if (book !== 'cards') return undefined;
-  return href === undefined ? { kind: 'book' } : { kind: 'card', href };
+  if (book !== 'cards' && book !== 'directory') return undefined;
+  const where = book === 'directory' ? { isDirectory: true } : {};
+  return href === undefined ? { kind: 'book', ...where } : { kind: 'card', href, ...where };
 }

@@ -1,14 +1,15 @@
 import express, { type Request, type Response, Router } from 'express';
 
-import { viewOf } from '../passports/deviceView';
 import { type Device, signIn } from '../passports/passports';
 import { type HubDb, inTransaction } from '../store/openStore';
 import { writeData } from './addressData';
 import { DavError } from './davError';
+import { cutDown, viewFor } from './viewFor';
+import { dav } from './names';
 import { type DavAnswer, type DavRequest, type Resource, resourceAt } from './davRequest';
 import { deleteCardResource } from './deleteCardResource';
 import { MAX_BODY_OCTETS, ROOT } from './names';
-import { noteVisit } from './noteVisit';
+import { noteVisit, syncNow } from './noteVisit';
 import { propfind } from './propfind';
 import { checkConditions, putCardResource } from './putCardResource';
 import { rememberServed } from './rememberServed';
@@ -61,15 +62,16 @@ async function answer(request: Request, options: DavOptions, failed: Failed): Pr
   if (!resource) throw new DavError(404, 'there is nothing here');
   const now = options.utcNow();
   await noteSeen(options.db, device, now);
+  const isChange = request.method === 'PUT' || request.method === 'DELETE';
   const asked: DavRequest = {
     ...{ db: options.db, device, now, country: options.country },
+    ...(isChange ? { sync: await syncNow(options.db, device, now) } : {}),
     method: request.method,
     header: (name) => request.get(name),
     body: typeof request.body === 'string' ? request.body : '',
   };
   try {
     const answered = await dispatch(asked, resource);
-    const isChange = request.method === 'PUT' || request.method === 'DELETE';
     await noteVisit(options.db, device, now, { came: isChange ? 1 : 0, went: answered.served ?? 0 });
     return answered;
   } catch (error) {
@@ -120,15 +122,22 @@ function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> |
       return getResource(request, resource);
     case 'PUT':
       if (resource.kind !== 'card') throw new DavError(405, 'cards are put, and nothing else');
+      onlyOwnBook(resource);
       return putCardResource(request, resource.href);
     case 'DELETE':
       if (resource.kind !== 'card') throw new DavError(403, 'a collection is not deleted from here');
+      onlyOwnBook(resource);
       return deleteCardResource(request, resource.href);
     default:
       throw KNOWN.has(request.method)
         ? new DavError(405, `${request.method} is not done here`)
         : new DavError(501, 'that method is not known');
   }
+}
+
+/** The common directory is only read by devices. */
+function onlyOwnBook({ isDirectory = false }: { readonly isDirectory?: boolean }): void {
+  if (isDirectory) throw new DavError(403, 'the directory is only read here', dav('need-privileges'));
 }
 
 async function getResource(request: DavRequest, resource: Resource): Promise<DavAnswer> {
@@ -138,18 +147,20 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
       headers: { 'Content-Type': 'text/plain; charset=utf-8' },
       body: 'This is for CardDAV clients.\n',
     };
-  const seen = (await viewOf(request.db, request.device)).byHref.get(resource.href);
+  const seen = (await viewFor(request, resource)).byHref.get(resource.href);
   if (!seen) throw new DavError(404, 'there is no such card');
   const none = request.header('if-none-match');
   if (none !== undefined && none.split(',').some((tag) => tag.trim() === seen.etag))
     return { status: 304, headers: { ETag: seen.etag } };
   checkConditions({ header: (name) => (name === 'if-match' ? request.header(name) : undefined) }, seen.etag);
   const version = /version\s*=\s*"?4\.0/i.test(request.header('accept') ?? '') ? '4.0' : '3.0';
-  if (request.method === 'GET') await rememberServed(request, [seen]);
+  const isOfBook = resource.isDirectory !== true;
+  if (request.method === 'GET' && isOfBook) await rememberServed(request, [seen]);
+  const [cut = seen] = await cutDown(request, [seen]);
   return {
     status: 200,
     headers: { 'Content-Type': `text/vcard; charset=utf-8; version=${version}`, ETag: seen.etag },
-    body: writeData(seen.card, { version, properties: undefined }),
+    body: writeData(cut.card, { version, properties: undefined }),
     served: request.method === 'GET' ? 1 : 0,
   };
 }

@@ -26,7 +26,9 @@ export async function deleteCardResource(request: DavRequest, href: string): Pro
     const says = isAsServed
       ? `Deleted ${shownAs(current)}`
       : `Kept ${shownAs(current)}, which had been changed since`;
-    await putCard(store, seen.uid, isAsServed ? undefined : current, { at: now, device: device.id, says });
+    await putCard(store, seen.uid, isAsServed ? undefined : current, {
+      ...{ at: now, device: device.id, sync: request.sync, says },
+    });
   });
   return { status: 204 };
 }

@@ -12,43 +12,67 @@ interface Visit {
   readonly fault?: string;
 }
 
+/** The sync that requests of a device belong to just now; begun where there is none. @param now - UTCDateTime */
+export function syncNow(db: HubDb, { id }: Pick<Device, 'id'>, now: string): Promise<number> {
+  const known = currentOf(db, id, now);
+  return known ? Promise.resolve(known.sync) : inTransaction(db, (store) => beginSync(db, store, id, now));
+}
+
 /** Counts what came and went with one request. @param now - UTCDateTime */
 export function noteVisit(db: HubDb, { id }: Device, now: string, visit: Visit): Promise<void> {
-  const known = last.get(db)?.get(id);
-  const isSame = known !== undefined && Date.parse(now) - Date.parse(known.until) < APART_MS;
+  const known = currentOf(db, id, now);
   // A sync of many requests of which most bring nothing needn't write with each.
-  if (isSame && visit.came === 0 && visit.went === 0 && visit.fault === undefined) {
+  if (known && visit.came === 0 && visit.went === 0 && visit.fault === undefined) {
     known.until = now;
     return Promise.resolve();
   }
   return inTransaction(db, async (store) => {
-    if (isSame) {
-      await store
-        .updateTable('syncs')
-        .set(({ eb }) => ({
-          came: eb('came', '+', visit.came),
-          went: eb('went', '+', visit.went),
-          ...(visit.fault === undefined ? {} : { fault: visit.fault }),
-        }))
-        .where('id', '=', known.sync)
-        .execute();
-      known.until = now;
-      return;
-    }
-    const { came, went, fault = null } = visit;
-    const { id: sync } = await store
-      .insertInto('syncs')
-      .values({ device: id, at: now, came, went, fault })
-      .returning('id')
-      .executeTakeFirstOrThrow();
+    const sync = currentOf(db, id, now)?.sync ?? (await beginSync(db, store, id, now));
     await store
-      .deleteFrom('syncs')
-      .where('device', '=', id)
-      .where('at', '<', new Date(Date.parse(now) - KEPT_MS).toISOString())
+      .updateTable('syncs')
+      .set(({ eb }) => ({
+        came: eb('came', '+', visit.came),
+        went: eb('went', '+', visit.went),
+        ...(visit.fault === undefined ? {} : { fault: visit.fault }),
+      }))
+      .where('id', '=', sync)
       .execute();
-    const visits = last.get(db) ?? new Map<number, { sync: number; until: string }>();
-    last.set(db, visits.set(id, { sync, until: now }));
+    last.get(db)?.set(id, { sync, until: now });
   });
 }
 
-const last = new WeakMap<HubDb, Map<number, { sync: number; until: string }>>();
+interface Current {
+  readonly sync: number;
+  /** UTCDateTime of its last request. */
+  until: string;
+}
+
+const last = new WeakMap<HubDb, Map<number, Current>>();
+
+function currentOf(db: HubDb, device: number, now: string): Current | undefined {
+  const known = last.get(db)?.get(device);
+  return known && Date.parse(now) - Date.parse(known.until) < APART_MS ? known : undefined;
+}
+
+async function beginSync(db: HubDb, store: HubDb, device: number, now: string): Promise<number> {
+  const known = currentOf(db, device, now);
+  if (known) return known.sync;
+  const { id: sync } = await store
+    .insertInto('syncs')
+    .values({ device, at: now, came: 0, went: 0, fault: null, undone: null })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await store
+    .deleteFrom('syncs')
+    .where('device', '=', device)
+    .where('at', '<', new Date(Date.parse(now) - KEPT_MS).toISOString())
+    .execute();
+  const visits = last.get(db) ?? new Map<number, Current>();
+  last.set(db, visits.set(device, { sync, until: now }));
+  return sync;
+}
+
+/** What a device does next belongs to a sync of its own: the one until now has been taken back. */
+export function endSync(db: HubDb, device: number): void {
+  last.get(db)?.delete(device);
+}

@@ -6,12 +6,12 @@ import {
   card as carddav,
   CTAG,
   dav,
+  directoryPath,
   homePath,
   MAX_RESOURCE_OCTETS,
   principalPath,
   ROOT,
 } from './names';
-import { syncTokenOf } from './syncToken';
 import { element, text, type Xml } from './writeXml';
 
 /** What properties are worked out from. */
@@ -46,10 +46,7 @@ export const PROPERTIES: Readonly<Record<string, Property>> = {
     if (kind === 'principal') return [collection, element(dav('principal'))];
     return kind === 'book' ? [collection, element(carddav('addressbook'))] : collection;
   },
-  [dav('displayname')]: (source) =>
-    source.resource.kind === 'card'
-      ? undefined
-      : text(source.resource.kind === 'principal' ? source.request.device.name : 'Cordialis'),
+  [dav('displayname')]: (source) => (source.resource.kind === 'card' ? undefined : text(nameOf(source))),
   [dav('current-user-principal')]: (source) => href(principalPath(user(source))),
   [dav('principal-URL')]: (source) =>
     source.resource.kind === 'principal' ? href(principalPath(user(source))) : undefined,
@@ -80,8 +77,8 @@ export const PROPERTIES: Readonly<Record<string, Property>> = {
     text('The cards that this device’s passport lets through'),
   ),
   [carddav('max-resource-size')]: onlyBook(() => text(String(MAX_RESOURCE_OCTETS))),
-  [dav('sync-token')]: onlyBook(({ view }) => text(syncTokenOf(view.seq))),
-  [CTAG]: onlyBook(({ view }) => text(syncTokenOf(view.seq))),
+  [dav('sync-token')]: onlyBook(({ view }) => text(view.token)),
+  [CTAG]: onlyBook(({ view }) => text(view.token)),
   [dav('getetag')]: onlyCard(({ etag }) => text(etag)),
   [dav('getcontenttype')]: onlyCard(() => text('text/vcard; charset=utf-8')),
   [dav('getcontentlength')]: onlyCard((seen) =>
@@ -101,9 +98,16 @@ export const ALL_PROPERTIES = [
   'getcontentlength',
 ].map(dav);
 
+function nameOf({ resource, request }: PropertySource): string {
+  if (resource.kind === 'principal') return request.device.name;
+  return 'isDirectory' in resource && resource.isDirectory === true ? 'Common directory' : 'Cordialis';
+}
+
 /** RFC 3744 §3: what the passport allows. */
-function privilegesOf({ device }: DavRequest, { kind }: Resource): string[] {
+function privilegesOf({ device }: DavRequest, resource: Resource): string[] {
+  const { kind } = resource;
   const reads = ['read', 'read-current-user-privilege-set'];
+  if ('isDirectory' in resource && resource.isDirectory === true) return reads;
   if (device.direction === 'out' || (kind !== 'book' && kind !== 'card')) return reads;
   return [...reads, 'write', 'write-content', ...(kind === 'book' ? ['bind', 'unbind'] : [])];
 }
@@ -119,8 +123,12 @@ export function pathOf({ request, resource }: PropertySource): string {
     case 'home':
       return homePath(owner);
     case 'book':
-      return bookPath(owner);
+      return bookOf(resource, owner);
     case 'card':
-      return bookPath(owner) + encodeURIComponent(resource.href);
+      return bookOf(resource, owner) + encodeURIComponent(resource.href);
   }
+}
+
+function bookOf({ isDirectory = false }: { readonly isDirectory?: boolean }, owner: string): string {
+  return isDirectory ? directoryPath(owner) : bookPath(owner);
 }

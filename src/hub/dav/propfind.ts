@@ -1,11 +1,11 @@
 import { childOf, readXml, type XmlElement } from '@/core/xml';
 
-import { viewOf } from '../passports/deviceView';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
 import { multistatus, responseOf } from './multistatus';
 import { dav } from './names';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
+import { cutDown, viewFor } from './viewFor';
 import type { Xml } from './writeXml';
 
 /** PROPFIND (RFC 4918 §9.1), depth 0 and 1; without a body all properties are meant. */
@@ -16,7 +16,7 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
   const body = request.body.trim() === '' ? undefined : readBody(request.body);
   const isNames = childOf(body, dav('propname')) !== undefined;
   const names = isNames ? Object.keys(PROPERTIES) : (namesIn(childOf(body, dav('prop'))) ?? ALL_PROPERTIES);
-  const view = await viewOf(request.db, request.device);
+  const view = await viewFor(request, resource);
   const base = { request, view };
   const own: PropertySource = { ...base, resource, ...seenOf(resource, view) };
   if (resource.kind === 'card' && !own.seen) throw new DavError(404, 'there is no such card');
@@ -25,14 +25,34 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
     if (resource.kind === 'root')
       responses.push(responseOf({ ...base, resource: { kind: 'principal' } }, names, isNames));
     if (resource.kind === 'home')
-      responses.push(responseOf({ ...base, resource: { kind: 'book' } }, names, isNames));
+      for (const book of await booksOf(request))
+        responses.push(responseOf({ ...base, ...book }, names, isNames));
     if (resource.kind === 'book')
-      for (const seen of view.byUid.values())
+      for (const seen of await cutDown(request, [...view.byUid.values()]))
         responses.push(
-          responseOf({ ...base, seen, resource: { kind: 'card', href: seen.href } }, names, isNames),
+          responseOf(
+            { ...base, seen, resource: { ...resource, kind: 'card', href: seen.href } },
+            names,
+            isNames,
+          ),
         );
   }
   return multistatus(responses);
+}
+
+/** The collections of a device: its cards, and the common directory where its passport has that. */
+async function booksOf(request: DavRequest): Promise<Pick<PropertySource, 'resource' | 'view'>[]> {
+  const own = { kind: 'book' } as const;
+  const directory = { kind: 'book', isDirectory: true } as const;
+  const view = await viewFor(request, directory).catch((error: unknown) => {
+    if (!(error instanceof DavError)) throw error;
+    return undefined;
+  });
+  const books: Pick<PropertySource, 'resource' | 'view'>[] = [
+    { resource: own, view: await viewFor(request, own) },
+  ];
+  if (view) books.push({ resource: directory, view });
+  return books;
 }
 
 function seenOf(resource: Resource, view: PropertySource['view']): Pick<PropertySource, 'seen'> {

@@ -7,7 +7,8 @@ import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
 
 import { servedCard, viewOf } from '../passports/deviceView';
 import { listsOf } from '../passports/passports';
-import { findCard, putCard, toCard } from '../store/cards';
+import { withCutPictures, withServedPictures } from '../pictures/cutPicture';
+import { type ChangeSource, findCard, putCard, toCard } from '../store/cards';
 import { findMemory } from '../store/memory';
 import { type HubDb, inTransaction } from '../store/openStore';
 import { noteToSettle } from '../store/settle';
@@ -15,6 +16,7 @@ import { type DataVersion, writeData } from './addressData';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest } from './davRequest';
 import { bookPath, card as carddav, dav, MAX_RESOURCE_OCTETS } from './names';
+import { noteHeld } from './noteHeld';
 import { noteGone } from './rememberServed';
 
 /** PUT of a card (RFC 6352 §6.3.2): what the device has changed goes into the book, whatever else happened meanwhile. */
@@ -25,6 +27,7 @@ export async function putCardResource(request: DavRequest, href: string): Promis
   const { sent, version } = readSent(request);
   const view = await viewOf(db, device);
   const seen = view.byHref.get(href);
+  if (seen && request.header('if-match') !== undefined) await noteHeld(request, seen.uid);
   checkConditions(request, seen?.etag);
   if (seen) return changeKnown(request, { href, uid: seen.uid, sent, version });
   const known = view.byUid.get(sent.uid);
@@ -96,10 +99,14 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     const current = await findCard(store, uid);
     if (!current) throw new DavError(404, 'the card has just been deleted');
     const row = await findMemory(store, device.id, uid);
-    const base = row ? toCard(row.card) : current;
+    // Who is on a list that fills itself is nothing that a device could change.
+    const only = isRuleList(current) ? withoutMembers : (card: Card) => card;
+    const base = only(row ? toCard(row.card) : current);
     const keeps = JSON.parse(device.keeps) as Keeps;
-    const served = readBack(servedCard(base, device), version);
-    const theirs = deviceChange({ known: base, served, sent, keeps, country });
+    const cut = await withCutPictures(servedCard(base, device), device.photoSide);
+    const served = readBack(cut, version);
+    const same = await withServedPictures(served, only(sent));
+    const theirs = deviceChange({ known: base, served, sent: same, keeps, country });
     const { card, conflicts } = mergeThree(base, current, theirs, { country });
     const after: Card = {
       ...card,
@@ -107,7 +114,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
       updated: JSON.stringify(card) === JSON.stringify(current) ? (current.updated ?? now) : now,
     };
     if (JSON.stringify(after) !== JSON.stringify(current))
-      await putCard(store, uid, after, { at: now, device: device.id, says: `Changed ${shownAs(after)}` });
+      await putCard(store, uid, after, { ...sourceOf(request), says: `Changed ${shownAs(after)}` });
     await noteToSettle(store, { uid, conflicts, by: device.name, at: now });
     await remember(store, request, {
       uid,
@@ -119,6 +126,23 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     // No entity tag: what is stored is not octet for octet what was sent (RFC 6352 §6.3.2.3).
     return { status: 204 };
   });
+}
+
+function withoutMembers({ members: _, ...list }: Card): Card {
+  return list;
+}
+
+function sourceOf({ now, device, sync }: DavRequest): Omit<ChangeSource, 'says'> {
+  return { at: now, device: device.id, sync };
+}
+
+/** A card that comes from a server is marked as being kept there. */
+function withSource(card: Card, { device, isServer = false }: DavRequest): Card {
+  if (!isServer && device.own === 0) return card;
+  return {
+    ...card,
+    'cordialis.example:sources': { ...card['cordialis.example:sources'], [device.name]: true },
+  };
 }
 
 function readBack(card: Card, version: DataVersion): Card {
@@ -139,19 +163,20 @@ async function takeNew(request: DavRequest, href: string, sent: Card, book: Twin
     await noteKept(store, request, keeps, sent);
     if (!same) {
       const fresh: Card = { ...newCard(sent.uid, now), ...sent, created: sent.created ?? now, updated: now };
-      const own =
+      const tagged =
         device.tag === null
           ? fresh
           : { ...fresh, keywords: { ...fresh.keywords, [device.tag]: true as const } };
-      await putCard(store, own.uid, own, { at: now, device: device.id, says: `Added ${shownAs(own)}` });
+      const own = withSource(tagged, request);
+      await putCard(store, own.uid, own, { ...sourceOf(request), says: `Added ${shownAs(own)}` });
       await remember(store, request, { uid: own.uid, href, card: own, deviceUid: null });
       await joinList(store, request, own.uid);
       return { status: 201 };
     }
     const united = withoutTrace(mergeCards([same, sent], { country }), same);
-    const after: Card = { ...united, uid: same.uid, updated: now };
+    const after: Card = withSource({ ...united, uid: same.uid, updated: now }, request);
     const seq = await putCard(store, same.uid, after, {
-      ...{ at: now, device: device.id, says: `Joined a card of ${device.name} to ${shownAs(same)}` },
+      ...{ ...sourceOf(request), says: `Joined a card of ${device.name} to ${shownAs(same)}` },
     });
     const known = await findMemory(store, device.id, same.uid);
     // It has one of them already: the second goes from the device with the next sync.
@@ -176,12 +201,12 @@ function twinOf(sent: Card, index: TwinIndex): string | undefined {
 }
 
 /** A card put by a device whose passport is for a list comes onto the list, or it would be gone again at once. */
-async function joinList(store: HubDb, { device, now }: DavRequest, uid: string): Promise<void> {
-  const [first] = listsOf(device);
+async function joinList(store: HubDb, request: DavRequest, uid: string): Promise<void> {
+  const [first] = listsOf(request.device);
   const list = first === undefined ? undefined : await findCard(store, first);
   if (!list || isRuleList(list)) return;
-  const after: Card = { ...list, members: { ...list.members, [uid]: true as const }, updated: now };
-  await putCard(store, list.uid, after, { at: now, device: device.id, says: `Put onto ${shownAs(list)}` });
+  const after: Card = { ...list, members: { ...list.members, [uid]: true as const }, updated: request.now };
+  await putCard(store, list.uid, after, { ...sourceOf(request), says: `Put onto ${shownAs(list)}` });
 }
 
 interface Remembered {

@@ -1,4 +1,8 @@
+import type { Card } from '@/core/card';
+import { isRuleList } from '@/core/lists';
+
 import type { SeenCard } from '../passports/deviceView';
+import { toCard } from '../store/cards';
 import { inTransaction } from '../store/openStore';
 import type { DavRequest } from './davRequest';
 
@@ -24,11 +28,11 @@ export async function rememberServed(
       await store
         .insertInto('memory')
         .values(
-          some.map(({ uid, href }) => ({
+          some.map(({ uid, href, card }) => ({
             device: device.id,
             uid,
             href,
-            card: whole.get(uid) ?? '{}',
+            card: asServed(whole.get(uid) ?? '{}', card),
             deviceUid: null,
           })),
         )
@@ -38,6 +42,12 @@ export async function rememberServed(
         .execute();
     }
   });
+}
+
+/** The hub's card; of a list that fills itself with whoever it was served with. */
+function asServed(text: string, served: Card): string {
+  const card = toCard(text);
+  return isRuleList(card) ? JSON.stringify({ ...card, members: served.members ?? {} }) : text;
 }
 
 /** Takes a resource's address out of use for a device: what it put there is served under another one. */

@@ -1,27 +1,29 @@
 import { childOf, childrenOf, type XmlElement } from '@/core/xml';
 
-import { type DeviceView, hrefFor, type SeenCard, viewOf } from '../passports/deviceView';
+import { type DeviceView, hrefFor, type SeenCard } from '../passports/deviceView';
+import { directoryChanges } from '../passports/directoryView';
 import { listsOf } from '../passports/passports';
 import { changedSince } from '../store/cards';
 import { readWish } from './addressData';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
 import { multistatus, responseOf, statusOf } from './multistatus';
-import { bookPath, card as carddav, dav } from './names';
+import { bookPath, card as carddav, dav, directoryPath } from './names';
 import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
 import { rememberServed } from './rememberServed';
-import { seqOf, syncTokenOf } from './syncToken';
+import { seqOf } from './syncToken';
+import { cutDown, viewFor } from './viewFor';
 import { element, text, type Xml } from './writeXml';
 
 /** REPORT (RFC 3253 §3.6): addressbook-multiget, addressbook-query, sync-collection. */
 export async function report(request: DavRequest, resource: Resource): Promise<DavAnswer> {
   const body = readBody(request.body);
   if (resource.kind !== 'book') throw new DavError(403, 'no report is made here', dav('supported-report'));
-  const view = await viewOf(request.db, request.device);
+  const view = await viewFor(request, resource);
   const asked = readAsked(body);
-  const tell: Tell = { request, view, ...asked };
+  const tell: Tell = { request, view, isDirectory: resource.isDirectory === true, ...asked };
   switch (body.name) {
     case carddav('addressbook-multiget'):
       return multiget(tell, body);
@@ -41,6 +43,8 @@ interface Asked {
 
 interface Tell extends Asked {
   readonly request: DavRequest;
+  /** Whether it is the common directory, of which no device's memory is kept. */
+  readonly isDirectory: boolean;
   readonly view: DeviceView;
 }
 
@@ -53,32 +57,39 @@ function readAsked(body: XmlElement): Asked {
   return { names: namesIn(prop) ?? [dav('getetag')], wish };
 }
 
-function tellOf({ request, view, wish, names }: Tell, seen: SeenCard): Xml {
-  return responseOf({ request, view, wish, seen, resource: { kind: 'card', href: seen.href } }, names);
+function tellOf({ request, view, wish, names, isDirectory }: Tell, seen: SeenCard): Xml {
+  const resource = { kind: 'card' as const, href: seen.href, isDirectory };
+  return responseOf({ request, view, wish, seen, resource }, names);
+}
+
+/** Cards as they are told, and remembered as served where they are told whole. */
+async function serve(tell: Tell, seen: readonly SeenCard[]): Promise<Xml[]> {
+  if (!tell.wish) return seen.map((one) => tellOf(tell, one));
+  if (!tell.isDirectory) await rememberServed(tell.request, seen);
+  return (await cutDown(tell.request, seen)).map((one) => tellOf(tell, one));
 }
 
 /** RFC 6352 §8.7. */
 async function multiget(tell: Tell, body: XmlElement): Promise<DavAnswer> {
-  const { view, request } = tell;
-  const served: SeenCard[] = [];
-  const responses = childrenOf(body, dav('href')).map((one) => {
-    const path = one.text.trim();
-    const seen = view.byHref.get(hrefIn(path, request.device.user) ?? '');
-    if (!seen) return statusOf(path, '404 Not Found');
-    served.push(seen);
-    return tellOf(tell, seen);
-  });
-  if (!tell.wish) return multistatus(responses);
-  await rememberServed(request, served);
-  return { ...multistatus(responses), served: served.length };
+  const { view } = tell;
+  const paths = childrenOf(body, dav('href')).map((one) => one.text.trim());
+  const found = paths.map((path) => view.byHref.get(hrefIn(path, pathIn(tell)) ?? ''));
+  const served = await serve(
+    tell,
+    found.flatMap((seen) => seen ?? []),
+  );
+  // In the order in which they were asked for.
+  const responses = paths.map((path, i) =>
+    found[i] ? (served.shift() ?? statusOf(path, '404 Not Found')) : statusOf(path, '404 Not Found'),
+  );
+  return { ...multistatus(responses), served: tell.wish ? found.filter(Boolean).length : 0 };
 }
 
 /** The last part of a card's address, which may be a whole URL; undefined for the address of something else. */
-function hrefIn(path: string, user: string): string | undefined {
+function hrefIn(path: string, base: string): string | undefined {
   const bare = path.replace(/^https?:\/\/[^/]+/i, '');
   try {
     const decoded = decodeURIComponent(bare);
-    const base = bookPath(user);
     return decoded.startsWith(base) ? decoded.slice(base.length) : undefined;
   } catch {
     return undefined;
@@ -97,16 +108,15 @@ async function query(tell: Tell, body: XmlElement): Promise<DavAnswer> {
     if (isCut) break;
     found.push(seen);
   }
-  if (tell.wish) await rememberServed(tell.request, found);
   const rest = isCut
     ? [
-        statusOf(bookPath(tell.request.device.user), '507 Insufficient Storage', [
+        statusOf(pathIn(tell), '507 Insufficient Storage', [
           element(dav('error'), element(dav('number-of-matches-within-limits'))),
         ]),
       ]
     : [];
   return {
-    ...multistatus([...found.map((seen) => tellOf(tell, seen)), ...rest]),
+    ...multistatus([...(await serve(tell, found)), ...rest]),
     served: tell.wish ? found.length : 0,
   };
 }
@@ -116,20 +126,17 @@ async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> 
   const { request, view } = tell;
   const { device, db } = request;
   const token = childOf(body, dav('sync-token'))?.text.trim() ?? '';
-  const done = [element(dav('sync-token'), text(syncTokenOf(view.seq)))];
+  const done = [element(dav('sync-token'), text(view.token))];
   if (token === '') {
     const all = [...view.byUid.values()];
-    if (tell.wish) await rememberServed(request, all);
-    const whole = multistatus(
-      all.map((seen) => tellOf(tell, seen)),
-      done,
-    );
+    const whole = multistatus(await serve(tell, all), done);
     return { ...whole, served: tell.wish ? all.length : 0 };
   }
+  if (token === view.token) return multistatus([], done);
+  if (tell.isDirectory) return syncDirectory(tell, token, done);
   const since = seqOf(token);
   if (since === undefined || since > view.seq || since < device.since)
     throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
-  if (since === view.seq) return multistatus([], done);
   const changed = [...(await changedSince(db, since)).keys()];
   const memory = await db
     .selectFrom('memory')
@@ -151,14 +158,33 @@ async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> 
     .where('seq', '>', since)
     .execute();
   for (const { href } of joined) if (!view.byHref.has(href)) gone.add(href);
-  if (tell.wish) await rememberServed(request, here);
-  const base = bookPath(device.user);
-  const answer = multistatus(
-    [
-      ...here.map((seen) => tellOf(tell, seen)),
-      ...[...gone].map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found')),
-    ],
+  return told(tell, { here, gone, done });
+}
+
+async function told(
+  tell: Tell,
+  {
+    here,
+    gone,
     done,
-  );
+  }: { readonly here: readonly SeenCard[]; readonly gone: Iterable<string>; readonly done: Xml[] },
+): Promise<DavAnswer> {
+  const base = pathIn(tell);
+  const left = [...gone].map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found'));
+  const answer = multistatus([...(await serve(tell, here)), ...left], done);
   return { ...answer, served: tell.wish ? here.length : 0 };
+}
+
+async function syncDirectory(tell: Tell, token: string, done: Xml[]): Promise<DavAnswer> {
+  const { request, view } = tell;
+  const today = request.now.slice(0, 10);
+  const changed = await directoryChanges(request.db, { token, seq: view.seq, today });
+  if (!changed) throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
+  const here = [...changed].flatMap((uid) => view.byUid.get(uid) ?? []);
+  const gone = [...changed].flatMap((uid) => (view.byUid.has(uid) ? [] : hrefFor(uid)));
+  return told(tell, { here, gone, done });
+}
+
+function pathIn({ request, isDirectory }: Tell): string {
+  return (isDirectory ? directoryPath : bookPath)(request.device.user);
 }

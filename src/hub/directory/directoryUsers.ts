@@ -152,11 +152,11 @@ export async function findSession(
   db: HubDb,
   token: string,
   nowMs: number,
-): Promise<DirectoryUser | undefined> {
+): Promise<(DirectoryUser & { readonly id: number }) | undefined> {
   return db
     .selectFrom('directorySessions')
     .innerJoin('directoryUsers', 'directoryUsers.id', 'directorySessions.user')
-    .select(['directoryUsers.name', 'directoryUsers.role', 'directoryUsers.created'])
+    .select(['directoryUsers.id', 'directoryUsers.name', 'directoryUsers.role', 'directoryUsers.created'])
     .where('directorySessions.token', '=', hashOf(token))
     .where('directorySessions.until', '>', new Date(nowMs).toISOString())
     .executeTakeFirst();

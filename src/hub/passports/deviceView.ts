@@ -7,7 +7,8 @@ import { cardToSend } from '@/core/sending';
 
 import { allCards, changedSince, lastSeq } from '../store/cards';
 import type { HubDb } from '../store/openStore';
-import { membersOf } from './membersOf';
+import { syncTokenOf } from '../dav/syncToken';
+import { membersOf, membersToldOf } from './membersOf';
 import { type Device, listsOf } from './passports';
 
 /** A card as a device may see it. */
@@ -23,6 +24,8 @@ export interface SeenCard {
 /** What a device may see of the book at a moment. */
 export interface DeviceView {
   readonly seq: number;
+  /** Of this state (RFC 6578 §4). */
+  readonly token: string;
   readonly byUid: ReadonlyMap<string, SeenCard>;
   readonly byHref: ReadonlyMap<string, SeenCard>;
   /** The cards as they are compared with a newcomer; made when it is first asked for. */
@@ -36,6 +39,10 @@ class KeptView implements DeviceView {
   private index: TwinIndex | undefined;
 
   constructor(readonly stamp: string) {}
+
+  get token(): string {
+    return syncTokenOf(this.seq);
+  }
 
   put(uid: string, seen: SeenCard | undefined): void {
     const before = this.byUid.get(uid);
@@ -65,13 +72,14 @@ function isLetThrough(device: Device, card: Card, members: ReadonlySet<string> |
   if (card.kind === 'group') return isListLetThrough(device, card);
   const { tag } = device;
   if (card['cordialis.example:archived'] === true) return false;
+  if (device.own === 1 && card['cordialis.example:sources']?.[device.name] !== true) return false;
   if (tag !== null && card.keywords?.[tag] !== true) return false;
   return !members || members.has(card.uid);
 }
 
-/** Lists go to devices that can hold them; to one that gets some lists only, those. One that fills itself has nobody to name. */
+/** Lists go to devices that can hold them; to one that gets some lists only, those. */
 function isListLetThrough(device: Device, list: Card): boolean {
-  if (device.groups === 0 || device.tag !== null || isRuleList(list)) return false;
+  if (device.groups === 0 || device.tag !== null) return false;
   const lists = listsOf(device);
   return lists.length === 0 || lists.includes(list.uid);
 }
@@ -96,7 +104,8 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
   views.set(db, kept);
   const seq = await lastSeq(db);
   const lists = listsOf(device);
-  const stamp = JSON.stringify([device.tag, lists, device.since, device.notes, device.photos, device.groups]);
+  const { tag, since, notes, photos, photoSide, groups, own: isOwn } = device;
+  const stamp = JSON.stringify([tag, lists, since, notes, photos, photoSide, groups, isOwn]);
   const known = kept.get(device.id);
   if (known?.stamp === stamp && known.seq === seq) return known;
   const changed = known?.stamp === stamp ? await changedSince(db, known.seq) : undefined;
@@ -108,12 +117,19 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
     : (changed ?? []);
   const hrefs = await hrefsOf(db, device, isWhole ? undefined : [...(changed?.keys() ?? [])]);
   for (const [uid, card] of cards) {
-    const own = card && isLetThrough(device, card, members) ? servedCard(card, device) : undefined;
-    view.put(uid, own && { uid, href: hrefs.get(uid) ?? hrefFor(uid), etag: etagOf(own), card: own });
+    const filled = card && isRuleList(card) ? await filledList(db, card) : card;
+    const own = filled && isLetThrough(device, filled, members) ? servedCard(filled, device) : undefined;
+    view.put(uid, own && { uid, href: hrefs.get(uid) ?? hrefFor(uid), etag: etagOf(own, device), card: own });
   }
   view.seq = seq;
   kept.set(device.id, view);
   return view;
+}
+
+/** A list that fills itself, with whoever the application says is on it; undefined where it hasn't said so yet. */
+async function filledList(db: HubDb, list: Card): Promise<Card | undefined> {
+  const uids = await membersToldOf(db, list.uid);
+  return uids && { ...list, members: Object.fromEntries(uids.map((uid) => [uid, true as const])) };
 }
 
 /** Uids asked for one by one rather than all rows at once. */
@@ -137,6 +153,7 @@ export function hrefFor(uid: string): string {
 }
 
 /** An entity tag (RFC 9110 §8.8.3) of what a device may see of a card. */
-function etagOf(card: Card): string {
-  return `"${createHash('sha256').update(JSON.stringify(card)).digest('hex').slice(0, 32)}"`;
+export function etagOf(card: Card, { photoSide }: Pick<Device, 'photoSide'>): string {
+  const text = JSON.stringify(photoSide === null || !card.media ? card : [card, photoSide]);
+  return `"${createHash('sha256').update(text).digest('hex').slice(0, 32)}"`;
 }

@@ -2,7 +2,7 @@ import type { DeviceNow, DevicesNow } from '@/core/exchange';
 
 import { listAccounts } from '../accounts/accounts';
 import type { Browser } from '../peers/pairing';
-import { STAND_INS } from '../standins/kinds';
+import { everyMinutesOf, STAND_INS } from '../standins/kinds';
 import type { StandInKind } from '../standins/standIn';
 import { findStandIn } from '../standins/standInStore';
 import type { HubDb } from '../store/openStore';
@@ -15,13 +15,18 @@ const SYNCS_TOLD = 20;
 /** The devices and the browsers as they are now. */
 export async function devicesNow(db: HubDb, asking: Browser): Promise<DevicesNow> {
   const devices: DeviceNow[] = [];
-  const standIns = new Map<string, Pick<DeviceNow, 'standIn' | 'next'>>();
+  const standIns = new Map<string, Pick<DeviceNow, 'standIn' | 'next' | 'everyMinutes'>>();
   for (const kind of Object.keys(STAND_INS) as StandInKind[]) {
     const state = await findStandIn(db, kind);
-    if (state) standIns.set(state.user, { standIn: kind, next: state.isOffline ? null : state.next });
+    if (!state) continue;
+    const everyMinutes = everyMinutesOf(kind, state);
+    standIns.set(state.user, { standIn: kind, next: state.isOffline ? null : state.next, everyMinutes });
   }
   const accounts = new Map(
-    (await listAccounts(db)).map(({ device, base, next }) => [device, { server: base, next }]),
+    (await listAccounts(db)).map(({ device, base, next, everyMinutes }) => [
+      device,
+      { server: base, next, everyMinutes },
+    ]),
   );
   for (const device of await listDevices(db))
     devices.push({
@@ -40,7 +45,7 @@ async function deviceNow(db: HubDb, device: Device): Promise<DeviceNow> {
   const { name, user, direction, tag, seen } = device;
   const syncs = await db
     .selectFrom('syncs')
-    .select(['at', 'came', 'went', 'fault'])
+    .select(['id', 'at', 'came', 'went', 'fault', 'undone'])
     .where('device', '=', device.id)
     .orderBy('id', 'desc')
     .limit(SYNCS_TOLD)
@@ -48,9 +53,10 @@ async function deviceNow(db: HubDb, device: Device): Promise<DeviceNow> {
   return {
     ...{ name, user, direction, tag, seen, lists: listsOf(device) },
     ...{ notes: device.notes === 1, photos: device.photos === 1, groups: device.groups === 1 },
+    ...{ photoSide: device.photoSide, own: device.own === 1, directory: device.directory > 0 },
     isPaused: device.paused === 1,
     cards: (await viewOf(db, device)).byUid.size,
-    syncs: syncs.map(({ at, came, went, fault }) => ({ at, in: came, out: went, fault })),
-    ...{ standIn: null, server: null, next: null },
+    syncs: syncs.map(({ came, went, ...sync }) => ({ ...sync, in: came, out: went })),
+    ...{ standIn: null, server: null, next: null, everyMinutes: null },
   };
 }

@@ -21,8 +21,14 @@ export interface Passport {
   readonly notes?: boolean;
   /** Whether photos go along; true unless said. */
   readonly photos?: boolean;
+  /** The longer side that photos are cut down to, in pixels; null for as they are. */
+  readonly photoSide?: number | null;
   /** Whether lists go along as group cards; false unless said, as few devices know what to do with them. */
   readonly groups?: boolean;
+  /** Whether only cards go that are kept there by choice or came from there. */
+  readonly own?: boolean;
+  /** Whose access to the common directory (its user's number) lets it be served, too; 0 for nobody's. */
+  readonly directory?: number;
 }
 
 /** A new device's password is told once and kept as a hash only. */
@@ -48,12 +54,14 @@ export async function addDevice(db: HubDb, passport: Passport, now: string): Pro
   const password = randomSigns(PASSWORD_SIGNS);
   const { salt, hash } = await keepSecret(password);
   const { direction, tag = null, lists = [], notes = true, photos = true, groups = false } = passport;
+  const { photoSide = null, own = false, directory = 0 } = passport;
   await inTransaction(db, async (store) =>
     store
       .insertInto('devices')
       .values({
         ...{ name, user, salt, hash, direction, tag, lists: JSON.stringify(lists) },
         ...{ notes: flag(notes), photos: flag(photos), groups: flag(groups) },
+        ...{ photoSide, own: flag(own), directory },
         ...{ paused: 0, created: now, seen: null, since: await lastSeq(store), keeps: '{}' },
       })
       .execute(),
@@ -86,7 +94,17 @@ export function listsOf({ lists }: Pick<Device, 'lists'>): string[] {
 export function changePassport(
   db: HubDb,
   name: string,
-  { direction, tag, lists, notes, photos, groups }: Partial<Omit<Passport, 'name'>>,
+  {
+    direction,
+    tag,
+    lists,
+    notes,
+    photos,
+    photoSide,
+    groups,
+    own,
+    directory,
+  }: Partial<Omit<Passport, 'name'>>,
 ): Promise<boolean> {
   return inTransaction(db, async (store) => {
     const [done] = await store
@@ -98,7 +116,10 @@ export function changePassport(
         ...(lists === undefined ? {} : { lists: JSON.stringify(lists) }),
         ...(notes === undefined ? {} : { notes: flag(notes) }),
         ...(photos === undefined ? {} : { photos: flag(photos) }),
+        ...(photoSide === undefined ? {} : { photoSide }),
         ...(groups === undefined ? {} : { groups: flag(groups) }),
+        ...(own === undefined ? {} : { own: flag(own) }),
+        ...(directory === undefined ? {} : { directory }),
       })
       .where('name', '=', name)
       .execute();

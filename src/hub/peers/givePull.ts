@@ -1,6 +1,7 @@
 import { CARDS_AT_ONCE, type Pull } from '@/core/exchange';
+import { isRuleList } from '@/core/lists';
 
-import { listDevices, listsOf } from '../passports/passports';
+import { type Device, listDevices, listsOf } from '../passports/passports';
 import { lastSeq, toCard } from '../store/cards';
 import type { HubDb } from '../store/openStore';
 import type { Browser } from './pairing';
@@ -34,7 +35,8 @@ export async function givePull(db: HubDb, browser: Browser, since: number): Prom
     .selectFrom('settle')
     .select(({ fn }) => fn.countAll<number>().as('count'))
     .executeTakeFirstOrThrow();
-  const lists = (await listDevices(db)).flatMap(listsOf);
+  const devices = await listDevices(db);
+  const lists = [...devices.flatMap(listsOf), ...(await ruleListsFor(db, devices))];
   return {
     cards: told.map(({ uid, card, device, browser: other }) => ({
       uid,
@@ -46,4 +48,20 @@ export async function givePull(db: HubDb, browser: Browser, since: number): Prom
     lists: [...new Set(lists)],
     toSettle: count,
   };
+}
+
+/** Lists that fill themselves and that some device gets as group cards. */
+async function ruleListsFor(db: HubDb, devices: readonly Device[]): Promise<string[]> {
+  const takers = devices.filter(({ groups, tag, paused }) => groups === 1 && tag === null && paused === 0);
+  if (!takers.some((device) => listsOf(device).length === 0)) return [];
+  // Of thousands of cards a few dozen are lists: only these are looked into.
+  const rows = await db
+    .selectFrom('cards')
+    .select('card')
+    .where('card', 'like', '%"kind":"group"%')
+    .execute();
+  return rows
+    .map(({ card }) => toCard(card))
+    .filter(isRuleList)
+    .map(({ uid }) => uid);
 }

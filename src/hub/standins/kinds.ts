@@ -1,10 +1,15 @@
 import { computer } from './computer/computer';
 import { mailClient } from './mailClient/mailClient';
 import { phone } from './phone/phone';
-import type { StandIn, StandInKind } from './standIn';
+import type { StandIn, StandInKind, StandInState } from './standIn';
 
 /** The devices that ship with the product. */
 export const STAND_INS: Readonly<Record<StandInKind, StandIn>> = { phone, mail: mailClient, computer };
+
+/** How often one comes by itself, in minutes: as it was set, or as such a device usually does. */
+export function everyMinutesOf(kind: StandInKind, { everyMinutes }: StandInState): number {
+  return everyMinutes ?? STAND_INS[kind].everyMinutes;
+}
 
 /** Whether a word names one of them. */
 export function isStandInKind(word: string): word is StandInKind {

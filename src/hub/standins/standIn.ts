@@ -11,6 +11,8 @@ export interface StandIn {
   readonly everyMinutes: number;
   /** The version of vCard that it asks for. */
   readonly version: '3.0' | '4.0';
+  /** The longer side of pictures on it, in pixels; null where it keeps them as they are. */
+  readonly photoSide: number | null;
   /** Whether it knows lists. */
   readonly groups: boolean;
   /** What is left of a card once it is on the device. */
@@ -38,6 +40,8 @@ export interface StandInState {
   readonly isOffline: boolean;
   /** UTCDateTime of the next visit. */
   readonly next: string;
+  /** How often it comes, in minutes, where that was set. */
+  readonly everyMinutes?: number;
   /** By uid as the device knows it. */
   readonly cards: Readonly<Record<string, HeldCard>>;
 }

@@ -2,6 +2,7 @@ import type { Card } from '@/core/card';
 import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
 
 import { type DavSession, openDavSession } from '../accounts/davSession';
+import { withCutPictures } from '../pictures/cutPicture';
 import type { HeldCard, StandIn, StandInState } from './standIn';
 
 /** What a visit did, or would do. */
@@ -58,7 +59,7 @@ export async function syncStandIn(
     removed.push(nameOf(held.card));
   }
   for (const { href, etag, text } of news.changed) {
-    const card = readCard(device, text);
+    const card = await readCard(device, text);
     if (!card) continue;
     const known = uidOf.get(href);
     if (known !== undefined && known !== card.uid) cards.delete(known);
@@ -90,11 +91,11 @@ function forgetUnnamed(cards: Map<string, HeldCard>, named: readonly { readonly 
   for (const [uid, { href }] of [...cards]) if (!hrefs.has(href)) cards.delete(uid);
 }
 
-function readCard(device: StandIn, text: string): Card | undefined {
+async function readCard(device: StandIn, text: string): Promise<Card | undefined> {
   // Both versions are readable.
   const format = getFormat(device.version === '4.0' ? 'vcard4' : 'vcard3') as ReadableFormat;
   const [card] = format.read(encodeUtf8(text)).cards;
-  return card && device.keep(card);
+  return card && withCutPictures(device.keep(card), device.photoSide);
 }
 
 function nameOf(card: Card): string {

@@ -1,5 +1,5 @@
 import type { HubDb } from '../store/openStore';
-import { STAND_INS } from './kinds';
+import { everyMinutesOf, STAND_INS } from './kinds';
 import type { StandInKind } from './standIn';
 import { findStandIn, keepStandIn } from './standInStore';
 import { syncOver, type Visit } from './syncStandIn';
@@ -20,13 +20,14 @@ async function visitOnce(db: HubDb, kind: StandInKind, base: string): Promise<Vi
   const state = await findStandIn(db, kind);
   if (!state) throw new Error(`the ${device.name.toLowerCase()} is not in use`);
   if (state.isOffline) throw new Error(`the ${device.name.toLowerCase()} is offline`);
-  const next = new Date(Date.now() + device.everyMinutes * 60_000).toISOString();
+  const next = new Date(Date.now() + everyMinutesOf(kind, state) * 60_000).toISOString();
   try {
     const done = await syncOver(device, state, base);
     // What was typed on the device meanwhile is not lost: it goes with the next visit.
     const now = (await findStandIn(db, kind)) ?? state;
     await keepStandIn(db, kind, {
       ...done.state,
+      ...(now.everyMinutes === undefined ? {} : { everyMinutes: now.everyMinutes }),
       cards: { ...done.state.cards, ...typedSince(state, now) },
       next,
     });

@@ -36,10 +36,21 @@ export function writeOldVcard(card: Card, { typeCase, mailsFirst, program }: Old
     ...(mailsFirst ? [...mails, ...phones] : [...phones, ...mails]),
     ...Object.values(card.organizations ?? {}).map(({ name = '' }) => `ORG:${escape(name)}`),
     ...Object.values(card.titles ?? {}).map(({ name }) => `TITLE:${escape(name)}`),
+    ...Object.values(card.media ?? {}).flatMap(({ kind, uri }) =>
+      kind === 'photo' && uri !== undefined ? [pictureLine(uri)] : [],
+    ),
     ...Object.values(card.notes ?? {}).map(({ note }) => `NOTE:${escape(note)}`),
     'END:VCARD',
   ];
   return lines.map((line) => `${fold(line)}\r\n`).join('');
+}
+
+/** RFC 2426 §3.1.4: the octets of a picture with pixels, the address of any other. */
+function pictureLine(uri: string): string {
+  const [, type = '', data] = /^data:image\/(jpeg|png|gif);base64,(.*)$/s.exec(uri) ?? [];
+  return data === undefined
+    ? `PHOTO;VALUE=uri:${uri}`
+    : `PHOTO;ENCODING=b;TYPE=${type.toUpperCase()}:${data}`;
 }
 
 function typesOf(contexts: Readonly<Record<string, unknown>> | undefined): string[] {

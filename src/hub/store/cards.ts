@@ -11,6 +11,8 @@ export interface ChangeSource {
   readonly device: number | null;
   /** The browser in which the application runs. */
   readonly browser?: number;
+  /** The sync of a device that it belongs to. */
+  readonly sync?: number | undefined;
   readonly says: string;
 }
 
@@ -52,13 +54,22 @@ export async function putCard(
   db: HubDb,
   uid: string,
   card: Card | undefined,
-  { at, device, browser, says }: ChangeSource,
+  { at, device, browser, sync, says }: ChangeSource,
 ): Promise<number> {
   const known = await db.selectFrom('cards').select('card').where('uid', '=', uid).executeTakeFirst();
   const after = card === undefined ? null : JSON.stringify(card);
   const { seq } = await db
     .insertInto('changes')
-    .values({ uid, at, device, browser: browser ?? null, says, before: known?.card ?? null, after })
+    .values({
+      uid,
+      at,
+      device,
+      browser: browser ?? null,
+      sync: sync ?? null,
+      says,
+      before: known?.card ?? null,
+      after,
+    })
     .returning('seq')
     .executeTakeFirstOrThrow();
   if (after === null) await db.deleteFrom('cards').where('uid', '=', uid).execute();

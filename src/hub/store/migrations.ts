@@ -1,6 +1,7 @@
 import { type Kysely, type SchemaModule, sql } from 'kysely';
 
 import { addDirectory } from './addDirectory';
+import { addRecords } from './addRecords';
 
 /** Steps that lead from an empty store to today's, one after the other; what is out is never changed. */
 export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = [
@@ -79,6 +80,7 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
       .execute();
   },
   addDirectory,
+  addRecords,
 ];
 
 /** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */

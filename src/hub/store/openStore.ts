@@ -6,6 +6,7 @@ import { Kysely, sql } from 'kysely';
 
 import { migrate } from './migrations';
 import type { HubTables } from './schema';
+import { keepKey } from './seal';
 
 /** The hub's store, or a transaction on it. */
 export type HubDb = Kysely<HubTables>;
@@ -22,6 +23,7 @@ export async function openStore(folder: string): Promise<HubDb> {
   await sql`pragma journal_mode = wal`.execute(db);
   await sql`pragma synchronous = full`.execute(db);
   await migrate(db);
+  keepKey(db, folder);
   return db;
 }
 

@@ -19,6 +19,8 @@ export interface ChangesTable {
   device: number | null;
   /** The browser in which the application did it; null for a device and the hub itself. */
   browser: number | null;
+  /** The sync of a device that it belongs to; null for the application and for what is older than this column. */
+  sync: number | null;
   before: string | null;
   after: string | null;
   /** In words, for the log. */
@@ -42,6 +44,12 @@ export interface DevicesTable {
   notes: number;
   /** Whether photos go along: 1 or 0. */
   photos: number;
+  /** The longer side that photos are cut down to, in pixels; null for photos as they are. */
+  photoSide: number | null;
+  /** Only cards that are kept there by choice or came from there: 1 or 0. */
+  own: number;
+  /** Whose access to the common directory lets it be served as a collection of its own; 0 for nobody's. */
+  directory: number;
   /** Whether lists go along, as cards of the kind group: 1 or 0. */
   groups: number;
   paused: number;
@@ -166,6 +174,19 @@ export interface MembersTable {
   uids: string;
 }
 
+/** Something beside the cards that browsers share, as it is now; what changes gets a new number. */
+export interface RecordsTable {
+  seq: Generated<number>;
+  kind: 'talk' | 'setting';
+  id: string;
+  /** JSON; null where it is gone. */
+  value: string | null;
+  /** The months in which the talk has been, a JSON array: where it is looked for, once it has gone or moved. */
+  months: string;
+  /** The browser it is of; null where it was put together of what several said. */
+  browser: number | null;
+}
+
 /** One visit of a device: requests that follow each other closely. */
 export interface SyncsTable {
   id: Generated<number>;
@@ -178,6 +199,8 @@ export interface SyncsTable {
   went: number;
   /** In words; null where nothing went wrong. */
   fault: string | null;
+  /** UTCDateTime at which what came was taken back; null where it stands. */
+  undone: string | null;
 }
 
 /** A device that ships with the product, with a memory of its own. */
@@ -193,7 +216,7 @@ export interface AccountsTable {
   /** The server's address. */
   base: string;
   user: string;
-  /** As it is: the hub has to sign in with it. */
+  /** Sealed with the store's key: the hub has to sign in with it. */
   password: string;
   everyMinutes: number;
   /** UTCDateTime of the next visit. */
@@ -220,6 +243,7 @@ export interface HubTables {
   sent: SentTable;
   codes: CodesTable;
   members: MembersTable;
+  records: RecordsTable;
   syncs: SyncsTable;
   standIns: StandInsTable;
   accounts: AccountsTable;

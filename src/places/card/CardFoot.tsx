@@ -1,9 +1,10 @@
 import { View } from 'react-native';
 
-import { unmerge, useAppDispatch } from '@/book';
+import { unmerge, useAppDispatch, useHub } from '@/book';
 import type { Card } from '@/core/card';
 import { alsoKept } from '@/core/showing';
 import { formatCount, formatDay } from '@/platform';
+import { go } from '@/platform/navigation';
 import { Act, Split, Txt } from '@/ui';
 
 /** What the card holds beside what is shown, and since when it is there. */
@@ -15,6 +16,8 @@ export function CardFoot({ card }: { readonly card: Card }) {
     card.updated === undefined ? '' : `changed ${formatDay(card.updated)}`,
   ].filter(Boolean);
   const merges = [...new Set(Object.values(card['cordialis.example:was'] ?? {}).filter(Boolean))];
+  const sources = Object.keys(card['cordialis.example:sources'] ?? {});
+  const isPaired = useHub().pairing !== undefined;
   const merged = Object.keys(card['cordialis.example:was'] ?? {}).length;
   return (
     <View className="gap-1 py-5">
@@ -32,12 +35,30 @@ export function CardFoot({ card }: { readonly card: Card }) {
           />
         </View>
       )}
+      {sources.length === 0 ? null : (
+        <Txt size="small" tone="faded" testID="sources">{`Kept at ${sources.join(' and ')}.`}</Txt>
+      )}
+      {card['cordialis.example:unwritten'] === true ? (
+        <Txt size="small" tone="faded">
+          Messages to many leave them out.
+        </Txt>
+      ) : null}
       {kept.length === 0 ? null : <Txt size="small" tone="faded">{`Also kept: ${kept.join(', ')}.`}</Txt>}
       {dates.length === 0 ? null : (
         <Txt size="small" tone="faded" isFigures>
           {dates.join(', ')}
         </Txt>
       )}
+      {isPaired ? (
+        <View className="flex-row">
+          <Act
+            label="What browsers and devices did to it"
+            tone="faded"
+            onPress={() => go(`/devices/log?uid=${encodeURIComponent(card.uid)}`)}
+            testID="card-log"
+          />
+        </View>
+      ) : null}
     </View>
   );
 }

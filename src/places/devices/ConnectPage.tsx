@@ -9,19 +9,22 @@ import { Act, Code, Copy, Field, LabelledRow, NextAct, OverPage, Txt, usePageTit
 
 import { type PassportDraft, PassportForm, usualPassport } from './PassportForm';
 import { devicePath } from './paths';
+import { useDirectoryToken } from './useDirectoryToken';
 
 /** A real device gets a passport: its name, what it may have, and then what to type on it. */
 export function ConnectPage() {
   usePageTitle('Connect a device');
   const { pairing } = useHub();
   const act = useHubAct();
+  const tokenFor = useDirectoryToken();
   const [name, setName] = useState('');
   const [draft, setDraft] = useState<PassportDraft>(usualPassport);
   const [made, setMade] = useState<NewPassport>();
   const save = async () => {
     const { tag, ...rest } = draft;
     const wish = { ...rest, name: name.trim(), ...(tag === '' ? {} : { tag }) };
-    setMade(await act((hub, token) => hub.addDevice(token, wish)));
+    const directoryToken = await tokenFor(draft.directory);
+    setMade(await act((hub, token) => hub.addDevice(token, { ...wish, ...directoryToken })));
   };
   return (
     <OverPage

@@ -9,7 +9,7 @@ import { Act, Library, linkProps, Plus, ProgressLine, Txt } from '@/ui';
 import { BrowsersPart } from './BrowsersPart';
 import { DevicePicture } from './DevicePicture';
 import { PairPart } from './PairPart';
-import { devicePath } from './paths';
+import { devicePath, logPath } from './paths';
 import { TryPart } from './TryPart';
 import { useDevices, useNow, useToSettle } from './useDevices';
 import { formatMoment, standingOf } from './words';
@@ -71,7 +71,10 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
             <BrowsersPart browsers={value.browsers} now={now} />
           </View>
         ) : null}
-        <View className="flex-row">
+        <View className="flex-row flex-wrap gap-x-6">
+          {pairing ? (
+            <Act label="What was changed" tone="faded" onPress={() => go(logPath())} testID="to-log" />
+          ) : null}
           <Act
             label="The common directory"
             icon={Library}
@@ -92,12 +95,12 @@ function ExchangeState({ now }: { readonly now: number }) {
     return (
       <ProgressLine
         share01={work.total === 0 ? 0 : work.done / work.total}
-        text={`Telling the hub: ${work.done} of ${formatCount(work.total, 'card', 'cards')}`}
+        text={`Telling the hub: ${work.done} of ${work.what === 'months' ? formatCount(work.total, 'month of talks', 'months of talks') : formatCount(work.total, 'card', 'cards')}`}
       />
     );
   if (fault !== '') {
     const rest =
-      waiting === 0 ? '' : ` ${formatCount(waiting, 'card waits', 'cards wait')} here and will be sent.`;
+      waiting === 0 ? '' : ` ${formatCount(waiting, 'change waits', 'changes wait')} here and will be sent.`;
     return <Txt tone="brick">{`No exchange with the hub: ${fault}.${rest}`}</Txt>;
   }
   if (lastAt === '') return <Txt tone="faded">Asking the hub …</Txt>;

@@ -16,7 +16,7 @@ export function DevicesHome() {
         What came and went
       </Txt>
       {pairing ? (
-        <LogPart lines={value} />
+        <LogPart lines={value} isOfCard={false} />
       ) : (
         <Txt font="serifItalic" size="strong" tone="faded">
           Once this browser exchanges cards with the hub, every change of a device is listed here.

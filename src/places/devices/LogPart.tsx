@@ -1,16 +1,24 @@
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 
 import { selectRowsByUid, useAppSelector } from '@/book';
 import type { LogLine } from '@/core/exchange';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { NameLink, Txt } from '@/ui';
+import { Act, NameLink, Txt } from '@/ui';
 
+import { logPath } from './paths';
 import { useNow } from './useDevices';
 import { formatMoment } from './words';
 
+interface LogPartProps {
+  /** undefined until the hub has said. */
+  readonly lines: readonly LogLine[] | undefined;
+  /** Whether all of them are of one card. */
+  readonly isOfCard: boolean;
+}
+
 /** What happened to which card, when and through whom; the latest first. */
-export function LogPart({ lines }: { readonly lines: readonly LogLine[] | undefined }) {
+export function LogPart({ lines, isOfCard }: LogPartProps) {
   const rows = useAppSelector(selectRowsByUid);
   const now = useNow();
   if (!lines) return <Txt tone="faded">Asking the hub …</Txt>;
@@ -21,9 +29,9 @@ export function LogPart({ lines }: { readonly lines: readonly LogLine[] | undefi
       </Txt>
     );
   return (
-    <ScrollView testID="log">
+    <View testID="log">
       {lines.map(({ seq, at, uid, says, by }) => (
-        <View key={seq} className="flex-row gap-3 border-b border-rule py-2">
+        <View key={seq} className="flex-row items-center gap-3 border-b border-rule py-1">
           <View className="w-[92px] shrink-0">
             <Txt size="small" tone="faded" isFigures>
               {formatMoment(at, now)}
@@ -39,8 +47,16 @@ export function LogPart({ lines }: { readonly lines: readonly LogLine[] | undefi
               {by ?? 'The hub'}
             </Txt>
           </View>
+          {isOfCard ? null : (
+            <Act
+              label="Its log"
+              name={`The log of this card: ${says}`}
+              tone="faded"
+              onPress={() => go(logPath({ uid }))}
+            />
+          )}
         </View>
       ))}
-    </ScrollView>
+    </View>
   );
 }

@@ -9,7 +9,10 @@ import { DIRECTIONS } from './words';
 
 /** What a passport says, without its name. */
 export type PassportDraft = {
-  readonly [K in Exclude<keyof PassportWish, 'name'>]-?: Exclude<PassportWish[K], undefined>;
+  readonly [K in Exclude<keyof PassportWish, 'name' | 'directoryToken'>]-?: Exclude<
+    PassportWish[K],
+    undefined
+  >;
 };
 
 /** The passport of most devices: every card, both ways. */
@@ -19,8 +22,25 @@ export const usualPassport: PassportDraft = {
   lists: [],
   notes: true,
   photos: true,
+  photoSide: null,
   groups: false,
+  own: false,
+  directory: false,
 };
+
+/** How large pictures are there: none, their longer side in pixels, or as they are. */
+const PICTURES = [
+  ['none', 'No pictures'],
+  ['96', 'Pictures as small as in a list: 96 pixels'],
+  ['320', 'Pictures for a small screen: 320 pixels'],
+  ['whole', 'Pictures as they are'],
+] as const;
+
+function pictureOf({ photos, photoSide }: PassportDraft): (typeof PICTURES)[number][0] {
+  if (!photos) return 'none';
+  if (photoSide === null) return 'whole';
+  return photoSide <= 96 ? '96' : '320';
+}
 
 interface PassportFormProps {
   readonly draft: PassportDraft;
@@ -31,11 +51,12 @@ interface PassportFormProps {
 export function PassportForm({ draft, onChange }: PassportFormProps) {
   const lists = useAppSelector(selectLists);
   const tags = useAppSelector(selectTags);
-  const which = draft.lists.length > 0 ? 'lists' : draft.tag !== '' ? 'tag' : 'all';
-  const choose = (next: 'all' | 'lists' | 'tag') => {
+  const which = draft.own ? 'own' : draft.lists.length > 0 ? 'lists' : draft.tag !== '' ? 'tag' : 'all';
+  const choose = (next: 'all' | 'own' | 'lists' | 'tag') => {
     const [list] = lists;
     const [tag] = tags;
     onChange({
+      own: next === 'own',
       lists: next === 'lists' && list ? [list.uid] : [],
       tag: next === 'tag' && tag ? tag.tag : '',
     });
@@ -55,6 +76,7 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
           name="Which cards"
           options={[
             ['all', 'All that aren’t private or archived'],
+            ['own', 'Those that came from it, or are kept there by choice'],
             ...(lists.length > 0 ? [['lists', 'Those on some lists'] as const] : []),
             ...(tags.length > 0 ? [['tag', 'Those with a tag'] as const] : []),
           ]}
@@ -88,12 +110,29 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
       </TitledPart>
       <TitledPart title="How much of each">
         <Switch label="Notes" isOn={draft.notes} onChange={(notes) => onChange({ notes })} />
-        <Switch label="Pictures" isOn={draft.photos} onChange={(photos) => onChange({ photos })} />
+        <Choice
+          name="Pictures"
+          options={PICTURES}
+          value={pictureOf(draft)}
+          onChange={(size) =>
+            onChange({
+              photos: size !== 'none',
+              photoSide: size === 'none' || size === 'whole' ? null : Number(size),
+            })
+          }
+        />
         <Switch
           label="Lists"
           hint="As group cards, for devices that know what to do with them"
           isOn={draft.groups}
           onChange={(groups) => onChange({ groups })}
+        />
+        <Switch
+          label="The common directory"
+          hint="As an address book of its own, which can only be read there"
+          isOn={draft.directory}
+          onChange={(directory) => onChange({ directory })}
+          testID="passport-directory"
         />
       </TitledPart>
     </View>

@@ -1,15 +1,17 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch, useHubAct, useHubAnswer } from '@/book';
+import { noticed, useAppDispatch, useHubAct } from '@/book';
 import type { AheadNow, DeviceNow, VisitNow } from '@/core/exchange';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, OverPage, Repeat, Trash, Txt, usePageTitle } from '@/ui';
+import { Act, OverPage, Repeat, TitledPart, Trash, Txt, usePageTitle } from '@/ui';
 
-import { LogPart } from './LogPart';
 import { type PassportDraft, PassportForm } from './PassportForm';
+import { OftenChoice } from './OftenChoice';
+import { logPath } from './paths';
 import { useDevice, useNow } from './useDevices';
+import { useDirectoryToken } from './useDirectoryToken';
 import { formatMoment, standingOf } from './words';
 
 /** A device's passport: how it stands, what it gets, what came and went, and the ways to stop it. */
@@ -37,7 +39,9 @@ export function PassportPage({ name }: { readonly name: string }) {
           <AheadPart device={device} />
           <Passport device={device} />
           <SyncsPart device={device} now={now} />
-          <DeviceLog name={name} />
+          <View className="flex-row">
+            <Act label="What it changed" onPress={() => go(logPath({ device: name }))} testID="device-log" />
+          </View>
         </>
       ) : null}
     </OverPage>
@@ -142,13 +146,29 @@ function AheadPart({ device }: { readonly device: DeviceNow }) {
 
 function Passport({ device }: { readonly device: DeviceNow }) {
   const act = useHubAct();
-  const { direction, tag, lists, notes, photos, groups } = device;
-  const draft: PassportDraft = { direction, tag: tag ?? '', lists: [...lists], notes, photos, groups };
+  const tokenFor = useDirectoryToken();
+  const { direction, tag, lists, notes, photos, photoSide, groups, own, directory } = device;
+  const draft: PassportDraft = {
+    ...{ direction, tag: tag ?? '', lists: [...lists], notes, photos, photoSide, groups, own, directory },
+  };
+  const change = async (some: Partial<PassportDraft>) => {
+    const directoryToken = await tokenFor(some.directory);
+    await act((hub, token) => hub.changeDevice(token, device.name, { ...some, ...directoryToken }));
+  };
   return (
-    <PassportForm
-      draft={draft}
-      onChange={(some) => void act((hub, token) => hub.changeDevice(token, device.name, some))}
-    />
+    <>
+      <PassportForm draft={draft} onChange={(some) => void change(some)} />
+      {device.everyMinutes === null ? null : (
+        <TitledPart title="How often">
+          <OftenChoice
+            minutes={device.everyMinutes}
+            onChange={(everyMinutes) =>
+              void act((hub, token) => hub.changeDevice(token, device.name, { everyMinutes }))
+            }
+          />
+        </TitledPart>
+      )}
+    </>
   );
 }
 
@@ -156,6 +176,15 @@ function Passport({ device }: { readonly device: DeviceNow }) {
 const SHOWN = 6;
 
 function SyncsPart({ device, now }: { readonly device: DeviceNow; readonly now: number }) {
+  const act = useHubAct();
+  const dispatch = useAppDispatch();
+  const takeBack = async (id: number) => {
+    const undone = await act((hub, token) => hub.undoSync(token, id));
+    if (!undone) return;
+    const rest = undone.missed === 0 ? '' : ` ${undone.missed} newer values were left as they are.`;
+    const text = `Took back ${formatCount(undone.cards, 'card', 'cards')} that ${device.name} had changed.${rest}`;
+    dispatch(noticed({ text, tone: 'plain' }));
+  };
   return (
     <View>
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
@@ -163,7 +192,7 @@ function SyncsPart({ device, now }: { readonly device: DeviceNow; readonly now: 
       </Txt>
       {device.syncs.length === 0 ? <Txt tone="faded">None yet.</Txt> : null}
       {device.syncs.slice(0, SHOWN).map((sync) => (
-        <View key={sync.at} className="flex-row gap-3 border-b border-rule py-2">
+        <View key={sync.id} className="min-h-[44px] flex-row items-center gap-3 border-b border-rule">
           <View className="w-[92px] shrink-0">
             <Txt size="small" tone="faded" isFigures>
               {formatMoment(sync.at, now)}
@@ -176,21 +205,23 @@ function SyncsPart({ device, now }: { readonly device: DeviceNow; readonly now: 
                 {sync.fault}
               </Txt>
             )}
+            {sync.undone === null ? null : (
+              <Txt size="small" tone="faded">
+                {`Taken back ${formatMoment(sync.undone, now)}`}
+              </Txt>
+            )}
           </View>
+          {sync.in > 0 && sync.undone === null ? (
+            <Act
+              label="Take back"
+              name={`Take back what came at ${formatMoment(sync.at, now)}`}
+              tone="faded"
+              onPress={() => void takeBack(sync.id)}
+              testID="undo-sync"
+            />
+          ) : null}
         </View>
       ))}
-    </View>
-  );
-}
-
-function DeviceLog({ name }: { readonly name: string }) {
-  const { value } = useHubAnswer(`log ${name}`, (hub, token) => hub.log(token, { device: name }));
-  return (
-    <View className="gap-1">
-      <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        What it changed
-      </Txt>
-      <LogPart lines={value} />
     </View>
   );
 }

@@ -5,14 +5,9 @@ import type { AccountWish } from '@/core/exchange';
 import { go } from '@/platform/navigation';
 import { Choice, Field, NextAct, OverPage, Txt, usePageTitle } from '@/ui';
 
+import { OftenChoice } from './OftenChoice';
 import { devicePath } from './paths';
 import { DIRECTIONS } from './words';
-
-const OFTEN = [
-  ['15', 'Every quarter of an hour'],
-  ['60', 'Every hour'],
-  ['1440', 'Once a day'],
-] as const;
 
 /** Another server over CardDAV, which the hub visits by itself. */
 export function ServerPage() {
@@ -21,7 +16,7 @@ export function ServerPage() {
   const act = useHubAct();
   const [wish, setWish] = useState<AccountWish>({
     ...{ name: '', base: '', user: '', password: '' },
-    ...{ direction: 'both', everyMinutes: 60 },
+    ...{ direction: 'both', everyMinutes: 60, own: true },
   });
   const set = (some: Partial<AccountWish>) => setWish({ ...wish, ...some });
   const name = wish.name.trim();
@@ -45,7 +40,7 @@ export function ServerPage() {
       )}
       <Txt tone="faded">
         The hub signs in there as a client over CardDAV and puts together what either side has changed. It
-        keeps the password, as it has to sign in with it.
+        keeps the password sealed, as it has to sign in with it.
       </Txt>
       <Field
         label="What it is called here"
@@ -83,11 +78,15 @@ export function ServerPage() {
         onChange={(direction) => set({ direction })}
       />
       <Choice
-        name="How often"
-        options={OFTEN}
-        value={String(wish.everyMinutes) as (typeof OFTEN)[number][0]}
-        onChange={(minutes) => set({ everyMinutes: Number(minutes) })}
+        name="Which cards"
+        options={[
+          ['own', 'Those that come from it, and those that you keep there by choice'],
+          ['all', 'All that aren’t private or archived'],
+        ]}
+        value={wish.own === true ? 'own' : 'all'}
+        onChange={(which) => set({ own: which === 'own' })}
       />
+      <OftenChoice minutes={wish.everyMinutes} onChange={(everyMinutes) => set({ everyMinutes })} />
       <NextAct
         label="Connect"
         isDisabled={!pairing || [name, wish.base.trim(), wish.user].includes('')}

@@ -13,7 +13,7 @@ const device: DeviceNow = {
     standIn: null,
     server: null,
   },
-  ...{ next: null, syncs: [] },
+  ...{ next: null, everyMinutes: null, photoSide: null, own: false, directory: false, syncs: [] },
 };
 const value = (path: string) => ({
   ...{
@@ -38,7 +38,9 @@ test('how a device stands is said in words: never here, paused, at fault, or wit
   expect(standingOf(device, NOW)).toMatch(/^250 cards · last \d\d:\d\d$/);
   expect(standingOf({ ...device, seen: null }, NOW)).toBe('Has not been here yet');
   expect(standingOf({ ...device, isPaused: true }, NOW)).toBe('Paused');
-  const syncs = [{ at: '2026-11-26T11:00:00Z', in: 0, out: 0, fault: 'the token is too old' }];
+  const syncs = [
+    { id: 1, at: '2026-11-26T11:00:00Z', in: 0, out: 0, fault: 'the token is too old', undone: null },
+  ];
   expect(standingOf({ ...device, syncs }, NOW)).toMatch(/^\d\d:\d\d: the token is too old$/);
 });
 

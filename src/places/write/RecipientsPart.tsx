@@ -43,6 +43,7 @@ export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
       ) : null}
       <LeftOut title="Without a mail address" uids={recipients.unreachable} />
       <LeftOut title="In the archive, so left out" uids={recipients.archived} />
+      <LeftOut title="Not to be written to, so left out" uids={recipients.unwritten} />
       {open ? <RecipientSheet now={now} recipient={open} onClose={() => setOpen(undefined)} /> : null}
     </View>
   );

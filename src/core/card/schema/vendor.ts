@@ -60,6 +60,12 @@ export const vendorShape = {
   'cordialis.example:feed': z.string().exactOptional(),
   /** The entry of the common directory that it was copied from, by its uid. */
   'cordialis.example:directory': z.string().exactOptional(),
+  /** Whether messages to many leave them out: they don't want to be written to. */
+  'cordialis.example:unwritten': z.boolean().exactOptional(),
+  /** The tone of a call of theirs (core/marks). */
+  'cordialis.example:ring': z.string().exactOptional(),
+  /** The servers that it came from or is kept at by choice, by their names here. */
+  'cordialis.example:sources': z.record(z.string(), z.literal(true)).exactOptional(),
   'cordialis.example:followUps': entriesOf(followUpSchema).exactOptional(),
   'cordialis.example:meetings': entriesOf(meetingSchema).exactOptional(),
   /** Cards that the user has said are others, however alike they look. */

@@ -7,6 +7,7 @@ export const computer: StandIn = {
   kind: 'computer',
   name: 'Computer',
   everyMinutes: 10,
+  photoSide: null,
   version: '4.0',
   groups: true,
   keep: (card) => card,

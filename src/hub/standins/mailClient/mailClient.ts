@@ -9,6 +9,7 @@ export const mailClient: StandIn = {
   kind: 'mail',
   name: 'Mail client',
   everyMinutes: 30,
+  photoSide: null,
   version: '3.0',
   groups: false,
   keep: (card) => ({

@@ -11,12 +11,13 @@ const COUNTRY = 'GB';
 
 /**
  * A phone: a name, numbers under three labels in the style of the country, three mail addresses, an organisation with a
- * title and a note. Everything else it drops.
+ * title, a note, and a picture cut down to its screen. Everything else it drops.
  */
 export const phone: StandIn = {
   kind: 'phone',
   name: 'Phone',
   everyMinutes: 15,
+  photoSide: 96,
   version: '3.0',
   groups: false,
   keep: (card) => ({
@@ -33,6 +34,7 @@ export const phone: StandIn = {
     ),
     ...firstHouse(card),
     ...(card.notes ? { notes: card.notes } : {}),
+    ...onePicture(card),
   }),
   write: (card) =>
     writeOldVcard(card, { typeCase: 'upper', mailsFirst: false, program: 'Cordialis stand-in//Phone' }),
@@ -45,6 +47,14 @@ function phoneOnPhone({ number, contexts, features }: Phone): Phone {
   if (features?.mobile === true) return { number: local, features: { mobile: true } };
   if (contexts?.work === true) return { number: local, contexts: { work: true } };
   return { number: local, ...(contexts?.private === true ? { contexts: { private: true } } : {}) };
+}
+
+/** One picture. */
+function onePicture({ media }: Card): Partial<Card> {
+  const [first] = Object.entries(media ?? {}).filter(
+    ([, { kind, uri }]) => kind === 'photo' && uri?.startsWith('data:') === true,
+  );
+  return first ? { media: { [first[0]]: first[1] } } : {};
 }
 
 /** One place of work. */

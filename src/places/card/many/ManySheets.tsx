@@ -5,6 +5,7 @@ import { ListsSheet } from './ListsSheet';
 import type { ManySheet, ManySheetProps } from './manySheet';
 import { MoreSheet } from './MoreSheet';
 import { SendManySheet } from './SendManySheet';
+import { SourcesSheet } from './SourcesSheet';
 import { TagsSheet } from './TagsSheet';
 
 const SHEETS = {
@@ -15,6 +16,7 @@ const SHEETS = {
   field: FieldSheet,
   rhythm: RhythmSheet,
   export: ExportSheet,
+  sources: SourcesSheet,
 } as const;
 
 /** The sheet that is open. */

@@ -1,7 +1,8 @@
+import { useHub } from '@/book';
 import { hasFlag, withFlag } from '@/core/marks';
 import { comparePath } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, Archive, Download, Merge, Pencil, Repeat, Sheet, Star, Trash } from '@/ui';
+import { Act, Archive, Download, MailX, Merge, Pencil, Repeat, Server, Sheet, Star, Trash } from '@/ui';
 
 import type { ManySheetProps } from './manySheet';
 import { nameCards } from './nameCards';
@@ -16,7 +17,17 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
   const areArchived = cards.every((card) => hasFlag(card, 'archived'));
   const canBeOne =
     new Set(cards.map(({ kind = 'individual' }) => kind)).size === 1 && cards[0]?.kind !== 'group';
+  const areUnwritten = cards.every((card) => hasFlag(card, 'unwritten'));
+  const isPaired = useHub().pairing !== undefined;
   const close = () => onSheet(undefined);
+  const leaveOut = () => {
+    close();
+    void onChange({
+      cards,
+      label: areUnwritten ? `Write to ${count} again` : `Do not write to ${count}`,
+      change: (card) => withFlag(card, 'unwritten', !areUnwritten),
+    });
+  };
   const archive = async () => {
     close();
     await onChange({
@@ -67,6 +78,20 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
         onPress={pin}
         testID="many-pin"
       />
+      <Act
+        label={areUnwritten ? 'Write to them again' : 'Do not write to them'}
+        icon={MailX}
+        onPress={leaveOut}
+        testID="many-unwritten"
+      />
+      {isPaired ? (
+        <Act
+          label="Where it is kept"
+          icon={Server}
+          onPress={() => onSheet('sources')}
+          testID="many-sources"
+        />
+      ) : null}
       <Act
         label={areArchived ? 'Bring back from the archive' : 'Archive'}
         icon={Archive}

@@ -2,7 +2,7 @@ import type { ManyWish } from '@/book';
 import type { Card } from '@/core/card';
 
 /** The sheets that the bar of the chosen opens. */
-export type ManySheet = 'lists' | 'tags' | 'send' | 'more' | 'field' | 'rhythm' | 'export';
+export type ManySheet = 'lists' | 'tags' | 'send' | 'more' | 'field' | 'rhythm' | 'export' | 'sources';
 
 /** What each of the sheets is given. */
 export interface ManySheetProps {

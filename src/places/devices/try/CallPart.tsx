@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 
-import { useCard } from '@/book';
+import { useCard, useCardGetter } from '@/book';
 import { initialsOf, shownAs } from '@/core/card';
+import { ringOf } from '@/core/marks';
 import type { HeldNow, StandInNow } from '@/core/exchange';
 import { cardPath, ring } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -11,6 +12,7 @@ import { Act, Phone, Stamp, Txt } from '@/ui';
 /** A call that comes in on the phone: it rings, and shows who it is as far as the phone knows. */
 export function CallPart({ now }: { readonly now: StandInNow }) {
   const [caller, setCaller] = useState<HeldNow>();
+  const getCard = useCardGetter();
   const stop = useRef<() => void>(undefined);
   const end = () => {
     stop.current?.();
@@ -22,7 +24,7 @@ export function CallPart({ now }: { readonly now: StandInNow }) {
     const next = callers[Math.floor((performance.now() * 7) % Math.max(1, callers.length))];
     if (!next) return;
     end();
-    stop.current = ring();
+    stop.current = ring(ringOf(getCard(next.uid)));
     setCaller(next);
   };
   useEffect(() => () => stop.current?.(), []);

@@ -1,0 +1,107 @@
+import { createHash } from 'node:crypto';
+
+import type { Card } from '@/core/card';
+
+/** Of JPEG, 0 to 100: what a face on a small screen needs. */
+const QUALITY = 80;
+/** Pictures kept as they were cut; a device asks for each once, and for some again. */
+const KEPT = 500;
+const kept = new Map<string, Promise<string>>();
+
+/**
+ * A picture cut down to what a device shows. One that is small enough, that can't be read here, or that is drawn and so
+ * has no pixels (SVG) stays as it is.
+ *
+ * @param uri - data: URI (RFC 2397)
+ * @param side - the longer side at most, in pixels
+ */
+export function cutPicture(uri: string, side: number): Promise<string> {
+  const key = `${side} ${createHash('sha256').update(uri).digest('base64')}`;
+  const known = kept.get(key);
+  if (known) return known;
+  const cut = cutNow(uri, side);
+  kept.set(key, cut);
+  const [oldest] = kept.keys();
+  if (kept.size > KEPT && oldest !== undefined) kept.delete(oldest);
+  return cut;
+}
+
+async function cutNow(uri: string, side: number): Promise<string> {
+  const picture = await readPicture(uri);
+  if (!picture || Math.max(picture.width, picture.height) <= side) return uri;
+  picture.scaleToFit({ w: side, h: side });
+  const octets = await picture.getBuffer('image/jpeg', { quality: QUALITY });
+  return `data:image/jpeg;base64,${octets.toString('base64')}`;
+}
+
+/** The octets of a picture that has pixels; undefined for any other. */
+async function readPicture(uri: string) {
+  const [, data] = /^data:image\/(?:jpeg|png|gif|bmp|tiff);base64,(.*)$/s.exec(uri) ?? [];
+  if (data === undefined) return undefined;
+  // Most books' cards never come here: what reads pictures is loaded when one does.
+  const { Jimp } = await import('jimp');
+  return Jimp.read(Buffer.from(data, 'base64')).catch(() => undefined);
+}
+
+/** A card with its photos cut down. @param side - in pixels; null for as they are */
+export async function withCutPictures(card: Card, side: number | null): Promise<Card> {
+  if (side === null || !card.media) return card;
+  const media: NonNullable<Card['media']> = {};
+  for (const [id, entry] of Object.entries(card.media)) {
+    const uri = entry.uri === undefined ? undefined : await cutPicture(entry.uri, side);
+    const isCut = uri !== undefined && uri !== entry.uri;
+    media[id] = isCut
+      ? { ...entry, uri, ...(entry.mediaType === undefined ? {} : { mediaType: 'image/jpeg' }) }
+      : entry;
+  }
+  return { ...card, media };
+}
+
+/** Squares a side that pictures are compared by. */
+const GRID = 16;
+/** How far two pictures' squares may be apart on average, of 255: another size or quality is nearer, another face farther. */
+const NEAR = 10;
+
+/** Whether two pictures show the same, whatever their size and however they were written. */
+export async function isSamePicture(a: string, b: string): Promise<boolean> {
+  if (a === b) return true;
+  const [first, second] = [await readPicture(a), await readPicture(b)];
+  if (!first || !second) return false;
+  const shapes = [first, second].map(({ width, height }) => width / height);
+  // Cut otherwise it is another picture.
+  if (Math.abs(Math.log((shapes[0] ?? 1) / (shapes[1] ?? 1))) > 0.05) return false;
+  const [one, other] = [squaresOf(first), squaresOf(second)];
+  const apart = one.reduce((sum, value, i) => sum + Math.abs(value - (other[i] ?? 0)), 0);
+  return apart / one.length <= NEAR;
+}
+
+type Picture = NonNullable<Awaited<ReturnType<typeof readPicture>>>;
+
+/** The mean red, green and blue of each square. */
+function squaresOf({ width, height, bitmap: { data } }: Picture): number[] {
+  const sums = new Array<number>(GRID * GRID * 3).fill(0);
+  const counts = new Array<number>(GRID * GRID).fill(0);
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1) {
+      const square = Math.floor((y * GRID) / height) * GRID + Math.floor((x * GRID) / width);
+      const at = (y * width + x) * 4;
+      counts[square] = (counts[square] ?? 0) + 1;
+      for (let c = 0; c < 3; c += 1) sums[square * 3 + c] = (sums[square * 3 + c] ?? 0) + (data[at + c] ?? 0);
+    }
+  return sums.map((sum, i) => sum / Math.max(1, counts[Math.floor(i / 3)] ?? 1));
+}
+
+/** What a device sends, with pictures that show the same as those it was served put back as it was served them. */
+export async function withServedPictures(served: Card, sent: Card): Promise<Card> {
+  if (!served.media || !sent.media) return sent;
+  const media: NonNullable<Card['media']> = {};
+  const open = Object.values(served.media);
+  for (const [id, entry] of Object.entries(sent.media)) {
+    let same: (typeof open)[number] | undefined;
+    for (const one of open)
+      if (entry.uri !== undefined && one.uri !== undefined && (await isSamePicture(one.uri, entry.uri)))
+        same = one;
+    media[id] = same ? { ...entry, ...same } : entry;
+  }
+  return { ...sent, media };
+}

@@ -1,0 +1,30 @@
+import { useController } from 'react-hook-form';
+import { View } from 'react-native';
+
+import { RINGS, type Ring, ringOf } from '@/core/marks';
+import { ringOnce } from '@/platform';
+import { Choice, Txt } from '@/ui';
+
+import type { PartProps } from './FormField';
+
+/** The tone that a call of theirs has on a phone; each is heard when it is chosen. */
+export function RingChoice({ form }: PartProps) {
+  const { field } = useController({ control: form.control, name: 'ring' });
+  const choose = (ring: Ring) => {
+    field.onChange(ring);
+    ringOnce(ring);
+  };
+  return (
+    <View testID="field-ring">
+      <Txt size="small" tone="faded">
+        Tone of their calls
+      </Txt>
+      <Choice
+        name="Tone of their calls"
+        options={RINGS}
+        value={ringOf({ 'cordialis.example:ring': field.value })}
+        onChange={choose}
+      />
+    </View>
+  );
+}

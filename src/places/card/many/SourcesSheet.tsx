@@ -1,0 +1,46 @@
+import { useHubAnswer } from '@/book';
+import { withSource } from '@/core/marks';
+import { Sheet, Txt } from '@/ui';
+
+import type { ManySheetProps } from './manySheet';
+import { nameCards } from './nameCards';
+import { ShareTick } from './ShareTick';
+
+/** At which of the servers and devices that have only what is kept there the chosen are kept: ticking one copies them to it. */
+export function SourcesSheet({ cards, onSheet, onChange }: ManySheetProps) {
+  const { value, fault } = useHubAnswer('devices', (hub, token) => hub.devices(token));
+  const count = nameCards(cards);
+  const known = (value?.devices ?? []).filter(({ own, server }) => own || server !== null);
+  const put = (name: string, isOn: boolean) =>
+    void onChange({
+      cards,
+      label: isOn ? `Kept ${count} at ${name}` : `Kept ${count} no longer at ${name}`,
+      change: (card) => withSource(card, name, isOn),
+    });
+  return (
+    <Sheet title={`Where ${count} is kept`} isOpen onClose={() => onSheet(undefined)}>
+      {value === undefined ? (
+        <Txt tone="faded">{fault === '' ? 'Asking the hub …' : `The hub did not answer: ${fault}.`}</Txt>
+      ) : null}
+      {value !== undefined && known.length === 0 ? (
+        <Txt tone="faded">
+          No server is connected under Devices, and no device has a passport for what is kept there.
+        </Txt>
+      ) : null}
+      {known.map(({ name }) => (
+        <ShareTick
+          key={name}
+          name={name}
+          on={cards.filter((card) => card['cordialis.example:sources']?.[name] === true).length}
+          of={cards.length}
+          onChange={(isOn) => put(name, isOn)}
+        />
+      ))}
+      {known.some(({ own }) => !own) ? (
+        <Txt size="small" tone="faded">
+          One whose passport is for all cards has them anyway.
+        </Txt>
+      ) : null}
+    </Sheet>
+  );
+}
