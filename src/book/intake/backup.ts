@@ -11,6 +11,7 @@ import { withPhotos } from '../photos/withPhotos';
 import { changeSettings } from '../settings/changeSettings';
 import { selectSettings, settingsSchema } from '../settings/settingsSlice';
 import { readAllTalks } from '../talks/changeTalks';
+import { withFiles, withoutFiles } from '../talks/talkFiles';
 import type { TalkChange } from '../talks/talksSlice';
 
 /** Starts putting the whole book, photos and settings included, into one file. */
@@ -18,7 +19,7 @@ export function backUpBook(): AppThunk<Promise<Job<Uint8Array>>> {
   return async (dispatch, getState, services) => {
     const state = getState();
     const cards = await withPhotos(selectCardsByUid(state).values(), services.photos);
-    const talks = await dispatch(readAllTalks());
+    const talks = await withFiles(await dispatch(readAllTalks()), services.photos);
     return writeBackupInWorker({ cards, talks, settings: selectSettings(state), made: services.utcNow() });
   };
 }
@@ -45,7 +46,7 @@ export function restoreBackup(
   backup: RestoredBackup,
   { isExact, withSettings, ...pieces }: RestoreOptions,
 ): AppThunk<Promise<Change | undefined>> {
-  return async (dispatch, getState) => {
+  return async (dispatch, getState, services) => {
     const kept = new Set(backup.cards.map(({ uid }) => uid));
     const removed = isExact
       ? selectCardsByUid(getState())
@@ -53,7 +54,8 @@ export function restoreBackup(
           .filter((uid) => !kept.has(uid))
       : [];
     const label = `Restored the backup of ${backup.manifest.made.slice(0, 10)}`;
-    const talks = await dispatch(talkChanges(backup.talks, isExact));
+    const files = services.photos;
+    const talks = await dispatch(talkChanges(await withoutFiles(backup.talks, files), isExact));
     const wish = { cause: 'import' as const, label, upserts: backup.cards, removed, talks };
     const change = await dispatch(changeInPieces(wish, pieces));
     if (withSettings && pieces.isStopped?.() !== true) {

@@ -75,13 +75,15 @@ export function listDevices(db: HubDb): Promise<Device[]> {
 }
 
 /** Stops a device from being served, or lets it go on. @returns whether there is one of that name */
-export async function pauseDevice(db: HubDb, name: string, isPaused: boolean): Promise<boolean> {
-  const [done] = await db
-    .updateTable('devices')
-    .set({ paused: isPaused ? 1 : 0 })
-    .where('name', '=', name)
-    .execute();
-  return (done?.numUpdatedRows ?? 0n) > 0n;
+export function pauseDevice(db: HubDb, name: string, isPaused: boolean): Promise<boolean> {
+  return inTransaction(db, async (store) => {
+    const [done] = await store
+      .updateTable('devices')
+      .set({ paused: flag(isPaused) })
+      .where('name', '=', name)
+      .execute();
+    return (done?.numUpdatedRows ?? 0n) > 0n;
+  });
 }
 
 /** The lists that a passport is for, by their uids; none for all cards. */

@@ -45,7 +45,7 @@ export async function pairBrowser(
   { code, name }: { readonly code: string; readonly name: string },
   nowMs: number,
 ): Promise<{ readonly token: string; readonly name: string } | undefined> {
-  if (wrong >= MAX_WRONG) await db.deleteFrom('codes').execute();
+  if (wrong >= MAX_WRONG) await inTransaction(db, (store) => store.deleteFrom('codes').execute());
   const token = randomBytes(32).toString('base64url');
   const paired = await inTransaction(db, async (store) => {
     const known = await store

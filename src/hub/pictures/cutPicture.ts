@@ -1,6 +1,15 @@
 import { createHash } from 'node:crypto';
 
+import { createJimp } from '@jimp/core';
+import jpeg from '@jimp/js-jpeg';
+import png from '@jimp/js-png';
+import { methods as resizing } from '@jimp/plugin-resize';
+
 import type { Card } from '@/core/card';
+
+const CODECS = { jpeg: jpeg(), png: png() } as const;
+/** A picture with its pixels. */
+const Picture = createJimp({ plugins: [resizing], formats: [jpeg, png] });
 
 /** Of JPEG, 0 to 100: what a face on a small screen needs. */
 const QUALITY = 80;
@@ -35,12 +44,14 @@ async function cutNow(uri: string, side: number): Promise<string> {
 }
 
 /** The octets of a picture that has pixels; undefined for any other. */
-async function readPicture(uri: string) {
-  const [, data] = /^data:image\/(?:jpeg|png|gif|bmp|tiff);base64,(.*)$/s.exec(uri) ?? [];
+async function readPicture(uri: string): Promise<InstanceType<typeof Picture> | undefined> {
+  const [, type = '', data] = /^data:image\/(jpeg|png);base64,(.*)$/s.exec(uri) ?? [];
   if (data === undefined) return undefined;
-  // Most books' cards never come here: what reads pictures is loaded when one does.
-  const { Jimp } = await import('jimp');
-  return Jimp.read(Buffer.from(data, 'base64')).catch(() => undefined);
+  try {
+    return Picture.fromBitmap(await CODECS[type as keyof typeof CODECS].decode(Buffer.from(data, 'base64')));
+  } catch {
+    return undefined;
+  }
 }
 
 /** A card with its photos cut down. @param side - in pixels; null for as they are */
@@ -75,10 +86,8 @@ export async function isSamePicture(a: string, b: string): Promise<boolean> {
   return apart / one.length <= NEAR;
 }
 
-type Picture = NonNullable<Awaited<ReturnType<typeof readPicture>>>;
-
 /** The mean red, green and blue of each square. */
-function squaresOf({ width, height, bitmap: { data } }: Picture): number[] {
+function squaresOf({ width, height, bitmap: { data } }: InstanceType<typeof Picture>): number[] {
   const sums = new Array<number>(GRID * GRID * 3).fill(0);
   const counts = new Array<number>(GRID * GRID).fill(0);
   for (let y = 0; y < height; y += 1)

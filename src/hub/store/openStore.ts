@@ -11,6 +11,11 @@ import { keepKey } from './seal';
 /** The hub's store, or a transaction on it. */
 export type HubDb = Kysely<HubTables>;
 
+/** How long one connection waits while the other writes, in milliseconds. */
+const BUSY_MS = 10_000;
+/** The connection on which a store is written: reading goes on beside it, on the state before. */
+const writers = new WeakMap<HubDb, HubDb>();
+
 /**
  * Opens the store in a folder, and makes it where there is none. What was answered is on the disk: the log is written
  * ahead and synchronised with every transaction.
@@ -19,21 +24,49 @@ export type HubDb = Kysely<HubTables>;
  */
 export async function openStore(folder: string): Promise<HubDb> {
   mkdirSync(folder, { recursive: true });
+  // Migrating leaves connections behind that say nothing of what is set here.
+  const first = await connect(folder);
+  await migrate(first);
+  await first.destroy();
+  const [db, writer] = [await connect(folder), await connect(folder)];
+  keepKey(db, folder);
+  writers.set(db, writer);
+  const destroy = db.destroy.bind(db);
+  return Object.assign(db, {
+    destroy: () => Promise.all([destroy(), writer.destroy()]).then(() => undefined),
+  });
+}
+
+async function connect(folder: string): Promise<HubDb> {
   const db = new Kysely<HubTables>({ dialect: new LibsqlDialect({ url: `file:${join(folder, 'hub.db')}` }) });
   await sql`pragma journal_mode = wal`.execute(db);
   await sql`pragma synchronous = full`.execute(db);
-  await migrate(db);
-  keepKey(db, folder);
+  await sql.raw(`pragma busy_timeout = ${BUSY_MS}`).execute(db);
   return db;
 }
 
 let turn: Promise<unknown> = Promise.resolve();
 
-/** Does work that writes as one transaction, one after the other: SQLite has one writer. */
+/**
+ * Does work that writes as one transaction, one after the other: SQLite has one writer. Begun and ended by statements on
+ * a connection that stays: the library's own transactions leave a connection open each.
+ */
 export function inTransaction<T>(db: HubDb, work: (db: HubDb) => Promise<T>): Promise<T> {
-  const done = turn.then(() => db.transaction().execute(work));
+  const done = turn.then(() => transact(writers.get(db) ?? db, work));
   turn = done.catch(() => undefined);
   return done;
+}
+
+async function transact<T>(writer: HubDb, work: (db: HubDb) => Promise<T>): Promise<T> {
+  await sql`begin immediate`.execute(writer);
+  try {
+    const value = await work(writer);
+    await sql`commit`.execute(writer);
+    return value;
+  } catch (error) {
+    await sql`rollback`.execute(writer).catch(() => undefined);
+    throw error;
+  }
 }
 
 /** Copies the store as it is at this moment into another file, while it is in use. */

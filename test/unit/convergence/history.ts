@@ -1,4 +1,6 @@
 import { copyFileSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -328,6 +330,11 @@ async function live(world: World, steps: readonly Step[]): Promise<{ tokens: Set
 const byId = (talks: readonly Talk[]) =>
   [...talks].sort((a, b) => (a.id < b.id ? -1 : 1)).map((talk) => ({ ...talk, with: [...talk.with].sort() }));
 
+/** Histories after which what is no longer used is given back. */
+const COLLECT_EVERY = 10;
+setFlagsFromString('--expose-gc');
+const collectGarbage = runInNewContext('gc') as () => void;
+
 /** Rounds of everybody's syncs after which all must have come to the same. */
 const ROUNDS = 4;
 
@@ -375,5 +382,7 @@ async function checkHistory(steps: readonly Step[]): Promise<void> {
   } finally {
     await world.db.destroy();
     rmSync(join(folder, String(count)), { recursive: true, force: true });
+    // The store's library opens a file for each transaction, and closes it when it is collected.
+    if (count % COLLECT_EVERY === 0) collectGarbage();
   }
 }

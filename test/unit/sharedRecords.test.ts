@@ -1,0 +1,232 @@
+/** @jest-environment node */
+
+import { changeBook, selectSettings, undo } from '@/book';
+import { exchange } from '@/book/hub/exchange';
+import { makeHubClient } from '@/book/hub/hubClient';
+import { selectHub } from '@/book/hub/hubSlice';
+import { pairWithHub } from '@/book/hub/pairing';
+import { openBook } from '@/book/openBook';
+import { changeSettings } from '@/book/settings/changeSettings';
+import { readAllTalks } from '@/book/talks/changeTalks';
+import { removeIntake, storeTalks } from '@/book/talks/intake';
+import { selectSummaries } from '@/book/talks/talksSlice';
+import { MemoryStorage, openTestBook } from '@/book/testing';
+import { type Card } from '@/core/card';
+import type { Talk } from '@/core/talks';
+import { exchangeApi } from '@/hub/api/exchangeApi';
+import { pairApi } from '@/hub/api/pairApi';
+import { makeCode } from '@/hub/peers/pairing';
+import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
+import { HubFault, type HubQuestion } from '@/platform';
+
+jest.setTimeout(60_000);
+
+let hub: TestHub;
+let isOff = false;
+
+beforeEach(async () => {
+  isOff = false;
+  hub = await startTestHub((app, store) => {
+    app.use('/api/pair', pairApi(store, false));
+    app.use('/api/exchange', exchangeApi(store, 'GB'));
+  });
+});
+afterEach(() => hub.stop());
+
+async function ask({ method = 'GET', path, token, body }: HubQuestion): Promise<unknown> {
+  if (isOff) throw new HubFault('the hub can’t be reached', 0);
+  const response = await fetch(`${hub.base}/api${path}`, {
+    method,
+    headers: {
+      ...(token === undefined ? {} : { Authorization: `Bearer ${token}` }),
+      'Content-Type': 'application/json',
+    },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  });
+  if (!response.ok) throw new HubFault(await response.text(), response.status);
+  return response.status === 204 ? undefined : response.json();
+}
+
+const ADA = testPerson('ada', 'Ada Lowther');
+const BO: Card = { ...testPerson('bo', 'Bo Ek'), 'cordialis.example:private': true };
+const talk = (id: string, some: Partial<Talk> = {}): Talk => ({
+  ...{ id, kind: 'call', day: '2026-11-03', direction: 'out', with: ['ada'], said: `said ${id}` },
+  ...some,
+});
+
+async function openBrowser(name: string, cards: readonly Card[] = [], storage = new MemoryStorage()) {
+  let count = 0;
+  const newUid = () => `urn:uuid:${name}-${String((count += 1)).padStart(12, '0')}`;
+  const book = openTestBook(storage, cards, { hub: makeHubClient(ask, () => () => undefined), newUid });
+  await book.store.dispatch(openBook());
+  const { dispatch, getState } = book.store;
+  return {
+    ...book,
+    pair: async () => dispatch(pairWithHub(await makeCode(hub.db, Date.now()), name)),
+    exchange: () => dispatch(exchange(name)),
+    note: (...talks: { before?: Talk; after?: Talk }[]) =>
+      dispatch(changeBook({ cause: 'edit', label: 'Noted', talks })),
+    talks: async () =>
+      (await dispatch(readAllTalks())).sort((a, b) => a.id.localeCompare(b.id)).map(({ said }) => said),
+    whole: () => dispatch(readAllTalks()),
+    summary: (uid: string) => selectSummaries(getState()).get(uid),
+    settings: () => selectSettings(getState()),
+    fault: () => selectHub(getState()).fault,
+  };
+}
+
+/** Two browsers that are paired and know the same cards. */
+async function two() {
+  const one = await openBrowser('one', [ADA, BO]);
+  const other = await openBrowser('other');
+  for (const browser of [one, other]) {
+    await browser.pair();
+    await browser.exchange();
+  }
+  return { one, other };
+}
+
+test('talks that were there before pairing come to the other browser, with what is known of them on each card', async () => {
+  const one = await openBrowser('one', [ADA, BO]);
+  await one.note({ after: talk('a') }, { after: talk('b', { day: '2026-10-09' }) });
+  const other = await openBrowser('other');
+  for (const browser of [one, other]) {
+    await browser.pair();
+    await browser.exchange();
+  }
+  expect(await other.talks()).toEqual(['said a', 'said b']);
+  expect(other.summary('ada')).toEqual(one.summary('ada'));
+  expect([one.fault(), other.fault()]).toEqual(['', '']);
+});
+
+test('a talk that is noted, changed, moved to another month or deleted comes over, and can be taken back there', async () => {
+  const { one, other } = await two();
+  await one.note({ after: talk('a') });
+  await one.exchange();
+  await other.exchange();
+  expect(await other.talks()).toEqual(['said a']);
+  const moved = talk('a', { day: '2026-09-01', said: 'it was in September' });
+  await other.note({ before: talk('a'), after: moved });
+  await other.exchange();
+  await one.exchange();
+  expect(await one.whole()).toEqual([moved]);
+  await one.note({ before: moved });
+  await one.exchange();
+  await other.exchange();
+  expect(await other.talks()).toEqual([]);
+  expect(other.summary('ada')).toBeUndefined();
+  other.store.dispatch(undo());
+  await other.exchange();
+  await one.exchange();
+  expect(await one.talks()).toEqual(['it was in September']);
+});
+
+test('what both have said of a talk without knowing of each other is both kept; a deletion doesn’t win over a change', async () => {
+  const { one, other } = await two();
+  await one.note({ after: talk('a') }, { after: talk('b') });
+  await one.exchange();
+  await other.exchange();
+  await one.note(
+    { before: talk('a'), after: talk('a', { said: 'said a, and more' }) },
+    { before: talk('b') },
+  );
+  await other.note(
+    { before: talk('a'), after: talk('a', { said: 'another thing' }) },
+    { before: talk('b'), after: talk('b', { said: 'b changed' }) },
+  );
+  for (const browser of [one, other, one, other]) await browser.exchange();
+  for (const browser of [one, other])
+    expect(await browser.talks()).toEqual(['said a, and more\n\nanother thing', 'b changed']);
+});
+
+test('what is noted while the hub is off is told once it is back, after a restart as well', async () => {
+  const storage = new MemoryStorage();
+  const one = await openBrowser('one', [ADA], storage);
+  await one.pair();
+  await one.exchange();
+  isOff = true;
+  await one.note({ after: talk('a') });
+  await one.exchange();
+  expect(one.fault()).toContain('can’t be reached');
+  await one.writer.flush();
+  isOff = false;
+  const again = await openBrowser('one', [], storage);
+  await again.exchange();
+  const other = await openBrowser('other');
+  await other.pair();
+  await other.exchange();
+  expect(await other.talks()).toEqual(['said a']);
+});
+
+test('talks with nobody but people whose cards are private stay; of the others those people are left out', async () => {
+  const { one, other } = await two();
+  await one.note(
+    { after: talk('a', { with: ['bo'] }) },
+    { after: talk('b', { with: ['ada', 'bo'], said: 'with both' }) },
+  );
+  await one.exchange();
+  await other.exchange();
+  expect(await other.whole()).toEqual([talk('b', { said: 'with both' })]);
+  // What comes back doesn't take the private one off here.
+  await other.note({ before: talk('b', { said: 'with both' }), after: talk('b', { said: 'more' }) });
+  await other.exchange();
+  await one.exchange();
+  expect((await one.whole()).find(({ id }) => id === 'b')?.with).toEqual(['ada', 'bo']);
+  // A card that becomes private takes its talks along.
+  await one.store.dispatch(
+    changeBook({ cause: 'edit', label: 'private', upserts: [{ ...ADA, 'cordialis.example:private': true }] }),
+  );
+  await one.exchange();
+  await other.exchange();
+  expect(await other.talks()).toEqual([]);
+  expect(await one.talks()).toEqual(['said a', 'more']);
+});
+
+test('an import of talks comes over and goes again as a whole, and files of talks come with their bytes', async () => {
+  const { one, other } = await two();
+  const uri = `data:text/plain;base64,${'QUJD'.repeat(100)}`;
+  await one.services.photos.put({ f1: uri });
+  await one.note({ after: talk('a', { files: [{ name: 'plan.txt', blobId: 'f1' }] }) });
+  await one.store.dispatch(
+    storeTalks('2026-11', [talk('m1', { intake: 'mail1' }), talk('m2', { intake: 'mail1' })]),
+  );
+  await one.exchange();
+  await other.exchange();
+  expect(await other.talks()).toEqual(['said a', 'said m1', 'said m2']);
+  const [file] = (await other.whole()).find(({ id }) => id === 'a')?.files ?? [];
+  expect(file?.name).toBe('plan.txt');
+  expect(await other.services.photos.get(file?.blobId ?? '')).toBe(uri);
+  await one.store.dispatch(removeIntake('mail1'));
+  await one.exchange();
+  await other.exchange();
+  expect(await other.talks()).toEqual(['said a']);
+});
+
+test('settings of the book come over, those of the device stay; a newcomer takes the book’s', async () => {
+  const { one, other } = await two();
+  one.store.dispatch(changeSettings({ sortBy: 'given', scheme: 'dark', typeScale: 1.2 }));
+  await one.exchange();
+  await other.exchange();
+  expect(other.settings()).toMatchObject({ sortBy: 'given', scheme: 'system', typeScale: 1 });
+  other.store.dispatch(changeSettings({ sortBy: 'surname' }));
+  await other.exchange();
+  await one.exchange();
+  expect(one.settings().sortBy).toBe('surname');
+  const third = await openBrowser('third');
+  third.store.dispatch(changeSettings({ sortBy: 'place', bccFrom: 30 }));
+  await third.pair();
+  await third.exchange();
+  await one.exchange();
+  expect(third.settings()).toMatchObject({ sortBy: 'surname', bccFrom: 30 });
+  expect(one.settings()).toMatchObject({ sortBy: 'surname', bccFrom: 30 });
+});
+
+test('nothing new is asked for once, and nothing is sent', async () => {
+  const { one } = await two();
+  await one.note({ after: talk('a') });
+  await one.exchange();
+  const before = await hub.db.selectFrom('records').selectAll().execute();
+  await one.exchange();
+  expect(await hub.db.selectFrom('records').selectAll().execute()).toEqual(before);
+  expect(one.writer.talkQueue.size).toBe(0);
+});
