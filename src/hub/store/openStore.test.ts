@@ -1,0 +1,54 @@
+/** @jest-environment node */
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import { type HubDb, inTransaction, openStore } from './openStore';
+
+let folder = '';
+let db: HubDb;
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'cordialis-store-'));
+  db = await openStore(folder);
+});
+afterEach(async () => {
+  await db.destroy();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const put = (store: HubDb, list: string) =>
+  store.insertInto('members').values({ list, uids: '[]' }).execute();
+const lists = async (store: HubDb) =>
+  (await store.selectFrom('members').select('list').orderBy('list').execute()).map(({ list }) => list);
+
+test('what fails half-way has done nothing, and the next work is done all the same', async () => {
+  const failing = inTransaction(db, async (store) => {
+    await put(store, 'a');
+    throw new Error('half-way');
+  });
+  const next = inTransaction(db, (store) => put(store, 'b'));
+  await expect(failing).rejects.toThrow('half-way');
+  await next;
+  expect(await lists(db)).toEqual(['b']);
+});
+
+test('reading beside a transaction sees the state before it, and does not wait for it', async () => {
+  await inTransaction(db, (store) => put(store, 'a'));
+  let seen: string[] = [];
+  await inTransaction(db, async (store) => {
+    await put(store, 'b');
+    seen = await lists(db);
+    expect(await lists(store)).toEqual(['a', 'b']);
+  });
+  expect(seen).toEqual(['a']);
+  expect(await lists(db)).toEqual(['a', 'b']);
+});
+
+// Where the system says which files a process has open.
+(process.platform === 'linux' ? test : test.skip)('hundreds of transactions leave no file open', async () => {
+  const open = () => readdirSync('/proc/self/fd').length;
+  await inTransaction(db, (store) => put(store, 'first'));
+  const before = open();
+  for (let i = 0; i < 200; i += 1) await inTransaction(db, (store) => put(store, String(i)));
+  expect(open()).toBeLessThan(before + 10);
+});
