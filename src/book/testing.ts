@@ -67,6 +67,7 @@ function testHub(): Services['hub'] {
       duplicateHeld: fail,
       removeHeld: fail,
     },
+    ...{ mails: fail, mail: fail, newMail: fail, sendMails: fail },
     ...{ toSettle: fail, settled: fail, listen: () => () => undefined },
   };
 }

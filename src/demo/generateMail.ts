@@ -2,7 +2,7 @@ import { type Card, nameParts, shownAs } from '@/core/card';
 import { addDays } from '@/core/days';
 
 import { generateBook } from './generateBook';
-import { OWN_ADDRESS, OWN_NAME, STRANGERS, SUBJECTS } from './mail.data';
+import { OWN_ADDRESS, OWN_NAME, STRANGERS, STRANGERS_WRITE, SUBJECTS } from './mail.data';
 import { Dice } from './random';
 import { SAID } from './said.data';
 
@@ -36,6 +36,27 @@ export function generateMail(today: string): string {
     ),
   );
   return [...known, ...strangers, ...signedMail(today, people, dice)].join('\n');
+}
+
+/**
+ * A few messages from people who have no card, with what a card could say of them in their signatures: an mbox (RFC 4155).
+ *
+ * @param today - 2026-11-24
+ */
+export function generateStrangersMail(today: string): string {
+  return STRANGERS_WRITE.map(({ name, address, subject, text }, i) => {
+    const day = addDays(today, -1 - i);
+    const head = [
+      `From ${address} ${asctime(day, '09:40:00')}`,
+      `Message-ID: <stranger-${i}@${address.split('@')[1] ?? ''}>`,
+      `Date: ${mailDate(day, '09:40:00')}`,
+      `From: ${mailbox([name, address])}`,
+      `To: ${mailbox([OWN_NAME, OWN_ADDRESS])}`,
+      `Subject: ${encoded(subject)}`,
+      ...['MIME-Version: 1.0', 'Content-Type: text/plain; charset=utf-8', 'Content-Transfer-Encoding: 8bit'],
+    ];
+    return [...head, '', ...text, ''].join('\n');
+  }).join('\n');
 }
 
 /** What somebody's signature says that their card doesn't say yet. */

@@ -33,3 +33,49 @@ export const STRANGERS: readonly (readonly [name: string, address: string, count
   ['Ffion Cadwal', 'ffion.cadwal@example.org', 1],
   ['', 'noreply@printworks.example', 1],
 ];
+
+/** What people without a card have written to the director. */
+export const STRANGERS_WRITE: readonly {
+  readonly name: string;
+  readonly address: string;
+  readonly subject: string;
+  readonly text: readonly string[];
+}[] = [
+  {
+    name: 'Ffion Cadwal',
+    address: 'ffion.cadwal@saltmarsh-pianos.example',
+    subject: 'The small grand for the chapel',
+    text: [
+      'Good morning,',
+      '',
+      'we could bring the small grand on the Thursday, and tune it on the Friday before ten.',
+      '',
+      'Kind regards,',
+      '',
+      'Ffion Cadwal',
+      'Workshop Manager',
+      'Saltmarsh Pianos Ltd',
+      '14 Ropewalk Lane, Exeter EX2 4AB',
+      'Tel. +44 1632 960 418',
+      'Mobile 07700 900 733',
+      'www.saltmarsh-pianos.example',
+    ],
+  },
+  {
+    name: 'Henrike Voss-Amundsen',
+    address: 'h.voss@nordlys-agentur.example',
+    subject: 'A quartet for the last weekend?',
+    text: [
+      'Dear festival,',
+      '',
+      'the Nordlys Quartet is free on the last weekend. May I send you a recording?',
+      '',
+      'Best wishes',
+      '',
+      'Henrike Voss-Amundsen',
+      'Artists and Tours',
+      'Nordlys Agentur',
+      'Tel. +49 30 23125 042',
+    ],
+  },
+];

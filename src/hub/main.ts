@@ -51,7 +51,7 @@ async function main(): Promise<void> {
     const address = server.address();
     if (typeof address !== 'object' || !address) return;
     const base = `http://127.0.0.1:${address.port}`;
-    const staged = isNew ? stageDemo(db, base) : Promise.resolve();
+    const staged = isNew ? stageDemo(db, base, today) : Promise.resolve();
     void staged
       .catch((error: unknown) => console.error('the demo’s devices are not in use:', error))
       .then(() => runVisits(db, base, COUNTRY));

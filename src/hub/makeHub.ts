@@ -14,6 +14,7 @@ import { devicesApi } from './api/devicesApi';
 import { directoryApi } from './api/directoryApi';
 import { exchangeApi } from './api/exchangeApi';
 import { feedsApi } from './api/feedsApi';
+import { mailboxApi } from './api/mailboxApi';
 import { pairApi } from './api/pairApi';
 import { placesApi } from './api/placesApi';
 import { standInsApi } from './api/standInsApi';
@@ -61,6 +62,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
     hub.use('/api/exchange', exchangeApi(db, COUNTRY));
     hub.use('/api/devices', devicesApi(db, COUNTRY));
     hub.use('/api/standins', standInsApi(db));
+    hub.use('/api/mailbox', mailboxApi(db));
     hub.use('/api/directory', directoryApi(db, { utcNow, newUid: () => `urn:uuid:${randomUUID()}` }));
   }
   hub.use('/api/places', placesApi());

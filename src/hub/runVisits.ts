@@ -1,5 +1,6 @@
 import { listAccounts } from './accounts/accounts';
 import { syncAccount } from './accounts/syncAccount';
+import { deliverMail } from './mailbox/deliverMail';
 import { STAND_INS } from './standins/kinds';
 import type { StandInKind } from './standins/standIn';
 import { dropOrphans, findStandIn } from './standins/standInStore';
@@ -8,12 +9,13 @@ import type { HubDb } from './store/openStore';
 import { utcNow } from './utcNow';
 
 /** How often it is looked whose turn it is, in milliseconds. */
-const LOOK_MS = 5_000;
+const LOOK_MS = 3_000;
 
 /** Has devices come, and visits servers, when it is their turn, as long as the hub runs. @returns stops it */
 export function runVisits(db: HubDb, base: string, country: string): () => void {
   const look = async () => {
     await dropOrphans(db);
+    await deliverMail(db, Date.now());
     for (const kind of Object.keys(STAND_INS) as StandInKind[]) {
       const state = await findStandIn(db, kind);
       if (!state || state.isOffline || state.next > utcNow()) continue;

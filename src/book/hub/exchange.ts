@@ -55,7 +55,7 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
       await dispatch(setPairing({ ...pairing, isFirst: false }));
     }
     refused = { ...refused, ...(await dispatch(tellQueued(pairing))) };
-    const { since, isWhole, lists, toSettle } = await dispatch(hearHub(pairing, pairing.isFirst));
+    const { since, isWhole, lists, toSettle, mail } = await dispatch(hearHub(pairing, pairing.isFirst));
     await writer.flush();
     dispatch(exchangeWent({ toSettle }));
     // Only when all of it stands in the store is it noted as known.
@@ -63,8 +63,9 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
     if (isWhole && !writer.isBusy && now && since !== now.since)
       await dispatch(setPairing({ ...now, since }));
     await dispatch(tellMembers(pairing, lists));
-    const { shareRecords } = await import('./records');
+    const { shareRecords, takeNewMail } = await import('./records');
     await dispatch(shareRecords());
+    await dispatch(takeNewMail(pairing.token, mail));
     return refused;
   };
 }

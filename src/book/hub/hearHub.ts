@@ -20,6 +20,8 @@ export interface Heard {
   readonly isWhole: boolean;
   readonly lists: readonly Uid[];
   readonly toSettle: number;
+  /** The last message of the hub's mailbox. */
+  readonly mail: number;
 }
 
 /** Takes in what others have changed, page by page; a step of the history for each who did. @param isQuiet - nothing is said of it */
@@ -31,7 +33,9 @@ export function hearHub({ token, since }: Pairing, isQuiet: boolean): AppThunk<P
       const page = await hub.pull(token, at);
       isWhole = (await dispatch(takePage(page, isQuiet))) && isWhole;
       at = page.seq;
-      if (!page.isMore) return { since: at, isWhole, lists: page.lists, toSettle: page.toSettle };
+      if (page.isMore) continue;
+      const { lists, toSettle, mail } = page;
+      return { since: at, isWhole, lists, toSettle, mail };
     }
   };
 }

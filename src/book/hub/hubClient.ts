@@ -10,6 +10,12 @@ import {
   type HeldNow,
   type LogLine,
   logLineSchema,
+  type MailHeadNow,
+  mailHeadSchema,
+  type MailNow,
+  mailSchema,
+  type NewMail,
+  newMailSchema,
   type NewPassport,
   pairedSchema,
   type PassportWish,
@@ -57,6 +63,13 @@ export interface HubClient {
   /** What a device would be told if it came now. */
   ahead(token: string, name: string): Promise<AheadNow>;
   toSettle(token: string): Promise<ToSettle[]>;
+  /** The messages of the mailbox that ships with the product, the latest first. */
+  mails(token: string): Promise<MailHeadNow[]>;
+  mail(token: string, id: number): Promise<MailNow>;
+  /** Messages that were sent or came in since one of them. */
+  newMail(token: string, since: number): Promise<NewMail>;
+  /** Puts message files (RFC 5322) into the outbox. */
+  sendMails(token: string, messages: readonly string[]): Promise<void>;
   settled(token: string, id: number): Promise<void>;
   standIn(token: string, kind: StandInKind): Promise<StandInNow>;
   addStandIn(token: string, kind: StandInKind): Promise<StandInNow>;
@@ -158,6 +171,13 @@ export function makeHubClient(
       askNow({ method: 'POST', path: kindAt(kind, 'cards', uid, 'duplicate'), token }),
     removeHeld: (token, kind, uid) => askNow({ method: 'DELETE', path: kindAt(kind, 'cards', uid), token }),
     toSettle: async (token) => z.array(settleSchema).parse(await ask({ path: '/devices/settle', token })),
+    mails: async (token) => z.array(mailHeadSchema).parse(await ask({ path: '/mailbox', token })),
+    mail: async (token, id) => mailSchema.parse(await ask({ path: `/mailbox/${id}`, token })),
+    newMail: async (token, since) =>
+      newMailSchema.parse(await ask({ path: `/mailbox/new?since=${since}`, token })),
+    sendMails: async (token, messages) => {
+      await ask({ method: 'POST', path: '/mailbox', token, body: { messages } });
+    },
     settled: async (token, id) => {
       await ask({ method: 'DELETE', path: `/devices/settle/${id}`, token });
     },

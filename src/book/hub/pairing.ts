@@ -1,6 +1,6 @@
 import type { AppThunk } from '../appStore';
-import { setPairing } from './keptPairing';
 import { exchangeWent, selectHub } from './hubSlice';
+import { setPairing } from './keptPairing';
 
 /** Pairs this browser with the hub by a code; the exchange begins by itself. @throws HubFault where the code is not good */
 export function pairWithHub(code: string, name: string): AppThunk<Promise<void>> {

@@ -21,6 +21,8 @@ export const KEYS = {
   queue: 'queue:',
   /** Talks of a month which the hub doesn't know yet. */
   talkQueue: 'talkqueue:',
+  /** The last message of the hub's mailbox that stands among the talks. */
+  mailTaken: 'mailTaken',
   /** The settings as the hub knows them. */
   toldSettings: 'toldSettings',
   /** How this browser is paired with the hub. */

@@ -7,4 +7,5 @@ export { cardForHub } from './cardForHub';
 export { fromHub } from './fromHub';
 export { joinTalks } from './joinTalks';
 export { talkForHub, talkFromHub } from './talkForHub';
+export * from './mailbox';
 export * from './wire';

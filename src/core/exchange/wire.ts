@@ -32,6 +32,8 @@ export const pullSchema = z.object({
   lists: z.array(z.string()),
   /** How many values are to settle. */
   toSettle: z.number(),
+  /** The last message of the mailbox that was sent or came in; 0 for none. */
+  mail: z.number(),
 });
 /** What the hub answers to the question what is new. */
 export type Pull = z.infer<typeof pullSchema>;

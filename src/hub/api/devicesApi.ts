@@ -3,15 +3,15 @@ import { z } from 'zod';
 
 import { passportSchema } from '@/core/exchange';
 
+import { findSession } from '../directory/directoryUsers';
 import { devicesNow } from '../passports/devicesNow';
 import { lookAhead } from '../passports/lookAhead';
-import { addDevice, changePassport, listDevices, pauseDevice, removeDevice } from '../passports/passports';
-import type { HubDb } from '../store/openStore';
-import { utcNow } from '../utcNow';
-import { findSession } from '../directory/directoryUsers';
 import { markSources } from '../passports/markSources';
+import { addDevice, changePassport, listDevices, pauseDevice, removeDevice } from '../passports/passports';
 import { setEvery } from '../passports/setEvery';
 import { undoSync } from '../passports/undoSync';
+import type { HubDb } from '../store/openStore';
+import { utcNow } from '../utcNow';
 import { accountsApi } from './accountsApi';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';

@@ -4,16 +4,16 @@ import { type Device, signIn } from '../passports/passports';
 import { type HubDb, inTransaction } from '../store/openStore';
 import { writeData } from './addressData';
 import { DavError } from './davError';
-import { cutDown, viewFor } from './viewFor';
-import { dav } from './names';
 import { type DavAnswer, type DavRequest, type Resource, resourceAt } from './davRequest';
 import { deleteCardResource } from './deleteCardResource';
+import { dav } from './names';
 import { MAX_BODY_OCTETS, ROOT } from './names';
 import { noteVisit, syncNow } from './noteVisit';
 import { propfind } from './propfind';
 import { checkConditions, putCardResource } from './putCardResource';
 import { rememberServed } from './rememberServed';
 import { report } from './report';
+import { cutDown, viewFor } from './viewFor';
 
 /** What the router goes by. */
 export interface DavOptions {

@@ -5,9 +5,9 @@ import { duplicateFacts, TwinIndex } from '@/core/duplicates';
 import { isRuleList } from '@/core/lists';
 import { cardToSend } from '@/core/sending';
 
+import { syncTokenOf } from '../dav/syncToken';
 import { allCards, changedSince, lastSeq } from '../store/cards';
 import type { HubDb } from '../store/openStore';
-import { syncTokenOf } from '../dav/syncToken';
 import { membersOf, membersToldOf } from './membersOf';
 import { type Device, listsOf } from './passports';
 

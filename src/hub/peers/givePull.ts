@@ -1,6 +1,7 @@
 import { CARDS_AT_ONCE, type Pull } from '@/core/exchange';
 import { isRuleList } from '@/core/lists';
 
+import { lastMail } from '../mailbox/mailbox';
 import { type Device, listDevices, listsOf } from '../passports/passports';
 import { lastSeq, toCard } from '../store/cards';
 import type { HubDb } from '../store/openStore';
@@ -47,6 +48,7 @@ export async function givePull(db: HubDb, browser: Browser, since: number): Prom
     isMore,
     lists: [...new Set(lists)],
     toSettle: count,
+    mail: await lastMail(db),
   };
 }
 

@@ -1,5 +1,7 @@
 import { shownAs } from '@/core/card';
+import { generateMail, generateStrangersMail, OWN_ADDRESS } from '@/demo';
 
+import { stageMails } from '../mailbox/stageMails';
 import { allCards } from '../store/cards';
 import type { HubDb } from '../store/openStore';
 import { editHeld } from './editHeld';
@@ -9,10 +11,11 @@ import { addStandIn, findStandIn, keepStandIn } from './standInStore';
 import { visitNow } from './visitNow';
 
 /**
- * Puts the demo's three devices into use and has them come once; then one value is changed on two of them, each to
+ * Fills the demo's mailbox, puts its three devices into use and has them come once; then one value is changed on two of them, each to
  * something else, so that there is a little to settle.
  */
-export async function stageDemo(db: HubDb, base: string): Promise<void> {
+export async function stageDemo(db: HubDb, base: string, today: string): Promise<void> {
+  await stageMails(db, `${generateMail(today)}\n${generateStrangersMail(today)}`, OWN_ADDRESS);
   for (const kind of ['phone', 'mail', 'computer'] as const) {
     await addStandIn(db, kind);
     await visitNow(db, kind, base);

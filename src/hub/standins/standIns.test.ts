@@ -184,7 +184,7 @@ test('lists go to the computer as groups, and a member taken off there is off', 
 
 test('the demo begins with three devices that have been here, and one value to settle', async () => {
   for (const card of generateBook('2026-11-26')) await put(card);
-  await stageDemo(db, base);
+  await stageDemo(db, base, '2026-11-26');
   const values = await db.selectFrom('settle').selectAll().execute();
   expect(values).toMatchObject([{ mineBy: 'Computer', theirsBy: 'Phone' }]);
   expect(values[0]?.path).toMatch(/^emails\/\w+\/address$/);

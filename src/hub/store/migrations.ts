@@ -1,6 +1,7 @@
 import { type Kysely, type SchemaModule, sql } from 'kysely';
 
 import { addDirectory } from './addDirectory';
+import { addMails } from './addMails';
 import { addRecords } from './addRecords';
 
 /** Steps that lead from an empty store to today's, one after the other; what is out is never changed. */
@@ -81,6 +82,7 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
   },
   addDirectory,
   addRecords,
+  addMails,
 ];
 
 /** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */

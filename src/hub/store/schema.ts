@@ -187,6 +187,22 @@ export interface RecordsTable {
   browser: number | null;
 }
 
+/** A message of the mailbox that ships with the product. */
+export interface MailsTable {
+  id: Generated<number>;
+  /** 'coming': a reply that somebody has still to write. */
+  box: 'outbox' | 'sent' | 'coming' | 'inbox';
+  /** UTCDateTime at which it was sent or came; before that, at which it will be. */
+  at: string;
+  /** Names and addresses, as JSON. */
+  sender: string;
+  recipients: string;
+  subject: string;
+  /** The message file (RFC 5322). */
+  message: string;
+  isRead: number;
+}
+
 /** One visit of a device: requests that follow each other closely. */
 export interface SyncsTable {
   id: Generated<number>;
@@ -244,6 +260,7 @@ export interface HubTables {
   codes: CodesTable;
   members: MembersTable;
   records: RecordsTable;
+  mails: MailsTable;
   syncs: SyncsTable;
   standIns: StandInsTable;
   accounts: AccountsTable;

@@ -7,8 +7,8 @@ import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, OverPage, Repeat, TitledPart, Trash, Txt, usePageTitle } from '@/ui';
 
-import { type PassportDraft, PassportForm } from './PassportForm';
 import { OftenChoice } from './OftenChoice';
+import { type PassportDraft, PassportForm } from './PassportForm';
 import { logPath } from './paths';
 import { useDevice, useNow } from './useDevices';
 import { useDirectoryToken } from './useDirectoryToken';

@@ -10,9 +10,9 @@ import { newChange } from '../../changeBook';
 import { noticed } from '../../status/statusSlice';
 import { KEYS } from '../../store/keys';
 import { inTurn, parseShard, putNow } from '../../talks/changeTalks';
+import { withoutFiles } from '../../talks/talkFiles';
 import type { TalkChange } from '../../talks/talksSlice';
 import { takeSettings } from './settings';
-import { withoutFiles } from '../../talks/talkFiles';
 
 /** What asking the hub for talks and settings came to. */
 export interface HeardRecords {

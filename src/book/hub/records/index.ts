@@ -1,2 +1,3 @@
-/** What browsers of the same book share beside the cards: talks with their files, and settings. Loaded when it is first needed. */
+/** What comes and goes beside the cards: talks with their files, settings, and mail. Loaded when it is first needed. */
 export { shareRecords } from './shareRecords';
+export { takeNewMail } from './takeNewMail';

@@ -1,6 +1,6 @@
 import type { AppThunk } from '../../appStore';
-import { setPairing } from '../keptPairing';
 import { selectHub } from '../hubSlice';
+import { setPairing } from '../keptPairing';
 import { hearRecords } from './hearRecords';
 import { beginSettings, tellSettings } from './settings';
 import { tellAllTalks, tellTalks } from './tellTalks';

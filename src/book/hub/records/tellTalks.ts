@@ -7,9 +7,9 @@ import { selectCardsByUid } from '../../cards/cardsSlice';
 import { piecesOf } from '../../piecesOf';
 import { KEYS } from '../../store/keys';
 import { parseShard } from '../../talks/changeTalks';
+import { withFiles } from '../../talks/talkFiles';
 import { selectSummaries } from '../../talks/talksSlice';
 import { exchangeWent } from '../hubSlice';
-import { withFiles } from '../../talks/talkFiles';
 
 /** Letters in one request, about: files are told with their talks. */
 const MAX_LETTERS = 8_000_000;

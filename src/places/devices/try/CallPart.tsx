@@ -3,8 +3,8 @@ import { View } from 'react-native';
 
 import { useCard, useCardGetter } from '@/book';
 import { initialsOf, shownAs } from '@/core/card';
-import { ringOf } from '@/core/marks';
 import type { HeldNow, StandInNow } from '@/core/exchange';
+import { ringOf } from '@/core/marks';
 import { cardPath, ring } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Phone, Stamp, Txt } from '@/ui';

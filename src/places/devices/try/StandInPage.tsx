@@ -13,7 +13,7 @@ import { formatMoment } from '../words';
 import { CallPart } from './CallPart';
 import { HeldList } from './HeldList';
 import { HeldSheet } from './HeldSheet';
-import { WritePart } from './WritePart';
+import { MailboxPart } from './MailboxPart';
 
 const TITLES: Readonly<Record<StandInKind, string>> = {
   phone: 'The phone in your hand',
@@ -65,7 +65,7 @@ function StandIn({ kind }: { readonly kind: StandInKind }) {
       <Txt tone="faded">{HABITS[kind]}</Txt>
       <Online now={now} />
       {kind === 'phone' ? <CallPart now={now} /> : null}
-      {kind === 'mail' ? <WritePart now={now} /> : null}
+      {kind === 'mail' ? <MailboxPart now={now} /> : null}
       <View className="flex-row flex-wrap gap-x-6">
         <Act label="New card on it" icon={Plus} onPress={() => setOpen('')} testID="held-new" />
         <Act

@@ -1,0 +1,51 @@
+import express, { Router } from 'express';
+
+import { mailsToSendSchema } from '@/core/exchange';
+
+import { deliverMail } from '../mailbox/deliverMail';
+import { listMails, MailFault, newMail, openMail, sendMails } from '../mailbox/mailbox';
+import { findStandIn } from '../standins/standInStore';
+import type { HubDb } from '../store/openStore';
+import { onlyOwnPages, onlyPaired } from './guards';
+import { issueInWords } from './issueInWords';
+
+/** Messages with cards attached go in one request. */
+const MAX_BODY = '60mb';
+
+/** The mailbox of the mail client that ships with the product, for paired browsers. Nothing of it leaves this machine. */
+export function mailboxApi(db: HubDb): Router {
+  const router = Router();
+  router.use(onlyOwnPages, onlyPaired(db), express.json({ limit: MAX_BODY }));
+  router.get('/', async (_, response) => {
+    response.set('Cache-Control', 'no-store').json(await listMails(db));
+  });
+  router.get('/new', async (request, response) => {
+    const since = Number(request.query['since'] ?? 0);
+    if (!Number.isSafeInteger(since) || since < 0)
+      return void response.status(400).json({ error: 'since is the number of a message' });
+    response.set('Cache-Control', 'no-store').json(await newMail(db, since));
+  });
+  router.get('/:id', async (request, response) => {
+    const mail = await openMail(db, Number(request.params.id));
+    if (!mail) return void response.status(404).json({ error: 'there is no such message' });
+    response.set('Cache-Control', 'no-store').json(mail);
+  });
+  router.post('/', async (request, response) => {
+    const wish = mailsToSendSchema.safeParse(request.body);
+    if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
+    if (!(await findStandIn(db, 'mail')))
+      return void response.status(409).json({ error: 'the mail client is not in use' });
+    try {
+      response.status(202).json({ waiting: await sendMails(db, wish.data.messages, Date.now()) });
+    } catch (error) {
+      if (!(error instanceof MailFault)) throw error;
+      response.status(400).json({ error: error.message });
+    }
+  });
+  /** Sends and receives at once instead of at its next turn. */
+  router.post('/deliver', async (_, response) => {
+    await deliverMail(db, Date.now());
+    response.status(204).end();
+  });
+  return router;
+}
