@@ -127,6 +127,16 @@ export {
 } from './talks/hooks';
 export { type TalkBar, useTalkBars } from './talks/useTalkBars';
 export { selectSummaries, type TalkChange } from './talks/talksSlice';
-export { cardsTo, emptyDraft, type MailDraft, type PlaceOf, writeTo } from './write/draft';
+export {
+  cardsTo,
+  dropDraft,
+  emptyDraft,
+  type LaidDraft,
+  layAside,
+  type MailDraft,
+  type PlaceOf,
+  readDrafts,
+  writeTo,
+} from './write/draft';
 export { noteSent, type SentMail } from './write/noteSent';
 export { type MailDraftNow, useMailDraft } from './write/useMailDraft';

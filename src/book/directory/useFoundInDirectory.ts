@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 
-import { preferredEntry, shownAs } from '@/core/card';
+import { initialsOf, organisationOf, preferredEntry, shownAs } from '@/core/card';
 import { askHub } from '@/platform';
 
 import { useServices } from '../hooks';
@@ -12,14 +12,19 @@ const PAUSE_MS = 150;
 /** Letters that are typed at least: fewer would find everybody. */
 const MIN_LETTERS = 2;
 
-/** Somebody of the directory who can be written to. */
+/** Somebody of the directory who was found. */
 export interface FoundInDirectory {
   readonly uid: string;
   readonly name: string;
-  readonly address: string;
+  readonly initials: string;
+  readonly isOrg: boolean;
+  /** Where they belong to; '' where that isn't said. */
+  readonly house: string;
+  /** undefined where they can't be written to. */
+  readonly address: string | undefined;
 }
 
-/** People of the common directory with a mail address, by what is typed; nobody where this browser isn't signed in. */
+/** People of the common directory, by what is typed; nobody where this browser isn't signed in. */
 export function useFoundInDirectory(typed: string, limit: number): readonly FoundInDirectory[] {
   const { storage, writer } = useServices();
   const [found, setFound] = useState<{ text: string; people: readonly FoundInDirectory[] }>();
@@ -49,7 +54,9 @@ function peopleIn(answer: unknown): FoundInDirectory[] {
   const entries: unknown[] = Array.isArray(answer) ? answer : [];
   return entries.flatMap((entry) => {
     const card = cardOfEntry(entry);
-    const address = card && preferredEntry(card.emails)?.address;
-    return card && address !== undefined ? [{ uid: card.uid, name: shownAs(card), address }] : [];
+    if (!card) return [];
+    const address = preferredEntry(card.emails)?.address;
+    const person = { uid: card.uid, name: shownAs(card), initials: initialsOf(card), address };
+    return [{ ...person, isOrg: card.kind === 'org', house: organisationOf(card) ?? '' }];
   });
 }

@@ -40,6 +40,8 @@ export const KEYS = {
   tidyLog: 'tidyLog',
   /** A message that is being written. */
   draft: 'draft',
+  /** A message that was laid aside. */
+  aDraft: 'draft:',
   /** What the last import did. */
   importReport: 'importReport',
 } as const;

@@ -53,6 +53,51 @@ export function keepDraft(draft: MailDraft): AppThunk {
   return (_, __, { writer }) => writer.put(KEYS.draft, JSON.stringify(draft));
 }
 
+/** A message that was laid aside. */
+export interface LaidDraft {
+  readonly id: string;
+  /** UTCDateTime at which it was. */
+  readonly at: string;
+  readonly draft: MailDraft;
+}
+
+/** Whether there is nothing in a message that could be lost. */
+function isEmptyDraft({ to, subject, body, attached }: MailDraft): boolean {
+  return to.length === 0 && attached.length === 0 && subject.trim() === '' && body.trim() === '';
+}
+
+const laidSchema = z.object({ at: z.string(), draft: draftSchema });
+
+/** The messages that were laid aside, the latest first. */
+export function readDrafts(): AppThunk<Promise<LaidDraft[]>> {
+  return async (_, __, { storage, writer }) => {
+    await writer.flush();
+    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.aDraft));
+    const stored = await storage.getMany(keys);
+    const laid = keys.flatMap((key) => {
+      const { data } = laidSchema.safeParse(parseJson(stored[key]));
+      return data ? [{ ...data, id: key.slice(KEYS.aDraft.length) }] : [];
+    });
+    return laid.sort((a, b) => (a.at < b.at ? 1 : -1));
+  };
+}
+
+/** Lays a message aside, unless it is empty. */
+export function layAside(draft: MailDraft): AppThunk {
+  return (_, __, { writer, newUid, utcNow }) => {
+    if (isEmptyDraft(draft)) return;
+    writer.put(`${KEYS.aDraft}${newUid().slice(-12)}`, JSON.stringify({ at: utcNow(), draft }));
+  };
+}
+
+/** Forgets a message that was laid aside: it is being written again, or isn't wanted. */
+export function dropDraft(id: string): AppThunk<Promise<void>> {
+  return async (_, __, { storage, writer }) => {
+    await writer.flush();
+    await storage.removeMany([`${KEYS.aDraft}${id}`]);
+  };
+}
+
 /** Addresses the message that is being written to some more; to be called before its page is opened. */
 export function writeTo(to: readonly DraftTo[]): AppThunk<Promise<void>> {
   return async (dispatch, _, { writer }) => {

@@ -76,7 +76,7 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
           name="Which cards"
           options={[
             ['all', 'All that aren’t private or archived'],
-            ['own', 'Those that came from it, or are kept there by choice'],
+            ['own', 'Those that are kept there'],
             ...(lists.length > 0 ? [['lists', 'Those on some lists'] as const] : []),
             ...(tags.length > 0 ? [['tag', 'Those with a tag'] as const] : []),
           ]}

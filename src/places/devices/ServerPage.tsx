@@ -80,7 +80,7 @@ export function ServerPage() {
       <Choice
         name="Which cards"
         options={[
-          ['own', 'Those that come from it, and those that you keep there by choice'],
+          ['own', 'Those that come from it or are kept there'],
           ['all', 'All that aren’t private or archived'],
         ]}
         value={wish.own === true ? 'own' : 'all'}

@@ -1,3 +1,4 @@
+import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
@@ -32,6 +33,15 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
   const { entries, fault, again } = useEntries(ask, query);
   const [open, setOpen] = useState<Open>();
   const mayEdit = mayDo(role, 'edit');
+  const { entry: wanted } = useLocalSearchParams<{ entry?: string }>();
+  useEffect(() => {
+    if (wanted === undefined) return;
+    // One that has been taken out meanwhile isn't opened.
+    ask({ path: `/entries/${encodeURIComponent(wanted)}` }).then(
+      (value) => setOpen({ kind: 'entry', entry: directoryEntrySchema.parse(value) }),
+      () => undefined,
+    );
+  }, [ask, wanted]);
   const close = () => setOpen(undefined);
   const done = () => {
     close();

@@ -1,7 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import { type NativeSyntheticEvent, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
-import { keepTextToRead, noteAct, useAppDispatch, useServices } from '@/book';
+import {
+  type FoundInDirectory,
+  keepTextToRead,
+  noteAct,
+  useAppDispatch,
+  useFoundInDirectory,
+  useServices,
+} from '@/book';
 import type { Offer } from '@/core/quickline';
 import type { Hit } from '@/core/search';
 import { onKeyPress, onPasteOfLines } from '@/platform';
@@ -9,6 +16,7 @@ import { go } from '@/platform/navigation';
 import { Act, CircleHelp, Search, useColours, useWide, X } from '@/ui';
 
 import { pathOf } from './FoundRow';
+import { listedPath } from './ListedRow';
 import { onQuickKey } from './onQuickKey';
 import { QuickHelp } from './QuickHelp';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
@@ -19,6 +27,8 @@ import { useRunOffer } from './useRunOffer';
 
 /** Longer than a press takes. */
 const BLUR_MS = 250;
+/** People of the directory offered at once. */
+const LISTED = 4;
 
 /** The one line that finds, fills in and does; on every screen, within reach of the thumb, and under the key /. */
 export function QuickLine() {
@@ -37,7 +47,10 @@ export function QuickLine() {
   const run = useRunOffer();
   const recent = useRecentActs(plans);
   const isEmpty = query.trim() === '';
-  const entries = isEmpty ? toEntries([], recent, true) : toEntries(found?.hits ?? [], offers, isAsked);
+  const listed = useFoundInDirectory(query.trim(), LISTED);
+  const entries = isEmpty
+    ? toEntries({ hits: [], listed: [], offers: recent, isAsked: true })
+    : toEntries({ hits: found?.hits ?? [], listed, offers, isAsked });
   const entry = entries[chosen];
   const acts = useActsFor(plans, !isEmpty && entry?.kind === 'hit' ? entry.hit.uid : undefined);
   const dispatch = useAppDispatch();
@@ -75,6 +88,7 @@ export function QuickLine() {
   const runEntry = (one: QuickEntry) => {
     if (one.kind === 'offer') return runOffer(one.offer);
     close();
+    if (one.kind === 'listed') return go(listedPath(one.person));
     dispatch(noteAct(one.hit.uid, 'open'));
     go(pathOf(one.hit));
   };
@@ -180,13 +194,25 @@ export function QuickLine() {
   );
 }
 
-/** What was asked for in so many words comes first; what could be filled in stands behind what was found. */
-function toEntries(hits: readonly Hit[], offers: readonly Offer[], isAsked: boolean): QuickEntry[] {
+interface Found {
+  readonly hits: readonly Hit[];
+  readonly listed: readonly FoundInDirectory[];
+  readonly offers: readonly Offer[];
+  readonly isAsked: boolean;
+}
+
+/** What was asked for in so many words comes first; what could be filled in stands behind what was found, the Book before the directory. */
+function toEntries({ hits, listed, offers, isAsked }: Found): QuickEntry[] {
   const found = hits.map((hit): QuickEntry => ({ kind: 'hit', key: hit.uid, hit }));
   const acts = offers.map((offer): QuickEntry => ({
     kind: 'offer',
     key: `${offer.kind} ${offer.verb ?? ''} ${offer.uid}`,
     offer,
   }));
-  return isAsked ? [...acts, ...found] : [...found, ...acts];
+  const others = listed.map((person): QuickEntry => ({
+    kind: 'listed',
+    key: `listed ${person.uid}`,
+    person,
+  }));
+  return isAsked ? [...acts, ...found, ...others] : [...found, ...others, ...acts];
 }

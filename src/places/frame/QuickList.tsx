@@ -1,11 +1,13 @@
 import { ScrollView, View } from 'react-native';
 
+import type { FoundInDirectory } from '@/book';
 import type { Offer, QuickVerb } from '@/core/quickline';
 import type { FoundCards, Hit } from '@/core/search';
 import { go } from '@/platform/navigation';
 import { Act, Txt, useWide } from '@/ui';
 
 import { FoundRow } from './FoundRow';
+import { ListedRow } from './ListedRow';
 import { OfferRow } from './OfferRow';
 import { QUICK_WORDS } from './quickWords';
 import { Understanding } from './Understanding';
@@ -16,6 +18,7 @@ export const QUICK_LIST_ID = 'quick-found';
 /** One line of the list: something to open, or something to do. */
 export type QuickEntry =
   | { readonly kind: 'hit'; readonly key: string; readonly hit: Hit }
+  | { readonly kind: 'listed'; readonly key: string; readonly person: FoundInDirectory }
   | { readonly kind: 'offer'; readonly key: string; readonly offer: Offer };
 
 interface QuickListProps {
@@ -60,6 +63,16 @@ export function QuickList(props: QuickListProps) {
       >
         {entries.map((entry, i) => {
           const shared = { id: `found-${i}`, isChosen: i === chosen };
+          if (entry.kind === 'listed')
+            return (
+              <ListedRow
+                key={entry.key}
+                {...shared}
+                person={entry.person}
+                words={found?.words ?? ''}
+                onOpen={() => onRun(entry)}
+              />
+            );
           return entry.kind === 'hit' ? (
             <FoundRow
               key={entry.key}

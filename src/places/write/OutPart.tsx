@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import {
+  emptyDraft,
   exportCards,
   type MailDraftNow,
   noteSent,
@@ -15,25 +16,22 @@ import {
 } from '@/book';
 import { shownAs } from '@/core/card';
 import type { cardToSend } from '@/core/sending';
-import {
-  fieldsIn,
-  fillTemplate,
-  labelsOf,
-  missingFields,
-  type TemplateContext,
-  type TemplateWords,
-} from '@/core/templates';
+import { fieldsIn, labelsOf, missingFields, type TemplateWords } from '@/core/templates';
 import {
   type Attachment,
   formatMailbox,
   MAX_MAILTO,
-  type OutMessage,
   type Recipient,
   writeMailto,
   writeMessage,
 } from '@/core/write';
 import { copyText, fileName, formatCount, LOCALE, nowMs, openOutside, saveFile } from '@/platform';
 import { Act, Copy, Download, Mail, Txt } from '@/ui';
+
+import { ByMailClient } from './ByMailClient';
+import { BySms } from './BySms';
+import { messageTo, messageToAll } from './outMessages';
+import { Previews } from './Previews';
 
 /** Names told of those whose cards lack something. */
 const NAMED = 5;
@@ -55,7 +53,7 @@ export function OutPart({ now, work }: OutPartProps) {
   const getCard = useCardGetter();
   const [own] = useAppSelector(selectSettings).ownAddresses;
   const [isSent, setSent] = useState(false);
-  const { draft, recipients, placeOf } = now;
+  const { draft, recipients, placeOf, set } = now;
   if (!draft) return null;
   const { subject, body, isEach, attached } = draft;
   const people = recipients.people.filter(({ key }) => placeOf(key) !== 'off');
@@ -84,10 +82,10 @@ export function OutPart({ now, work }: OutPartProps) {
       }),
     );
   };
-  const save = async () => {
-    const from = own === undefined ? {} : { from: { name: '', address: own } };
+  const textsFrom = async (address: string | undefined) => {
+    const from = address === undefined ? {} : { from: { name: '', address } };
     const files = await attachments();
-    const texts = messages.map((message, i) => {
+    return messages.map((message, i) => {
       const stamp = {
         ...from,
         date: new Date(nowMs()).toUTCString().replace('GMT', '+0000'),
@@ -95,6 +93,9 @@ export function OutPart({ now, work }: OutPartProps) {
       };
       return writeMessage(message, stamp, files);
     });
+  };
+  const save = async () => {
+    const texts = await textsFrom(own);
     if (texts.length === 1) saveFile(fileName(subject || 'Message', 'eml'), texts[0] ?? '', 'message/rfc822');
     else {
       const named = texts.map(
@@ -169,6 +170,14 @@ export function OutPart({ now, work }: OutPartProps) {
           testID="mail-copy"
         />
       </View>
+      <ByMailClient
+        own={own}
+        isDisabled={people.length === 0 || !work || hasOpenFields}
+        messages={messages.length}
+        textsFrom={textsFrom}
+        onSent={() => set(emptyDraft)}
+      />
+      <BySms people={people} text={body} />
       {attached.length > 0 && !isEach ? (
         <Txt size="small" tone="faded">
           Attached cards go with a message file only.
@@ -189,58 +198,6 @@ export function OutPart({ now, work }: OutPartProps) {
           />
         </View>
       ) : null}
-    </View>
-  );
-}
-
-function messageToAll(
-  people: readonly Recipient[],
-  placeOf: MailDraftNow['placeOf'],
-  { subject, body }: Pick<OutMessage, 'subject' | 'body'>,
-): OutMessage {
-  const at = (place: string) => people.filter(({ key }) => placeOf(key) === place);
-  return { to: at('to'), cc: at('cc'), bcc: at('bcc'), subject, body };
-}
-
-function messageTo(
-  one: Recipient,
-  card: Parameters<typeof fillTemplate>[1],
-  { subject, body }: Pick<OutMessage, 'subject' | 'body'>,
-  context: TemplateContext,
-): OutMessage {
-  const fill = (text: string) => fillTemplate(text, card, context);
-  return { to: [one], cc: [], bcc: [], subject: fill(subject), body: fill(body) };
-}
-
-interface PreviewsProps {
-  readonly people: readonly Recipient[];
-  readonly messages: readonly OutMessage[];
-}
-
-/** What each of them gets, one after the other. */
-function Previews({ people, messages }: PreviewsProps) {
-  const [asked, setAt] = useState(0);
-  const at = Math.min(asked, messages.length - 1);
-  const [message, person] = [messages[at], people[at]];
-  if (!message || !person) return null;
-  return (
-    <View className="border-l-2 border-rule py-1 pl-3" testID="mail-preview">
-      <Txt size="small" tone="faded" isFigures>
-        {`What ${person.name || person.address} gets${messages.length > 1 ? `, ${at + 1} of ${messages.length}` : ''}`}
-      </Txt>
-      <Txt font="sansBold">{message.subject}</Txt>
-      <Txt>{message.body}</Txt>
-      {messages.length < 2 ? null : (
-        <View className="flex-row gap-x-6">
-          <Act label="The one before" isDisabled={at === 0} onPress={() => setAt(at - 1)} />
-          <Act
-            label="The next"
-            isDisabled={at === messages.length - 1}
-            onPress={() => setAt(at + 1)}
-            testID="preview-next"
-          />
-        </View>
-      )}
     </View>
   );
 }

@@ -6,6 +6,7 @@ import type { Recipient } from '@/core/write';
 import { Act, Txt } from '@/ui';
 
 import { LeftOut } from './LeftOut';
+import { DropPlace, MoveChip } from './moveChip';
 import { RecipientSheet } from './RecipientSheet';
 
 /** Chips of a place that are drawn at once. */
@@ -18,12 +19,14 @@ export const PLACE_WORDS: Readonly<Record<PlaceOf, string>> = {
   off: 'Taken off',
 };
 
-/** Who gets the message, as single chips under To, Cc and Bcc; pressing one moves it, or takes it off this message. */
+/** Who gets the message, as single chips under To, Cc and Bcc; pressing, dragging or the arrow keys move one, or take it off this message. */
 export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
   const { bccFrom } = useAppSelector(selectSettings);
-  const { recipients, placeOf, set } = now;
+  const { draft, recipients, placeOf, set } = now;
   const [open, setOpen] = useState<Recipient>();
   const { people } = recipients;
+  const [isDragging, setDragging] = useState(false);
+  const move = (key: string, place: PlaceOf) => set({ places: { ...draft?.places, [key]: place } });
   const seen = people.filter(({ key }) => ['to', 'cc'].includes(placeOf(key))).length;
   return (
     <View className="gap-2">
@@ -33,6 +36,9 @@ export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
           place={place}
           people={people.filter(({ key }) => placeOf(key) === place)}
           onPress={setOpen}
+          onMove={move}
+          isDragging={isDragging}
+          onDragging={setDragging}
         />
       ))}
       {seen >= bccFrom ? (
@@ -53,41 +59,59 @@ interface ChipsProps {
   readonly place: PlaceOf;
   readonly people: readonly Recipient[];
   readonly onPress: (recipient: Recipient) => void;
+  readonly onMove: (key: string, place: PlaceOf) => void;
+  /** Somebody is being dragged: places where nobody is are there to be dropped on. */
+  readonly isDragging: boolean;
+  readonly onDragging: (isDragging: boolean) => void;
 }
 
-function Chips({ place, people, onPress }: ChipsProps) {
+function Chips({ place, people, onPress, onMove, isDragging, onDragging }: ChipsProps) {
   const [isAll, setAll] = useState(false);
-  if (people.length === 0) return null;
+  if (people.length === 0 && !isDragging) return null;
   const shown = isAll ? people : people.slice(0, SHOWN);
   return (
-    <View testID={`place-${place}`} role="group" aria-label={PLACE_WORDS[place]}>
-      <Txt size="small" tone="faded">{`${PLACE_WORDS[place]}: ${people.length}`}</Txt>
-      <View className="flex-row flex-wrap gap-x-2">
-        {shown.map((recipient) => (
-          <Pressable
-            key={recipient.key}
-            role="button"
-            aria-label={`${recipient.name === '' ? recipient.address : recipient.name}, ${PLACE_WORDS[place]}, ${recipient.address}`}
-            onPress={() => onPress(recipient)}
-            className="min-h-[44px] max-w-full justify-center active:opacity-60"
-          >
-            <View
-              className={`rounded-[4px] border border-rule px-2 py-1 ${place === 'off' ? '' : 'bg-leaf'}`}
+    <DropPlace place={place} onMove={onMove}>
+      <View
+        testID={`place-${place}`}
+        role="group"
+        aria-label={PLACE_WORDS[place]}
+        className={isDragging ? 'min-h-[44px] border-b border-dashed border-rule' : ''}
+      >
+        <Txt size="small" tone="faded">{`${PLACE_WORDS[place]}: ${people.length}`}</Txt>
+        <View className="flex-row flex-wrap gap-x-2">
+          {shown.map((recipient) => (
+            <MoveChip
+              key={recipient.key}
+              recipientKey={recipient.key}
+              place={place}
+              onMove={onMove}
+              onDragging={onDragging}
             >
-              <Txt
-                lines={1}
-                tone={place === 'off' ? 'faded' : 'ink'}
-                className={place === 'off' ? 'line-through' : ''}
+              <Pressable
+                role="button"
+                aria-label={`${recipient.name === '' ? recipient.address : recipient.name}, ${PLACE_WORDS[place]}, ${recipient.address}`}
+                onPress={() => onPress(recipient)}
+                className="min-h-[44px] max-w-full justify-center active:opacity-60"
               >
-                {recipient.name === '' ? recipient.address : recipient.name}
-              </Txt>
-            </View>
-          </Pressable>
-        ))}
-        {shown.length < people.length ? (
-          <Act label={`${people.length - shown.length} more`} tone="faded" onPress={() => setAll(true)} />
-        ) : null}
+                <View
+                  className={`rounded-[4px] border border-rule px-2 py-1 ${place === 'off' ? '' : 'bg-leaf'}`}
+                >
+                  <Txt
+                    lines={1}
+                    tone={place === 'off' ? 'faded' : 'ink'}
+                    className={place === 'off' ? 'line-through' : ''}
+                  >
+                    {recipient.name === '' ? recipient.address : recipient.name}
+                  </Txt>
+                </View>
+              </Pressable>
+            </MoveChip>
+          ))}
+          {shown.length < people.length ? (
+            <Act label={`${people.length - shown.length} more`} tone="faded" onPress={() => setAll(true)} />
+          ) : null}
+        </View>
       </View>
-    </View>
+    </DropPlace>
   );
 }

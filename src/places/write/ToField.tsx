@@ -1,10 +1,13 @@
 import { useState } from 'react';
 
-import { type MailDraft, type MailDraftNow, useFoundByName, useFoundInDirectory } from '@/book';
+import { type MailDraft, type MailDraftNow, useFoundByName, useFoundInDirectory, useUnfiled } from '@/book';
+import { foldText } from '@/core/text';
 import { Field, OfferLine } from '@/ui';
 
 /** People and lists offered at once. */
 const OFFERED = 6;
+/** People without a card offered at once. */
+const UNFILED = 3;
 /** "Bo Ek <bo@example.org>", or the address alone. */
 const ADDRESS = /^(.*?)[\s,;]*<?([^\s<>,;@]+@[^\s<>,;@]+)>?\s*$/;
 
@@ -24,7 +27,15 @@ export function ToField({ draft, set }: ToFieldProps) {
     if (!isKnown) set({ to: [...draft.to, one] });
   };
   const listed = useFoundInDirectory(typed, OFFERED);
+  const withoutCard = useUnfiled();
   const hits = (found ?? []).slice(0, OFFERED);
+  const wanted = foldText(typed);
+  const unfiled =
+    wanted === ''
+      ? []
+      : (withoutCard?.open ?? [])
+          .filter((one) => foldText(`${one.name} ${one.address}`).includes(wanted))
+          .slice(0, UNFILED);
   const [, before = '', address] = ADDRESS.exec(typed) ?? [];
   return (
     <>
@@ -46,12 +57,25 @@ export function ToField({ draft, set }: ToFieldProps) {
           }
         />
       ))}
-      {listed.map(({ uid, name, address: known }) => (
+      {listed.flatMap(({ uid, name, address: known }) =>
+        known === undefined ? (
+          []
+        ) : (
+          <OfferLine
+            key={`directory ${uid}`}
+            name={`Write to ${name} of the directory`}
+            title={name}
+            second={`Directory · ${known}`}
+            onPress={() => add({ kind: 'address', address: known, name })}
+          />
+        ),
+      )}
+      {unfiled.map(({ address: known, name }) => (
         <OfferLine
-          key={`directory ${uid}`}
-          name={`Write to ${name} of the directory`}
-          title={name}
-          second={`Directory · ${known}`}
+          key={`unfiled ${known}`}
+          name={`Write to ${name || known}, who has no card`}
+          title={name || known}
+          second={`No card yet · ${known}`}
           onPress={() => add({ kind: 'address', address: known, name })}
         />
       ))}

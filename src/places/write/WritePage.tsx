@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { emptyDraft, useMailDraft } from '@/book';
+import { emptyDraft, layAside, useAppDispatch, useMailDraft } from '@/book';
 import { fieldWords } from '@/core/templates';
 import { go, goBack } from '@/platform/navigation';
-import { Act, Field, FileText, OverPage, Printer, Switch, Trash, Txt, useLoaded, usePageTitle } from '@/ui';
+import { Act, Archive, Field, FileText, OverPage, Printer, Switch, Txt, useLoaded, usePageTitle } from '@/ui';
 
 import { AttachPart } from './AttachPart';
+import { DraftsSheet } from './DraftsSheet';
 import { OutPart, type WriteWork } from './OutPart';
 import { RecipientsPart } from './RecipientsPart';
 import { TemplatesSheet } from './TemplatesSheet';
@@ -20,7 +21,9 @@ interface WriteProps {
 /** One message to people and lists: lists open into their people, of whom each can be moved or taken off. */
 export function WritePage({ loadWords }: WriteProps) {
   usePageTitle('Write');
-  const [isOpen, setOpen] = useState(false);
+  const dispatch = useAppDispatch();
+  const [open, setOpen] = useState<'templates' | 'drafts'>();
+  const close = () => setOpen(undefined);
   const words = useLoaded(loadWords);
   const now = useMailDraft();
   const { draft, set } = now;
@@ -62,7 +65,12 @@ export function WritePage({ loadWords }: WriteProps) {
           <AttachPart draft={draft} set={set} />
           <OutPart now={now} work={words} />
           <View className="flex-row flex-wrap gap-x-6">
-            <Act label="Templates" icon={FileText} onPress={() => setOpen(true)} testID="open-templates" />
+            <Act
+              label="Templates"
+              icon={FileText}
+              onPress={() => setOpen('templates')}
+              testID="open-templates"
+            />
             <Act
               label="By letter instead"
               icon={Printer}
@@ -70,14 +78,25 @@ export function WritePage({ loadWords }: WriteProps) {
               testID="to-letters"
             />
             <Act
-              label="Begin anew"
-              icon={Trash}
+              label="Those laid aside"
               tone="faded"
-              onPress={() => set(emptyDraft)}
+              onPress={() => setOpen('drafts')}
+              testID="open-drafts"
+            />
+            <Act
+              label="Begin anew"
+              name="Lay this message aside and begin anew"
+              icon={Archive}
+              tone="faded"
+              onPress={() => {
+                dispatch(layAside(draft));
+                set(emptyDraft);
+              }}
               testID="mail-anew"
             />
           </View>
-          {isOpen ? <TemplatesSheet draft={draft} set={set} onClose={() => setOpen(false)} /> : null}
+          {open === 'templates' ? <TemplatesSheet draft={draft} set={set} onClose={close} /> : null}
+          {open === 'drafts' ? <DraftsSheet draft={draft} set={set} onClose={close} /> : null}
         </>
       )}
     </OverPage>

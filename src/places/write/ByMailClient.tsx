@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import {
+  changeSettings,
+  noticed,
+  selectSettings,
+  useAppDispatch,
+  useAppSelector,
+  useHub,
+  useHubAct,
+  useHubAnswer,
+} from '@/book';
+import { formatCount } from '@/platform';
+import { Act, Field, Send } from '@/ui';
+
+interface ByMailClientProps {
+  /** The address that messages are from; undefined where none is known yet. */
+  readonly own: string | undefined;
+  readonly isDisabled: boolean;
+  /** How many messages it is. */
+  readonly messages: number;
+  /** The messages as files (RFC 5322). */
+  readonly textsFrom: (address: string) => Promise<string[]>;
+  readonly onSent: () => void;
+}
+
+/** Sending through the mail client that ships with the product, where it is in use: what goes stands among the talks by itself. */
+export function ByMailClient(props: ByMailClientProps) {
+  return useHub().pairing ? <WhereInUse {...props} /> : null;
+}
+
+function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClientProps) {
+  const { value } = useHubAnswer('devices', (hub, token) => hub.devices(token));
+  const act = useHubAct();
+  const dispatch = useAppDispatch();
+  const { ownAddresses } = useAppSelector(selectSettings);
+  const [typed, setTyped] = useState('');
+  if (value?.devices.some(({ standIn }) => standIn === 'mail') !== true) return null;
+  const from = own ?? typed.trim().toLowerCase();
+  const send = async () => {
+    const texts = await textsFrom(from);
+    const isSent = await act(async (hub, token) => {
+      await hub.sendMails(token, texts);
+      return true;
+    });
+    if (isSent !== true) return;
+    if (own === undefined) dispatch(changeSettings({ ownAddresses: [...ownAddresses, from] }));
+    dispatch(
+      noticed({ text: `In the outbox: ${formatCount(texts.length, 'message', 'messages')}`, tone: 'plain' }),
+    );
+    onSent();
+  };
+  return (
+    <View>
+      {own === undefined ? (
+        <Field
+          label="Your own address, which messages are from"
+          value={typed}
+          onChange={setTyped}
+          kind="email"
+          testID="send-from"
+        />
+      ) : null}
+      <View className="flex-row">
+        <Act
+          label={
+            messages > 1 ? `Send ${messages} with the mail client to try` : 'Send with the mail client to try'
+          }
+          icon={Send}
+          isDisabled={isDisabled || !/^[^\s@]+@[^\s@]+$/.test(from)}
+          onPress={() => void send()}
+          testID="mail-send"
+        />
+      </View>
+    </View>
+  );
+}

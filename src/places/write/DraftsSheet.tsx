@@ -1,0 +1,59 @@
+import { useCallback, useEffect, useState } from 'react';
+import { View } from 'react-native';
+
+import { dropDraft, type LaidDraft, layAside, type MailDraft, readDrafts, useAppDispatch } from '@/book';
+import { formatCount, formatDay } from '@/platform';
+import { Act, Sheet, Trash, Txt } from '@/ui';
+
+interface DraftsSheetProps {
+  readonly draft: MailDraft;
+  readonly set: (some: Partial<MailDraft>) => void;
+  readonly onClose: () => void;
+}
+
+/** Messages that were laid aside: each can be gone on with, whereupon the one being written is laid aside instead. */
+export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
+  const dispatch = useAppDispatch();
+  const [drafts, setDrafts] = useState<readonly LaidDraft[]>();
+  const read = useCallback(() => void dispatch(readDrafts()).then(setDrafts), [dispatch]);
+  useEffect(read, [read]);
+  const goOn = async (laid: LaidDraft) => {
+    dispatch(layAside(draft));
+    set(laid.draft);
+    await dispatch(dropDraft(laid.id));
+    onClose();
+  };
+  return (
+    <Sheet title="Laid aside" isOpen onClose={onClose}>
+      <View testID="drafts">
+        {drafts?.length === 0 ? (
+          <Txt font="serifItalic" tone="faded">
+            No message was laid aside.
+          </Txt>
+        ) : null}
+        {(drafts ?? []).map((laid) => (
+          <View key={laid.id} className="flex-row items-center gap-3 border-b border-rule py-1">
+            <View className="min-w-0 flex-1">
+              <Act label={nameOf(laid.draft)} tone="ink" onPress={() => void goOn(laid)} testID="draft" />
+              <Txt size="small" tone="faded" isFigures>
+                {`${formatDay(laid.at)} · to ${formatCount(laid.draft.to.length, 'person or list', 'people and lists')}`}
+              </Txt>
+            </View>
+            <Act
+              label="Forget"
+              name={`Forget ${nameOf(laid.draft)}`}
+              icon={Trash}
+              tone="faded"
+              onPress={() => void dispatch(dropDraft(laid.id)).then(read)}
+            />
+          </View>
+        ))}
+      </View>
+    </Sheet>
+  );
+}
+
+function nameOf({ subject, body }: MailDraft): string {
+  const words = subject.trim() || body.trim().split('\n')[0]?.slice(0, 60) || '';
+  return words === '' ? 'Without words yet' : words;
+}
