@@ -8,6 +8,8 @@ import { ensureInstalled, fail, ROOT } from './setup.mjs';
 import { ensureWebBuild } from './webBuild.mjs';
 
 ensureInstalled();
+// npm run bench -- histories: only the many random histories of devices and browsers, which take an hour.
+if (process.argv.includes('histories')) tryHistories();
 // Only here, as it may have been installed just now.
 const { buildSync } = await import('esbuild');
 const CHROMIUM = ensureChromium();
@@ -16,6 +18,7 @@ ensureWebBuild();
 bundle('memory');
 const core = measure('core');
 const hub = measure('hub');
+const write = measure('write');
 const browser = measure('browser');
 const large = browser.bySize[11000];
 const rows = [
@@ -36,6 +39,14 @@ const rows = [
   ['16 devices for the first time at once, 11,000 cards, ms', hub.manyDevicesMs, '–'],
   ['new cards from a device in a second, one after the other', hub.putsPerSecond, '–'],
   ['a new card from a device, 11,000 cards, ms', hub.putMs, '–'],
+  ['a message to 2,000 people on lists of lists, ms', write.recipientsMs, '< 100'],
+  [
+    'completion, 11,000 cards and 20,000 entries of the directory, 95th percentile, ms',
+    write.completionP95Ms,
+    '< 16',
+  ],
+  ['50 readers searching 20,000 entries at once, an answer, 95th percentile, ms', write.readersP95Ms, '–'],
+  ['the same, answers in a second', write.readerAnswersPerSecond, '–'],
   [`writes lost of ${hub.answeredWrites} answered, ${hub.kills} times killed`, hub.lostWrites, '0'],
   ['first row of the Book, 11,000 cards, times that with 240', browser.paintRatio, '≤ 1.3'],
   ['scrolling 11,000 rows, longest frame, ms', large.longestFrameMs, '≤ 50'],
@@ -58,9 +69,21 @@ for (const [what, figure, aim] of rows)
 mkdirSync(join(ROOT, '.bench'), { recursive: true });
 writeFileSync(
   join(ROOT, '.bench', 'latest.json'),
-  `${JSON.stringify({ core, hub, browser }, undefined, 2)}\n`,
+  `${JSON.stringify({ core, hub, write, browser }, undefined, 2)}\n`,
 );
 console.log('\nAll figures are in .bench/latest.json.');
+
+/** Fifty thousand histories, half in each of the two files of tests that try them; other ones each time. */
+function tryHistories() {
+  const seed = Number(process.env.SEED ?? Math.floor(Math.random() * 1e9));
+  console.log(`Trying 50,000 random histories, from seed ${seed} …`);
+  const { status } = spawnSync(
+    process.execPath,
+    ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testPathPattern', 'unit/convergence'],
+    { cwd: ROOT, stdio: 'inherit', env: { ...process.env, HISTORIES: '25000', SEED: String(seed) } },
+  );
+  process.exit(status ?? 1);
+}
 
 function measure(part) {
   console.log(`Measuring: ${part} …`);

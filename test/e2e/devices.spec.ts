@@ -68,6 +68,81 @@ test.describe('a demo', () => {
       .toBe(0);
   });
 
+  test('what a device did stands in the log, of one card as well, and its sync is taken back as a whole', async ({
+    page,
+  }) => {
+    await page.goto(`${hub.url}/devices`);
+    await page.getByTestId('in-step').first().waitFor();
+    await page.goto(`${hub.url}/devices/try/computer`);
+    await page.getByTestId('held-find').fill('Maëlle');
+    await page.getByRole('button', { name: /^Maëlle/ }).click();
+    await page.getByTestId('held-mails').fill('wrong@typed.example');
+    await page.getByTestId('held-save').click();
+    await sync(page);
+    await page.goto(`${hub.url}/devices/Computer`);
+    await page.getByRole('radio', { name: 'Every hour' }).click();
+    await expect(page.getByRole('radio', { name: 'Every hour' })).toBeChecked();
+    await page.getByTestId('device-log').click();
+    await page
+      .getByRole('button', { name: /^The log of this card: Changed Maëlle/ })
+      .first()
+      .click();
+    await expect(page.getByTestId('log-page')).toContainText('Only Maëlle');
+    await page.getByTestId('log').getByRole('link').first().click();
+    await expect(page.getByTestId('card-page')).toContainText('wrong@typed.example');
+    await page.goto(`${hub.url}/devices/Computer`);
+    await page.getByTestId('undo-sync').first().click();
+    await expect(page.getByText(/^Took back \d+ cards? that Computer had changed/)).toBeVisible();
+    await expect(page.getByTestId('passport-page')).toContainText('Taken back');
+    await page.goto(`${hub.url}/devices/log`);
+    await page
+      .getByRole('link', { name: /^Took back what Computer did to Maëlle/ })
+      .first()
+      .click();
+    await expect(page.getByTestId('card-page')).not.toContainText('wrong@typed.example');
+  });
+
+  test('a message is sent from the mail client and from Write, stands among the talks, and its writer becomes a card', async ({
+    page,
+  }) => {
+    await page.goto(`${hub.url}/devices`);
+    await page.getByTestId('in-step').first().waitFor();
+    await page.goto(`${hub.url}/devices/try/mail`);
+    await page
+      .getByRole('button', { name: /Henrike Voss-Amundsen: A quartet/ })
+      .first()
+      .click();
+    await page.getByTestId('sender').click();
+    await expect(page.getByTestId('sender-lifted')).toContainText('Nordlys Agentur');
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations).toEqual([]);
+    await page.getByTestId('sender-add').click();
+    await expect(page.getByTestId('card-page')).toContainText('h.voss@nordlys-agentur.example');
+    await isSaved(page);
+    await page.goto(`${hub.url}/write`);
+    await isRead(page);
+    await page.getByTestId('write-to').fill('henrike');
+    await page
+      .getByRole('button', { name: /^Write to Henrike/ })
+      .first()
+      .click();
+    await page.getByTestId('mail-subject').fill('The recording');
+    await page.getByTestId('mail-body').fill('Please send it.');
+    await page.getByTestId('mail-send').click();
+    await expect(page.getByText(/In the outbox: 1 message/)).toBeVisible();
+    await expect(page.getByText(/Took in 1 talk from the mailbox/)).toBeVisible({ timeout: 30_000 });
+    await page.getByTestId('quick-line').fill('henrike');
+    await page
+      .getByRole('option', { name: /Henrike/ })
+      .first()
+      .click();
+    await expect(page.getByTestId('card-page')).toContainText('The recording');
+    // Taken back for the same test at another size.
+    await page.getByTestId('card-more').click();
+    await page.getByTestId('many-delete').click();
+    await isSaved(page);
+  });
+
   test('a device gets a passport for a list, and it can be paused and removed', async ({ page }) => {
     await page.goto(`${hub.url}/devices`);
     await page.getByTestId('in-step').first().waitFor();
@@ -130,6 +205,12 @@ test('two browsers paired with one hub share a book, live', async ({ browser }) 
     await addCard(one, 'Ivo Brandt', '020 7946 0012');
     // Nothing is pressed in the other one: it comes by itself.
     await expect(two.getByRole('link', { name: /Ivo Brandt/ })).toBeVisible();
+    // So does what was said.
+    await one.getByTestId('note-talk').first().click();
+    await one.getByTestId('talk-said').fill('The piano comes on Thursday');
+    await one.getByTestId('save-talk').click();
+    await two.getByRole('link', { name: /Ivo Brandt/ }).click();
+    await expect(two.getByTestId('card-page')).toContainText('The piano comes on Thursday');
   } finally {
     await own.stop();
   }
@@ -153,7 +234,7 @@ test('the application opens where the hub is off, and what is written then is ex
   await addCard(page, 'Wren Castell', '020 7946 0011');
   await isSaved(page);
   await page.goto(`${first.url}/devices`);
-  await expect(page.getByTestId('devices')).toContainText('1 card waits here');
+  await expect(page.getByTestId('devices')).toContainText('1 change waits here');
   const again = await startHub([], { data, port: new URL(first.url).port });
   await expect(page.getByTestId('in-step').first()).toBeVisible({ timeout: 60_000 });
   await again.stop();

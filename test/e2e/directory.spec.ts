@@ -75,6 +75,10 @@ test('a directory is made, filled by hand and from a table, given to a reader, l
     await page.getByTestId('write-to').fill('quast');
     await page.getByRole('button', { name: 'Write to Zora Quast of the directory' }).click();
     await expect(page.getByTestId('place-to')).toContainText('Zora Quast');
+    // And the line finds them, as rows of their own.
+    await page.getByTestId('quick-line').fill('quast');
+    await page.getByRole('option', { name: /Zora Quast.*In the directory/ }).click();
+    await expect(page.getByTestId('entry')).toContainText('zora@quay.example');
     // What changes in the directory is news of whoever was copied from it.
     await isSaved(page);
     await page.goto(`${hub.url}/directory`);

@@ -71,6 +71,40 @@ test('a message to each is filled from the card, says what is missing, and becom
   await page.getByRole('button', { name: 'Undo' }).click();
 });
 
+test('people are moved by dragging and by the arrow keys, and a message is laid aside and gone on with', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/write`);
+  await isRead(page);
+  for (const name of ['Ada Lowther', 'Maëlle Dessange']) {
+    await page.getByTestId('write-to').fill(name);
+    await page
+      .getByRole('button', { name: `Write to ${name}` })
+      .first()
+      .click();
+  }
+  const chip = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}, `) });
+  await chip('Ada Lowther').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByTestId('place-cc').getByRole('button')).toHaveCount(1);
+  // Whoever moves somebody by keys stays on them.
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByTestId('place-bcc').getByRole('button')).toHaveCount(1);
+  // By touch nothing is dragged: there a press on somebody asks where to.
+  if (test.info().project.name === 'phone') {
+    await chip('Maëlle Dessange').click();
+    await page.getByRole('radio', { name: /^Bcc/ }).click();
+  } else await chip('Maëlle Dessange').dragTo(page.getByTestId('place-bcc'));
+  await expect(page.getByTestId('place-bcc').getByRole('button')).toHaveCount(2);
+  await page.getByTestId('mail-subject').fill('Laid aside');
+  await page.getByTestId('mail-anew').click();
+  await expect(page.getByTestId('mail-subject')).toHaveValue('');
+  await page.getByTestId('open-drafts').click();
+  await page.getByTestId('draft').filter({ hasText: 'Laid aside' }).click();
+  await expect(page.getByTestId('mail-subject')).toHaveValue('Laid aside');
+  await expect(page.getByTestId('place-bcc').getByRole('button')).toHaveCount(2);
+});
+
 test('a signature’s news stands on Today, and is taken over with one press that can be taken back', async ({
   page,
 }) => {

@@ -1,6 +1,7 @@
 import express, { type Request, type Response, Router } from 'express';
 import { z } from 'zod';
 
+import { shownAs } from '@/core/card';
 import type { HeldNow, StandInNow } from '@/core/exchange';
 import { errorWords } from '@/core/text';
 
@@ -146,7 +147,7 @@ async function standInNow(db: HubDb, kind: StandInKind): Promise<StandInNow | un
     .filter(([, held]) => held.state !== 'deleted')
     .map(([uid, { card, state: how }]): HeldNow => ({
       uid,
-      name: card.name?.full ?? '',
+      name: shownAs(card),
       phones: Object.values(card.phones ?? {}).map(({ number }) => number),
       mails: Object.values(card.emails ?? {}).map(({ address }) => address),
       isGroup: card.kind === 'group',

@@ -69,11 +69,12 @@ export function useDirectory() {
   );
   const token = standing.kind === 'in' ? standing.session.token : undefined;
   const leave = useCallback(async () => {
+    // First nothing here asks any more: what is asked after the session has ended is refused.
+    setStanding({ kind: 'out' });
+    await keepDirectorySession({ writer }, undefined);
     await askHub({ method: 'DELETE', path: '/directory/session', token, scheme: 'Directory' }).catch(
       () => undefined,
     );
-    await keepDirectorySession({ writer }, undefined);
-    setStanding({ kind: 'out' });
   }, [token, writer]);
   return { standing, enter, leave, again };
 }

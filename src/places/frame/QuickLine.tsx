@@ -203,7 +203,10 @@ interface Found {
 
 /** What was asked for in so many words comes first; what could be filled in stands behind what was found, the Book before the directory. */
 function toEntries({ hits, listed, offers, isAsked }: Found): QuickEntry[] {
-  const found = hits.map((hit): QuickEntry => ({ kind: 'hit', key: hit.uid, hit }));
+  const toHit = (hit: Hit): QuickEntry => ({ kind: 'hit', key: hit.uid, hit });
+  const found = hits.filter(({ isNear }) => isNear !== true).map(toHit);
+  // Cards that are merely written alike stand behind whoever is meant.
+  const near = hits.filter(({ isNear }) => isNear === true).map(toHit);
   const acts = offers.map((offer): QuickEntry => ({
     kind: 'offer',
     key: `${offer.kind} ${offer.verb ?? ''} ${offer.uid}`,
@@ -214,5 +217,6 @@ function toEntries({ hits, listed, offers, isAsked }: Found): QuickEntry[] {
     key: `listed ${person.uid}`,
     person,
   }));
-  return isAsked ? [...acts, ...found, ...others] : [...found, ...others, ...acts];
+  const all = [...found, ...others, ...near];
+  return isAsked ? [...acts, ...all] : [...all, ...acts];
 }
