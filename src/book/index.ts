@@ -135,6 +135,7 @@ export {
   layAside,
   type MailDraft,
   type PlaceOf,
+  PLACES_OF,
   readDrafts,
   writeTo,
 } from './write/draft';

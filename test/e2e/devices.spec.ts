@@ -75,7 +75,7 @@ test.describe('a demo', () => {
     await page.getByTestId('in-step').first().waitFor();
     await page.goto(`${hub.url}/devices/try/computer`);
     await page.getByTestId('held-find').fill('Maëlle');
-    await page.getByRole('button', { name: /^Maëlle/ }).click();
+    await page.getByRole('button', { name: /^Maëlle Dessange/ }).click();
     await page.getByTestId('held-mails').fill('wrong@typed.example');
     await page.getByTestId('held-save').click();
     await sync(page);

@@ -78,7 +78,10 @@ export function devicesApi(db: HubDb, country: string): Router {
     response.status(204).end();
   });
   router.post('/syncs/:id/undo', async (request, response) => {
-    const undone = await undoSync({ db, country, now: utcNow() }, Number(request.params.id));
+    const undone = await undoSync(
+      { db, country, now: utcNow(), browser: browserOf(request).id },
+      Number(request.params.id),
+    );
     if (!undone)
       return void response.status(404).json({ error: 'there is no such sync, or it has been taken back' });
     response.json(undone);

@@ -20,6 +20,8 @@ export interface UndoContext {
   readonly now: string;
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country: string;
+  /** The browser in which it is asked for. */
+  readonly browser?: number;
 }
 
 /**
@@ -28,7 +30,10 @@ export interface UndoContext {
  *
  * @returns undefined where there is no such sync, or it has been taken back before
  */
-export function undoSync({ db, now, country }: UndoContext, sync: number): Promise<UndoneSync | undefined> {
+export function undoSync(
+  { db, now, country, browser }: UndoContext,
+  sync: number,
+): Promise<UndoneSync | undefined> {
   return inTransaction(db, async (store) => {
     const row = await store
       .selectFrom('syncs')
@@ -57,7 +62,10 @@ export function undoSync({ db, now, country }: UndoContext, sync: number): Promi
       if (back.isSame) continue;
       const named = back.card ?? current ?? before;
       const says = `Took back what ${row.name} did to ${named ? shownAs(named) : 'a card'}`;
-      await putCard(store, uid, back.card && { ...back.card, updated: now }, { at: now, device: null, says });
+      await putCard(store, uid, back.card && { ...back.card, updated: now }, {
+        ...{ at: now, device: null, says },
+        ...(browser === undefined ? {} : { browser }),
+      });
       cards += 1;
     }
     await store.updateTable('syncs').set({ undone: now }).where('id', '=', sync).execute();

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { type MailDraftNow, type PlaceOf, selectSettings, useAppSelector } from '@/book';
+import { type MailDraftNow, type PlaceOf, PLACES_OF, selectSettings, useAppSelector } from '@/book';
 import type { Recipient } from '@/core/write';
 import { Act, Txt } from '@/ui';
 
@@ -27,14 +27,20 @@ export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
   const { people } = recipients;
   const [isDragging, setDragging] = useState(false);
   const move = (key: string, place: PlaceOf) => set({ places: { ...draft?.places, [key]: place } });
+  const all = PLACES_OF.map((place) => ({ place, here: people.filter(({ key }) => placeOf(key) === place) }));
+  // While somebody is dragged, places where nobody is come after the others: none of these moves away under the hand.
+  const places = [
+    ...all.filter(({ here }) => here.length > 0),
+    ...all.filter(({ here }) => here.length === 0 && isDragging),
+  ];
   const seen = people.filter(({ key }) => ['to', 'cc'].includes(placeOf(key))).length;
   return (
     <View className="gap-2">
-      {(['to', 'cc', 'bcc', 'off'] as const).map((place) => (
+      {places.map(({ place, here }) => (
         <Chips
           key={place}
           place={place}
-          people={people.filter(({ key }) => placeOf(key) === place)}
+          people={here}
           onPress={setOpen}
           onMove={move}
           isDragging={isDragging}
@@ -67,7 +73,6 @@ interface ChipsProps {
 
 function Chips({ place, people, onPress, onMove, isDragging, onDragging }: ChipsProps) {
   const [isAll, setAll] = useState(false);
-  if (people.length === 0 && !isDragging) return null;
   const shown = isAll ? people : people.slice(0, SHOWN);
   return (
     <DropPlace place={place} onMove={onMove}>
