@@ -92,7 +92,6 @@ test.describe('a demo', () => {
     await expect(page.getByTestId('card-page')).toContainText('wrong@typed.example');
     await page.goto(`${hub.url}/devices/Computer`);
     await page.getByTestId('undo-sync').first().click();
-    await expect(page.getByText(/^Took back \d+ cards? that Computer had changed/)).toBeVisible();
     await expect(page.getByTestId('passport-page')).toContainText('Taken back');
     await page.goto(`${hub.url}/devices/log`);
     await page
