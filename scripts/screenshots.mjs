@@ -99,12 +99,15 @@ try {
     ['/devices/settle'],
     ['/devices/Phone'],
     ['/devices/try/phone'],
+    ['/devices/try/mail', (page) => showPart(page.getByTestId('mailbox'))],
   ]);
-  await shoot('phone', 'light', 'write-phone', '/lists', async (page) => {
-    await page.getByRole('link', { name: /^Patrons/ }).click();
-    await page.getByTestId('write-list').click();
-    await page.getByTestId('place-to').waitFor();
-  });
+  await shootBeside('write-phone', [
+    ['/devices', (page) => page.getByTestId('in-step').waitFor(), 'unseen'],
+    ['/lists', writeToPatrons],
+    ['/write', previewTemplate],
+    ['/write?by=letter', (page) => showPart(page.getByTestId('sheet-picture'))],
+    ['/directory', fillDirectory],
+  ]);
   await shoot('phone', 'light', 'lift-phone', '/import/text', async (page) => {
     await page.getByTestId('lift-text').fill(SIGNATURE);
     await page.getByTestId('marked-text').evaluate((part) => part.scrollIntoView());
@@ -115,13 +118,48 @@ try {
   rmSync(data, { recursive: true, force: true });
 }
 
+async function writeToPatrons(page) {
+  await page.getByRole('link', { name: /^Patrons/ }).click();
+  await page.getByTestId('write-list').click();
+  await page.getByTestId('place-to').waitFor();
+}
+
+async function previewTemplate(page) {
+  await page.getByTestId('open-templates').click();
+  await page.getByText('Birthday', { exact: false }).first().click();
+  await page.keyboard.press('Escape');
+  await showPart(page.getByTestId('mail-preview'));
+}
+
+/** The common directory with a few people in it. */
+async function fillDirectory(page) {
+  await page.getByTestId('directory-name').fill('Rosario');
+  await page.getByTestId('directory-passphrase').fill('harbour lights at nine');
+  await page.getByTestId('directory-enter').click();
+  await page.getByTestId('take-in').click();
+  await page
+    .getByTestId('take-in-text')
+    .fill(
+      [
+        'Name,E-mail,Company,Town',
+        'Zora Quast,zora@quay-strings.example,Quay Strings,Exeter',
+        'Ilmari Salo,ilmari.salo@example.org,Salo Recording,Turku',
+        'Printworks,orders@printworks.example,Printworks,Wexmere',
+        'Bakery on the Quay,orders@quaybakery.example,Bakery on the Quay,Wexmere',
+      ].join('\n'),
+    );
+  await page.getByTestId('take-in-look').click();
+  await page.getByTestId('take-in-now').click();
+  await page.getByTestId('entries').getByRole('link').nth(3).waitFor();
+}
+
 /** Scrolls to a part of a page. */
 async function showPart(part) {
   await part.waitFor();
   await part.evaluate((element) => element.scrollIntoView());
 }
 
-/** Several screens of a phone beside each other, of one browser; each an address and what is done there. */
+/** Several screens of a phone beside each other, of one browser; each an address, what is done there, and whether it is left out. */
 async function shootBeside(name, screens) {
   const context = await browser.newContext({
     viewport: SIZES.phone,
@@ -131,16 +169,17 @@ async function shootBeside(name, screens) {
   });
   const page = await context.newPage();
   const pictures = [];
-  for (const [path, act = async () => undefined] of screens) {
+  for (const [path, act = async () => undefined, unseen] of screens) {
     await page.goto(HUB + path);
     await page.waitForFunction(() => document.documentElement.dataset.book === 'read');
     await act(page);
     await page.waitForTimeout(1800);
+    if (unseen) continue;
     pictures.push((await page.screenshot()).toString('base64'));
   }
   const { width, height } = SIZES.phone;
   await page.goto('about:blank');
-  await page.setViewportSize({ width: screens.length * (width + 12) - 12, height });
+  await page.setViewportSize({ width: pictures.length * (width + 12) - 12, height });
   const images = pictures.map((picture) => `<img width="${width}" src="data:image/png;base64,${picture}">`);
   await page.setContent(
     `<body style="margin:0;display:flex;gap:12px;background:#ddd4c2">${images.join('')}</body>`,

@@ -139,5 +139,6 @@ export {
   readDrafts,
   writeTo,
 } from './write/draft';
+export { noteUsed } from './write/noteUsed';
 export { noteSent, type SentMail } from './write/noteSent';
 export { type MailDraftNow, useMailDraft } from './write/useMailDraft';

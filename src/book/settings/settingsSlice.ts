@@ -82,6 +82,8 @@ export const settingsSchema = z.object({
   labelSheet: z.record(z.string(), z.number()).catch({}),
   /** From how many people on those in To and Cc are better not shown each other's addresses. */
   bccFrom: z.number().int().min(2).max(1000).catch(12),
+  /** Of people with several addresses the one that was written to last, by uid. */
+  usedAddresses: z.record(z.string(), z.string()).catch({}),
   /** Addresses that are the user's own, in lower case. */
   ownAddresses: z.array(z.string()).catch([]),
   /** The colours of tags, by the tag in lower case: a place among the theme's ten tones. */

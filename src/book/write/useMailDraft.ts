@@ -6,6 +6,7 @@ import { localDay } from '@/platform';
 
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { useAppDispatch, useAppSelector, useServices } from '../hooks';
+import { selectSettings } from '../settings/settingsSlice';
 import { useAnswer } from '../useAnswer';
 import { emptyDraft, keepDraft, type MailDraft, type PlaceOf, readDraft } from './draft';
 
@@ -23,6 +24,7 @@ export function useMailDraft(): MailDraftNow {
   const dispatch = useAppDispatch();
   const { search } = useServices();
   const cards = useAppSelector(selectCardsByUid);
+  const { usedAddresses } = useAppSelector(selectSettings);
   const [draft, setDraft] = useState<MailDraft>();
   useEffect(() => {
     let isCurrent = true;
@@ -42,8 +44,8 @@ export function useMailDraft(): MailDraftNow {
   const members = answer?.value;
   const recipients = useMemo(() => {
     const wanted = to.flatMap((one) => toWriteTo(one, (uid) => cards.get(uid), members));
-    return findRecipients(wanted, (uid) => cards.get(uid), addressOf);
-  }, [to, addressOf, cards, members]);
+    return findRecipients(wanted, (uid) => cards.get(uid), addressOf, usedAddresses);
+  }, [to, addressOf, cards, members, usedAddresses]);
   const set = (some: Partial<MailDraft>) => {
     const next = { ...(draft ?? emptyDraft), ...some };
     setDraft(next);

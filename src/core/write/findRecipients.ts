@@ -1,5 +1,5 @@
 import { type Card, preferredEntry, shownAs, type Uid } from '../card';
-import { bareAddresses, mailFor } from '../lists';
+import { bareAddresses, reachFor } from '../lists';
 import { normalizeAddress } from '../unfiled';
 
 /** Somebody or some list that a message is addressed to, as it was typed or chosen. */
@@ -34,14 +34,16 @@ export interface Recipients {
 
 /**
  * Opens lists into their people: everybody once, however many lists they are on; at the address chosen for the list, else
- * the preferred one. Whoever shares the address of somebody before is that one's.
+ * the preferred one, else the one that was used last. Whoever shares the address of somebody before is that one's.
  *
  * @param addressOf - addresses chosen for this message, by uid; they go before all
+ * @param usedLast - addresses that were written to last, by uid
  */
 export function findRecipients(
   to: readonly WriteTo[],
   getCard: (uid: Uid) => Card | undefined,
   addressOf: Readonly<Record<string, string>> = {},
+  usedLast: Readonly<Record<string, string>> = {},
 ): Recipients {
   const people = new Map<string, Recipient>();
   const taken = new Set<string>();
@@ -59,9 +61,9 @@ export function findRecipients(
     if (card['cordialis.example:archived'] === true) return void archived.add(uid);
     if (card['cordialis.example:unwritten'] === true) return void unwritten.add(uid);
     const addresses = Object.values(card.emails ?? {}).map(({ address }) => address);
-    const usual = list ? mailFor(list, card) : preferredEntry(card.emails)?.address;
-    const chosen = addressOf[uid];
-    const address = chosen !== undefined && addresses.includes(chosen) ? chosen : usual;
+    const isTheirs = (address: string | undefined) => address !== undefined && addresses.includes(address);
+    const known = [addressOf[uid], listAddress(list, card), preferredAddress(card), usedLast[uid]];
+    const address = known.find(isTheirs) ?? addresses[0];
     if (address === undefined) return void unreachable.add(uid);
     put({ key: uid, uid, name: shownAs(card), address, addresses });
   };
@@ -84,4 +86,14 @@ export function findRecipients(
     people: [...people.values()],
     ...{ unreachable: [...unreachable], archived: [...archived], unwritten: [...unwritten] },
   };
+}
+
+/** The address chosen for a list. */
+function listAddress(list: Card | undefined, card: Card): string | undefined {
+  return list && card.emails?.[reachFor(list, card.uid).emailId ?? '']?.address;
+}
+
+/** The address that the card says is preferred, where it says so. */
+function preferredAddress({ emails }: Card): string | undefined {
+  return preferredEntry(emails, ({ pref }) => pref !== undefined)?.address;
 }

@@ -125,3 +125,16 @@ test('attached files come back whole from another reader, whatever their names a
   ).toEqual(files.map((file) => [file.name, file.type, file.text]));
   for (const line of text.split('\r\n')) expect(line.length).toBeLessThanOrEqual(998);
 });
+
+test('without a preferred address the one that was used last is used; a preferred one, and one for the list, go before', () => {
+  const used = { ada: 'octet@example.org', bo: 'gone@example.org' };
+  const at = (to: Parameters<typeof findRecipients>[0], get = (uid: string) => cards.get(uid)) =>
+    findRecipients(to, get, {}, used).people.map(({ address }) => address);
+  expect(at([{ kind: 'card', uid: 'ada' }])).toEqual(['octet@example.org']);
+  expect(at([{ kind: 'card', uid: 'bo' }])).toEqual(['bo@example.org']);
+  const preferring: Card = { ...ADA, emails: { ...ADA.emails, e1: { address: 'ada@example.org', pref: 1 } } };
+  expect(at([{ kind: 'card', uid: 'ada' }], () => preferring)).toEqual(['ada@example.org']);
+  expect(at([{ kind: 'list', list: patrons, members: ['ada'] }], () => preferring)).toEqual([
+    'octet@example.org',
+  ]);
+});

@@ -7,6 +7,7 @@ import {
   exportCards,
   type MailDraftNow,
   noteSent,
+  noteUsed,
   noticed,
   selectSettings,
   type SentMail,
@@ -94,6 +95,10 @@ export function OutPart({ now, work }: OutPartProps) {
       return writeMessage(message, stamp, files);
     });
   };
+  const wentOut = () => {
+    dispatch(noteUsed(people));
+    setSent(true);
+  };
   const save = async () => {
     const texts = await textsFrom(own);
     if (texts.length === 1) saveFile(fileName(subject || 'Message', 'eml'), texts[0] ?? '', 'message/rfc822');
@@ -107,7 +112,7 @@ export function OutPart({ now, work }: OutPartProps) {
       );
       saveFile(fileName(subject || 'Messages', 'zip'), zipSync(Object.fromEntries(named)), 'application/zip');
     }
-    setSent(true);
+    wentOut();
   };
   const copy = async () => {
     if (await copyText(people.map(formatMailbox).join(', ')))
@@ -150,7 +155,7 @@ export function OutPart({ now, work }: OutPartProps) {
             isDisabled={people.length === 0 || isTooLong || attached.length > 0}
             onPress={() => {
               openOutside(mailto);
-              setSent(true);
+              wentOut();
             }}
             testID="mail-open"
           />
@@ -175,7 +180,10 @@ export function OutPart({ now, work }: OutPartProps) {
         isDisabled={people.length === 0 || !work || hasOpenFields}
         messages={messages.length}
         textsFrom={textsFrom}
-        onSent={() => set(emptyDraft)}
+        onSent={() => {
+          dispatch(noteUsed(people));
+          set(emptyDraft);
+        }}
       />
       <BySms people={people} text={body} />
       {attached.length > 0 && !isEach ? (

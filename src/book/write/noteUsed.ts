@@ -1,0 +1,15 @@
+import type { Recipient } from '@/core/write';
+
+import type { AppThunk } from '../appStore';
+import { changeSettings } from '../settings/changeSettings';
+import { selectSettings } from '../settings/settingsSlice';
+
+/** Remembers at which of their addresses people were written to: the next message goes there, too. */
+export function noteUsed(people: readonly Recipient[]): AppThunk {
+  return (dispatch, getState) => {
+    const several = people.filter(({ uid, addresses }) => uid !== undefined && addresses.length > 1);
+    if (several.length === 0) return;
+    const used = Object.fromEntries(several.map(({ key, address }) => [key, address]));
+    dispatch(changeSettings({ usedAddresses: { ...selectSettings(getState()).usedAddresses, ...used } }));
+  };
+}
