@@ -7,6 +7,7 @@ import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, OverPage, Repeat, TitledPart, Trash, Txt, usePageTitle } from '@/ui';
 
+import { adviceFor } from './advice';
 import { OftenChoice } from './OftenChoice';
 import { type PassportDraft, PassportForm } from './PassportForm';
 import { logPath } from './paths';
@@ -201,9 +202,14 @@ function SyncsPart({ device, now }: { readonly device: DeviceNow; readonly now: 
           <View className="min-w-0 flex-1">
             <Txt isFigures>{`${sync.in} came, ${sync.out} went`}</Txt>
             {sync.fault === null ? null : (
-              <Txt size="small" tone="brick">
-                {sync.fault}
-              </Txt>
+              <>
+                <Txt size="small" tone="brick">
+                  {sync.fault}
+                </Txt>
+                <Txt size="small" tone="faded">
+                  {adviceFor(sync.fault)}
+                </Txt>
+              </>
             )}
             {sync.undone === null ? null : (
               <Txt size="small" tone="faded">

@@ -1,5 +1,6 @@
 import { type DeviceNow } from '@/core/exchange';
 
+import { adviceFor } from './advice';
 import { formatMoment, placeInWords, standingOf, valueInWords } from './words';
 
 const NOW = Date.parse('2026-11-26T12:00:00Z');
@@ -60,3 +61,11 @@ test('what is to settle is called by our word for it, and read part by part', ()
     'nothing',
   ]);
 });
+
+test.each([
+  ['the server answered 401 Unauthorized', /user name and the password/],
+  ['fetch failed', /Is the server on/],
+  ['the phone is offline', /Switch it online/],
+  ['the token is not known, or too old', /by itself/],
+  ['something nobody has thought of', /tried again/],
+])('what to do about “%s” is said', (fault, advice) => expect(adviceFor(fault)).toMatch(advice));
