@@ -83,6 +83,18 @@ test('people are moved by dragging and by the arrow keys, and a message is laid 
       .first()
       .click();
   }
+  // Everybody with a tag, and everybody whom a search finds, whoever is there already once.
+  await page.getByTestId('write-to').fill('#press');
+  await page.getByRole('button', { name: 'Write to everybody tagged press' }).click();
+  await expect.poll(() => page.getByTestId('place-to').getByRole('button').count()).toBeGreaterThan(3);
+  await page.getByTestId('mail-anew').click();
+  for (const name of ['Ada Lowther', 'Maëlle Dessange']) {
+    await page.getByTestId('write-to').fill(name);
+    await page
+      .getByRole('button', { name: `Write to ${name}` })
+      .first()
+      .click();
+  }
   const chip = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}, `) });
   await chip('Ada Lowther').focus();
   await page.keyboard.press('ArrowDown');

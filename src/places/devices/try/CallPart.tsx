@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 
-import { useCard, useCardGetter } from '@/book';
+import { selectRow, useAppSelector, useCard, useCardGetter, usePhoto } from '@/book';
 import { initialsOf, shownAs } from '@/core/card';
 import type { HeldNow, StandInNow } from '@/core/exchange';
 import { ringOf } from '@/core/marks';
@@ -41,11 +41,14 @@ export function CallPart({ now }: { readonly now: StandInNow }) {
 function Caller({ caller, onEnd }: { readonly caller: HeldNow; readonly onEnd: () => void }) {
   const card = useCard(caller.uid);
   const opener = card?.['cordialis.example:opener'];
+  const row = useAppSelector((state) => selectRow(state, caller.uid));
+  const photo = usePhoto(row?.photo);
   return (
     <View role="alert" className="flex-row gap-4 border-y border-rule py-3" testID="caller">
       <Stamp
         initials={card ? initialsOf(card) : caller.name.slice(0, 1)}
         isOrg={card?.kind === 'org'}
+        photo={photo}
         size="card"
       />
       <View className="min-w-0 flex-1">
@@ -55,6 +58,7 @@ function Caller({ caller, onEnd }: { readonly caller: HeldNow; readonly onEnd: (
         <Txt font="serif" size="title">
           {card ? shownAs(card) : caller.name}
         </Txt>
+        {row?.second ? <Txt tone="faded">{row.second}</Txt> : null}
         <Txt isFigures>{caller.phones[0]}</Txt>
         {opener === undefined ? null : <Txt font="serifItalic">{opener}</Txt>}
         <View className="flex-row flex-wrap gap-x-6">
