@@ -67,3 +67,11 @@ test('a device that sends back its small version of what it was served has chang
   const other = { ...served, media: { m1: { kind: 'photo', uri: await picture(400, 300, 4) } } };
   expect(await withServedPictures(served, other)).toEqual(other);
 });
+
+test('a small file that claims to be a huge picture is not read', async () => {
+  const octets = Buffer.from((await picture(8, 8, 1, 'image/png')).split(',')[1] ?? '', 'base64');
+  octets.writeUInt32BE(60_000, 16);
+  octets.writeUInt32BE(60_000, 20);
+  const uri = `data:image/png;base64,${octets.toString('base64')}`;
+  expect(await cutPicture(uri, 96)).toBe(uri);
+});

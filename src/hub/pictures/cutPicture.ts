@@ -47,11 +47,21 @@ async function cutNow(uri: string, side: number): Promise<string> {
 async function readPicture(uri: string): Promise<InstanceType<typeof Picture> | undefined> {
   const [, type = '', data] = /^data:image\/(jpeg|png);base64,(.*)$/s.exec(uri) ?? [];
   if (data === undefined) return undefined;
+  const octets = Buffer.from(data, 'base64');
+  if (type === 'png' && pixelsOfPng(octets) > MAX_PIXELS) return undefined;
   try {
-    return Picture.fromBitmap(await CODECS[type as keyof typeof CODECS].decode(Buffer.from(data, 'base64')));
+    return Picture.fromBitmap(await CODECS[type as keyof typeof CODECS].decode(octets));
   } catch {
     return undefined;
   }
+}
+
+/** Pixels of a picture that is read at most: a small file may claim to hold far more than the memory does. */
+const MAX_PIXELS = 50_000_000;
+
+/** Width times height as the head of a PNG says them (ISO/IEC 15948 §11.2.2). JPEG's reader has such a limit itself. */
+function pixelsOfPng(octets: Buffer): number {
+  return octets.length < 24 ? 0 : octets.readUInt32BE(16) * octets.readUInt32BE(20);
 }
 
 /** A card with its photos cut down. @param side - in pixels; null for as they are */

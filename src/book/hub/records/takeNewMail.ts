@@ -11,9 +11,10 @@ import { KEYS } from '../../store/keys';
 export function takeNewMail(token: string, last: number): AppThunk<Promise<void>> {
   return async (dispatch, _, { hub, storage }) => {
     const stored = await storage.getItem(KEYS.mailTaken);
-    const taken = stored === null ? last : Number(stored);
-    if (stored !== null && taken >= last) return;
-    const news = stored === null ? { mbox: '', last } : await hub.newMail(token, taken);
+    // A number beyond the last is of another hub's mailbox.
+    const taken = stored === null || Number(stored) > last ? undefined : Number(stored);
+    if (taken === last) return;
+    const news = taken === undefined ? { mbox: '', last } : await hub.newMail(token, taken);
     if (news.mbox !== '') {
       const file = new File([news.mbox], 'mailbox.mbox', { type: 'application/mbox' });
       const silent = { onProgress: () => undefined, onJob: () => undefined };
