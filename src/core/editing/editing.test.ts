@@ -200,7 +200,7 @@ const cases: {
       form.ownFields.push({ ...BLANK_ROWS.ownFields, id: 'new', label: 'Shoe size', text: '39' });
       form.keys.push({ ...BLANK_ROWS.keys, id: 'new', text: 'https://example.org/ada.asc' });
       form.relations.push({ id: 'b', label: 'spouse', text: 'Bo' }, { id: '', label: 'friend', text: 'Cy' });
-      Object.assign(form, { timeZone: 'Europe/Oslo', pronouns: 'she/her', isPrivate: true });
+      Object.assign(form, { timeZone: 'Europe/Oslo', ring: 'bell', pronouns: 'she/her', isPrivate: true });
     },
     expected: (card) => [
       card.onlineServices,
@@ -209,6 +209,7 @@ const cases: {
       card.cryptoKeys,
       card.relatedTo,
       card['cordialis.example:timeZone'],
+      card['cordialis.example:ring'],
       card.speakToAs,
       card['cordialis.example:private'],
     ],
@@ -219,6 +220,7 @@ const cases: {
       { k1: { uri: 'https://example.org/ada.asc' } },
       { b: { relation: { spouse: true } } },
       'Europe/Oslo',
+      'bell',
       { pronouns: { r1: { pronouns: 'she/her' } } },
       true,
     ],
