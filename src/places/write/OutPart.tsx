@@ -185,7 +185,8 @@ export function OutPart({ now, work }: OutPartProps) {
           set(emptyDraft);
         }}
       />
-      <BySms people={people} text={body} />
+      {/* A text message is one to all: nothing in it is filled in. */}
+      {fieldsIn(body, context).length === 0 ? <BySms people={people} text={body} /> : null}
       {attached.length > 0 && !isEach ? (
         <Txt size="small" tone="faded">
           Attached cards go with a message file only.

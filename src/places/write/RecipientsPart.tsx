@@ -47,7 +47,7 @@ export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
           onDragging={setDragging}
         />
       ))}
-      {seen >= bccFrom ? (
+      {seen >= bccFrom && draft?.isEach !== true ? (
         <View className="flex-row flex-wrap items-center gap-x-4" role="status">
           <Txt tone="ochre">{`${seen} people would see each other’s addresses.`}</Txt>
           <Act label="Put all in Bcc" onPress={() => set({ usual: 'bcc', places: {} })} testID="all-bcc" />
