@@ -255,3 +255,12 @@ test('a page of another origin, or under another name, gets no answer', async ()
   expect(await status({ Origin: 'http://elsewhere.example' })).toBe(403);
   expect(await status({ Origin: base, 'Content-Type': 'application/json' })).toBe(400);
 });
+
+test('an exchange that is under way when it is ended in the browser doesn’t say otherwise afterwards', async () => {
+  const one = await openBrowser('One', [ADA]);
+  await one.edit(withMail(ADA, 'ada@new.example'));
+  const running = one.exchange();
+  await one.store.dispatch(unpairFromHub());
+  await running;
+  expect(one.hub()).toMatchObject({ pairing: undefined, fault: 'it was ended in this browser' });
+});

@@ -33,10 +33,13 @@ function exchangeOnce(): AppThunk<Promise<void>> {
         refused = { ...refused, ...(await dispatch(exchangeRound(pairing))) };
         if (writer.queued().size === 0 && writer.talkQueue.size === 0) break;
       }
+      // Ended in this browser meanwhile: how it ended is said already.
+      if (!selectHub(getState()).pairing) return;
       const faults = Object.values(refused);
       const fault = faults.length === 0 ? '' : `${faults.length} cards were not taken: ${String(faults[0])}`;
       dispatch(exchangeWent({ lastAt: utcNow(), fault }));
     } catch (error) {
+      if (!selectHub(getState()).pairing) return;
       const isLetGo = error instanceof HubFault && error.status === 401;
       if (isLetGo) await dispatch(setPairing(undefined));
       dispatch(exchangeWent({ fault: isLetGo ? 'this browser is no longer paired' : errorWords(error) }));
@@ -52,6 +55,8 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
     let refused = {};
     if (pairing.isFirst) {
       refused = await dispatch(tellAll(pairing));
+      // Ended meanwhile: noting how far it is would begin it again.
+      if (!selectHub(getState()).pairing) return refused;
       await dispatch(setPairing({ ...pairing, isFirst: false }));
     }
     refused = { ...refused, ...(await dispatch(tellQueued(pairing))) };

@@ -29,8 +29,11 @@ export function pairDemo(): AppThunk<Promise<void>> {
 export function unpairFromHub(): AppThunk<Promise<void>> {
   return async (dispatch, getState, { hub }) => {
     const { pairing } = selectHub(getState());
+    const ended = () => dispatch(exchangeWent({ fault: 'it was ended in this browser' }));
+    // Said before as well: a demo that sees itself unpaired without a reason pairs itself again.
+    ended();
     await dispatch(setPairing(undefined));
-    dispatch(exchangeWent({ fault: 'it was ended in this browser' }));
+    ended();
     // The hub may be off: this browser forgets it all the same.
     if (pairing) await hub.unpair(pairing.token).catch(() => undefined);
   };
