@@ -126,8 +126,12 @@ async function writeToPatrons(page) {
 
 async function previewTemplate(page) {
   await page.getByTestId('open-templates').click();
-  await page.getByText('Birthday', { exact: false }).first().click();
-  await page.keyboard.press('Escape');
+  await page
+    .getByRole('button', { name: /^Begin with/ })
+    .first()
+    .click();
+  const each = page.getByTestId('mail-each');
+  if ((await each.getAttribute('aria-checked')) !== 'true') await each.click();
   await showPart(page.getByTestId('mail-preview'));
 }
 
