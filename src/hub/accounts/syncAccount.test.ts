@@ -61,7 +61,9 @@ test('cards of both come to both, and a visit with nothing new changes nothing',
   await put(here, ADA);
   await put(there, BO);
   await add();
+  expect((await listAccounts(here))[0]?.passport.seen).toBeNull();
   expect(await visit()).toEqual({ came: 1, went: 1 });
+  expect((await listAccounts(here))[0]?.passport.seen).toBe(NOW);
   expect(await names(here)).toEqual(['Ada Lowther', 'Bo Ek']);
   expect(await names(there)).toEqual(['Ada Lowther', 'Bo Ek']);
   await visit();

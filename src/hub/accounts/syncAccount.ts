@@ -60,6 +60,10 @@ export async function syncAccount(context: AccountContext, account: Account): Pr
       syncToken: news.syncToken,
       etags: JSON.stringify(Object.fromEntries(etags)),
     });
+    // A server is not signed in to: its passport says when it was visited.
+    await inTransaction(db, (store) =>
+      store.updateTable('devices').set({ seen: now }).where('id', '=', account.device).execute(),
+    );
     const visit = { came: taken.came, went };
     await noteVisit(db, account.passport, now, visit);
     return visit;

@@ -13,9 +13,9 @@ export function formatMoment(utc: string, now: number): string {
 export function standingOf(device: DeviceNow, now: number): string {
   const [last] = device.syncs;
   if (device.isPaused) return 'Paused';
-  if (device.seen === null) return 'Has not been here yet';
   const fault = last?.fault ?? null;
-  if (fault !== null) return `${formatMoment(last?.at ?? device.seen, now)}: ${fault}`;
+  if (last && fault !== null) return `${formatMoment(last.at, now)}: ${fault}`;
+  if (device.seen === null) return 'Has not been here yet';
   const next = device.next === null ? '' : `, next ${formatMoment(device.next, now)}`;
   return `${formatCount(device.cards, 'card', 'cards')} · last ${formatMoment(device.seen, now)}${next}`;
 }
