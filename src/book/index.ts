@@ -89,6 +89,7 @@ export {
 } from './rows/rowsSlice';
 export { publishCalendar } from './intake/publishCalendar';
 export { changeSettings } from './settings/changeSettings';
+export { noteOwnAddress } from './settings/noteOwnAddress';
 export { type PostsRead, readPosts } from './posts/readPosts';
 export { setInSteps } from './settings/setInSteps';
 export { noteAct } from './settings/noteAct';

@@ -90,6 +90,7 @@ export function openBook(): AppThunk<Promise<void>> {
 /** Talks of some months that the hub has still to be told of, as an earlier page, or another one, has left them. */
 export function readTalkQueue(months: readonly string[]): AppThunk<Promise<void>> {
   return async (_, __, { storage, writer }) => {
+    if (months.length === 0 || !writer.talkQueue.isKept) return;
     const stored = await storage.getMany(months.map((month) => `${KEYS.talkQueue}${month}`));
     for (const month of months) {
       const keys = parseJson(stored[`${KEYS.talkQueue}${month}`]);

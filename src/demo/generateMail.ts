@@ -1,5 +1,6 @@
 import { type Card, nameParts, shownAs } from '@/core/card';
 import { addDays } from '@/core/days';
+import { mailDate } from '@/core/write';
 
 import { generateBook } from './generateBook';
 import { OWN_ADDRESS, OWN_NAME, STRANGERS, STRANGERS_WRITE, SUBJECTS } from './mail.data';
@@ -49,7 +50,7 @@ export function generateStrangersMail(today: string): string {
     const head = [
       `From ${address} ${asctime(day, '09:40:00')}`,
       `Message-ID: <stranger-${i}@${address.split('@')[1] ?? ''}>`,
-      `Date: ${mailDate(day, '09:40:00')}`,
+      `Date: ${dateOf(day, '09:40:00')}`,
       `From: ${mailbox([name, address])}`,
       `To: ${mailbox([OWN_NAME, OWN_ADDRESS])}`,
       `Subject: ${encoded(subject)}`,
@@ -106,7 +107,7 @@ function message({ day, time, other, isOut }: Message, index: number, dice: Dice
   return [
     `From ${from[1]} ${asctime(day, time)}`,
     `Message-ID: <demo-${index}@wexmere-festival.example>`,
-    `Date: ${mailDate(day, time)}`,
+    `Date: ${dateOf(day, time)}`,
     `From: ${mailbox(from)}`,
     `To: ${mailbox(to)}`,
     `Subject: ${encoded(subject)}`,
@@ -119,14 +120,13 @@ function message({ day, time, other, isOut }: Message, index: number, dice: Dice
   ].join('\n');
 }
 
-/** RFC 5322 §3.3, which the platform writes but for the name of the zone (ECMA-262, toUTCString). */
-function mailDate(day: string, time: string): string {
-  return new Date(`${day}T${time}Z`).toUTCString().replace('GMT', '+0000');
+function dateOf(day: string, time: string): string {
+  return mailDate(Date.parse(`${day}T${time}Z`));
 }
 
 /** RFC 4155: the time of the "From " line as C's asctime() writes it. */
 function asctime(day: string, time: string): string {
-  const [weekday, date, month, year] = mailDate(day, time).split(/,? /);
+  const [weekday, date, month, year] = dateOf(day, time).split(/,? /);
   return `${weekday} ${month} ${date} ${time} ${year}`;
 }
 

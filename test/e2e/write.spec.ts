@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import PostalMime from 'postal-mime';
 
 import { DEMO, expect, isRead, isSaved, openDemo, test } from './fixtures';
@@ -71,30 +72,28 @@ test('a message to each is filled from the card, says what is missing, and becom
   await page.getByRole('button', { name: 'Undo' }).click();
 });
 
+async function addressTo(page: Page, ...names: readonly string[]): Promise<void> {
+  for (const name of names) {
+    await page.getByTestId('write-to').fill(name);
+    await page
+      .getByRole('button', { name: `Write to ${name}` })
+      .first()
+      .click();
+  }
+}
+
 test('people are moved by dragging and by the arrow keys, and a message is laid aside and gone on with', async ({
   page,
 }) => {
   await page.goto(`${DEMO}/write`);
   await isRead(page);
-  for (const name of ['Ada Lowther', 'Maëlle Dessange']) {
-    await page.getByTestId('write-to').fill(name);
-    await page
-      .getByRole('button', { name: `Write to ${name}` })
-      .first()
-      .click();
-  }
+  await addressTo(page, 'Ada Lowther', 'Maëlle Dessange');
   // Everybody with a tag, and everybody whom a search finds, whoever is there already once.
   await page.getByTestId('write-to').fill('#press');
   await page.getByRole('button', { name: 'Write to everybody tagged press' }).click();
   await expect.poll(() => page.getByTestId('place-to').getByRole('button').count()).toBeGreaterThan(3);
   await page.getByTestId('mail-anew').click();
-  for (const name of ['Ada Lowther', 'Maëlle Dessange']) {
-    await page.getByTestId('write-to').fill(name);
-    await page
-      .getByRole('button', { name: `Write to ${name}` })
-      .first()
-      .click();
-  }
+  await addressTo(page, 'Ada Lowther', 'Maëlle Dessange');
   const chip = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}, `) });
   await chip('Ada Lowther').focus();
   await page.keyboard.press('ArrowDown');

@@ -14,12 +14,10 @@ export const directorySessionSchema = z.object({
 /** Who is signed in to the common directory in this browser. */
 export type DirectorySession = z.infer<typeof directorySessionSchema>;
 
-/** The session that is kept; undefined where nobody is signed in. The hub may have ended it since. */
+/** The session that is kept; undefined where nobody is signed in. The hub may have ended it since. Asked while one types. */
 export async function readDirectorySession({
   storage,
-  writer,
-}: Pick<Services, 'storage' | 'writer'>): Promise<DirectorySession | undefined> {
-  await writer.flush();
+}: Pick<Services, 'storage'>): Promise<DirectorySession | undefined> {
   return directorySessionSchema.safeParse(parseJson(await storage.getItem(KEYS.directory))).data;
 }
 

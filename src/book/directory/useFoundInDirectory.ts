@@ -26,13 +26,13 @@ export interface FoundInDirectory {
 
 /** People of the common directory, by what is typed; nobody where this browser isn't signed in. */
 export function useFoundInDirectory(typed: string, limit: number): readonly FoundInDirectory[] {
-  const { storage, writer } = useServices();
+  const { storage } = useServices();
   const [found, setFound] = useState<{ text: string; people: readonly FoundInDirectory[] }>();
   useEffect(() => {
     if (typed.length < MIN_LETTERS) return;
     let isCurrent = true;
     const look = async () => {
-      const session = await readDirectorySession({ storage, writer });
+      const session = await readDirectorySession({ storage });
       if (!session) return;
       const path = `/directory/entries?q=${encodeURIComponent(typed)}`;
       const answer = await askHub({ path, token: session.token, scheme: 'Directory' });
@@ -44,7 +44,7 @@ export function useFoundInDirectory(typed: string, limit: number): readonly Foun
       isCurrent = false;
       clearTimeout(timer);
     };
-  }, [typed, storage, writer]);
+  }, [typed, storage]);
   return found?.text === typed ? found.people.slice(0, limit) : NOBODY;
 }
 

@@ -1,10 +1,3 @@
-/** Talks of a month that the hub doesn't know yet: some of them, or all that came with an import. */
-export interface QueuedTalks {
-  readonly ids: readonly string[];
-  /** Names of imports whose talks have come to the month, or gone from it. */
-  readonly intakes: readonly string[];
-}
-
 /** Talks by month that the hub has still to be told of. Each has a number that grows with every change of it. */
 export class TalkQueue {
   private readonly months = new Map<string, Map<string, number>>();

@@ -6,6 +6,6 @@
  */
 export { formatMailbox, type Mailbox } from './formatMailbox';
 export { findRecipients, type Recipient, type Recipients, type WriteTo } from './findRecipients';
-export { type Attachment, type OutMessage, writeMessage } from './writeMessage';
+export { type Attachment, mailDate, type OutMessage, writeMessage } from './writeMessage';
 export { smsNumber, writeSms } from './writeSms';
 export { MAX_MAILTO, writeMailto } from './writeMailto';

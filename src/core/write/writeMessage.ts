@@ -21,6 +21,11 @@ export interface MessageStamp {
   readonly from?: Mailbox;
 }
 
+/** A moment as a message says it (RFC 5322 §3.3), which the platform writes but for the name of the zone (ECMA-262, toUTCString). */
+export function mailDate(ms: number): string {
+  return new Date(ms).toUTCString().replace('GMT', '+0000');
+}
+
 /** RFC 5322 §2.1.1 and RFC 2045 §6.7: letters of a line, its end not counted. */
 const MAX_LINE = 76;
 

@@ -2,7 +2,7 @@ import type { Selectable } from 'kysely';
 
 import type { AccountWish } from '@/core/exchange';
 
-import { addDevice, type Device, listDevices } from '../passports/passports';
+import { addDevice, type Device, findDevice, listDevices } from '../passports/passports';
 import { type HubDb, inTransaction } from '../store/openStore';
 import type { AccountsTable } from '../store/schema';
 import { seal } from '../store/seal';
@@ -25,7 +25,7 @@ export async function addAccount(db: HubDb, wish: AccountWish, now: string): Pro
     throw new RangeError('without TLS a password goes to this machine only: use https://');
   await openDavSession({ base, user, password, version: '3.0' });
   await addDevice(db, { name, direction, own }, now);
-  const device = (await listDevices(db)).find((one) => one.name === name.trim());
+  const device = await findDevice(db, name.trim());
   if (!device) throw new Error('the passport was not made');
   const begun = { next: now, syncToken: '', etags: '{}' };
   await inTransaction(db, (store) =>

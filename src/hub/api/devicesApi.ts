@@ -7,7 +7,7 @@ import { findSession } from '../directory/directoryUsers';
 import { devicesNow } from '../passports/devicesNow';
 import { lookAhead } from '../passports/lookAhead';
 import { markSources } from '../passports/markSources';
-import { addDevice, changePassport, listDevices, pauseDevice, removeDevice } from '../passports/passports';
+import { addDevice, changePassport, findDevice, pauseDevice, removeDevice } from '../passports/passports';
 import { setEvery } from '../passports/setEvery';
 import { undoSync } from '../passports/undoSync';
 import type { HubDb } from '../store/openStore';
@@ -53,7 +53,7 @@ export function devicesApi(db: HubDb, country: string): Router {
     const wish = changeSchema.safeParse(request.body);
     if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
     const { name } = request.params;
-    const device = (await listDevices(db)).find((one) => one.name === name);
+    const device = await findDevice(db, name);
     if (!device) return void response.status(404).json({ error: `there is no device called ${name}` });
     const { isPaused, everyMinutes, ...rest } = wish.data;
     try {
@@ -69,7 +69,7 @@ export function devicesApi(db: HubDb, country: string): Router {
     }
   });
   router.get('/:name/ahead', async (request, response) => {
-    const device = (await listDevices(db)).find(({ name }) => name === request.params.name);
+    const device = await findDevice(db, request.params.name);
     if (!device) return void response.status(404).json({ error: 'there is no such device' });
     response.set('Cache-Control', 'no-store').json(await lookAhead(db, device));
   });

@@ -12,6 +12,7 @@ import { type HubDb, inTransaction } from '../store/openStore';
 import { utcNow } from '../utcNow';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';
+import { numberOf } from './numberOf';
 
 /** Some hundred cards with photos; more at once is refused, so that nobody fills the memory. */
 const MAX_BODY = '60mb';
@@ -66,11 +67,6 @@ export function exchangeApi(db: HubDb, country: string): Router {
   });
   router.get('/events', (request, response) => tellChanges(response, (end) => request.on('close', end)));
   return router;
-}
-
-function numberOf(value: unknown): number | undefined {
-  const number = Number(value ?? 0);
-  return Number.isSafeInteger(number) && number >= 0 ? number : undefined;
 }
 
 /** Tells of changes as they come (server-sent events, WHATWG HTML §9.2), until the other side has gone. */

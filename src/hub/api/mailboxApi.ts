@@ -2,12 +2,12 @@ import express, { Router } from 'express';
 
 import { mailsToSendSchema } from '@/core/exchange';
 
-import { deliverMail } from '../mailbox/deliverMail';
 import { listMails, MailFault, newMail, openMail, sendMails } from '../mailbox/mailbox';
 import { findStandIn } from '../standins/standInStore';
 import type { HubDb } from '../store/openStore';
 import { onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';
+import { numberOf } from './numberOf';
 
 /** Messages with cards attached go in one request. */
 const MAX_BODY = '60mb';
@@ -20,8 +20,8 @@ export function mailboxApi(db: HubDb): Router {
     response.set('Cache-Control', 'no-store').json(await listMails(db));
   });
   router.get('/new', async (request, response) => {
-    const since = Number(request.query['since'] ?? 0);
-    if (!Number.isSafeInteger(since) || since < 0)
+    const since = numberOf(request.query['since']);
+    if (since === undefined)
       return void response.status(400).json({ error: 'since is the number of a message' });
     response.set('Cache-Control', 'no-store').json(await newMail(db, since));
   });
@@ -41,11 +41,6 @@ export function mailboxApi(db: HubDb): Router {
       if (!(error instanceof MailFault)) throw error;
       response.status(400).json({ error: error.message });
     }
-  });
-  /** Sends and receives at once instead of at its next turn. */
-  router.post('/deliver', async (_, response) => {
-    await deliverMail(db, Date.now());
-    response.status(204).end();
   });
   return router;
 }

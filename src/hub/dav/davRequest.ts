@@ -36,6 +36,11 @@ export type Resource =
   /** A card, or where one may be put. */
   | { readonly kind: 'card'; readonly href: string; readonly isDirectory?: boolean };
 
+/** Whether an address names the common directory, or somebody in it. */
+export function isOfDirectory(resource: Resource): boolean {
+  return 'isDirectory' in resource && resource.isDirectory === true;
+}
+
 /** What a path names; undefined where that is nothing, or another's. */
 export function resourceAt(path: string, user: string): Resource | undefined {
   const parts = path.split('/').filter(Boolean);

@@ -4,7 +4,7 @@ import { type Device, signIn } from '../passports/passports';
 import { type HubDb, inTransaction } from '../store/openStore';
 import { writeData } from './addressData';
 import { DavError } from './davError';
-import { type DavAnswer, type DavRequest, type Resource, resourceAt } from './davRequest';
+import { type DavAnswer, type DavRequest, isOfDirectory, type Resource, resourceAt } from './davRequest';
 import { deleteCardResource } from './deleteCardResource';
 import { dav } from './names';
 import { MAX_BODY_OCTETS, ROOT } from './names';
@@ -136,8 +136,9 @@ function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> |
 }
 
 /** The common directory is only read by devices. */
-function onlyOwnBook({ isDirectory = false }: { readonly isDirectory?: boolean }): void {
-  if (isDirectory) throw new DavError(403, 'the directory is only read here', dav('need-privileges'));
+function onlyOwnBook(resource: Resource): void {
+  if (isOfDirectory(resource))
+    throw new DavError(403, 'the directory is only read here', dav('need-privileges'));
 }
 
 async function getResource(request: DavRequest, resource: Resource): Promise<DavAnswer> {
@@ -154,8 +155,7 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
     return { status: 304, headers: { ETag: seen.etag } };
   checkConditions({ header: (name) => (name === 'if-match' ? request.header(name) : undefined) }, seen.etag);
   const version = /version\s*=\s*"?4\.0/i.test(request.header('accept') ?? '') ? '4.0' : '3.0';
-  const isOfBook = resource.isDirectory !== true;
-  if (request.method === 'GET' && isOfBook) await rememberServed(request, [seen]);
+  if (request.method === 'GET' && !isOfDirectory(resource)) await rememberServed(request, [seen]);
   const [cut = seen] = await cutDown(request, [seen]);
   return {
     status: 200,

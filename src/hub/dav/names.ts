@@ -14,5 +14,5 @@ export const MAX_BODY_OCTETS = 16_000_000;
 /** Addresses of a user's resources. */
 export const principalPath = (user: string) => `${ROOT}principals/${user}/`;
 export const homePath = (user: string) => `${ROOT}books/${user}/`;
-export const directoryPath = (user: string) => `${ROOT}books/${user}/directory/`;
-export const bookPath = (user: string) => `${ROOT}books/${user}/cards/`;
+export const bookPath = (user: string, isDirectory = false) =>
+  `${ROOT}books/${user}/${isDirectory ? 'directory' : 'cards'}/`;

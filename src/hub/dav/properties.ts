@@ -1,12 +1,11 @@
 import type { DeviceView, SeenCard } from '../passports/deviceView';
 import { type DataWish, PLAIN_VERSION_3, writeData } from './addressData';
-import type { DavRequest, Resource } from './davRequest';
+import { type DavRequest, isOfDirectory, type Resource } from './davRequest';
 import {
   bookPath,
   card as carddav,
   CTAG,
   dav,
-  directoryPath,
   homePath,
   MAX_RESOURCE_OCTETS,
   principalPath,
@@ -100,14 +99,14 @@ export const ALL_PROPERTIES = [
 
 function nameOf({ resource, request }: PropertySource): string {
   if (resource.kind === 'principal') return request.device.name;
-  return 'isDirectory' in resource && resource.isDirectory === true ? 'Common directory' : 'Cordialis';
+  return isOfDirectory(resource) ? 'Common directory' : 'Cordialis';
 }
 
 /** RFC 3744 §3: what the passport allows. */
 function privilegesOf({ device }: DavRequest, resource: Resource): string[] {
   const { kind } = resource;
   const reads = ['read', 'read-current-user-privilege-set'];
-  if ('isDirectory' in resource && resource.isDirectory === true) return reads;
+  if (isOfDirectory(resource)) return reads;
   if (device.direction === 'out' || (kind !== 'book' && kind !== 'card')) return reads;
   return [...reads, 'write', 'write-content', ...(kind === 'book' ? ['bind', 'unbind'] : [])];
 }
@@ -123,12 +122,8 @@ export function pathOf({ request, resource }: PropertySource): string {
     case 'home':
       return homePath(owner);
     case 'book':
-      return bookOf(resource, owner);
+      return bookPath(owner, resource.isDirectory);
     case 'card':
-      return bookOf(resource, owner) + encodeURIComponent(resource.href);
+      return bookPath(owner, resource.isDirectory) + encodeURIComponent(resource.href);
   }
-}
-
-function bookOf({ isDirectory = false }: { readonly isDirectory?: boolean }, owner: string): string {
-  return isDirectory ? directoryPath(owner) : bookPath(owner);
 }

@@ -1,9 +1,11 @@
 import { childOf, readXml, type XmlElement } from '@/core/xml';
 
+import { type DeviceView, type SeenCard, viewOf } from '../passports/deviceView';
+import { directoryView } from '../passports/directoryView';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
 import { multistatus, responseOf } from './multistatus';
-import { dav } from './names';
+import { card as carddav, dav } from './names';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
 import { cutDown, viewFor } from './viewFor';
 import type { Xml } from './writeXml';
@@ -28,7 +30,7 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
       for (const book of await booksOf(request))
         responses.push(responseOf({ ...base, ...book }, names, isNames));
     if (resource.kind === 'book')
-      for (const seen of await cutDown(request, [...view.byUid.values()]))
+      for (const seen of await listed(request, view, isNames ? [] : names))
         responses.push(
           responseOf(
             { ...base, seen, resource: { ...resource, kind: 'card', href: seen.href } },
@@ -42,17 +44,25 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
 
 /** The collections of a device: its cards, and the common directory where its passport has that. */
 async function booksOf(request: DavRequest): Promise<Pick<PropertySource, 'resource' | 'view'>[]> {
-  const own = { kind: 'book' } as const;
-  const directory = { kind: 'book', isDirectory: true } as const;
-  const view = await viewFor(request, directory).catch((error: unknown) => {
-    if (!(error instanceof DavError)) throw error;
-    return undefined;
-  });
-  const books: Pick<PropertySource, 'resource' | 'view'>[] = [
-    { resource: own, view: await viewFor(request, own) },
+  const { db, device, now } = request;
+  const directory = await directoryView(db, device, now.slice(0, 10));
+  return [
+    { resource: { kind: 'book' }, view: await viewOf(db, device) },
+    ...(directory ? [{ resource: { kind: 'book', isDirectory: true } as const, view: directory }] : []),
   ];
-  if (view) books.push({ resource: directory, view });
-  return books;
+}
+
+/** Properties that say something of a card as it is written out. */
+const OF_TEXT = [dav('getcontentlength'), carddav('address-data')];
+
+/** The cards of a collection; their pictures are cut only where something asked for depends on it. */
+async function listed(
+  request: DavRequest,
+  { byUid }: DeviceView,
+  names: readonly string[],
+): Promise<readonly SeenCard[]> {
+  const all = [...byUid.values()];
+  return names.some((name) => OF_TEXT.includes(name)) ? cutDown(request, all) : all;
 }
 
 function seenOf(resource: Resource, view: PropertySource['view']): Pick<PropertySource, 'seen'> {

@@ -2,6 +2,7 @@ import { type Card, newCard, shownAs } from '@/core/card';
 import { duplicateFacts, type TwinIndex } from '@/core/duplicates';
 import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
 import { isRuleList } from '@/core/lists';
+import { withSource } from '@/core/marks';
 import { mergeCards } from '@/core/merging';
 import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
 
@@ -137,12 +138,8 @@ function sourceOf({ now, device, sync }: DavRequest): Omit<ChangeSource, 'says'>
 }
 
 /** A card that comes from a server is marked as being kept there. */
-function withSource(card: Card, { device, isServer = false }: DavRequest): Card {
-  if (!isServer && device.own === 0) return card;
-  return {
-    ...card,
-    'cordialis.example:sources': { ...card['cordialis.example:sources'], [device.name]: true },
-  };
+function marked(card: Card, { device, isServer = false }: DavRequest): Card {
+  return isServer || device.own === 1 ? withSource(card, device.name, true) : card;
 }
 
 function readBack(card: Card, version: DataVersion): Card {
@@ -167,14 +164,14 @@ async function takeNew(request: DavRequest, href: string, sent: Card, book: Twin
         device.tag === null
           ? fresh
           : { ...fresh, keywords: { ...fresh.keywords, [device.tag]: true as const } };
-      const own = withSource(tagged, request);
+      const own = marked(tagged, request);
       await putCard(store, own.uid, own, { ...sourceOf(request), says: `Added ${shownAs(own)}` });
       await remember(store, request, { uid: own.uid, href, card: own, deviceUid: null });
       await joinList(store, request, own.uid);
       return { status: 201 };
     }
     const united = withoutTrace(mergeCards([same, sent], { country }), same);
-    const after: Card = withSource({ ...united, uid: same.uid, updated: now }, request);
+    const after: Card = marked({ ...united, uid: same.uid, updated: now }, request);
     const seq = await putCard(store, same.uid, after, {
       ...{ ...sourceOf(request), says: `Joined a card of ${device.name} to ${shownAs(same)}` },
     });

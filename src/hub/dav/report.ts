@@ -6,9 +6,9 @@ import { listsOf } from '../passports/passports';
 import { changedSince } from '../store/cards';
 import { readWish } from './addressData';
 import { DavError } from './davError';
-import type { DavAnswer, DavRequest, Resource } from './davRequest';
+import { type DavAnswer, type DavRequest, isOfDirectory, type Resource } from './davRequest';
 import { multistatus, responseOf, statusOf } from './multistatus';
-import { bookPath, card as carddav, dav, directoryPath } from './names';
+import { bookPath, card as carddav, dav } from './names';
 import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
@@ -23,7 +23,7 @@ export async function report(request: DavRequest, resource: Resource): Promise<D
   if (resource.kind !== 'book') throw new DavError(403, 'no report is made here', dav('supported-report'));
   const view = await viewFor(request, resource);
   const asked = readAsked(body);
-  const tell: Tell = { request, view, isDirectory: resource.isDirectory === true, ...asked };
+  const tell: Tell = { request, view, isDirectory: isOfDirectory(resource), ...asked };
   switch (body.name) {
     case carddav('addressbook-multiget'):
       return multiget(tell, body);
@@ -186,5 +186,5 @@ async function syncDirectory(tell: Tell, token: string, done: Xml[]): Promise<Da
 }
 
 function pathIn({ request, isDirectory }: Tell): string {
-  return (isDirectory ? directoryPath : bookPath)(request.device.user);
+  return bookPath(request.device.user, isDirectory);
 }

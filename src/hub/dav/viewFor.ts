@@ -2,11 +2,11 @@ import { type DeviceView, type SeenCard, viewOf } from '../passports/deviceView'
 import { directoryView } from '../passports/directoryView';
 import { withCutPictures } from '../pictures/cutPicture';
 import { DavError } from './davError';
-import type { DavRequest, Resource } from './davRequest';
+import { type DavRequest, isOfDirectory, type Resource } from './davRequest';
 
 /** What a device may see of the collection that a resource is, or is in. @throws DavError 404 for a directory that it doesn't get */
 export async function viewFor({ db, device, now }: DavRequest, resource: Resource): Promise<DeviceView> {
-  if (!('isDirectory' in resource) || resource.isDirectory !== true) return viewOf(db, device);
+  if (!isOfDirectory(resource)) return viewOf(db, device);
   const view = await directoryView(db, device, now.slice(0, 10));
   if (!view) throw new DavError(404, 'there is nothing here');
   return view;

@@ -1,3 +1,5 @@
+import { mailDate } from '@/core/write';
+
 import { addHeld } from '../standins/editHeld';
 import { STAND_INS } from '../standins/kinds';
 import { findStandIn, keepStandIn } from '../standins/standInStore';
@@ -10,8 +12,6 @@ import { nameIn, repliesTo } from './replies';
  * in for one elsewhere. While the mail client is offline, all of it waits.
  */
 export async function deliverMail(db: HubDb, nowMs: number): Promise<void> {
-  const state = await findStandIn(db, 'mail');
-  if (!state || state.isOffline) return;
   const due = await db
     .selectFrom('mails')
     .selectAll()
@@ -19,16 +19,23 @@ export async function deliverMail(db: HubDb, nowMs: number): Promise<void> {
     .where('at', '<=', new Date(nowMs).toISOString())
     .orderBy('id')
     .execute();
+  // Looked at only where there is something to deliver: its memory is large, and its turn comes often.
+  if (due.length === 0) return;
+  const state = await findStandIn(db, 'mail');
+  if (!state || state.isOffline) return;
+  const writtenTo: MailAddress[] = [];
   for (const mail of due) {
     if (mail.box === 'coming') await inTransaction(db, (store) => arrive(store, mail, 'inbox'));
-    else await send(db, mail, nowMs);
+    else writtenTo.push(...(await send(db, mail, nowMs)));
   }
+  await keepRecipients(db, writtenTo);
 }
 
-async function send(db: HubDb, mail: KeptMail, nowMs: number): Promise<void> {
+/** @returns whom it went to */
+async function send(db: HubDb, mail: KeptMail, nowMs: number): Promise<readonly MailAddress[]> {
   const read = await readMail(mail.message);
   const { from } = read;
-  const date = (inS: number) => new Date(nowMs + inS * 1000).toUTCString().replace('GMT', '+0000');
+  const date = (inS: number) => mailDate(nowMs + inS * 1000);
   const replies = from ? repliesTo({ ...read, from }, date) : [];
   await inTransaction(db, async (store) => {
     await arrive(store, mail, 'sent');
@@ -41,12 +48,12 @@ async function send(db: HubDb, mail: KeptMail, nowMs: number): Promise<void> {
         .execute();
     }
   });
-  await keepRecipients(db, read.to);
+  return read.to;
 }
 
 /** The mail client makes cards of people it writes to, as such programs do. */
 async function keepRecipients(db: HubDb, to: readonly MailAddress[]): Promise<void> {
-  const state = await findStandIn(db, 'mail');
+  const state = to.length === 0 ? undefined : await findStandIn(db, 'mail');
   if (!state) return;
   const known = new Set(
     Object.values(state.cards).flatMap(({ card }) =>

@@ -1,10 +1,8 @@
-import { createHash } from 'node:crypto';
-
 import { TwinIndex } from '@/core/duplicates';
 
 import { entriesFor } from '../directory/directoryEntries';
 import type { HubDb } from '../store/openStore';
-import { type DeviceView, hrefFor, type SeenCard } from './deviceView';
+import { type DeviceView, etagOf, hrefFor, type SeenCard } from './deviceView';
 import type { Device } from './passports';
 
 const BASE = 'http://cordialis.example/sync/directory/';
@@ -32,18 +30,28 @@ export async function directoryView(
     .select(({ fn }) => fn.max('id').as('id'))
     .executeTakeFirst();
   const seq = head?.id ?? 0;
+  const { photoSide } = device;
+  const token = `${BASE}${seq}/${today}`;
+  const views = kept.get(db) ?? new Map<Device['photoSide'], DeviceView>();
+  kept.set(db, views);
+  const known = views.get(photoSide);
+  if (known?.token === token) return known;
   // A device is nobody who edits: it sees what a reader sees.
   const seen = (await entriesFor(db, 'reader', today)).map(({ card }): SeenCard => {
-    const etag = `"${createHash('sha256').update(JSON.stringify(card)).digest('hex').slice(0, 32)}"`;
-    return { uid: card.uid, href: hrefFor(card.uid), etag, card };
+    return { uid: card.uid, href: hrefFor(card.uid), etag: etagOf(card, device), card };
   });
-  return {
-    ...{ seq, token: `${BASE}${seq}/${today}` },
+  const view: DeviceView = {
+    ...{ seq, token },
     byUid: new Map(seen.map((one) => [one.uid, one])),
     byHref: new Map(seen.map((one) => [one.href, one])),
     twins: () => new TwinIndex(),
   };
+  views.set(photoSide, view);
+  return view;
 }
+
+/** The last view for each size of pictures, kept from request to request: it is the same for every device. */
+const kept = new WeakMap<HubDb, Map<Device['photoSide'], DeviceView>>();
 
 /** Uids of entries that have changed, come or gone since a token; undefined for a token that is none of ours. */
 export async function directoryChanges(

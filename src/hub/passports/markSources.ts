@@ -1,4 +1,5 @@
 import { shownAs } from '@/core/card';
+import { withSource } from '@/core/marks';
 
 import { findCard, putCard } from '../store/cards';
 import { type HubDb, inTransaction } from '../store/openStore';
@@ -22,11 +23,10 @@ export function markSources(
       .execute();
     for (const { uid } of rows) {
       const card = await findCard(store, uid);
-      if (!card || card['cordialis.example:sources']?.[device.name] === true) continue;
-      const sources = { ...card['cordialis.example:sources'], [device.name]: true as const };
+      const marked = card && withSource(card, device.name, true);
+      if (!card || !marked || marked === card) continue;
       const says = `Marked ${shownAs(card)} as kept at ${device.name}`;
-      const marked = { ...card, 'cordialis.example:sources': sources, updated: now };
-      await putCard(store, uid, marked, { at: now, device: null, says });
+      await putCard(store, uid, { ...marked, updated: now }, { at: now, device: null, says });
     }
   });
 }

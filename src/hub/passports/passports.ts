@@ -74,6 +74,11 @@ export function listDevices(db: HubDb): Promise<Device[]> {
   return db.selectFrom('devices').selectAll().orderBy('id').execute();
 }
 
+/** The device of a name; undefined where there is none. */
+export function findDevice(db: HubDb, name: string): Promise<Device | undefined> {
+  return db.selectFrom('devices').selectAll().where('name', '=', name).executeTakeFirst();
+}
+
 /** Stops a device from being served, or lets it go on. @returns whether there is one of that name */
 export function pauseDevice(db: HubDb, name: string, isPaused: boolean): Promise<boolean> {
   return inTransaction(db, async (store) => {

@@ -1,15 +1,8 @@
 import { createHash } from 'node:crypto';
 
-import { createJimp } from '@jimp/core';
-import jpeg from '@jimp/js-jpeg';
-import png from '@jimp/js-png';
-import { methods as resizing } from '@jimp/plugin-resize';
-
 import type { Card } from '@/core/card';
 
-const CODECS = { jpeg: jpeg(), png: png() } as const;
-/** A picture with its pixels. */
-const Picture = createJimp({ plugins: [resizing], formats: [jpeg, png] });
+import type { Pixels } from './decodePicture';
 
 /** Of JPEG, 0 to 100: what a face on a small screen needs. */
 const QUALITY = 80;
@@ -43,25 +36,12 @@ async function cutNow(uri: string, side: number): Promise<string> {
   return `data:image/jpeg;base64,${octets.toString('base64')}`;
 }
 
-/** The octets of a picture that has pixels; undefined for any other. */
-async function readPicture(uri: string): Promise<InstanceType<typeof Picture> | undefined> {
-  const [, type = '', data] = /^data:image\/(jpeg|png);base64,(.*)$/s.exec(uri) ?? [];
-  if (data === undefined) return undefined;
-  const octets = Buffer.from(data, 'base64');
-  if (type === 'png' && pixelsOfPng(octets) > MAX_PIXELS) return undefined;
-  try {
-    return Picture.fromBitmap(await CODECS[type as keyof typeof CODECS].decode(octets));
-  } catch {
-    return undefined;
-  }
-}
-
-/** Pixels of a picture that is read at most: a small file may claim to hold far more than the memory does. */
-const MAX_PIXELS = 50_000_000;
-
-/** Width times height as the head of a PNG says them (ISO/IEC 15948 §11.2.2). JPEG's reader has such a limit itself. */
-function pixelsOfPng(octets: Buffer): number {
-  return octets.length < 24 ? 0 : octets.readUInt32BE(16) * octets.readUInt32BE(20);
+/** A picture with its pixels; undefined for one that has none, or can't be read here. What reads them is loaded when one comes. */
+async function readPicture(uri: string): Promise<Pixels | undefined> {
+  const [, type, data] = /^data:image\/(jpeg|png);base64,(.*)$/s.exec(uri) ?? [];
+  if ((type !== 'jpeg' && type !== 'png') || data === undefined) return undefined;
+  const { decodePicture } = await import('./decodePicture');
+  return decodePicture(type, Buffer.from(data, 'base64'));
 }
 
 /** A card with its photos cut down. @param side - in pixels; null for as they are */
@@ -97,7 +77,7 @@ export async function isSamePicture(a: string, b: string): Promise<boolean> {
 }
 
 /** The mean red, green and blue of each square. */
-function squaresOf({ width, height, bitmap: { data } }: InstanceType<typeof Picture>): number[] {
+function squaresOf({ width, height, bitmap: { data } }: Pixels): number[] {
   const sums = new Array<number>(GRID * GRID * 3).fill(0);
   const counts = new Array<number>(GRID * GRID).fill(0);
   for (let y = 0; y < height; y += 1)

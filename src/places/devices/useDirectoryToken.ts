@@ -4,12 +4,12 @@ import { readDirectorySession, useServices } from '@/book';
 
 /** Who is signed in to the common directory here, for a passport that shall have it; nothing where it shan't. */
 export function useDirectoryToken(): (isWanted: boolean | undefined) => Promise<{ directoryToken?: string }> {
-  const { storage, writer } = useServices();
+  const { storage } = useServices();
   return useCallback(
     async (isWanted) => {
-      const session = isWanted === true ? await readDirectorySession({ storage, writer }) : undefined;
+      const session = isWanted === true ? await readDirectorySession({ storage }) : undefined;
       return session ? { directoryToken: session.token } : {};
     },
-    [storage, writer],
+    [storage],
   );
 }

@@ -39,7 +39,7 @@ export function useDirectory() {
       if (isCurrent) setStanding(next);
     };
     const look = async () => {
-      const kept = await readDirectorySession({ storage, writer });
+      const kept = await readDirectorySession({ storage });
       const state = await askHub({ path: '/directory/state' });
       if (!z.object({ hasUsers: z.boolean() }).parse(state).hasUsers) return put({ kind: 'empty' });
       if (!kept) return put({ kind: 'out' });
@@ -54,7 +54,7 @@ export function useDirectory() {
     return () => {
       isCurrent = false;
     };
-  }, [round, storage, writer]);
+  }, [round, storage]);
   const again = useCallback(() => setRound((count) => count + 1), []);
   const enter = useCallback(
     async (name: string, passphrase: string) => {

@@ -1,16 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import {
-  changeSettings,
-  noticed,
-  selectSettings,
-  useAppDispatch,
-  useAppSelector,
-  useHub,
-  useHubAct,
-  useHubAnswer,
-} from '@/book';
+import { noteOwnAddress, noticed, useAppDispatch, useHub, useHubAct, useHubAnswer } from '@/book';
 import { formatCount } from '@/platform';
 import { Act, Field, Send } from '@/ui';
 
@@ -34,7 +25,6 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
   const { value } = useHubAnswer('devices', (hub, token) => hub.devices(token));
   const act = useHubAct();
   const dispatch = useAppDispatch();
-  const { ownAddresses } = useAppSelector(selectSettings);
   const [typed, setTyped] = useState('');
   if (value?.devices.some(({ standIn }) => standIn === 'mail') !== true) return null;
   const from = own ?? typed.trim().toLowerCase();
@@ -45,7 +35,7 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
       return true;
     });
     if (isSent !== true) return;
-    if (own === undefined) dispatch(changeSettings({ ownAddresses: [...ownAddresses, from] }));
+    dispatch(noteOwnAddress(from));
     dispatch(
       noticed({ text: `In the outbox: ${formatCount(texts.length, 'message', 'messages')}`, tone: 'plain' }),
     );

@@ -21,6 +21,7 @@ import { fieldsIn, labelsOf, missingFields, type TemplateWords } from '@/core/te
 import {
   type Attachment,
   formatMailbox,
+  mailDate,
   MAX_MAILTO,
   type Recipient,
   writeMailto,
@@ -89,7 +90,7 @@ export function OutPart({ now, work }: OutPartProps) {
     return messages.map((message, i) => {
       const stamp = {
         ...from,
-        date: new Date(nowMs()).toUTCString().replace('GMT', '+0000'),
+        date: mailDate(nowMs()),
         messageId: `${nowMs()}-${i}@cordialis.example`,
       };
       return writeMessage(message, stamp, files);

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import {
-  changeSettings,
+  noteOwnAddress,
   noticed,
   selectSettings,
   useAppDispatch,
@@ -12,7 +12,7 @@ import {
 } from '@/book';
 import type { StandInNow } from '@/core/exchange';
 import { foldText } from '@/core/text';
-import { writeMessage } from '@/core/write';
+import { mailDate, writeMessage } from '@/core/write';
 import { nowMs } from '@/platform';
 import { Act, Field, Mail, Txt } from '@/ui';
 
@@ -55,13 +55,12 @@ export function WritePart({ now, to: first, onSent }: WritePartProps) {
   const isReady = ADDRESS.test(address) && ADDRESS.test(from.trim());
   const send = async () => {
     const sender = from.trim();
-    if (!own.includes(sender.toLowerCase()))
-      dispatch(changeSettings({ ownAddresses: [...own, sender.toLowerCase()] }));
+    dispatch(noteOwnAddress(sender));
     const message = writeMessage(
       { to: [{ name: known?.name ?? first?.name ?? '', address }], cc: [], bcc: [], subject, body },
       {
         from: { name: '', address: sender },
-        date: new Date(nowMs()).toUTCString().replace('GMT', '+0000'),
+        date: mailDate(nowMs()),
         messageId: `${newUid().slice(-36)}@cordialis.example`,
       },
     );
