@@ -21,15 +21,16 @@ const chromium = {
 
 export default defineConfig({
   testDir: 'test/e2e',
-  // A screen with axe in two schemes and three widths takes its time on a machine with two busy cores.
-  timeout: 120_000,
+  // Some walk through a dozen screens; a machine whose two cores are taken by others may stand still for minutes.
+  timeout: 240_000,
   expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   // A machine that is busy with something else is no fault of the application; such a test is named all the same.
   retries: process.env['CI'] ? 1 : 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
-  use: { launchOptions: chromium, locale: 'en-GB', timezoneId: 'Europe/London', trace: 'retain-on-failure' },
+  // A trace of each action makes a test a third slower, so it is written only where one failed before.
+  use: { launchOptions: chromium, locale: 'en-GB', timezoneId: 'Europe/London', trace: 'on-first-retry' },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
