@@ -1,6 +1,7 @@
+import { startsWithTitle } from '../card';
 import { type Column, type FieldId, FIELDS, formatHeading } from '../columns';
 import { parseTypedDate } from '../editing';
-import { foldText } from '../text';
+import { foldedWords, foldText } from '../text';
 import { contextOfHeading, matchHeading } from './matchHeading';
 import { JUDGED_ROWS, type Table } from './readTable';
 
@@ -18,7 +19,9 @@ const MOST = 0.7;
 export function guessColumns(table: Table): Column[] {
   const width = table.headings?.length ?? Math.max(0, ...table.rows.map(({ cells }) => cells.length));
   const guesses = Array.from({ length: width }, (_, i) => guessColumn(table, i));
-  return numberColumns(settleNames(guesses, table.headings), table.headings);
+  // Our own tables say exactly what they mean.
+  const isOurs = table.headings?.some((heading) => foldText(heading) === SHOWN_AS) === true;
+  return numberColumns(isOurs ? guesses : settleNames(settleTitles(guesses, table)), table.headings);
 }
 
 function guessColumn(table: Table, at: number): Column {
@@ -53,10 +56,22 @@ function fieldOfContents(cells: readonly string[]): FieldId {
   return found?.[0] ?? 'none';
 }
 
+/** Headings that some write over forms of address and others over posts, folded. */
+const TITLE_OR_POST = new Set(['title', 'titel', 'titre', 'titulo', 'titolo', 'tytul']);
+
+/** "Title" is what most cells below it are: forms of address and degrees before a name, or else the post. */
+function settleTitles(columns: readonly Column[], table: Table): Column[] {
+  return columns.map((column, i) => {
+    const heading = foldedWords(table.headings?.[i] ?? '').join(' ');
+    if (column.field !== 'title' || !TITLE_OR_POST.has(heading)) return column;
+    const cells = cellsOf(table, i);
+    const isPost = cells.filter(startsWithTitle).length * 2 < cells.length;
+    return isPost ? { ...column, field: 'post' } : column;
+  });
+}
+
 /** "Name" beside "First name" is the surname; "Nombre" and "Nome" beside nothing else are the whole name. */
-function settleNames(columns: readonly Column[], headings: readonly string[] = []): Column[] {
-  // Our own tables say exactly what they mean.
-  if (headings.some((heading) => foldText(heading) === SHOWN_AS)) return [...columns];
+function settleNames(columns: readonly Column[]): Column[] {
   const has = (field: FieldId) => columns.some((column) => column.field === field);
   return columns.map((column) => {
     if (column.field === 'full' && has('given') && !has('surname')) return { ...column, field: 'surname' };

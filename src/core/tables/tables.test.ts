@@ -111,6 +111,20 @@ test('a title above the headings is reported, not taken for them', () => {
   ]);
 });
 
+test('a heading “Title” is what stands below it: the form of address, or else the post', () => {
+  expect(guess('Title,Name', 'Dr.,Ada Lowther', ',Bo Ek', 'Ms,Cleo Ray')).toEqual(['Title', 'Shown as']);
+  expect(guess('Name;Titel', 'Ada Lowther;Kantorin', 'Bo Ek;Prof.', 'Cleo Ray;Notenwartin')).toEqual([
+    'Shown as',
+    'Post',
+  ]);
+  // Beside a column for the post it is a second one.
+  expect(guess('Name,Title,Job title', 'Ada Lowther,Alto,Nurse')).toEqual(['Shown as', 'Post', 'Post 2']);
+  // Our own tables mean the form of address, whatever stands there.
+  expect(guess('Shown as,Title', 'Ada Lowther,Cantor')).toEqual(['Shown as', 'Title']);
+  // An empty column says nothing, and stays with the first meaning.
+  expect(guess('Name,Title', 'Ada Lowther,')).toEqual(['Shown as', 'Title']);
+});
+
 test('without headings the contents tell', () => {
   expect(
     guess(

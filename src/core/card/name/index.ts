@@ -10,4 +10,5 @@ export { nameParts, splitParticles } from './nameParts';
 export { type NameHints, parseName } from './parseName';
 export { shownAs } from './shownAs';
 export { type SortOrder, sortText } from './sortText';
+export { startsWithTitle } from './startsWithTitle';
 export { AS_WRITTEN, type NameStyle, styledName } from './styledName';
