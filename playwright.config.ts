@@ -14,6 +14,8 @@ const hub = (port: number, args: string) => ({
 });
 
 // Debian's Chromium runs as root in a container only without its sandbox; the rest keeps it from calling out.
+// Its own pages under the address line took a third of the time of each test; the features after them are those that
+// Playwright turns off, as only the last list counts.
 const chromium = {
   executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
   args: chromiumArgs,

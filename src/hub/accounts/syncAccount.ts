@@ -95,8 +95,8 @@ async function takeNews(context: Taking, account: Account, news: DavNews): Promi
   for (const { href, text } of news.changed) {
     const wasThere = before.byHref.has(href) && (await memoryAt(db, account, href)) !== undefined;
     try {
-      await putCardResource(asDevice(context, account, text), href);
-      came += 1;
+      const taken = await putCardResource(asDevice(context, account, text), href);
+      came += taken.came ?? 0;
     } catch (error) {
       // A card that is none stays on the server; the others go on.
       if (!(error instanceof DavError)) throw error;
@@ -107,10 +107,11 @@ async function takeNews(context: Taking, account: Account, news: DavNews): Promi
   }
   for (const href of news.gone) {
     if ((await memoryAt(db, account, href)) === undefined) continue;
-    await deleteCardResource(asDevice(context, account, ''), href).catch((error: unknown) => {
+    const taken = await deleteCardResource(asDevice(context, account, ''), href).catch((error: unknown) => {
       if (!(error instanceof DavError)) throw error;
+      return undefined;
     });
-    came += 1;
+    came += taken?.came ?? 0;
   }
   return { came, joined };
 }

@@ -313,6 +313,8 @@ test('what a device writes otherwise or doesn’t hold is no change; what it edi
     ),
   );
   expect(await findCard(db, ADA.uid)).toEqual(ADA);
+  const counts = () => db.selectFrom('syncs').select(['came', 'went']).execute();
+  expect(await counts()).toEqual([{ came: 0, went: 1 }]);
   await ask(
     phone,
     'PUT',
@@ -325,6 +327,7 @@ test('what a device writes otherwise or doesn’t hold is no change; what it edi
       'TEL;TYPE=WORK:020 7946 0999',
     ),
   );
+  expect(await counts()).toEqual([{ came: 1, went: 1 }]);
   const after = await findCard(db, ADA.uid);
   expect(Object.values(after?.phones ?? {}).map(({ number }) => number.replace(/ /g, ''))).toEqual([
     '02079460999',

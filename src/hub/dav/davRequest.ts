@@ -26,6 +26,8 @@ export interface DavAnswer {
   readonly body?: string;
   /** Cards that it carries whole. */
   readonly served?: number;
+  /** Cards that are now otherwise in the book, for which something came. */
+  readonly came?: number;
 }
 
 /** What an address names, for the user who has signed in; anything else is nobody's. */

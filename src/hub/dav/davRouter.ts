@@ -72,7 +72,7 @@ async function answer(request: Request, options: DavOptions, failed: Failed): Pr
   };
   try {
     const answered = await dispatch(asked, resource);
-    await noteVisit(options.db, device, now, { came: isChange ? 1 : 0, went: answered.served ?? 0 });
+    await noteVisit(options.db, device, now, { came: answered.came ?? 0, went: answered.served ?? 0 });
     return answered;
   } catch (error) {
     // What a client merely asked for in vain is no fault of a sync.

@@ -17,9 +17,9 @@ export async function deleteCardResource(request: DavRequest, href: string): Pro
   const seen = (await viewOf(db, device)).byHref.get(href);
   if (!seen) throw new DavError(404, 'there is no such card');
   checkConditions(request, seen.etag);
-  await inTransaction(db, async (store) => {
+  return inTransaction(db, async (store) => {
     const current = await findCard(store, seen.uid);
-    if (!current) return;
+    if (!current) return { status: 204 };
     const row = await findMemory(store, device.id, seen.uid);
     await store.deleteFrom('memory').where('device', '=', device.id).where('uid', '=', seen.uid).execute();
     const isAsServed = row === undefined || row.card === JSON.stringify(current);
@@ -29,6 +29,6 @@ export async function deleteCardResource(request: DavRequest, href: string): Pro
     await putCard(store, seen.uid, isAsServed ? undefined : current, {
       ...{ at: now, device: device.id, sync: request.sync, says },
     });
+    return { status: 204, came: 1 };
   });
-  return { status: 204 };
 }

@@ -109,12 +109,10 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     const same = await withServedPictures(served, only(sent));
     const theirs = deviceChange({ known: base, served, sent: same, keeps, country });
     const { card, conflicts } = mergeThree(base, current, theirs, { country });
-    const after: Card = {
-      ...card,
-      uid,
-      updated: JSON.stringify(card) === JSON.stringify(current) ? (current.updated ?? now) : now,
-    };
-    if (JSON.stringify(after) !== JSON.stringify(current))
+    const merged: Card = { ...card, uid };
+    const isChanged = JSON.stringify(merged) !== JSON.stringify(current);
+    const after: Card = isChanged ? { ...merged, updated: now } : current;
+    if (isChanged)
       await putCard(store, uid, after, { ...sourceOf(request), says: `Changed ${shownAs(after)}` });
     await noteToSettle(store, { uid, conflicts, by: device.name, at: now });
     await remember(store, request, {
@@ -125,7 +123,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     });
     await noteKept(store, request, keeps, sent);
     // No entity tag: what is stored is not octet for octet what was sent (RFC 6352 §6.3.2.3).
-    return { status: 204 };
+    return { status: 204, came: isChanged ? 1 : 0 };
   });
 }
 
@@ -168,7 +166,7 @@ async function takeNew(request: DavRequest, href: string, sent: Card, book: Twin
       await putCard(store, own.uid, own, { ...sourceOf(request), says: `Added ${shownAs(own)}` });
       await remember(store, request, { uid: own.uid, href, card: own, deviceUid: null });
       await joinList(store, request, own.uid);
-      return { status: 201 };
+      return { status: 201, came: 1 };
     }
     const united = withoutTrace(mergeCards([same, sent], { country }), same);
     const after: Card = marked({ ...united, uid: same.uid, updated: now }, request);
@@ -179,7 +177,7 @@ async function takeNew(request: DavRequest, href: string, sent: Card, book: Twin
     // It has one of them already: the second goes from the device with the next sync.
     if (known && known.href !== href) await noteGone({ db: store, device }, href, seq);
     else await remember(store, request, { uid: same.uid, href, card: after, deviceUid: sent.uid });
-    return { status: 201 };
+    return { status: 201, came: 1 };
   });
 }
 

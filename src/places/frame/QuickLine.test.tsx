@@ -90,6 +90,34 @@ test('arrows choose, Enter opens the chosen one and empties the line', async () 
   expect(line.value).toBe('');
 });
 
+test('Enter before the answer has come does what the answer says, not what the letters before had found', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  const line = drawn.get('combobox') as HTMLInputElement;
+  drawn.type(line, 'b');
+  await answer('b', [hit('a'), hit('b')]);
+  drawn.type(line, 'bo');
+  key(line, 'Enter');
+  expect(go).not.toHaveBeenCalled();
+  await answer('bo', [hit('b')]);
+  expect(jest.mocked(go).mock.calls).toEqual([['/book/b']]);
+  expect(line.value).toBe('');
+});
+
+test('whoever types on after Enter means the longer line', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  const line = drawn.get('combobox') as HTMLInputElement;
+  drawn.type(line, 'b');
+  key(line, 'Enter');
+  drawn.type(line, 'bo');
+  await answer('b', [hit('a')]);
+  await answer('bo', [hit('b')]);
+  expect(go).not.toHaveBeenCalled();
+  key(line, 'Enter');
+  expect(jest.mocked(go).mock.calls).toEqual([['/book/b']]);
+});
+
 test('Enter before anything was found opens nothing; Escape closes', async () => {
   const { search, answer } = slowSearch();
   const drawn = await renderInBook(<QuickLine />, book, { search });

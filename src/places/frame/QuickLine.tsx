@@ -20,6 +20,7 @@ import { listedPath } from './ListedRow';
 import { onQuickKey } from './onQuickKey';
 import { QuickHelp } from './QuickHelp';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
+import { useEnter } from './useEnter';
 import { useFind } from './useFind';
 import { useOffers } from './useOffers';
 import { useActsFor, usePlans, useRecentActs } from './useRecentActs';
@@ -41,9 +42,9 @@ export function QuickLine() {
   const [chosen, setChosen] = useState(0);
   const [act, setAct] = useState(-1);
   const [isHelpOpen, setHelpOpen] = useState(false);
-  const found = useFind(query);
-  const plans = usePlans(isFocused || query !== '');
-  const { offers, isAsked } = useOffers(query, plans);
+  const { found, isKnown: isFound } = useFind(query);
+  const { plans, isComing } = usePlans(isFocused || query !== '');
+  const { offers, isAsked, isKnown: isOffered } = useOffers(query, plans);
   const run = useRunOffer();
   const recent = useRecentActs(plans);
   const isEmpty = query.trim() === '';
@@ -92,11 +93,13 @@ export function QuickLine() {
     dispatch(noteAct(one.hit.uid, 'open'));
     go(pathOf(one.hit));
   };
-  const onEnter = () => {
+  // What somebody has gone to with the arrows is meant as it stands there.
+  const isMeant = chosen > 0 || act >= 0 || (isFound && isOffered && !isComing);
+  const onEnter = useEnter(query, isEmpty || isMeant, () => {
     const offer = acts[act];
     if (offer) runOffer(offer);
     else if (entry) runEntry(entry);
-  };
+  });
   const onKey = (event: NativeSyntheticEvent<TextInputKeyPressEventData>) =>
     onQuickKey(event, {
       ...{ entries: entries.length, chosen, acts: acts.length, act, onEnter },

@@ -16,9 +16,12 @@ export interface Offers {
   readonly offers: readonly Offer[];
   /** Whether it asks for an act in so many words; then offers stand before what is found. */
   readonly isAsked: boolean;
+  /** Whether these are all that the line as it stands has to offer. */
+  readonly isKnown: boolean;
 }
 
-const NONE: Offers = { offers: [], isAsked: false };
+const NONE: Offers = { offers: [], isAsked: false, isKnown: true };
+const NOT_YET: Offers = { ...NONE, isKnown: false };
 
 interface Read {
   readonly query: string;
@@ -37,30 +40,34 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
   const lists = useAppSelector(selectLists);
   const { country } = useAppSelector(selectSettings);
   const getCard = useCardGetter();
-  useEffect(() => {
-    let isCurrent = true;
+  const asked = useMemo(() => {
     // A list that fills itself takes nobody on by hand.
     const picked = lists.filter((list) => !isRuleList(list));
     const known = { lists: picked.map((list) => ({ uid: list.uid, name: shownAs(list) })) };
     const quick = query.trim() === '' ? undefined : plans?.parseQuick(query, known);
-    if (!quick || !asksForSomething(quick)) return;
+    return quick && asksForSomething(quick) ? quick : undefined;
+  }, [lists, plans, query]);
+  useEffect(() => {
+    if (!asked) return;
+    let isCurrent = true;
     const names =
-      quick.name === ''
+      asked.name === ''
         ? Promise.resolve([])
-        : search.find(quick.name, CANDIDATES, localDay()).then(({ hits }) => hits);
+        : search.find(asked.name, CANDIDATES, localDay()).then(({ hits }) => hits);
     void names.then((hits) => {
       const found = hits.filter(({ kind }) => kind !== 'list');
       const exact = found.filter(({ isNear }) => isNear !== true);
       const isNamed = exact.some(({ field }) => field === 'name');
       const uids = found.map(({ uid }) => uid);
-      if (isCurrent) setRead({ query, quick, uids, isNamed, isFound: exact.length > 0 });
+      if (isCurrent) setRead({ query, quick: asked, uids, isNamed, isFound: exact.length > 0 });
     });
     return () => {
       isCurrent = false;
     };
-  }, [lists, plans, query, search]);
+  }, [asked, query, search]);
   return useMemo(() => {
-    if (!plans || read?.query !== query) return NONE;
+    if (!plans || !asked) return NONE;
+    if (read?.query !== query) return NOT_YET;
     const { quick, uids } = read;
     const context = { country, locale: LOCALE, getList: getCard };
     const offers = uids.flatMap((uid) => {
@@ -72,9 +79,9 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
     const isAsked = quick.verb !== undefined || quick.wanted !== undefined;
     // Where nobody is called so, a new card is likelier than somebody whom a search finds all the same.
     const all = fresh ? (read.isFound ? [...offers, fresh] : [fresh, ...offers]) : offers;
-    return { offers: all, isAsked };
+    return { offers: all, isAsked, isKnown: true };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
-  }, [country, plans, query, read]);
+  }, [asked, country, plans, query, read]);
 }
 
 function asksForSomething({ verb, wanted, fills }: Quick): boolean {

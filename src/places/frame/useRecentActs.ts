@@ -6,15 +6,16 @@ import { LOCALE } from '@/platform';
 
 import { type QuickPlans, QuickPlansContext } from './quickPlans';
 
-/** What plans acts, once the line is used. */
-export function usePlans(isUsed: boolean): QuickPlans | undefined {
+/** What plans acts, once the line is used; `isComing` while it is being loaded. */
+export function usePlans(isUsed: boolean): { plans: QuickPlans | undefined; isComing: boolean } {
   const load = useContext(QuickPlansContext);
-  const [plans, setPlans] = useState<QuickPlans>();
+  const [plans, setPlans] = useState<QuickPlans | 'none'>();
   useEffect(() => {
     // A chunk that can't be loaded leaves a line that finds.
-    if (isUsed) void load?.().then(setPlans, () => undefined);
+    if (isUsed) void load?.().then(setPlans, () => setPlans('none'));
   }, [isUsed, load]);
-  return plans;
+  if (plans === 'none' || !load) return { plans: undefined, isComing: false };
+  return { plans, isComing: plans === undefined };
 }
 
 /** What was done from the line lately and can be done again, the latest first. */
