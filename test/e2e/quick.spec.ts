@@ -64,6 +64,11 @@ test('one value is shown to copy, an act says what it needs, a page opens', asyn
   await expect(page.getByRole('option', { name: /^Edit Ada Lowther/ })).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('field-name')).toHaveValue('Ada Lowther');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('/');
+  await page.keyboard.type('devices');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/devices$/);
 });
 
 test('the line says all it understands, with examples to try', async ({ page }) => {

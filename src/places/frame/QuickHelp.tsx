@@ -53,6 +53,7 @@ export function QuickHelp({ onClose, onTry }: QuickHelpProps) {
         [`way to ${name}`, 'the way there on a map'],
         [`copy ${name} number`, 'or any other value'],
         [`edit ${name}`, 'or change; also open, pin, unpin, archive'],
+        ['devices', 'a page, by its name: settings, write, import, directory, table …'],
       ],
     ],
   ];

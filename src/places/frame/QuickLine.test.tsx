@@ -132,6 +132,38 @@ test('Enter before anything was found opens nothing; Escape closes', async () =>
   expect(line.value).toBe('');
 });
 
+const options = ({ all }: { all: (role: string) => readonly HTMLElement[] }) =>
+  all('option').map((option) => option.getAttribute('aria-label'));
+
+test('a page is gone to by its name, and stands behind whoever is called so', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  const line = drawn.get('combobox') as HTMLInputElement;
+  // Two letters begin too many names.
+  drawn.type(line, 'de');
+  await answer('de', []);
+  expect(options(drawn)).toEqual([]);
+  // Somebody new may be called so too.
+  drawn.type(line, 'dev');
+  await answer('dev', []);
+  expect(options(drawn)).toEqual([
+    'Devices, Go there',
+    'Connect a device, Go there',
+    'Log of the devices, Go there',
+  ]);
+  expect(drawn.page.textContent).toContain('No card found for “dev”');
+  drawn.type(line, 'devices');
+  await answer('devices', [hit('a', { field: 'note', value: 'devices' })]);
+  expect(options(drawn)[0]).toBe('Devices, Go there');
+  await answer('devices', []);
+  drawn.type(line, 'tidy');
+  await answer('tidy', [hit('b')]);
+  expect(options(drawn)).toEqual(['Bo Ek', 'Tidy, Go there']);
+  key(line, 'ArrowDown');
+  key(line, 'Enter');
+  expect(jest.mocked(go).mock.calls).toEqual([['/tidy']]);
+});
+
 test('a name that nobody has begins a new card', async () => {
   const { search, answer } = slowSearch();
   const drawn = await renderInBook(<QuickLine />, book, { search });

@@ -18,6 +18,7 @@ import { Act, CircleHelp, Search, useColours, useWide, X } from '@/ui';
 import { pathOf } from './FoundRow';
 import { listedPath } from './ListedRow';
 import { onQuickKey } from './onQuickKey';
+import { isNameOf, type NamedPage, pagesFor } from './pages';
 import { QuickHelp } from './QuickHelp';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
 import { useEnter } from './useEnter';
@@ -50,8 +51,8 @@ export function QuickLine() {
   const isEmpty = query.trim() === '';
   const listed = useFoundInDirectory(query.trim(), LISTED);
   const entries = isEmpty
-    ? toEntries({ hits: [], listed: [], offers: recent, isAsked: true })
-    : toEntries({ hits: found?.hits ?? [], listed, offers, isAsked });
+    ? toEntries({ ...NOTHING, offers: recent, isAsked: true })
+    : toEntries({ query, hits: found?.hits ?? [], listed, pages: pagesFor(query), offers, isAsked });
   const entry = entries[chosen];
   const acts = useActsFor(plans, !isEmpty && entry?.kind === 'hit' ? entry.hit.uid : undefined);
   const dispatch = useAppDispatch();
@@ -90,6 +91,7 @@ export function QuickLine() {
     if (one.kind === 'offer') return runOffer(one.offer);
     close();
     if (one.kind === 'listed') return go(listedPath(one.person));
+    if (one.kind === 'page') return go(one.page.path);
     dispatch(noteAct(one.hit.uid, 'open'));
     go(pathOf(one.hit));
   };
@@ -198,14 +200,18 @@ export function QuickLine() {
 }
 
 interface Found {
+  readonly query: string;
   readonly hits: readonly Hit[];
   readonly listed: readonly FoundInDirectory[];
+  readonly pages: readonly NamedPage[];
   readonly offers: readonly Offer[];
   readonly isAsked: boolean;
 }
 
+const NOTHING: Found = { query: '', hits: [], listed: [], pages: [], offers: [], isAsked: false };
+
 /** What was asked for in so many words comes first; what could be filled in stands behind what was found, the Book before the directory. */
-function toEntries({ hits, listed, offers, isAsked }: Found): QuickEntry[] {
+function toEntries({ query, hits, listed, pages, offers, isAsked }: Found): QuickEntry[] {
   const toHit = (hit: Hit): QuickEntry => ({ kind: 'hit', key: hit.uid, hit });
   const found = hits.filter(({ isNear }) => isNear !== true).map(toHit);
   // Cards that are merely written alike stand behind whoever is meant.
@@ -220,6 +226,9 @@ function toEntries({ hits, listed, offers, isAsked }: Found): QuickEntry[] {
     key: `listed ${person.uid}`,
     person,
   }));
-  const all = [...found, ...others, ...near];
+  const ways = pages.map((page): QuickEntry => ({ kind: 'page', key: page.path, page }));
+  // A page called just so is meant, unless somebody is called that as well.
+  const isMeant = pages.some((page) => isNameOf(page, query)) && !hits.some(({ field }) => field === 'name');
+  const all = isMeant ? [...ways, ...found, ...others, ...near] : [...found, ...others, ...ways, ...near];
   return isAsked ? [...acts, ...all] : [...all, ...acts];
 }

@@ -9,6 +9,8 @@ import { Act, Txt, useWide } from '@/ui';
 import { FoundRow } from './FoundRow';
 import { ListedRow } from './ListedRow';
 import { OfferRow } from './OfferRow';
+import { PageRow } from './PageRow';
+import type { NamedPage } from './pages';
 import { QUICK_WORDS } from './quickWords';
 import { Understanding } from './Understanding';
 
@@ -19,6 +21,7 @@ export const QUICK_LIST_ID = 'quick-found';
 export type QuickEntry =
   | { readonly kind: 'hit'; readonly key: string; readonly hit: Hit }
   | { readonly kind: 'listed'; readonly key: string; readonly person: FoundInDirectory }
+  | { readonly kind: 'page'; readonly key: string; readonly page: NamedPage }
   | { readonly kind: 'offer'; readonly key: string; readonly offer: Offer };
 
 interface QuickListProps {
@@ -73,6 +76,8 @@ export function QuickList(props: QuickListProps) {
                 onOpen={() => onRun(entry)}
               />
             );
+          if (entry.kind === 'page')
+            return <PageRow key={entry.key} {...shared} page={entry.page} onOpen={() => onRun(entry)} />;
           return entry.kind === 'hit' ? (
             <FoundRow
               key={entry.key}
@@ -87,15 +92,23 @@ export function QuickList(props: QuickListProps) {
         })}
       </ScrollView>
       {props.acts.length === 0 ? null : <ActsBar {...props} />}
-      {entries.length === 0 ? <NothingFound query={query} onClose={onClose} /> : null}
+      {entries.every(({ kind }) => kind === 'page') ? (
+        <NothingFound what={entries.length === 0 ? 'Nothing' : 'No card'} query={query} onClose={onClose} />
+      ) : null}
     </View>
   );
 }
 
-function NothingFound({ query, onClose }: { readonly query: string; readonly onClose: () => void }) {
+interface NothingFoundProps {
+  readonly what: string;
+  readonly query: string;
+  readonly onClose: () => void;
+}
+
+function NothingFound({ what, query, onClose }: NothingFoundProps) {
   return (
     <View className="gap-1 px-3 py-3">
-      <Txt tone="faded">{`Nothing found for “${query.trim()}”.`}</Txt>
+      <Txt tone="faded">{`${what} found for “${query.trim()}”.`}</Txt>
       <View className="flex-row">
         <Act
           label="New card with this name"
