@@ -34,7 +34,7 @@ const QUERIES = [
 function mergeTenMs(): number {
   const book = generateLargeBook(2000);
   const dice = new Dice(10);
-  const first = book.find(({ kind }) => kind === 'individual');
+  const first = book.find(({ kind = 'individual' }) => kind === 'individual');
   if (!first) throw new Error('nobody is in the book');
   const others = Array.from({ length: 9 }, (_, i) => ({
     ...twinOf(first, dice),
