@@ -2,7 +2,7 @@ import type { Card, Uid } from '../card';
 import type { Rhythm } from './due';
 import type { TalkSummary } from './summary';
 import { planToday, type TodayOptions, type TodayPlan } from './today';
-import { type TodayFacts, todayFacts } from './todayCard';
+import { type TodayCard, type TodayFacts, todayFacts } from './todayCard';
 
 /** What a day is planned by where a list may be asked for. */
 export interface DayQuestion extends Omit<TodayOptions, 'daysOf'> {
@@ -37,12 +37,14 @@ export class DayBook {
     const { summaries } = this.known;
     const closeness = this.known.closeness(today);
     const rhythms = this.listRhythms(today);
-    const cards = [...this.facts.values()].map((card) => ({
-      card,
-      summary: summaries.get(card.uid),
-      closeness: closeness.get(card.uid) ?? 0,
-      rhythms: rhythms.get(card.uid) ?? NONE,
-    }));
+    const cards: TodayCard[] = [];
+    for (const [uid, card] of this.facts)
+      cards.push({
+        card,
+        summary: summaries.get(uid),
+        closeness: closeness.get(uid) ?? 0,
+        rhythms: rhythms.get(uid) ?? NONE,
+      });
     const daysOf = list === undefined ? undefined : new Set(this.known.membersOf(list, today));
     return planToday(cards, { ...options, daysOf });
   }
