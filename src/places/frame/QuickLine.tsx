@@ -13,7 +13,7 @@ import type { Offer } from '@/core/quickline';
 import type { Hit } from '@/core/search';
 import { onKeyPress, onPasteOfLines } from '@/platform';
 import { go } from '@/platform/navigation';
-import { Act, CircleHelp, Search, useColours, useWide, X } from '@/ui';
+import { Act, CircleHelp, Search, useColours, useEnter, useWide, X } from '@/ui';
 
 import { pathOf } from './FoundRow';
 import { listedPath } from './ListedRow';
@@ -21,7 +21,6 @@ import { onQuickKey } from './onQuickKey';
 import { isNameOf, type NamedPage, pagesFor } from './pages';
 import { QuickHelp } from './QuickHelp';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
-import { useEnter } from './useEnter';
 import { useFind } from './useFind';
 import { useOffers } from './useOffers';
 import { useActsFor, usePlans, useRecentActs } from './useRecentActs';

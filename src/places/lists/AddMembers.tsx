@@ -13,7 +13,7 @@ import {
 } from '@/book';
 import { type Card, newCard, parseName, shownAs, type Uid } from '@/core/card';
 import { withAddress, withMembers, wouldHoldItself } from '@/core/lists';
-import { Field, OfferLine } from '@/ui';
+import { type FieldOffer, OfferField } from '@/ui';
 
 /** Cards offered at once. */
 const OFFERED = 6;
@@ -68,40 +68,44 @@ export function AddMembers({ list }: { readonly list: Card }) {
       }),
     );
   };
+  const offers: FieldOffer[] = offered.map(({ uid, kind, shown, field, value, isNear }) => ({
+    key: uid,
+    title: shown,
+    second: kind === 'list' ? 'List' : field === 'name' ? '' : value,
+    name: `Put ${shown} on it`,
+    isSure: isNear !== true && bareMail === undefined,
+    onPress: () => put(uid, shown),
+  }));
+  if (found && typed !== '')
+    offers.push({
+      key: 'new',
+      title: `New card: ${typed}`,
+      second: 'Goes into the Book and on this list',
+      name: `Make a card for ${typed} and put it on`,
+      // Where somebody is called nearly so, they may be meant.
+      isSure: found.length === 0,
+      onPress: make,
+    });
+  if (bareMail !== undefined)
+    offers.push({
+      key: 'address',
+      title: bareMail,
+      second: 'Only an address on this list, without a card',
+      name: `Put only ${bareMail} on it`,
+      isSure: false,
+      onPress: () => putAddress(bareMail),
+    });
   return (
     <View>
-      <Field
+      <OfferField
         label="Put on it"
         value={text}
         onChange={setText}
         placeholder="A name, a list, or a new name and mail"
         testID="add-member"
+        offers={offers}
+        isKnown={typed === '' || found !== undefined}
       />
-      {offered.map((hit) => (
-        <OfferLine
-          key={hit.uid}
-          title={hit.shown}
-          second={hit.kind === 'list' ? 'List' : hit.field === 'name' ? '' : hit.value}
-          name={`Put ${hit.shown} on it`}
-          onPress={() => put(hit.uid, hit.shown)}
-        />
-      ))}
-      {found ? (
-        <OfferLine
-          title={`New card: ${typed}`}
-          second="Goes into the Book and on this list"
-          name={`Make a card for ${typed} and put it on`}
-          onPress={make}
-        />
-      ) : null}
-      {bareMail === undefined ? null : (
-        <OfferLine
-          title={bareMail}
-          second="Only an address on this list, without a card"
-          name={`Put only ${bareMail} on it`}
-          onPress={() => putAddress(bareMail)}
-        />
-      )}
     </View>
   );
 }

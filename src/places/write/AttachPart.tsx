@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { type MailDraft, selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
-import { Act, Field, OfferLine, Paperclip, Trash, Txt } from '@/ui';
+import { Act, OfferField, Paperclip, Trash, Txt } from '@/ui';
 
 /** Cards offered at once. */
 const OFFERED = 5;
@@ -41,26 +41,24 @@ export function AttachPart({ draft: { attached }, set }: AttachPartProps) {
         );
       })}
       {isOpen ? (
-        <>
-          <Field
-            label="Card to attach"
-            value={text}
-            onChange={setText}
-            placeholder="The beginning of a name"
-            hint="Without what is private, without notes and tags"
-            isFirst
-            testID="attach-card"
-          />
-          {hits.slice(0, OFFERED).map((hit) => (
-            <OfferLine
-              key={hit.uid}
-              name={`Attach ${hit.shown}`}
-              title={hit.shown}
-              second={hit.field === 'name' ? '' : hit.value}
-              onPress={() => attach(hit.uid)}
-            />
-          ))}
-        </>
+        <OfferField
+          label="Card to attach"
+          value={text}
+          onChange={setText}
+          placeholder="The beginning of a name"
+          hint="Without what is private, without notes and tags"
+          isFirst
+          testID="attach-card"
+          isKnown={text.trim() === '' || found !== undefined}
+          offers={hits.slice(0, OFFERED).map(({ uid, shown, field, value, isNear }) => ({
+            key: uid,
+            name: `Attach ${shown}`,
+            title: shown,
+            second: field === 'name' ? '' : value,
+            isSure: isNear !== true,
+            onPress: () => attach(uid),
+          }))}
+        />
       ) : (
         <View className="flex-row">
           <Act

@@ -8,6 +8,8 @@ interface FieldProps {
   readonly value: string;
   readonly onChange: (text: string) => void;
   readonly onBlur?: () => void;
+  /** Enter in a field of one line; the focus stays. */
+  readonly onEnter?: () => void;
   readonly error?: string | undefined;
   /** Said under the field where there is no error. */
   readonly hint?: string | undefined;
@@ -42,6 +44,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(props, ref
         value={value}
         onChangeText={onChange}
         {...(props.onBlur ? { onBlur: props.onBlur } : {})}
+        {...(props.onEnter ? { onSubmitEditing: props.onEnter, blurOnSubmit: false } : {})}
         {...(props.placeholder === undefined ? {} : { placeholder: props.placeholder })}
         inputMode={kind}
         autoCapitalize={kind === 'text' ? 'sentences' : 'none'}

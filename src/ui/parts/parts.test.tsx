@@ -1,3 +1,5 @@
+import { act } from 'react';
+
 import { renderDom } from '../../../test/unit/renderDom';
 import {
   Act,
@@ -6,6 +8,7 @@ import {
   Field,
   ListRow,
   NoticeBar,
+  OfferField,
   ProgressLine,
   Stamp,
   Switch,
@@ -43,6 +46,38 @@ test('a field hands on what is typed', () => {
   const drawn = renderDom(<Field label="Name" value="" onChange={typed} />);
   drawn.type(drawn.get('input'), 'Ada');
   expect(typed).toHaveBeenCalledWith('Ada');
+});
+
+test('Enter takes the first sure one of what a text may mean, once that is known', () => {
+  const taken: string[] = [];
+  const offer = (key: string, isSure: boolean) => ({
+    ...{ key, title: key, second: '', name: `Take ${key}`, isSure },
+    onPress: () => void taken.push(key),
+  });
+  const field = (isKnown: boolean, value = 'a') => (
+    <OfferField
+      {...{ label: 'To', value, isKnown, placeholder: '', testID: 'to', onChange: nothing }}
+      offers={[offer('like', false), offer('meant', true), offer('other', true)]}
+    />
+  );
+  const drawn = renderDom(field(true));
+  const enter = () =>
+    act(() => {
+      const key = new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true });
+      drawn.get('to').dispatchEvent(key);
+    });
+  enter();
+  expect(taken).toEqual(['meant']);
+  drawn.redraw(field(false));
+  enter();
+  expect(taken).toEqual(['meant']);
+  drawn.redraw(field(true));
+  expect(taken).toEqual(['meant', 'meant']);
+  // What is typed after it is another line.
+  drawn.redraw(field(false));
+  enter();
+  drawn.redraw(field(true, 'ab'));
+  expect(taken).toHaveLength(2);
 });
 
 test('of a choice one is ticked, and another can be', () => {

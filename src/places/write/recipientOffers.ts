@@ -1,0 +1,105 @@
+import type { FoundInDirectory, MailDraft } from '@/book';
+import type { Hit } from '@/core/search';
+import { foldText } from '@/core/text';
+import type { Unfiled } from '@/core/unfiled';
+import { formatCount } from '@/platform';
+import type { FieldOffer } from '@/ui';
+
+/** People and lists offered at once. */
+export const OFFERED = 6;
+/** People without a card offered at once. */
+const UNFILED = 3;
+/** Tags offered at once. */
+const TAGS = 2;
+/** "Bo Ek <bo@example.org>", or the address alone. */
+const ADDRESS = /^(.*?)[\s,;]*<?([^\s<>,;@]+@[^\s<>,;@]+)>?\s*$/;
+
+interface Known {
+  /** What is typed, without white space around it. */
+  readonly typed: string;
+  readonly found: readonly Hit[];
+  readonly listed: readonly FoundInDirectory[];
+  readonly tags: readonly { readonly tag: string; readonly count: number }[];
+  /** People who are written with and have no card. */
+  readonly unfiled: readonly Unfiled[];
+}
+
+interface Acts {
+  readonly add: (one: MailDraft['to'][number]) => void;
+  readonly addTagged: (tag: string) => void;
+  readonly addFound: () => void;
+}
+
+/** Whom a text that is being typed may mean: from the Book, by a tag, from the directory, without a card, an address. */
+export function recipientOffers(
+  { typed, found, listed, tags, unfiled }: Known,
+  { add, addTagged, addFound }: Acts,
+): FieldOffer[] {
+  const hits = found.slice(0, OFFERED);
+  const people = found.filter(({ kind, isNear }) => kind !== 'list' && isNear !== true).length;
+  const wanted = foldText(typed.replace(/^#/, ''));
+  const tagged =
+    wanted === '' ? [] : tags.filter(({ tag }) => foldText(tag).startsWith(wanted)).slice(0, TAGS);
+  const strangers =
+    wanted === ''
+      ? []
+      : unfiled.filter((one) => foldText(`${one.name} ${one.address}`).includes(wanted)).slice(0, UNFILED);
+  const [, before = '', address] = ADDRESS.exec(typed) ?? [];
+  const isAddress = address !== undefined;
+  const offers: FieldOffer[] = hits.map(({ uid, kind, shown, field, value, isNear }) => ({
+    key: uid,
+    name: `Write to ${shown}`,
+    title: shown,
+    second: kind === 'list' ? 'Everybody on this list' : field === 'name' ? '' : value,
+    // Whoever has typed an address means that one, and nobody whose address is merely like it.
+    isSure: isAddress ? foldText(value) === foldText(address) : isNear !== true,
+    onPress: () => add({ kind: kind === 'list' ? 'list' : 'card', uid }),
+  }));
+  if (people > 1)
+    offers.push({
+      key: 'everybody',
+      name: `Write to everybody found by ${typed}`,
+      title: `Everybody found by “${typed}”`,
+      second: people > OFFERED ? `${people} people or more` : `${people} people`,
+      isSure: false,
+      onPress: addFound,
+    });
+  for (const { tag, count } of tagged)
+    offers.push({
+      key: `tag ${tag}`,
+      name: `Write to everybody tagged ${tag}`,
+      title: `Everybody tagged ${tag}`,
+      second: formatCount(count, 'card', 'cards'),
+      isSure: foldText(tag) === wanted && typed.startsWith('#'),
+      onPress: () => addTagged(tag),
+    });
+  for (const { uid, name, address: known } of listed)
+    if (known !== undefined)
+      offers.push({
+        key: `directory ${uid}`,
+        name: `Write to ${name} of the directory`,
+        title: name,
+        second: `Directory · ${known}`,
+        isSure: !isAddress,
+        onPress: () => add({ kind: 'address', address: known, name }),
+      });
+  for (const { address: known, name } of strangers)
+    offers.push({
+      key: `unfiled ${known}`,
+      name: `Write to ${name || known}, who has no card`,
+      title: name || known,
+      second: `No card yet · ${known}`,
+      isSure: !isAddress,
+      onPress: () => add({ kind: 'address', address: known, name }),
+    });
+  if (isAddress)
+    offers.push({
+      key: 'address',
+      title: address,
+      name: `Write to ${address}`,
+      second: 'This address',
+      isSure: true,
+      onPress: () => add({ kind: 'address', address, name: before.trim() }),
+    });
+  return offers;
+}
