@@ -1,3 +1,5 @@
+import { View } from 'react-native';
+
 import { useEnter } from '../useEnter';
 import { Field } from './Field';
 import { OfferLine } from './OfferLine';
@@ -33,11 +35,11 @@ export function OfferField({ offers, isKnown, ...field }: OfferFieldProps) {
   const sure = offers.find(({ isSure }) => isSure);
   const onEnter = useEnter(field.value, isKnown, () => sure?.onPress());
   return (
-    <>
+    <View>
       <Field {...field} onEnter={onEnter} />
       {offers.map(({ key, title, second, name, onPress }) => (
         <OfferLine key={key} {...{ title, second, name, onPress }} isChosen={isKnown && key === sure?.key} />
       ))}
-    </>
+    </View>
   );
 }

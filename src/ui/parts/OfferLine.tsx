@@ -20,7 +20,7 @@ export function OfferLine({ title, second, name, isChosen = false, onPress }: Of
       role="button"
       aria-label={name}
       onPress={onPress}
-      className={`min-h-[44px] justify-center border-b border-rule pl-3 active:bg-leaf ${isChosen ? 'bg-leaf' : 'hover:bg-leaf'}`}
+      className={`min-h-[44px] justify-center border-b border-rule py-2 pl-3 active:bg-leaf ${isChosen ? 'bg-leaf' : 'hover:bg-leaf'}`}
     >
       <Txt font="serif" size="strong" lines={1}>
         {title}
