@@ -43,7 +43,7 @@ export async function find(page: Page, text: string, name: RegExp): Promise<void
   await page.getByRole('option', { name }).first().click();
 }
 
-/** Fills the form of a new card with a name and a number, and saves it. */
+/** Fills the form of a new card with a name and a number, and saves it; then it is in the store as well. */
 export async function addCard(page: Page, name: string, number?: string): Promise<void> {
   await page.getByTestId('field-name').fill(name);
   if (number !== undefined) {
@@ -52,4 +52,5 @@ export async function addCard(page: Page, name: string, number?: string): Promis
   }
   await page.getByTestId('save-card').click();
   await page.getByTestId('card-page').waitFor();
+  await isSaved(page);
 }

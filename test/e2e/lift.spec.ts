@@ -56,6 +56,7 @@ test('text pasted into the quick line is read, and added to the card of whom it 
   await page.getByTestId('add-to-twin').click();
   await expect(page.getByTestId('card-name')).toHaveText('Zora Quast');
   await expect(page.getByTestId('card-page')).toContainText('zora@lantern.example');
+  await isSaved(page);
   await page.goto(`${OWN}/book`);
   await isRead(page);
   await expect(page.getByTestId('book-counts')).toContainText('1 person');
