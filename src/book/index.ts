@@ -60,7 +60,7 @@ export { useTwinsOf } from './merging/useTwinsOf';
 export { sendMeeting } from './intake/sendMeeting';
 export { sendCards } from './intake/sendCards';
 export { useListCounts, useListName, useListsOf, useMatching, useOnList } from './lists/useOnList';
-export { useFoundByName } from './lists/useFoundByName';
+export { foundBy, useFoundByName } from './lists/useFoundByName';
 export { selectLists } from './lists/selectLists';
 export {
   type DirectorySession,

@@ -131,7 +131,6 @@ test('the keys undo and redo, also after a reload', async ({ page }) => {
   await page.goto(`${OWN}/book/new`);
   await isRead(page);
   await addCard(page, 'Ada Lowther');
-  await isSaved(page);
   await page.goto(`${OWN}/book`);
   await isRead(page);
   await expect(page.getByTestId('book-counts')).toContainText('1 person');

@@ -5,6 +5,11 @@ import { localDay } from '@/platform';
 
 import { useServices } from '../hooks';
 
+/** What somebody was found by, to stand beside their name; '' where it was the name. */
+export function foundBy({ field, value }: Hit): string {
+  return field === 'name' ? '' : value;
+}
+
 /** What a text that is being typed finds; undefined until that is known. @param limit - of cards and lists */
 export function useFoundByName(typed: string, limit: number): readonly Hit[] | undefined {
   const { search } = useServices();

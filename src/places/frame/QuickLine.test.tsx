@@ -53,6 +53,10 @@ const key = (element: HTMLElement, name: string) =>
       ),
   );
 
+/** What stands in the list, by the names read out. */
+const options = ({ all }: { all: (role: string) => readonly HTMLElement[] }) =>
+  all('option').map((option) => option.getAttribute('aria-label'));
+
 test('what was found stands under the line, with the value that speaks for it', async () => {
   const { search, answer } = slowSearch();
   const drawn = await renderInBook(<QuickLine />, book, { search });
@@ -69,7 +73,7 @@ test('an answer that a later letter has overtaken is not shown', async () => {
   drawn.type(drawn.get('combobox'), 'ad');
   await answer('ad', [hit('a')]);
   await answer('a', [hit('b'), hit('a')]);
-  expect(drawn.all('option').map((option) => option.getAttribute('aria-label'))).toEqual(['Ada Lowther']);
+  expect(options(drawn)).toEqual(['Ada Lowther']);
 });
 
 test('arrows choose, Enter opens the chosen one and empties the line', async () => {
@@ -132,9 +136,6 @@ test('Enter before anything was found opens nothing; Escape closes', async () =>
   expect(line.value).toBe('');
 });
 
-const options = ({ all }: { all: (role: string) => readonly HTMLElement[] }) =>
-  all('option').map((option) => option.getAttribute('aria-label'));
-
 test('a page is gone to by its name, and stands behind whoever is called so', async () => {
   const { search, answer } = slowSearch();
   const drawn = await renderInBook(<QuickLine />, book, { search });
@@ -156,6 +157,10 @@ test('a page is gone to by its name, and stands behind whoever is called so', as
   await answer('devices', [hit('a', { field: 'note', value: 'devices' })]);
   expect(options(drawn)[0]).toBe('Devices, Go there');
   await answer('devices', []);
+  // A page stands there once.
+  drawn.type(line, 'lists');
+  await answer('lists', []);
+  expect(options(drawn)).toEqual(['Lists, Go there']);
   drawn.type(line, 'tidy');
   await answer('tidy', [hit('b')]);
   expect(options(drawn)).toEqual(['Bo Ek', 'Tidy, Go there']);

@@ -1,5 +1,5 @@
 import { foldedWords } from '@/core/text';
-import { BookOpen, type Icon, List, Mail, Settings2, Smartphone, Sun } from '@/ui';
+import { BookOpen, type Icon, Mail, Settings2, Smartphone, Sun } from '@/ui';
 
 import { PLACES } from './places';
 
@@ -22,7 +22,6 @@ const PAGES: readonly NamedPage[] = [
   { path: '/import', label: 'Import', icon: BookOpen },
   { path: '/import/text', label: 'Card from text', icon: BookOpen },
   { path: '/import/talks', label: 'Talks from mail and calendars', icon: BookOpen },
-  { path: '/lists', label: 'All lists', icon: List },
   { path: '/today/year', label: 'The year', icon: Sun },
   { path: '/devices/connect', label: 'Connect a device', icon: Smartphone },
   { path: '/devices/log', label: 'Log of the devices', icon: Smartphone },

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import {
   changeBook,
   changeMany,
+  foundBy,
   noticed,
   selectCardsByUid,
   useAppDispatch,
@@ -68,15 +69,15 @@ export function AddMembers({ list }: { readonly list: Card }) {
       }),
     );
   };
-  const offers: FieldOffer[] = offered.map(({ uid, kind, shown, field, value, isNear }) => ({
-    key: uid,
-    title: shown,
-    second: kind === 'list' ? 'List' : field === 'name' ? '' : value,
-    name: `Put ${shown} on it`,
-    isSure: isNear !== true && bareMail === undefined,
-    onPress: () => put(uid, shown),
+  const offers: FieldOffer[] = offered.map((hit) => ({
+    key: hit.uid,
+    title: hit.shown,
+    second: hit.kind === 'list' ? 'List' : foundBy(hit),
+    name: `Put ${hit.shown} on it`,
+    isSure: hit.isNear !== true && bareMail === undefined,
+    onPress: () => put(hit.uid, hit.shown),
   }));
-  if (found && typed !== '')
+  if (found)
     offers.push({
       key: 'new',
       title: `New card: ${typed}`,
@@ -104,7 +105,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
         placeholder="A name, a list, or a new name and mail"
         testID="add-member"
         offers={offers}
-        isKnown={typed === '' || found !== undefined}
+        isKnown={found !== undefined}
       />
     </View>
   );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { type MailDraft, selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
+import { foundBy, type MailDraft, selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
 import { Act, OfferField, Paperclip, Trash, Txt } from '@/ui';
 
 /** Cards offered at once. */
@@ -49,14 +49,14 @@ export function AttachPart({ draft: { attached }, set }: AttachPartProps) {
           hint="Without what is private, without notes and tags"
           isFirst
           testID="attach-card"
-          isKnown={text.trim() === '' || found !== undefined}
-          offers={hits.slice(0, OFFERED).map(({ uid, shown, field, value, isNear }) => ({
-            key: uid,
-            name: `Attach ${shown}`,
-            title: shown,
-            second: field === 'name' ? '' : value,
-            isSure: isNear !== true,
-            onPress: () => attach(uid),
+          isKnown={found !== undefined}
+          offers={hits.slice(0, OFFERED).map((hit) => ({
+            key: hit.uid,
+            name: `Attach ${hit.shown}`,
+            title: hit.shown,
+            second: foundBy(hit),
+            isSure: hit.isNear !== true,
+            onPress: () => attach(hit.uid),
           }))}
         />
       ) : (

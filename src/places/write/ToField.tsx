@@ -61,7 +61,7 @@ export function ToField({ draft, set }: ToFieldProps) {
       placeholder="A name, a list, a tag, or an address"
       testID="write-to"
       offers={offers}
-      isKnown={typed === '' || found !== undefined}
+      isKnown={found !== undefined}
     />
   );
 }

@@ -1,4 +1,4 @@
-import type { FoundInDirectory, MailDraft } from '@/book';
+import { foundBy, type FoundInDirectory, type MailDraft } from '@/book';
 import type { Hit } from '@/core/search';
 import { foldText } from '@/core/text';
 import type { Unfiled } from '@/core/unfiled';
@@ -46,14 +46,14 @@ export function recipientOffers(
       : unfiled.filter((one) => foldText(`${one.name} ${one.address}`).includes(wanted)).slice(0, UNFILED);
   const [, before = '', address] = ADDRESS.exec(typed) ?? [];
   const isAddress = address !== undefined;
-  const offers: FieldOffer[] = hits.map(({ uid, kind, shown, field, value, isNear }) => ({
-    key: uid,
-    name: `Write to ${shown}`,
-    title: shown,
-    second: kind === 'list' ? 'Everybody on this list' : field === 'name' ? '' : value,
+  const offers: FieldOffer[] = hits.map((hit) => ({
+    key: hit.uid,
+    name: `Write to ${hit.shown}`,
+    title: hit.shown,
+    second: hit.kind === 'list' ? 'Everybody on this list' : foundBy(hit),
     // Whoever has typed an address means that one, and nobody whose address is merely like it.
-    isSure: isAddress ? foldText(value) === foldText(address) : isNear !== true,
-    onPress: () => add({ kind: kind === 'list' ? 'list' : 'card', uid }),
+    isSure: isAddress ? foldText(hit.value) === foldText(address) : hit.isNear !== true,
+    onPress: () => add({ kind: hit.kind === 'list' ? 'list' : 'card', uid: hit.uid }),
   }));
   if (people > 1)
     offers.push({
