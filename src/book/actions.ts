@@ -2,7 +2,7 @@ import { createAction } from '@reduxjs/toolkit';
 
 import type { Card, CardRow, Uid } from '@/core/card';
 
-import type { Change } from './history/change';
+import type { BeforeAfter, Cause, Change } from './history/change';
 
 /** Cards as they are now, from the user, the store or another page. */
 export interface CardsNow {
@@ -21,3 +21,15 @@ export const rowsRemembered = createAction<readonly CardRow[]>('book/rowsRemembe
 
 /** Changes came from the store or another page. */
 export const changesArrived = createAction<readonly Change[]>('book/changesArrived');
+
+/** A card that was added or changed, as it was before and as it is now. */
+export type ChangedCard = BeforeAfter & { readonly after: Card };
+
+/** What changed cards, and which. */
+export interface CardsChanged {
+  readonly cause: Cause;
+  readonly pairs: readonly ChangedCard[];
+}
+
+/** Cards have been added or changed and are on their way to the store; Tidy compares them with the rest of the book. */
+export const cardsChanged = createAction<CardsChanged>('book/cardsChanged');

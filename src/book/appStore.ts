@@ -1,5 +1,13 @@
-import { combineSlices, configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import {
+  combineSlices,
+  configureStore,
+  type Middleware,
+  type ThunkAction,
+  type ThunkDispatch,
+  type UnknownAction,
+} from '@reduxjs/toolkit';
 
+import { type CardsChanged, cardsChanged } from './actions';
 import { cardsReducer } from './cards/cardsSlice';
 import { choosingReducer } from './choosing/choosingSlice';
 import { historyReducer } from './history/historySlice';
@@ -35,13 +43,26 @@ export type RootState = ReturnType<typeof rootReducer>;
 /** A step with side effects, which reaches the outside through the services. */
 export type AppThunk<T = void> = ThunkAction<T, RootState, Services, UnknownAction>;
 
-/** Makes the state of one page. */
-export function makeAppStore(services: Services) {
+/** What is done after cards have changed, whoever changed them. */
+export type AfterChange = (changed: CardsChanged) => AppThunk<Promise<void>>;
+
+/** Makes the state of one page. The state knows none of the domains, so what follows a change is handed in. */
+export function makeAppStore(services: Services, afterChange: AfterChange) {
+  const followChanges: Middleware<object, RootState, ThunkDispatch<RootState, Services, UnknownAction>> =
+    ({ dispatch }) =>
+    (next) =>
+    (action) => {
+      const result = next(action);
+      if (cardsChanged.match(action)) void dispatch(afterChange(action.payload));
+      return result;
+    };
   return configureStore({
     reducer: rootReducer,
     // The checks walk through the whole state after every action, which a book of ten thousand cards makes slow.
     middleware: (defaults) =>
-      defaults({ thunk: { extraArgument: services }, immutableCheck: false, serializableCheck: false }),
+      defaults({ thunk: { extraArgument: services }, immutableCheck: false, serializableCheck: false }).concat(
+        followChanges,
+      ),
     devTools: false,
   });
 }

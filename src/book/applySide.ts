@@ -1,5 +1,5 @@
 import type { AppThunk } from './appStore';
-import type { SideChange } from './history/sideChange';
+import type { SideChange } from './history/change';
 import { keepNews } from './news/keepNews';
 import { changeSettings } from './settings/changeSettings';
 import { editedSettings } from './settings/settingsEdits';

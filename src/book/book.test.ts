@@ -2,7 +2,8 @@ import { type Card, newCard, parseName } from '@/core/card';
 
 import { changeBook, redo, undo } from './changeBook';
 import { importCards, previewImport } from './intake/importCards';
-import { openBook, readCardNow } from './openBook';
+import { openBook } from './openBook';
+import { readCardNow } from './readCardNow';
 import { selectBookList } from './rows/rowsSlice';
 import { changeSettings } from './settings/changeSettings';
 import { MemoryStorage, openTestBook } from './testing';

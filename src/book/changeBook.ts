@@ -1,19 +1,18 @@
 import type { Card, Uid } from '@/core/card';
 
-import { bookChanged, type CardsNow } from './actions';
+import { bookChanged, cardsChanged, type CardsNow } from './actions';
 import { applySide } from './applySide';
 import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
 import { type BeforeAfter, type Cause, type Change, replayChange, toCardChanges } from './history/change';
 import { selectChange, selectRedoable, selectUndoable } from './history/historySlice';
-import { checkArrivals } from './merging/checkArrivals';
 import { detachPhotos } from './photos/detachPhotos';
 import type { Services } from './services';
 import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
 import { putTalks } from './talks/changeTalks';
 import { removeIntake } from './talks/intake';
-import type { TalkChange } from './talks/talksSlice';
+import type { TalkChange } from '@/book/history/change';
 import type { UidMap } from './uidMap';
 
 /** A wish to change the book: cards as they shall be, and cards that shall go. */
@@ -58,7 +57,7 @@ export function changeBook({
       : newChange(services, { cause, label, cards, at: stamp, ...said });
     const now: CardsNow = { upserts: changed.map(({ after }) => after), removed: [...removed] };
     dispatch(commit(change, now, false));
-    void dispatch(checkArrivals(cause, changed));
+    dispatch(cardsChanged({ cause, pairs: changed }));
     if (!isQuiet) dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
     return change;
   };
@@ -157,11 +156,11 @@ function replay(change: Change, direction: 'forward' | 'backward'): AppThunk {
       change: now,
     } = replayChange(change, direction, (uid) => known.get(uid));
     dispatch(commit(now, { upserts, removed }, true));
-    void dispatch(
-      checkArrivals(
-        'edit',
-        upserts.map((after) => ({ before: known.get(after.uid), after })),
-      ),
+    dispatch(
+      cardsChanged({
+        cause: 'edit',
+        pairs: upserts.map((after) => ({ before: known.get(after.uid), after })),
+      }),
     );
     const verb = direction === 'backward' ? 'Taken back' : 'Done again';
     const rest =

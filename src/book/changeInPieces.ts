@@ -1,11 +1,10 @@
 import type { Card, Uid } from '@/core/card';
 
-import { bookChanged, cardsArrived } from './actions';
+import { bookChanged, cardsArrived, cardsChanged } from './actions';
 import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cards/cardsSlice';
 import { newChange, pairWithKnown, undo, type Wish } from './changeBook';
 import { type CardChange, type Change, toCardChanges } from './history/change';
-import { checkArrivals } from './merging/checkArrivals';
 import { piecesOf } from './piecesOf';
 import { selectSettings } from './settings/settingsSlice';
 import { noticed } from './status/statusSlice';
@@ -70,12 +69,7 @@ export function changeInPieces(
     if (gone.length > 0) put([], gone);
     if (talks.length > 0) await dispatch(putTalks(talks));
     dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
-    void dispatch(
-      checkArrivals(
-        cause,
-        cards.map((after) => ({ before: undefined, after })),
-      ),
-    );
+    dispatch(cardsChanged({ cause, pairs: cards.map((after) => ({ before: undefined, after })) }));
     return change;
   };
 }

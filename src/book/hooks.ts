@@ -5,7 +5,7 @@ import type { Card, Uid } from '@/core/card';
 
 import type { AppDispatch, RootState } from './appStore';
 import { selectCard } from './cards/cardsSlice';
-import { readCardNow } from './openBook';
+import { readCardNow } from './readCardNow';
 import type { Services } from './services';
 import { selectReading } from './status/statusSlice';
 

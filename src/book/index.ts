@@ -127,7 +127,8 @@ export {
   useToday,
 } from './talks/hooks';
 export { type TalkBar, useTalkBars } from './talks/useTalkBars';
-export { selectSummaries, type TalkChange } from './talks/talksSlice';
+export { selectSummaries } from './talks/talksSlice';
+export type { TalkChange } from './history/change';
 export {
   cardsTo,
   dropDraft,

@@ -1,7 +1,8 @@
 import { type Card, newCard, parseName } from '@/core/card';
 
 import { changeBook } from './changeBook';
-import { openBook, readCardNow, readNews, rememberRows } from './openBook';
+import { readCardNow } from './readCardNow';
+import { openBook, readNews, rememberRows } from './openBook';
 import { changeSettings } from './settings/changeSettings';
 import { MemoryStorage, openTestBook } from './testing';
 

@@ -15,7 +15,7 @@ import { rowsReordered, selectOrder, selectRowsByUid } from './rows/rowsSlice';
 import type { Services } from './services';
 import { changeSettings, showSettings } from './settings/changeSettings';
 import { rowStyleOf, selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
-import { bookOpened, openFailed, readingChanged, recordsSetAside, selectReading } from './status/statusSlice';
+import { bookOpened, openFailed, readingChanged, recordsSetAside } from './status/statusSlice';
 import type { Written } from './store/bookWriter';
 import { KEYS, SCHEMA_VERSION } from './store/keys';
 import { parseJson } from './store/parseJson';
@@ -175,20 +175,6 @@ function readAllCards(keys: readonly string[], isMore: boolean): AppThunk<Promis
     const gone = [...remembered].filter((uid) => !known.get(uid));
     if (gone.length > 0) dispatch(cardsArrived({ upserts: [], removed: gone }));
     if (!isMore) dispatch(readingChanged(undefined));
-  };
-}
-
-/** Reads one card before its turn, when it is looked at while the book is still being read. */
-export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
-  return async (dispatch, getState, services) => {
-    // Once all are read, a card that isn't known isn't there; its key may still be, until its removal is written.
-    if (selectReading(getState()) === undefined || services.writer.isWaiting(uid)) return undefined;
-    const { cards } = await readCards(services.storage, [`${KEYS.card}${uid}`]);
-    const known = selectCardsByUid(getState()).get(uid);
-    if (known || services.writer.isWaiting(uid)) return known;
-    services.writer.sawCards(cards);
-    dispatch(cardsArrived({ upserts: cards, removed: [] }));
-    return cards[0];
   };
 }
 

@@ -20,6 +20,7 @@ import { TwinsWorker } from './clients/twinsClient';
 import { hubClient } from './hub/hubClient';
 import { keepExchanging } from './hub/keepExchanging';
 import { readPairing } from './hub/keptPairing';
+import { checkArrivals } from './merging/checkArrivals';
 import { openBook, readNews, readTalkQueue, rememberRows } from './openBook';
 import { PhotoCache } from './photos/photoCache';
 import type { Services } from './services';
@@ -90,7 +91,7 @@ function startBook(name: BookName): Book {
       ? { fetchFirstCards: fetchDemoCards, fetchFirstTalks: fetchDemoTalks, fetchFirstMail: fetchDemoMail }
       : {}),
   };
-  const store = makeAppStore(services);
+  const store = makeAppStore(services, checkArrivals);
   onPageLeave(
     () => writer.isBusy,
     () => void writer.flush(),

@@ -5,6 +5,7 @@ import { HubFault, type TextStorage } from '@/platform';
 
 import { cardsArrived } from './actions';
 import { makeAppStore } from './appStore';
+import { checkArrivals } from './merging/checkArrivals';
 import { PhotoCache } from './photos/photoCache';
 import type { Services } from './services';
 import { savingChanged } from './status/statusSlice';
@@ -120,6 +121,6 @@ export function openTestBook(
     ...(first ? { fetchFirstCards: () => Promise.resolve([...first]) } : {}),
     ...more,
   };
-  const store = makeAppStore(services);
+  const store = makeAppStore(services, checkArrivals);
   return { store, services, storage, writer };
 }

@@ -1,7 +1,6 @@
 import { applyEdits, type Card, diffJson, type Direction, type Edit, type Uid } from '@/core/card';
-
-import type { TalkChange } from '../talks/talksSlice';
-import type { SideChange } from './sideChange';
+import type { News } from '@/core/news';
+import type { Talk } from '@/core/talks';
 
 /** Why the book changed. */
 export type Cause = 'add' | 'edit' | 'delete' | 'import' | 'merge' | 'sync';
@@ -11,6 +10,31 @@ export type CardChange =
   | { readonly kind: 'add'; readonly uid: Uid; readonly card?: Card }
   | { readonly kind: 'remove'; readonly uid: Uid; readonly card: Card }
   | { readonly kind: 'edit'; readonly uid: Uid; readonly edits: readonly Edit[] };
+
+/** A talk before and after; undefined where there is none. */
+export interface TalkChange {
+  readonly before?: Talk | undefined;
+  readonly after?: Talk | undefined;
+}
+
+/** A piece of news as it is stored; a dismissed one is kept, so that it never returns. */
+export interface StoredNews {
+  readonly news: News;
+  readonly isDismissed?: boolean;
+}
+
+/** One setting, or one entry of a setting that is a table of them (the colours of tags), before and after. */
+export interface SettingEdit {
+  readonly key: string;
+  readonly entry?: string;
+  readonly before?: unknown;
+  readonly after?: unknown;
+}
+
+/** What changed beside cards and talks and is undone together with them: settings, or whether news is offered. */
+export type SideChange =
+  | { readonly kind: 'settings'; readonly edits: readonly SettingEdit[] }
+  | { readonly kind: 'news'; readonly before: StoredNews; readonly after: StoredNews };
 
 /** One step of the book's history, which can be taken back and made again as a whole. */
 export interface Change {

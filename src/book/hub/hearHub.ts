@@ -1,12 +1,11 @@
 import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
 import { fromHub, type Pull } from '@/core/exchange';
 
-import { bookChanged } from '../actions';
+import { bookChanged, cardsChanged } from '../actions';
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
 import { isOnlyStamped, newChange } from '../changeBook';
 import { type BeforeAfter, toCardChanges } from '../history/change';
-import { checkArrivals } from '../merging/checkArrivals';
 import { detachPhotos } from '../photos/detachPhotos';
 import { selectSettings } from '../settings/settingsSlice';
 import { noticed } from '../status/statusSlice';
@@ -94,11 +93,11 @@ function takeChanges(by: string | null, pairs: readonly BeforeAfter[], isQuiet: 
     dispatch(bookChanged({ upserts, removed, change }));
     services.writer.putChange(change, upserts, removed, true);
     void services.search.put(upserts, removed, selectSettings(getState()).country);
-    void dispatch(
-      checkArrivals(
-        'sync',
-        changed.flatMap(({ before, after }) => (after ? [{ before, after }] : [])),
-      ),
+    dispatch(
+      cardsChanged({
+        cause: 'sync',
+        pairs: changed.flatMap(({ before, after }) => (after ? [{ before, after }] : [])),
+      }),
     );
     if (!isQuiet) dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
   };

@@ -12,7 +12,7 @@ import { changeSettings } from '../settings/changeSettings';
 import { selectSettings, settingsSchema } from '../settings/settingsSlice';
 import { readAllTalks } from '../talks/changeTalks';
 import { withFiles, withoutFiles } from '../talks/talkFiles';
-import type { TalkChange } from '../talks/talksSlice';
+import type { TalkChange } from '@/book/history/change';
 
 /** Starts putting the whole book, photos and settings included, into one file. */
 export function backUpBook(): AppThunk<Promise<Job<Uint8Array>>> {

@@ -1,9 +1,9 @@
-import type { Card } from '@/core/card';
 import { localDay } from '@/platform';
 
+import type { CardsChanged, ChangedCard } from '../actions';
 import type { AppThunk } from '../appStore';
 import { selectCardsByUid } from '../cards/cardsSlice';
-import { type BeforeAfter, type Cause } from '../history/change';
+import type { Cause } from '../history/change';
 import { noteTwinNews } from '../news/noteTwinNews';
 import { selectSettings } from '../settings/settingsSlice';
 import { selectIsOpen, selectReading } from '../status/statusSlice';
@@ -29,10 +29,7 @@ const COMPARED = [
 ] as const;
 
 /** Compares cards that have come or changed with the book: those alone, and only where something has changed that counts. */
-export function checkArrivals(
-  cause: Cause,
-  pairs: readonly (BeforeAfter & { readonly after: Card })[],
-): AppThunk<Promise<void>> {
+export function checkArrivals({ cause, pairs }: CardsChanged): AppThunk<Promise<void>> {
   return async (dispatch, getState, { twins }) => {
     const state = getState();
     if (!CAUSES.has(cause) || !selectIsOpen(state) || selectReading(state) !== undefined) return;
@@ -64,7 +61,7 @@ export function checkArrivals(
   };
 }
 
-function isComparable({ before, after }: BeforeAfter & { readonly after: Card }): boolean {
+function isComparable({ before, after }: ChangedCard): boolean {
   if (after.kind === 'group') return false;
   return !before || COMPARED.some((key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]));
 }

@@ -15,7 +15,8 @@ import { noticed } from '../status/statusSlice';
 import { KEYS } from '../store/keys';
 import { parseJson } from '../store/parseJson';
 import { readShards } from '../talks/changeTalks';
-import { selectShards, selectSummaries, type TalkChange } from '../talks/talksSlice';
+import { selectShards, selectSummaries } from '../talks/talksSlice';
+import type { TalkChange } from '@/book/history/change';
 
 /**
  * Makes one card of several, as one step that can be taken back: lists, relations, links in notes and talks follow. The

@@ -1,6 +1,7 @@
 import type { AppThunk } from '../appStore';
 import { KEYS } from '../store/keys';
-import { newsChanged, type StoredNews } from './newsSlice';
+import { newsChanged } from './newsSlice';
+import type { StoredNews } from '@/book/history/change';
 
 /** Puts pieces of news as they are now in force and has them written. */
 export function keepNews(all: readonly StoredNews[]): AppThunk {

@@ -1,12 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-import type { News } from '@/core/news';
-
-/** A piece of news as it is stored; one that was dismissed is kept, so that it never comes again. */
-export interface StoredNews {
-  readonly news: News;
-  readonly isDismissed?: boolean;
-}
+import type { StoredNews } from '../history/change';
 
 /** News by id; undefined until somebody has asked. */
 export interface NewsState {

@@ -4,7 +4,8 @@ import type { AppThunk } from '../appStore';
 import { KEYS } from '../store/keys';
 import { parseJson } from '../store/parseJson';
 import { keepNews } from './keepNews';
-import { newsArrived, selectNewsById, type StoredNews } from './newsSlice';
+import { newsArrived, selectNewsById } from './newsSlice';
+import type { StoredNews } from '@/book/history/change';
 
 /** Reads all of them, where that hasn't been done yet. */
 export function readNewsOfPeople(): AppThunk<Promise<void>> {

@@ -1,12 +1,5 @@
+import type { SettingEdit } from '../history/change';
 import type { Settings } from './settingsSlice';
-
-/** One setting, or one entry of a setting that is a table of them (the colours of tags), before and after. */
-export interface SettingEdit {
-  readonly key: keyof Settings;
-  readonly entry?: string;
-  readonly before?: unknown;
-  readonly after?: unknown;
-}
 
 /** What differs between two states of the settings; of tables of settings, entry by entry. */
 export function diffSettings(before: Settings, after: Settings): SettingEdit[] {
@@ -34,7 +27,7 @@ export function editedSettings(
       some[key] = value;
       continue;
     }
-    const { [entry]: _, ...others } = (some[key] ?? settings[key]) as Record<string, unknown>;
+    const { [entry]: _, ...others } = (some[key] ?? settings[key as keyof Settings]) as Record<string, unknown>;
     some[key] = value === undefined ? others : { ...others, [entry]: value };
   }
   // Each key has a value that was that setting's before, or is now.

@@ -4,7 +4,7 @@ import { errorWords } from '@/core/text';
 import { type TextStorage, withTabLock } from '@/platform';
 
 import type { Change } from '../history/change';
-import type { TalkChange } from '../talks/talksSlice';
+import type { TalkChange } from '@/book/history/change';
 import { KEYS } from './keys';
 import { readCards } from './readCards';
 import { firstOf, intakesOf, parseList, type StoredTalk } from './storedTalks';

@@ -14,14 +14,8 @@ import { piecesOf } from '../piecesOf';
 import type { Services } from '../services';
 import { KEYS } from '../store/keys';
 import { parseJson } from '../store/parseJson';
-import {
-  selectShards,
-  selectSummaries,
-  shardsArrived,
-  summariesArrived,
-  type TalkChange,
-  talksChanged,
-} from './talksSlice';
+import { selectShards, selectSummaries, shardsArrived, summariesArrived, talksChanged } from './talksSlice';
+import type { TalkChange } from '@/book/history/change';
 
 /** Shows talks as they are now, keeps what is known of them all up to date, and has both written. */
 export function putTalks(changes: readonly TalkChange[]): AppThunk<Promise<void>> {

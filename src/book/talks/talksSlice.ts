@@ -3,13 +3,8 @@ import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { Uid } from '@/core/card';
 import { monthOf, type Talk, type TalkSummary } from '@/core/talks';
 
+import type { TalkChange } from '../history/change';
 import { UidMap } from '../uidMap';
-
-/** A talk before and after; undefined where there is none. */
-export interface TalkChange {
-  readonly before?: Talk | undefined;
-  readonly after?: Talk | undefined;
-}
 
 /** What is kept of all talks with each card, and the months whose talks have been read. */
 export interface TalksState {

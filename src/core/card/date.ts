@@ -1,7 +1,13 @@
-import type { AnniversaryDate, PartialDate } from './schema/types';
+/** A day of which some parts may be unknown (RFC 9553 §2.8.1). */
+export interface PartialDate {
+  year?: number;
+  month?: number;
+  day?: number;
+  calendarScale?: string;
+}
 
 /** The day parts of an anniversary; a point in time gives its day in UTC. */
-export function toPartialDate(date: AnniversaryDate): PartialDate {
+export function toPartialDate(date: PartialDate | { readonly utc: string }): PartialDate {
   if ('utc' in date) {
     const [year, month, day] = date.utc.slice(0, 10).split('-').map(Number);
     return { year: year ?? 0, month: month ?? 1, day: day ?? 1 };

@@ -1,6 +1,6 @@
 import { daysInMonth } from './date';
 import { dayNumberOf, formatDayNumber, parseDayNumber, yearOfDay } from './dayNumber';
-import type { PartialDate } from './schema/types';
+import type { PartialDate } from './date';
 
 /** Where 29 February is kept in a year without one. */
 export type LeapDayRule = 'february-28' | 'march-1';

@@ -1,7 +1,6 @@
-import anyAscii from 'any-ascii';
-
 import { type Card, parseName, type PartialDate, shownAs, toPartialDate, type Uid } from '../card';
-import { foldText } from '../text';
+import { latinWords } from './latinWords';
+import { organisationWords } from './organisationWords';
 import { normalizeAddress } from '../unfiled';
 
 /** What two cards are compared by, in the form in which it is compared. */
@@ -43,14 +42,14 @@ export function duplicateFacts(card: Card): DuplicateFacts {
   return {
     ...{ uid: card.uid, isOrg, shown: shownAs(card) },
     ...(isOrg ? NO_NAME : namesOf(card)),
-    house: isOrg ? houseWords(shownAs(card)) : [],
-    nicknames: Object.values(card.nicknames ?? {}).flatMap(({ name }) => wordsOf(name)),
+    house: isOrg ? organisationWords(shownAs(card)) : [],
+    nicknames: Object.values(card.nicknames ?? {}).flatMap(({ name }) => latinWords(name)),
     mails: Object.values(card.emails ?? {}).map(({ address }) => normalizeAddress(address)),
     phones: phones.map(({ number }) => number).filter((number) => number.length > 5),
     mobiles: setOf(phones.filter(({ isMobile }) => isMobile).map(({ number }) => number)),
     birth: birth ? toPartialDate(birth.date) : undefined,
-    employers: Object.values(card.organizations ?? {}).map(({ name = '' }) => houseWords(name).join(' ')),
-    titles: Object.values(card.titles ?? {}).map(({ name }) => wordsOf(name).join(' ')),
+    employers: Object.values(card.organizations ?? {}).map(({ name = '' }) => organisationWords(name).join(' ')),
+    titles: Object.values(card.titles ?? {}).map(({ name }) => latinWords(name).join(' ')),
     ...placesOf(card),
     apart: setOf([
       ...Object.keys(card['cordialis.example:apart'] ?? {}),
@@ -79,7 +78,7 @@ function namesOf({ name }: Card): Pick<DuplicateFacts, 'given' | 'surname' | 'ge
 
 /** One letter and a point are an initial in any script, however many letters its sign has in Latin ones: さ. is s. */
 function nameWords(value: string): string[] {
-  const words = wordsOf(value);
+  const words = latinWords(value);
   return /^\p{L}\.$/u.test(value.trim()) ? words.map((word) => word.charAt(0)) : words;
 }
 
@@ -100,47 +99,11 @@ function placesOf({ addresses }: Card): Pick<DuplicateFacts, 'streets' | 'towns'
   const towns: string[] = [];
   for (const { components = [] } of Object.values(addresses ?? {})) {
     const of = (...kinds: string[]) =>
-      components.flatMap(({ kind, value }) => (kinds.includes(kind) ? wordsOf(value) : [])).join('');
+      components.flatMap(({ kind, value }) => (kinds.includes(kind) ? latinWords(value) : [])).join('');
     const street = of('name', 'number');
     if (street !== '') streets.push(`${street} ${of('postcode')}`);
     const town = of('locality');
     if (town !== '') towns.push(town);
   }
   return { streets, towns };
-}
-
-/** Texts whose words are kept at hand: towns, titles, firms and first names come again and again in a book. */
-const MAX_KEPT = 20_000;
-const kept = new Map<string, string[]>();
-
-/** Words in Latin letters, folded; other scripts as they are commonly written in Latin ones. */
-export function wordsOf(text: string): string[] {
-  const known = kept.get(text);
-  if (known) return known;
-  const words = readWords(text);
-  if (kept.size >= MAX_KEPT) kept.clear();
-  kept.set(text, words);
-  return words;
-}
-
-function readWords(text: string): string[] {
-  const folded = foldText(text);
-  const latin = /^[\x20-\x7e]*$/.test(folded) ? folded : anyAscii(folded).toLowerCase();
-  return latin.replace(/['’`]/g, '').match(/[a-z0-9]+/g) ?? [];
-}
-
-/** What firms are by law, in several countries (common practice); a firm is the same with and without it. */
-const LEGAL_FORMS = new Set(
-  'ltd limited llc inc incorporated corp corporation plc gmbh ag kg ohg gbr ug ev eg se sa sas sarl spa srl bv nv ab as asa oy oyj aps sro zoo spzoo kft doo ooo pty pte co company cie the'.split(
-    ' ',
-  ),
-);
-
-/** The words of an organisation's name without its legal form; all of them where it has no other. */
-export function houseWords(name: string): string[] {
-  const words = wordsOf(name.replace(/\b([a-z])\.(?=[a-z]\b|\s|$)/gi, '$1').replace(/&|\+/g, ' and '));
-  const kept = words.filter((word) => !LEGAL_FORMS.has(word));
-  // What joined a name to its legal form: "& Co".
-  while (kept.length > 1 && ['and', 'und', 'et', 'y', 'e'].includes(kept.at(-1) ?? '')) kept.pop();
-  return kept.length > 0 ? kept : words;
 }

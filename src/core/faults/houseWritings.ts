@@ -1,5 +1,5 @@
 import { type Card, shownAs, type Uid } from '../card';
-import { houseWords } from '../duplicates';
+import { organisationWords } from '../duplicates';
 import type { Fault } from '../mending';
 
 interface Place {
@@ -53,7 +53,7 @@ export class HouseWritings {
 }
 
 function keyOf(name: string): string {
-  return houseWords(name).join(' ');
+  return organisationWords(name).join(' ');
 }
 
 /** The writing on the most cards; of two as many the longer one, which has the legal form. */

@@ -7,7 +7,7 @@ import {
   toPartialDate,
   type Uid,
 } from '../card';
-import { wordsOf } from '../duplicates';
+import { latinWords } from '../duplicates';
 import { isSameJson } from '../json';
 import { findDifferent, formatSingle, type SingleKey, SINGLES } from '../singles';
 import { type Entry, UNITED, type United } from './sameEntry';
@@ -164,14 +164,14 @@ function flagsOf(mine: Card, theirs: Card): Partial<Card> {
 /** The name that was chosen, else the fullest; one that says something else goes to the note. */
 function withName(merged: Card, all: readonly Card[], chosen: Uid | undefined, also: string[]): Card {
   const named = all.filter(({ name }) => name !== undefined);
-  const fullness = (one: Card) => wordsOf(shownAs(one)).length * 100 + shownAs(one).length;
+  const fullness = (one: Card) => latinWords(shownAs(one)).length * 100 + shownAs(one).length;
   const fullest = [...named].sort((a, b) => fullness(b) - fullness(a))[0];
   const taken = named.find(({ uid }) => uid === chosen) ?? fullest;
   if (!taken?.name) return merged;
-  const words = wordsOf(shownAs(taken));
+  const words = latinWords(shownAs(taken));
   for (const one of named)
     if (
-      !wordsOf(shownAs(one)).every((word) =>
+      !latinWords(shownAs(one)).every((word) =>
         words.some((other) => other === word || (word.length === 1 && other.startsWith(word))),
       )
     )

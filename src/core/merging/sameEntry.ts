@@ -1,5 +1,5 @@
 import { type Card, toPartialDate } from '../card';
-import { houseWords } from '../duplicates';
+import { organisationWords } from '../duplicates';
 import { parsePhone } from '../phone';
 import { foldText } from '../text';
 import { normalizeAddress } from '../unfiled';
@@ -42,7 +42,7 @@ function knownMeaning(collection: United, entry: Entry, country: string | undefi
     case 'emails':
       return normalizeAddress(textOf(entry['address']));
     case 'organizations':
-      return houseWords(textOf(entry['name'])).join(' ');
+      return organisationWords(textOf(entry['name'])).join(' ');
     case 'titles':
       return `${textOf(entry['kind'] ?? 'title')} ${plain(entry['name'])}`;
     case 'nicknames':

@@ -13,7 +13,7 @@ import { makeHubClient } from '@/book/hub/hubClient';
 import { pairWithHub } from '@/book/hub/pairing';
 import { openBook } from '@/book/openBook';
 import { readAllTalks } from '@/book/talks/changeTalks';
-import type { TalkChange } from '@/book/talks/talksSlice';
+import type { TalkChange } from '@/book';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import { pushSchema, recordsPushSchema } from '@/core/exchange';

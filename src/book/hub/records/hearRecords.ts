@@ -11,7 +11,7 @@ import { noticed } from '../../status/statusSlice';
 import { KEYS } from '../../store/keys';
 import { inTurn, parseShard, putNow } from '../../talks/changeTalks';
 import { withoutFiles } from '../../talks/talkFiles';
-import type { TalkChange } from '../../talks/talksSlice';
+import type { TalkChange } from '@/book/history/change';
 import { takeSettings } from './settings';
 
 /** What asking the hub for talks and settings came to. */

@@ -38,13 +38,5 @@ export type Anniversary = Entry<'anniversaries'>;
 export type AnniversaryDate = Anniversary['date'];
 export type Note = Entry<'notes'>;
 
-/** A day of which some parts may be unknown. */
-export interface PartialDate {
-  year?: number;
-  month?: number;
-  day?: number;
-  calendarScale?: string;
-}
-
 /** The uid of a card; any text, most often urn:uuid:… */
 export type Uid = string;

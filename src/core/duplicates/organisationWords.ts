@@ -1,0 +1,17 @@
+import { latinWords } from './latinWords';
+
+/** What firms are by law, in several countries (common practice); a firm is the same with and without it. */
+const LEGAL_FORMS = new Set(
+  'ltd limited llc inc incorporated corp corporation plc gmbh ag kg ohg gbr ug ev eg se sa sas sarl spa srl bv nv ab as asa oy oyj aps sro zoo spzoo kft doo ooo pty pte co company cie the'.split(
+    ' ',
+  ),
+);
+
+/** The words of an organisation's name without its legal form; all of them where it has no other. */
+export function organisationWords(name: string): string[] {
+  const words = latinWords(name.replace(/\b([a-z])\.(?=[a-z]\b|\s|$)/gi, '$1').replace(/&|\+/g, ' and '));
+  const kept = words.filter((word) => !LEGAL_FORMS.has(word));
+  // What joined a name to its legal form: "& Co".
+  while (kept.length > 1 && ['and', 'und', 'et', 'y', 'e'].includes(kept.at(-1) ?? '')) kept.pop();
+  return kept.length > 0 ? kept : words;
+}
