@@ -1,20 +1,8 @@
-import boundaries from 'eslint-plugin-boundaries';
-import importX from 'eslint-plugin-import-x';
 import reactHooks from 'eslint-plugin-react-hooks';
 import sort from 'eslint-plugin-simple-import-sort';
 import tseslint from 'typescript-eslint';
 
-const part = (type, pattern) => ({ type, pattern: `src/${pattern}` });
-const may = (from, ...to) => ({
-  from: { element: { type: from } },
-  allow: { to: { element: { types: { anyOf: to } } } },
-});
-
-/** A place may import its own files; another place's are another element of the same type. */
-const ownPlace = {
-  from: { element: { type: 'place' } },
-  allow: { to: { element: { type: 'place', captured: { name: '{{ from.captured.name }}' } } } },
-};
+const DEFAULT_EXPORT = { selector: 'ExportDefaultDeclaration', message: 'export it by its name' };
 
 /** Type aliases on lines that follow each other share the comment at their head. */
 const continuesGroup = (node) => {
@@ -39,6 +27,7 @@ const documentExports = {
 };
 const lines = (max) => ['error', { max, skipBlankLines: true, skipComments: true }];
 
+// Who may import whom is checked by scripts/checks/imports.cjs, which looks through indexes and takes a second.
 export default tseslint.config(
   {
     ignores: [
@@ -55,57 +44,16 @@ export default tseslint.config(
   tseslint.configs.strict,
   {
     files: ['src/**/*.{ts,tsx}'],
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: { parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname } },
     plugins: {
-      boundaries,
-      'import-x': importX,
       sort,
       'react-hooks': reactHooks,
       house: { rules: { 'document-exports': documentExports } },
     },
-    settings: {
-      // Without these settings no-cycle says nothing about TypeScript.
-      ...importX.flatConfigs.typescript.settings,
-      'import/resolver': { typescript: true },
-      'boundaries/elements': [
-        part('format', 'core/formats/*'),
-        part('core', 'core'),
-        part('platform', 'platform'),
-        part('book', 'book'),
-        part('ui', 'ui'),
-        { ...part('place', 'places/*'), capture: ['name'] },
-        part('entry', 'entry'),
-        part('app', 'app'),
-        part('hub', 'hub'),
-        part('cli', 'cli'),
-        part('demo', 'demo'),
-      ],
-    },
     rules: {
-      'boundaries/dependencies': [
-        'error',
-        {
-          default: 'disallow',
-          policies: [
-            may('core', 'core', 'format'),
-            may('format', 'core'),
-            may('platform', 'platform', 'core'),
-            may('book', 'book', 'core', 'platform'),
-            may('ui', 'ui'),
-            may('place', 'ui', 'book', 'core', 'platform'),
-            ownPlace,
-            may('app', 'place', 'ui', 'book', 'platform'),
-            may('entry', 'platform'),
-            may('hub', 'hub', 'core', 'demo'),
-            may('cli', 'cli', 'core'),
-            may('demo', 'demo', 'core'),
-          ],
-        },
-      ],
-      'boundaries/no-unknown-files': 'error',
-      'import-x/no-cycle': 'error',
-      'import-x/no-default-export': 'error',
+      'no-restricted-syntax': ['error', DEFAULT_EXPORT],
       'sort/imports': 'error',
+      'sort/exports': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
@@ -132,9 +80,6 @@ export default tseslint.config(
               allowTypeImports: true,
             },
           ],
-          patterns: [
-            { regex: '/core/(?!formats/)[^/]+/(?!index)', message: 'import core/<folder>, not a file in it' },
-          ],
         },
       ],
     },
@@ -144,10 +89,6 @@ export default tseslint.config(
     ignores: ['**/*.test.ts'],
     rules: {
       'house/document-exports': 'error',
-      'no-restricted-imports': [
-        'error',
-        { patterns: [{ regex: '^(node:|react|expo|express|@reduxjs)', message: 'core is pure' }] },
-      ],
       'no-restricted-properties': [
         'error',
         { object: 'Date', property: 'now' },
@@ -155,14 +96,15 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
+        DEFAULT_EXPORT,
         { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'take `now`' },
       ],
     },
   },
-  { files: ['src/app/**/*.tsx'], rules: { 'import-x/no-default-export': 'off', 'max-lines': lines(60) } },
+  { files: ['src/app/**/*.tsx'], rules: { 'no-restricted-syntax': 'off', 'max-lines': lines(60) } },
   {
     files: ['**/*.test.*'],
-    rules: { 'max-lines': 'off', 'max-lines-per-function': 'off', 'boundaries/dependencies': 'off' },
+    rules: { 'max-lines': 'off', 'max-lines-per-function': 'off' },
   },
-  { files: ['*.js', 'test/**/*.js'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  { files: ['*.js', '**/*.cjs', 'test/**/*.js'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 );

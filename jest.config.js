@@ -9,6 +9,21 @@ const icons = {
   '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
 };
 
+/** What a test replaces modules in goes through Babel as Metro would call it. */
+const transform = [
+  '<rootDir>/test/jest/transform.cjs',
+  {
+    babel: {
+      // Babel's own settings are Metro's, whose imports go past the indexes that tests replace.
+      configFile: false,
+      presets: [['babel-preset-expo', { jsxImportSource: 'nativewind' }]],
+      caller: { name: 'metro', bundler: 'metro', platform: 'web' },
+      // What is loaded when it is first needed is loaded like all else here.
+      plugins: ['@babel/plugin-transform-dynamic-import'],
+    },
+  },
+];
+
 /** Plain TypeScript runs in Node; what draws something runs with jest-expo's web preset. */
 module.exports = {
   projects: [
@@ -19,16 +34,7 @@ module.exports = {
         '<rootDir>/src/{core,cli,demo,hub,book,platform}/**/*.test.ts',
         '<rootDir>/test/unit/**/*.test.ts',
       ],
-      transform: {
-        '\\.[jt]sx?$': [
-          'babel-jest',
-          {
-            caller: { name: 'metro', bundler: 'metro', platform: 'web' },
-            // What is loaded when it is first needed is loaded like all else here.
-            plugins: ['@babel/plugin-transform-dynamic-import'],
-          },
-        ],
-      },
+      transform: { '\\.[jt]sx?$': transform },
       transformIgnorePatterns: [
         '/node_modules/(?!(comlink|any-ascii|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',
       ],
@@ -38,7 +44,13 @@ module.exports = {
       displayName: 'ui',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,places,app,platform}/**/*.test.tsx', '<rootDir>/src/book/**/*.test.tsx'],
-      moduleNameMapper: { ...alias, ...icons, '\\.css$': '<rootDir>/test/unit/emptyStyle.js' },
+      transform: { '^(?!.*/node_modules/).*\\.tsx?$': transform },
+      moduleNameMapper: {
+        '^react-native$': 'react-native-web',
+        ...alias,
+        ...icons,
+        '\\.css$': '<rootDir>/test/unit/emptyStyle.js',
+      },
     },
   ],
 };

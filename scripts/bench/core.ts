@@ -3,17 +3,23 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-
 import ICAL from 'ical.js';
-
-import { encodeUtf8, getFormat } from '@/core/formats';
+import { addDays, encodeUtf8 } from '@/core/base';
+import { getFormat } from '@/core/formats';
 import type { Card } from '@/core/card';
-import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
-import { addDays } from '@/core/days';
-import { duplicateFacts, groupDuplicates, pairKey } from '@/core/duplicates';
-import { MailSplitter, MonthBuffers, readMailHead, toCorrespondence } from '@/core/mail';
-import { mergeCards } from '@/core/merging';
-import { DayBook, rankCloseness, summarise, type Talk } from '@/core/talks';
+import { SearchIndex, findCards, toSearchDoc } from '@/core/find';
+import { duplicateFacts, groupDuplicates, mergeCards } from '@/core/tidy';
+import { pairKey } from '@/core/tidy/duplicates/groupDuplicates';
+import {
+  DayBook,
+  MailSplitter,
+  MonthBuffers,
+  type Talk,
+  rankCloseness,
+  readMailHead,
+  summarise,
+  toCorrespondence,
+} from '@/core/talks';
 import { Dice, generateLargeBook, twinOf } from '@/demo';
 
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */

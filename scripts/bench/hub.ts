@@ -4,15 +4,12 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-
 import express from 'express';
-
 import { newCard } from '@/core/card';
 import { generateLargeBook } from '@/demo';
-import { davRouter } from '@/hub/dav/davRouter';
-import { addDevice } from '@/hub/passports/passports';
-import { allCards, putCard } from '@/hub/store/cards';
-import { inTransaction, openStore } from '@/hub/store/openStore';
+import { davRouter } from '@/hub/dav';
+import { addDevice } from '@/hub/sync';
+import { allCards, inTransaction, openStore, putCard } from '@/hub/store';
 
 const CARDS = 11_000;
 const KILLS = 50;

@@ -4,18 +4,15 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-
 import express from 'express';
-
-import { type Card, shownAs, type Uid } from '@/core/card';
+import { type Card, type Uid, shownAs } from '@/core/card';
 import { findPeople, newList, withMembers } from '@/core/lists';
-import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
+import { SearchIndex, findCards, toSearchDoc } from '@/core/find';
 import { findRecipients } from '@/core/write';
 import { generateLargeBook } from '@/demo';
-import { directoryApi } from '@/hub/api/directoryApi';
-import { putEntries, searchEntries } from '@/hub/directory/directoryEntries';
-import { addUser, signInUser } from '@/hub/directory/directoryUsers';
-import { openStore } from '@/hub/store/openStore';
+import { directoryApi } from '@/hub/api';
+import { addUser, putEntries, searchEntries, signInUser } from '@/hub/directory';
+import { openStore } from '@/hub/store';
 
 const NOW = '2026-11-26T10:00:00Z';
 const TODAY = '2026-11-26';

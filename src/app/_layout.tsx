@@ -2,8 +2,8 @@ import '../ui/theme/global.css';
 
 import { Slot } from 'expo-router';
 
-import { loadCardWork } from '@/places/card/lazy';
-import { Frame } from '@/places/frame/Frame';
+import { loadCardWork } from '@/places/card';
+import { Frame } from '@/places/frame';
 
 export default function Layout() {
   return (

@@ -1,1 +1,1 @@
-export { DirectoryPage as default } from '@/places/directory/DirectoryPage';
+export { DirectoryPage as default } from '@/places/directory';

@@ -1,1 +1,1 @@
-export { SettingsPage as default } from '@/places/settings/SettingsPage';
+export { SettingsPage as default } from '@/places/settings';

@@ -1,8 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { loadCardWork } from '@/places/card/lazy';
-import { LettersPage } from '@/places/write/letters/LettersPage';
-import { WritePage } from '@/places/write/WritePage';
+import { loadCardWork } from '@/places/card';
+import { LettersPage, WritePage } from '@/places/write';
 
 /** Letters share what Write knows; an address of their own would put all of that into the first page. */
 export default function Write() {

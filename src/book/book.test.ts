@@ -1,11 +1,10 @@
+import { changeBook, changeSettings, redo, undo } from '@/book/commit';
+import { importCards, previewImport } from '@/book/formats';
+import { selectBookList } from '@/book/state';
+import { readCardNow } from '@/book/state/readCardNow';
 import { type Card, newCard, parseName } from '@/core/card';
 
-import { changeBook, redo, undo } from './changeBook';
-import { importCards, previewImport } from './intake/importCards';
 import { openBook } from './openBook';
-import { readCardNow } from './readCardNow';
-import { selectBookList } from './rows/rowsSlice';
-import { changeSettings } from './settings/changeSettings';
 import { MemoryStorage, openTestBook } from './testing';
 
 function cardOf(name: string, more: Partial<Card> = {}): Card {

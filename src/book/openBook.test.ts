@@ -1,9 +1,8 @@
+import { changeBook, changeSettings } from '@/book/commit';
+import { readCardNow } from '@/book/state/readCardNow';
 import { type Card, newCard, parseName } from '@/core/card';
 
-import { changeBook } from './changeBook';
-import { readCardNow } from './readCardNow';
 import { openBook, readNews, rememberRows } from './openBook';
-import { changeSettings } from './settings/changeSettings';
 import { MemoryStorage, openTestBook } from './testing';
 
 function cardOf(name: string, more: Partial<Card> = {}): Card {

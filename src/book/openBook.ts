@@ -1,27 +1,33 @@
-import { type Card, type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
+import { changeSettings, readShards, readSummaries, showSettings } from '@/book/commit';
+import type { Change } from '@/book/history';
+import {
+  type AppThunk,
+  bookOpened,
+  cardsArrived,
+  changesArrived,
+  openFailed,
+  pairingChanged,
+  pairingSchema,
+  readingChanged,
+  recordsSetAside,
+  rowsRemembered,
+  rowsReordered,
+  rowStyleOf,
+  selectCardsByUid,
+  selectOrder,
+  selectRowsByUid,
+  selectSettings,
+  selectShards,
+  type Services,
+  settingsArrived,
+  settingsSchema,
+} from '@/book/state';
+import { detachPhotos, KEYS, parseJson, readCards, SCHEMA_VERSION, type Written } from '@/book/store';
+import { takeInTalks } from '@/book/talks';
+import { errorWords, piecesOf } from '@/core/base';
+import { type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
-import { errorWords } from '@/core/text';
 import { DEMO_ADDRESS, DEMO_TONES } from '@/platform';
-
-import { cardsArrived, changesArrived, rowsRemembered } from './actions';
-import type { AppThunk } from './appStore';
-import { selectCardsByUid } from './cards/cardsSlice';
-import type { Change } from './history/change';
-import { pairingChanged, pairingSchema } from './hub/hubSlice';
-import { takeInTalks } from './intake/takeInTalks';
-import { detachPhotos } from './photos/detachPhotos';
-import { piecesOf } from './piecesOf';
-import { rowsReordered, selectOrder, selectRowsByUid } from './rows/rowsSlice';
-import type { Services } from './services';
-import { changeSettings, showSettings } from './settings/changeSettings';
-import { rowStyleOf, selectSettings, settingsArrived, settingsSchema } from './settings/settingsSlice';
-import { bookOpened, openFailed, readingChanged, recordsSetAside } from './status/statusSlice';
-import type { Written } from './store/bookWriter';
-import { KEYS, SCHEMA_VERSION } from './store/keys';
-import { parseJson } from './store/parseJson';
-import { readCards } from './store/readCards';
-import { readShards, readSummaries } from './talks/changeTalks';
-import { selectShards } from './talks/talksSlice';
 
 /** Cards read between two breaths of the page. */
 const CHUNK = 400;

@@ -1,3 +1,8 @@
+import { hubClient, mergeInWorker, startSearchWorker, TwinsWorker } from '@/book/clients';
+import { type AppStore, cardsArrived, makeAppStore, savingChanged, type Services } from '@/book/state';
+import { BookWriter, PhotoCache, type Written } from '@/book/store';
+import { keepExchanging, readPairing } from '@/book/sync';
+import { checkArrivals } from '@/book/tidy';
 import {
   type BookName,
   fetchDemoCards,
@@ -12,20 +17,7 @@ import {
   yieldToPage,
 } from '@/platform';
 
-import { cardsArrived } from './actions';
-import { type AppStore, makeAppStore } from './appStore';
-import { mergeInWorker } from './clients/duplicatesClient';
-import { startSearchWorker } from './clients/searchClient';
-import { TwinsWorker } from './clients/twinsClient';
-import { hubClient } from './hub/hubClient';
-import { keepExchanging } from './hub/keepExchanging';
-import { readPairing } from './hub/keptPairing';
-import { checkArrivals } from './merging/checkArrivals';
 import { openBook, readNews, readTalkQueue, rememberRows } from './openBook';
-import { PhotoCache } from './photos/photoCache';
-import type { Services } from './services';
-import { savingChanged } from './status/statusSlice';
-import { BookWriter, type Written } from './store/bookWriter';
 
 /** How long after a write the rows are kept for the next start, in milliseconds. */
 const REMEMBER_AFTER_MS = 1500;

@@ -1,16 +1,16 @@
+// Not through the index, which loads what is read of it: a page that saves after its test has ended finds nothing any more.
+import { BookWriter, PhotoCache } from '@/book/store';
+import { checkArrivals } from '@/book/tidy';
+import type * as Twins from '@/book/workers/makeTwins';
 import type { Card } from '@/core/card';
-import type * as Merging from '@/core/merging';
 import { emptyPlan } from '@/core/talks';
+import type * as Merging from '@/core/tidy';
 import { HubFault, type TextStorage } from '@/platform';
 
-import { cardsArrived } from './actions';
-import { makeAppStore } from './appStore';
-import { checkArrivals } from './merging/checkArrivals';
-import { PhotoCache } from './photos/photoCache';
-import type { Services } from './services';
-import { savingChanged } from './status/statusSlice';
-import { BookWriter } from './store/bookWriter';
-import type * as Twins from './workers/makeTwins';
+import { cardsArrived } from './state/actions';
+import { makeAppStore } from './state/appStore';
+import type { Services } from './state/services';
+import { savingChanged } from './state/statusSlice';
 
 /** A storage in memory that counts and can be made to fail; for tests only. */
 export class MemoryStorage implements TextStorage {
@@ -37,7 +37,7 @@ export class MemoryStorage implements TextStorage {
 
 /** What the worker of twins does, without one; loaded when it is first asked, as merging is. */
 export function testTwins(): Services['twins'] {
-  const load = () => jest.requireActual<typeof Twins>('./workers/makeTwins').makeTwins();
+  const load = () => jest.requireActual<typeof Twins>('@/book/workers/makeTwins').makeTwins();
   const tell = (book: { values(): readonly Card[] }) => {
     const api = load();
     api.update(book.values(), []);
@@ -110,7 +110,7 @@ export function openTestBook(
     },
     // Loaded when a test merges: what it needs is large, and most tests don't.
     mergeCards: (groups, choices) => {
-      const { mergeGroups } = jest.requireActual<typeof Merging>('@/core/merging');
+      const { mergeGroups } = jest.requireActual<typeof Merging>('@/core/tidy');
       return Promise.resolve(mergeGroups(groups, choices));
     },
     hub: testHub(),

@@ -1,4 +1,4 @@
-import { UnusableInput } from './unusableInput';
+import { UnusableInput } from './input/readCardFile';
 import { convert } from './verbs/convert';
 import { duplicates } from './verbs/duplicates';
 import { fromText } from './verbs/fromText';

@@ -1,4 +1,5 @@
-import { parseCard, shownAs, toPartialDate } from '@/core/card';
+import { toPartialDate } from '@/core/base';
+import { parseCard, shownAs } from '@/core/card';
 import { parseTalk } from '@/core/talks';
 
 import { generateBook, generateLargeBook, generateTalks } from '.';

@@ -1,6 +1,6 @@
 import { type Card, newCard, parseName } from '@/core/card';
+import type { Rule } from '@/core/find';
 import { newList, withMembers } from '@/core/lists';
-import type { Rule } from '@/core/rules';
 
 import { drawPortrait } from './drawPortrait';
 import { COUNTRIES, type DemoCountry, NOTES, ORGANISATIONS, ROLES } from './people.data';

@@ -1,4 +1,4 @@
-import { addDays } from '@/core/days';
+import { addDays } from '@/core/base';
 
 import { Dice } from './random';
 

@@ -1,5 +1,5 @@
+import { addDays } from '@/core/base';
 import { type Card, nameParts, shownAs } from '@/core/card';
-import { addDays } from '@/core/days';
 import { mailDate } from '@/core/write';
 
 import { generateBook } from './generateBook';

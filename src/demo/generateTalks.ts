@@ -1,5 +1,5 @@
+import { addDays } from '@/core/base';
 import type { Card } from '@/core/card';
-import { addDays } from '@/core/days';
 import { type Direction, type Talk, TALK_KINDS } from '@/core/talks';
 
 import { generateBook } from './generateBook';

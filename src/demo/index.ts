@@ -7,7 +7,7 @@ export { generateBook } from './generateBook';
 export { generateFeed } from './generateFeed';
 export { generateLargeBook } from './generateLargeBook';
 export { generateCalendar, generateMail, generateStrangersMail } from './generateMail';
-export { OWN_ADDRESS } from './mail.data';
 export { generateTalks } from './generateTalks';
+export { OWN_ADDRESS } from './mail.data';
 export { Dice } from './random';
 export { twinOf } from './twinOf';

@@ -1,22 +1,20 @@
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 
+import { errorWords } from '@/core/base';
 import { shownAs } from '@/core/card';
-import { errorWords } from '@/core/text';
-
+import { utcNow } from '@/hub/base';
+import { allCards, backUpStore, type HubDb, openStore } from '@/hub/store';
 import {
   addDevice,
   type Device,
   listDevices,
   listsOf,
+  makeCode,
   type Passport,
   pauseDevice,
   removeDevice,
-} from './passports/passports';
-import { makeCode } from './peers/pairing';
-import { allCards } from './store/cards';
-import { backUpStore, type HubDb, openStore } from './store/openStore';
-import { utcNow } from './utcNow';
+} from '@/hub/sync';
 
 const USAGE =
   'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | pair | log | backup FILE';

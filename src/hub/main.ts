@@ -2,16 +2,15 @@ import { existsSync } from 'node:fs';
 import { createServer } from 'node:https';
 import { join } from 'node:path';
 
-import { errorWords } from '@/core/text';
+import { errorWords } from '@/core/base';
+import { COUNTRY } from '@/hub/base';
+import { openStore, seedDemo } from '@/hub/store';
+import { makeCode } from '@/hub/sync';
 
-import { COUNTRY } from './country';
 import { makeHub } from './makeHub';
-import { makeCode } from './peers/pairing';
 import { readTls } from './readTls';
 import { runVisits } from './runVisits';
-import { stageDemo } from './standins/stageDemo';
-import { openStore } from './store/openStore';
-import { seedDemo } from './store/seedDemo';
+import { stageDemo } from './stageDemo';
 
 const DEFAULT_PORT = 4870;
 

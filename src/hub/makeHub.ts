@@ -7,21 +7,24 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 
-import { calendarApi, calendarFeed } from './api/calendarApi';
-import { demoApi } from './api/demoApi';
-import { demoLookup, demoWeb } from './api/demoWeb';
-import { devicesApi } from './api/devicesApi';
-import { directoryApi } from './api/directoryApi';
-import { exchangeApi } from './api/exchangeApi';
-import { feedsApi } from './api/feedsApi';
-import { mailboxApi } from './api/mailboxApi';
-import { pairApi } from './api/pairApi';
-import { placesApi } from './api/placesApi';
-import { standInsApi } from './api/standInsApi';
-import { COUNTRY } from './country';
-import { davRouter, wellKnown } from './dav/davRouter';
-import type { HubDb } from './store/openStore';
-import { utcNow } from './utcNow';
+import {
+  calendarApi,
+  calendarFeed,
+  demoApi,
+  demoLookup,
+  demoWeb,
+  devicesApi,
+  directoryApi,
+  exchangeApi,
+  feedsApi,
+  mailboxApi,
+  pairApi,
+  placesApi,
+  standInsApi,
+} from '@/hub/api';
+import { COUNTRY, utcNow } from '@/hub/base';
+import { davRouter, wellKnown } from '@/hub/dav';
+import type { HubDb } from '@/hub/store';
 
 /** How the hub is started. */
 export interface HubOptions {

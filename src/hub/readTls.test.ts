@@ -6,9 +6,10 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import { openStore } from '@/hub/store';
+
 import { makeHub } from './makeHub';
 import { readTls } from './readTls';
-import { openStore } from './store/openStore';
 
 // Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
 jest.setTimeout(60_000);

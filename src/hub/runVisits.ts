@@ -1,12 +1,8 @@
-import { listAccounts } from './accounts/accounts';
-import { syncAccount } from './accounts/syncAccount';
-import { deliverMail } from './mailbox/deliverMail';
-import { STAND_INS } from './standins/kinds';
-import type { StandInKind } from './standins/standIn';
-import { dropOrphans, findStandIn } from './standins/standInStore';
-import { visitNow } from './standins/visitNow';
-import type { HubDb } from './store/openStore';
-import { utcNow } from './utcNow';
+import { utcNow } from '@/hub/base';
+import { listAccounts, syncAccount } from '@/hub/dav';
+import { dropOrphans, findStandIn, STAND_INS, type StandInKind, visitNow } from '@/hub/standins';
+import type { HubDb } from '@/hub/store';
+import { deliverMail } from '@/hub/write';
 
 /** How often it is looked whose turn it is, in milliseconds. */
 const LOOK_MS = 3_000;

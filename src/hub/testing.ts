@@ -7,9 +7,8 @@ import { join } from 'node:path';
 import express, { type Express } from 'express';
 
 import { type Card, newCard, parseName } from '@/core/card';
-
-import { davRouter, wellKnown } from './dav/davRouter';
-import { type HubDb, openStore } from './store/openStore';
+import { davRouter, wellKnown } from '@/hub/dav';
+import { type HubDb, openStore } from '@/hub/store';
 
 /** The moment at which tests take place, a UTCDateTime. */
 export const TEST_NOW = '2026-11-26T10:00:00Z';

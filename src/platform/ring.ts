@@ -1,4 +1,4 @@
-import type { Ring } from '@/core/marks';
+import type { Ring } from '@/core/card';
 
 /** One sound of a ring: hertz, and when it begins and how long it lasts, in seconds. */
 type Sound = readonly [hertz: number, startS: number, lengthS: number];

@@ -3,20 +3,20 @@
  * Standard: WCAG 2.2 AA, WAI-ARIA.
  * Left out: cards and the store, of which it knows nothing.
  */
-export * from './icons';
-export { type ChartData } from './chart/chartData';
 export { Chart } from './chart/Chart';
+export { type ChartData } from './chart/chartData';
+export { Code } from './code/Code';
+export * from './icons';
 export { Act, NextAct } from './parts/Act';
 export { Choice } from './parts/Choice';
-export { Code } from './code/Code';
 export { EmptyPlace } from './parts/EmptyPlace';
 export { EvidenceBars } from './parts/EvidenceBars';
 export { Field } from './parts/Field';
 export { LabelledRow } from './parts/LabelledRow';
 export { LinkAct } from './parts/LinkAct';
 export { linkProps, outsideLinkProps } from './parts/linkProps';
-export { ListStamp } from './parts/ListStamp';
 export { ListRow } from './parts/ListRow';
+export { ListStamp } from './parts/ListStamp';
 export { NameLink } from './parts/NameLink';
 export { NoticeBar } from './parts/NoticeBar';
 export { type FieldOffer, OfferField } from './parts/OfferField';
@@ -29,16 +29,16 @@ export { Sheet } from './parts/Sheet';
 export { Stamp } from './parts/Stamp';
 export { Switch } from './parts/Switch';
 export { Tabs } from './parts/Tabs';
-export { Tick } from './parts/Tick';
 export { TextLink } from './parts/TextLink';
 export { Thread } from './parts/Thread';
 export { ThumbIndex } from './parts/ThumbIndex';
+export { Tick } from './parts/Tick';
 export { TitledPart } from './parts/TitledPart';
 export { ToneMark } from './parts/ToneMark';
 export { Txt } from './parts/Txt';
 export { type Colours, ThemeProvider, useColours, useTypeScale } from './theme/ThemeProvider';
 export { TONE_NAMES } from './theme/tones';
 export { usePageTitle } from './theme/usePageTitle';
+export { useWide } from './theme/useWide';
 export { useEnter } from './useEnter';
 export { useLoaded } from './useLoaded';
-export { useWide } from './theme/useWide';

@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-
 import { addCard, expect, find, isRead, isSaved, openDemo, test } from './fixtures';
 
 const VCARD = [

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
-
-import { ADDRESS_KINDS, type Card, NAME_KINDS, parseCard, PHONE_FEATURES } from '@/core/card';
+import { ADDRESS_KINDS } from '@/core/card/schema/addressSchema';
+import { type Card, parseCard } from '@/core/card';
+import { NAME_KINDS } from '@/core/card/schema/nameSchema';
+import { PHONE_FEATURES } from '@/core/card/schema/contactSchema';
 
 /** Text as files hold it: any script, signs of the syntaxes, line breaks; no control characters. */
 const text = fc

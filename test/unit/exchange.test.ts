@@ -1,22 +1,18 @@
 /** @jest-environment node */
-
-import { changeBook, selectCardsByUid, undo } from '@/book';
-import { exchange } from '@/book/hub/exchange';
-import { makeHubClient } from '@/book/hub/hubClient';
-import { selectHub } from '@/book/hub/hubSlice';
-import { pairWithHub, unpairFromHub } from '@/book/hub/pairing';
+import { changeBook, undo } from '@/book/commit';
+import { selectCardsByUid, selectHub } from '@/book/state';
+import { exchange } from '@/book/sync/exchange';
+import { makeHubClient } from '@/book/clients/hubClient';
+import { pairWithHub, unpairFromHub } from '@/book/sync';
 import { openBook } from '@/book/openBook';
 import { MemoryStorage, openTestBook } from '@/book/testing';
-import { type Card } from '@/core/card';
-import { devicesApi } from '@/hub/api/devicesApi';
-import { exchangeApi } from '@/hub/api/exchangeApi';
-import { pairApi } from '@/hub/api/pairApi';
-import { addDevice, type Credentials } from '@/hub/passports/passports';
-import { makeCode } from '@/hub/peers/pairing';
-import { allCards, findCard } from '@/hub/store/cards';
-import { type HubDb } from '@/hub/store/openStore';
+import type { Card } from '@/core/card';
+import { devicesApi, exchangeApi, pairApi } from '@/hub/api';
+import { addDevice, makeCode } from '@/hub/sync';
+import type { Credentials } from '@/hub/sync/passports/passports';
+import { type HubDb, allCards, findCard } from '@/hub/store';
 import { HubFault, type HubQuestion } from '@/platform';
-import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
+import { TEST_NOW, type TestHub, startTestHub, testPerson } from '@/hub/testing';
 
 // Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
 jest.setTimeout(60_000);

@@ -1,13 +1,11 @@
 import type { ReactElement } from 'react';
 import { act } from 'react';
 import { Provider } from 'react-redux';
-
-import { changeBook, ServicesProvider } from '@/book';
+import { changeBook } from '@/book/commit';
+import { type Services, ServicesProvider } from '@/book/state';
 import { openBook } from '@/book/openBook';
-import type { Services } from '@/book/services';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import type { Card } from '@/core/card';
-
 import { renderDom } from './renderDom';
 
 /** Draws something within a book that has these cards, over a storage in memory. */

@@ -1,13 +1,13 @@
-import { deleteCardResource } from '@/hub/dav/deleteCardResource';
 import { DavError } from '@/hub/dav/davError';
 import type { DavAnswer, DavRequest } from '@/hub/dav/davRequest';
-import { bookPath, card as carddav, dav } from '@/hub/dav/names';
+import { deleteCardResource } from '@/hub/dav/deleteCardResource';
 import { putCardResource } from '@/hub/dav/putCardResource';
-import { childOf, childrenOf, readXml, type XmlElement } from '@/core/xml';
+import { bookPath, card as carddav, dav } from '@/hub/dav/names';
+import { type XmlElement, childOf, childrenOf, readXml } from '@/core/base';
 import { report } from '@/hub/dav/report';
-import { listDevices } from '@/hub/passports/passports';
-import type { DavSession } from '@/hub/accounts/davSession';
-import type { HubDb } from '@/hub/store/openStore';
+import type { DavSession } from '@/hub/dav';
+import { listDevices } from '@/hub/sync';
+import type { HubDb } from '@/hub/store';
 
 const XML = 'xmlns:d="DAV:" xmlns:c="urn:ietf:params:xml:ns:carddav"';
 

@@ -1,22 +1,17 @@
 /** @jest-environment node */
-
-import { changeBook, selectSettings, undo } from '@/book';
-import { exchange } from '@/book/hub/exchange';
-import { makeHubClient } from '@/book/hub/hubClient';
-import { selectHub } from '@/book/hub/hubSlice';
-import { pairWithHub } from '@/book/hub/pairing';
+import { changeBook, changeSettings, readAllTalks, storeTalks, undo } from '@/book/commit';
+import { selectHub, selectSettings, selectSummaries } from '@/book/state';
+import { exchange } from '@/book/sync/exchange';
+import { makeHubClient } from '@/book/clients/hubClient';
+import { pairWithHub } from '@/book/sync';
 import { openBook } from '@/book/openBook';
-import { changeSettings } from '@/book/settings/changeSettings';
-import { readAllTalks } from '@/book/talks/changeTalks';
-import { removeIntake, storeTalks } from '@/book/talks/intake';
-import { selectSummaries } from '@/book/talks/talksSlice';
+import { removeIntake } from '@/book/commit/intake';
 import { MemoryStorage, openTestBook } from '@/book/testing';
-import { type Card } from '@/core/card';
+import type { Card } from '@/core/card';
 import type { Talk } from '@/core/talks';
-import { exchangeApi } from '@/hub/api/exchangeApi';
-import { pairApi } from '@/hub/api/pairApi';
-import { makeCode } from '@/hub/peers/pairing';
-import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
+import { exchangeApi, pairApi } from '@/hub/api';
+import { makeCode } from '@/hub/sync';
+import { type TestHub, startTestHub, testPerson } from '@/hub/testing';
 import { HubFault, type HubQuestion } from '@/platform';
 
 jest.setTimeout(60_000);

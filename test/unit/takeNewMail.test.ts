@@ -1,22 +1,20 @@
 /** @jest-environment node */
-import { exchange } from '@/book/hub/exchange';
-import { makeHubClient } from '@/book/hub/hubClient';
-import { pairWithHub } from '@/book/hub/pairing';
+import { exchange } from '@/book/sync/exchange';
+import { makeHubClient } from '@/book/clients/hubClient';
+import { pairWithHub } from '@/book/sync';
 import { openBook } from '@/book/openBook';
 import { MemoryStorage, openTestBook } from '@/book/testing';
-import { mailboxApi } from '@/hub/api/mailboxApi';
-import { exchangeApi } from '@/hub/api/exchangeApi';
-import { pairApi } from '@/hub/api/pairApi';
-import { rowOf } from '@/hub/mailbox/mailbox';
-import { makeCode } from '@/hub/peers/pairing';
-import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
+import { exchangeApi, mailboxApi, pairApi } from '@/hub/api';
+import { rowOf } from '@/hub/write/mailbox/mailbox';
+import { makeCode } from '@/hub/sync';
+import { type TestHub, startTestHub, testPerson } from '@/hub/testing';
 import { HubFault, type HubQuestion } from '@/platform';
 
 jest.setTimeout(60_000);
 
 /** What was read out of the files that were taken in. */
 const taken: string[] = [];
-jest.mock('@/book/intake/takeInTalks', () => ({
+jest.mock('@/book/talks/importTalks', () => ({
   takeInTalks: (files: readonly File[]) => async () => {
     for (const file of files) taken.push(await file.text());
   },

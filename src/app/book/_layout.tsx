@@ -1,8 +1,8 @@
 import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 
-import { BookPlace } from '@/places/book/BookPlace';
-import { ChosenBar, preloadCardPages } from '@/places/card/lazy';
+import { ChosenBar, preloadCardPages } from '@/places/card';
+import { BookPlace } from '@/places/find';
 import { whenIdle } from '@/platform';
 
 export default function BookLayout() {

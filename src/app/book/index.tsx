@@ -1,1 +1,1 @@
-export { NoCardOpen as default } from '@/places/book/NoCardOpen';
+export { NoCardOpen as default } from '@/places/find';

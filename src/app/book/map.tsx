@@ -1,1 +1,1 @@
-export { MapPage as default } from '@/places/map/MapPage';
+export { MapPage as default } from '@/places/find';

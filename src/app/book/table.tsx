@@ -1,5 +1,5 @@
-import { ChosenBar, loadCardWork } from '@/places/card/lazy';
-import { TablePage } from '@/places/table/TablePage';
+import { ChosenBar, loadCardWork } from '@/places/card';
+import { TablePage } from '@/places/find';
 
 // A route has to be a component by itself: the router loads it lazily, and a lazy component can't give another.
 export default function TableRoute() {

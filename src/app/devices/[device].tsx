@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { PassportPage } from '@/places/devices/PassportPage';
+import { PassportPage } from '@/places/sync';
 
 export default function DeviceRoute() {
   const { device } = useLocalSearchParams<{ device: string }>();

@@ -1,6 +1,6 @@
 import { Slot } from 'expo-router';
 
-import { DevicesPlace } from '@/places/devices/DevicesPlace';
+import { DevicesPlace } from '@/places/sync';
 
 export default function DevicesLayout() {
   return (

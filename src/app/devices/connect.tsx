@@ -1,1 +1,1 @@
-export { ConnectPage as default } from '@/places/devices/ConnectPage';
+export { ConnectPage as default } from '@/places/sync';

@@ -1,1 +1,1 @@
-export { DevicesHome as default } from '@/places/devices/DevicesHome';
+export { DevicesHome as default } from '@/places/sync';

@@ -1,1 +1,1 @@
-export { LogPage as default } from '@/places/devices/LogPage';
+export { LogPage as default } from '@/places/sync';

@@ -1,1 +1,1 @@
-export { ServerPage as default } from '@/places/devices/ServerPage';
+export { ServerPage as default } from '@/places/sync';

@@ -1,1 +1,1 @@
-export { SettlePage as default } from '@/places/devices/SettlePage';
+export { SettlePage as default } from '@/places/sync';

@@ -1,1 +1,1 @@
-export { ImportPage as default } from '@/places/intake/ImportPage';
+export { ImportPage as default } from '@/places/formats';

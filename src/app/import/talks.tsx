@@ -1,5 +1,5 @@
-import { TalkImportPage } from '@/places/intake/TalkImportPage';
-import { OwnAddresses } from '@/places/settings/OwnAddresses';
+import { TalkImportPage } from '@/places/formats';
+import { OwnAddresses } from '@/places/settings';
 
 export default function TalkImportRoute() {
   return <TalkImportPage OwnAddresses={OwnAddresses} />;

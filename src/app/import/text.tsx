@@ -1,5 +1,5 @@
-import { loadCardWork } from '@/places/card/lazy';
-import { LiftPage } from '@/places/lift/LiftPage';
+import { loadCardWork } from '@/places/card';
+import { LiftPage } from '@/places/extract';
 
 export default function LiftRoute() {
   return <LiftPage loadShowing={loadCardWork} />;

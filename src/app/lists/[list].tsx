@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { ListPage } from '@/places/lists/ListPage';
+import { ListPage } from '@/places/lists';
 import { uidFromPath } from '@/platform';
 
 export default function ListRoute() {

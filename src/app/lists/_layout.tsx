@@ -1,6 +1,6 @@
 import { Slot } from 'expo-router';
 
-import { ListsPlace } from '@/places/lists/ListsPlace';
+import { ListsPlace } from '@/places/lists';
 
 export default function ListsLayout() {
   return (

@@ -1,1 +1,1 @@
-export { NoListOpen as default } from '@/places/lists/NoListOpen';
+export { NoListOpen as default } from '@/places/lists';

@@ -1,5 +1,5 @@
-import { loadCardWork } from '@/places/card/lazy';
-import { ComparePage } from '@/places/tidy/ComparePage';
+import { loadCardWork } from '@/places/card';
+import { ComparePage } from '@/places/tidy';
 
 export default function CompareRoute() {
   return <ComparePage loadShowing={loadCardWork} />;

@@ -1,4 +1,4 @@
-import { TidyPage } from '@/places/tidy/TidyPage';
+import { TidyPage } from '@/places/tidy';
 
 export default function TidyRoute() {
   return <TidyPage />;

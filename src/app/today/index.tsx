@@ -1,5 +1,5 @@
-import { FollowUpActs, MeetingActs, PersonActs } from '@/places/card/lazy';
-import { TodayPage } from '@/places/today/TodayPage';
+import { FollowUpActs, MeetingActs, PersonActs } from '@/places/card';
+import { TodayPage } from '@/places/talks';
 
 // A route has to be a component by itself: the router loads it lazily, and a lazy component can't give another.
 export default function TodayRoute() {

@@ -1,4 +1,4 @@
-import { YearPage } from '@/places/today/YearPage';
+import { YearPage } from '@/places/talks';
 
 export default function YearRoute() {
   return <YearPage />;

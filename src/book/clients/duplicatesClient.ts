@@ -1,13 +1,10 @@
 import { proxy, type Remote } from 'comlink';
 
+import type { DuplicatesApi } from '@/book/workers';
+import { piecesOf } from '@/core/base';
 import type { Card } from '@/core/card';
-import type { Cluster } from '@/core/duplicates';
-import type { FaultOptions } from '@/core/faults';
-import type { Fault } from '@/core/mending';
-import type { MergeChoices } from '@/core/merging';
+import type { Cluster, Fault, FaultOptions, MergeChoices } from '@/core/tidy';
 
-import { piecesOf } from '../piecesOf';
-import type { DuplicatesApi } from '../workers/duplicates';
 import { type Job, runJob } from './runJob';
 
 /** Cards handed over at a time. */

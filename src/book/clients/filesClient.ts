@@ -1,13 +1,12 @@
 import { proxy, type Remote } from 'comlink';
 
-import type { BackupContents, RestoredBackup } from '@/core/backup';
+import type { FileReport, FilesApi, Progress, WriteChoices } from '@/book/workers';
 import type { Card } from '@/core/card';
-import type { Invitation } from '@/core/formats';
+import type { BackupContents, Invitation, RestoredBackup } from '@/core/formats';
 
-import type { FileReport, FilesApi, Progress, WriteChoices } from '../workers/files';
 import { type Job, runJob as runInWorker } from './runJob';
 
-export type { Job } from './runJob';
+export { type Job } from './runJob';
 
 /** What was read from a file. */
 export type FileContents = FileReport & { readonly cards: readonly Card[] };

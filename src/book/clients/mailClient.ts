@@ -1,6 +1,7 @@
 import { proxy } from 'comlink';
 
-import type { MailApi, MailProgress, MatchOptions, TalkSink } from '../workers/mail';
+import type { MailApi, MailProgress, MatchOptions, TalkSink } from '@/book/workers';
+
 import { type Job, runJob } from './runJob';
 
 const start = () => new Worker(new URL('../workers/mail', import.meta.url));

@@ -1,6 +1,6 @@
 import { wrap } from 'comlink';
 
-import type { SearchApi } from '../workers/search';
+import type { SearchApi } from '@/book/workers';
 
 /** The index of the book, wherever it lives: what the worker can be asked, every answer promised. */
 export type SearchClient = {

@@ -1,14 +1,12 @@
 import { type Remote, wrap } from 'comlink';
 
+import type { LiftedNow, LiftWish, Signed, TwinsApi } from '@/book/workers';
+import { piecesOf } from '@/core/base';
 import type { Card, Uid } from '@/core/card';
-import type { Cluster } from '@/core/duplicates';
-import type { FaultOptions } from '@/core/faults';
-import type { Fault } from '@/core/mending';
-import type { News } from '@/core/news';
+import type { News } from '@/core/talks';
+import type { Cluster, Fault, FaultOptions } from '@/core/tidy';
 
-import { piecesOf } from '../piecesOf';
-import type { UidMap } from '../uidMap';
-import type { LiftedNow, LiftWish, Signed, TwinsApi } from '../workers/makeTwins';
+import type { UidMap } from './uidMap';
 
 export type { LiftedNow };
 

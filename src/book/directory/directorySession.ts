@@ -1,8 +1,7 @@
 import { z } from 'zod';
 
-import type { Services } from '../services';
-import { KEYS } from '../store/keys';
-import { parseJson } from '../store/parseJson';
+import type { Services } from '@/book/state';
+import { KEYS, parseJson } from '@/book/store';
 
 /** Who is signed in to the common directory in this browser. */
 export const directorySessionSchema = z.object({

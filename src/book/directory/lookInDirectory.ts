@@ -1,9 +1,8 @@
-import { newsBetween } from '@/core/news';
+import { type AppThunk, selectCardsByUid } from '@/book/state';
+import { keepFreshNews } from '@/book/talks';
+import { newsBetween } from '@/core/talks';
 import { askHub, localDay } from '@/platform';
 
-import type { AppThunk } from '../appStore';
-import { selectCardsByUid } from '../cards/cardsSlice';
-import { keepFreshNews } from '../news/readNews';
 import { cardOfEntry } from './cardOfEntry';
 import { readDirectorySession } from './directorySession';
 

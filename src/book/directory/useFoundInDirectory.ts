@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 
+import { useServices } from '@/book/state';
 import { initialsOf, organisationOf, preferredEntry, shownAs } from '@/core/card';
 import { askHub } from '@/platform';
 
-import { useServices } from '../hooks';
 import { cardOfEntry } from './cardOfEntry';
 import { readDirectorySession } from './directorySession';
 

@@ -1,6 +1,5 @@
 import { applyEdits, type Card, diffJson, type Direction, type Edit, type Uid } from '@/core/card';
-import type { News } from '@/core/news';
-import type { Talk } from '@/core/talks';
+import type { News, Talk } from '@/core/talks';
 
 /** Why the book changed. */
 export type Cause = 'add' | 'edit' | 'delete' | 'import' | 'merge' | 'sync';

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 
+import { changeBook, redo, undo } from '@/book/commit';
+import { openBook } from '@/book/openBook';
+import { openTestBook } from '@/book/testing';
 import { type Card, newCard } from '@/core/card';
-
-import { changeBook, redo, undo } from '../changeBook';
-import { openBook } from '../openBook';
-import { openTestBook } from '../testing';
 
 const uids = ['a', 'b', 'c'];
 const card = (uid: string, phone: string, nickname: string): Card => ({

@@ -1,9 +1,8 @@
 import { useEffect, useState } from 'react';
 
-import type { Hit } from '@/core/search';
+import { useServices } from '@/book/state';
+import type { Hit } from '@/core/find';
 import { localDay } from '@/platform';
-
-import { useServices } from '../hooks';
 
 /** What somebody was found by, to stand beside their name; '' where it was the name. */
 export function foundBy({ field, value }: Hit): string {

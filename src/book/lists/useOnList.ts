@@ -1,11 +1,7 @@
+import { selectLists, selectOrder, useAnswer, useAppSelector, useServices } from '@/book/state';
 import { shownAs, type Uid } from '@/core/card';
-import type { Rule } from '@/core/rules';
+import type { Rule } from '@/core/find';
 import { localDay } from '@/platform';
-
-import { useAppSelector, useServices } from '../hooks';
-import { selectOrder } from '../rows/rowsSlice';
-import { useAnswer } from '../useAnswer';
-import { selectLists } from './selectLists';
 
 /** Everybody on a list, in the order of the Book; undefined until it is known. Follows every change. */
 export function useOnList(uid: Uid): readonly Uid[] | undefined {

@@ -1,8 +1,6 @@
+import { changeSettings } from '@/book/commit';
+import { type AppThunk, selectSettings } from '@/book/state';
 import type { Uid } from '@/core/card';
-
-import type { AppThunk } from '../appStore';
-import { changeSettings } from './changeSettings';
-import { selectSettings } from './settingsSlice';
 
 /** Acts that are remembered: as many as a list over the line shows. */
 const MAX_ACTS = 8;

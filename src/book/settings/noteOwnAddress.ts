@@ -1,6 +1,5 @@
-import type { AppThunk } from '../appStore';
-import { changeSettings } from './changeSettings';
-import { selectSettings } from './settingsSlice';
+import { changeSettings } from '@/book/commit';
+import { type AppThunk, selectSettings } from '@/book/state';
 
 /** Remembers an address from which the user has written as theirs; one that is known already changes nothing. */
 export function noteOwnAddress(address: string): AppThunk {

@@ -1,6 +1,5 @@
-import type { AppThunk } from '../appStore';
-import { changeSettings } from './changeSettings';
-import { selectSettings } from './settingsSlice';
+import { changeSettings } from '@/book/commit';
+import { type AppThunk, selectSettings } from '@/book/state';
 
 /** Tables whose columns are remembered at most. */
 const MAX_REMEMBERED = 40;

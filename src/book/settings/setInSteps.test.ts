@@ -1,6 +1,7 @@
-import { redo, undo } from '../changeBook';
-import { openBook } from '../openBook';
-import { openTestBook } from '../testing';
+import { redo, undo } from '@/book/commit';
+import { openBook } from '@/book/openBook';
+import { openTestBook } from '@/book/testing';
+
 import { setInSteps } from './setInSteps';
 
 const settled = () => new Promise((resolve) => setTimeout(resolve));

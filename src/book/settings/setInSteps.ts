@@ -1,8 +1,12 @@
-import type { AppThunk } from '../appStore';
-import { changeSides, newChange } from '../changeBook';
-import { selectUndoable } from '../history/historySlice';
-import { diffSettings, editedSettings } from './settingsEdits';
-import { selectSettings, type Settings } from './settingsSlice';
+import { changeSides, newChange } from '@/book/commit';
+import {
+  type AppThunk,
+  diffSettings,
+  editedSettings,
+  selectSettings,
+  selectUndoable,
+  type Settings,
+} from '@/book/state';
 
 /** Milliseconds within which a setting that is set again, digit by digit say, is one step. */
 const ONE_STEP_MS = 5000;

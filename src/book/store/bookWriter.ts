@@ -1,10 +1,9 @@
+import type { Change, TalkChange } from '@/book/history';
+import { errorWords } from '@/core/base';
 import { type Card, diffJson, isPrivate, rebaseJson, type Uid } from '@/core/card';
 import { monthOf, type Talk } from '@/core/talks';
-import { errorWords } from '@/core/text';
 import { type TextStorage, withTabLock } from '@/platform';
 
-import type { Change } from '../history/change';
-import type { TalkChange } from '@/book/history/change';
 import { KEYS } from './keys';
 import { readCards } from './readCards';
 import { firstOf, intakesOf, parseList, type StoredTalk } from './storedTalks';

@@ -1,7 +1,7 @@
+import { PhotoCache } from '@/book/store';
+import { MemoryStorage } from '@/book/testing';
 import type { Talk } from '@/core/talks';
 
-import { PhotoCache } from '../photos/photoCache';
-import { MemoryStorage } from '../testing';
 import { withFiles, withoutFiles } from './talkFiles';
 
 const talk = (files: NonNullable<Talk['files']>): Talk => ({

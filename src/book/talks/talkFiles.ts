@@ -1,7 +1,6 @@
+import type { PhotoCache } from '@/book/store';
+import { hashText } from '@/core/base';
 import type { Talk } from '@/core/talks';
-import { hashText } from '@/core/text';
-
-import type { PhotoCache } from '../photos/photoCache';
 
 /** Talks with the bytes of their files in them, as they go out. */
 export async function withFiles(talks: readonly Talk[], files: PhotoCache): Promise<Talk[]> {

@@ -1,4 +1,5 @@
-import { monthName, type Uid } from '@/core/card';
+import { monthName } from '@/core/base';
+import type { Uid } from '@/core/card';
 import type { TalkSummary } from '@/core/talks';
 
 /** A card in an order that talks decide, and what stands over it. */

@@ -1,12 +1,10 @@
+import { changeBook, readAllTalks, readShards, undo } from '@/book/commit';
+import { restoreBackup } from '@/book/formats';
+import { openBook } from '@/book/openBook';
+import { selectShards, selectSummaries } from '@/book/state';
+import { MemoryStorage, openTestBook } from '@/book/testing';
 import { newCard } from '@/core/card';
-import { type Talk } from '@/core/talks';
-
-import { changeBook, undo } from '../changeBook';
-import { restoreBackup } from '../intake/backup';
-import { openBook } from '../openBook';
-import { MemoryStorage, openTestBook } from '../testing';
-import { readAllTalks, readShards } from './changeTalks';
-import { selectShards, selectSummaries } from './talksSlice';
+import type { Talk } from '@/core/talks';
 
 const talk = (id: string, day: string, more: Partial<Talk> = {}): Talk => ({
   ...{ id, kind: 'call', day, direction: 'out', with: ['ada'], said: '' },

@@ -1,9 +1,9 @@
-import { monthName, type Uid } from '@/core/card';
-import { addMonths } from '@/core/days';
+import { addMonths, monthName } from '@/core/base';
+import type { Uid } from '@/core/card';
 import { talksByMonth, talksWith } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
 
-import { useTalksInMonths } from './hooks';
+import { useTalksInMonths } from './talkHooks';
 
 /** Months that a chart of talks shows. */
 const MONTHS = 12;

@@ -1,10 +1,16 @@
 import { expose } from 'comlink';
 
 import type { Card } from '@/core/card';
-import { type Cluster, duplicateFacts, groupDuplicates } from '@/core/duplicates';
-import { FaultFinder, type FaultOptions } from '@/core/faults';
-import type { Fault } from '@/core/mending';
-import { type MergeChoices, mergeGroups } from '@/core/merging';
+import {
+  type Cluster,
+  duplicateFacts,
+  type Fault,
+  FaultFinder,
+  type FaultOptions,
+  groupDuplicates,
+  type MergeChoices,
+  mergeGroups,
+} from '@/core/tidy';
 
 import { makeTwins, type TwinsApi } from './makeTwins';
 

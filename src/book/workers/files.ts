@@ -1,19 +1,26 @@
 import { expose } from 'comlink';
 import { unzipSync, zipSync } from 'fflate';
 
-import { type BackupContents, readBackup, type RestoredBackup, writeBackup } from '@/core/backup';
+import { errorWords } from '@/core/base';
 import type { Card } from '@/core/card';
-import { formatHeading, parseHeading } from '@/core/columns';
 import {
+  type BackupContents,
+  csvHeadings,
   findFormat,
+  formatHeading,
   getFormat,
+  guessColumns,
   type Invitation,
+  parseHeading,
   type Problem,
+  readBackup,
+  readRows,
+  readTable,
+  type RestoredBackup,
+  writeBackup,
   writeInvitation,
   type WriteOptions,
 } from '@/core/formats';
-import { csvHeadings, guessColumns, readRows, readTable } from '@/core/tables';
-import { errorWords } from '@/core/text';
 
 import { type UnpackedFile, unpackFile } from './unpackFile';
 

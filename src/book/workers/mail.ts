@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 
+import { decodeUtf8, errorWords } from '@/core/base';
 import type { Uid } from '@/core/card';
 import {
   type AppointmentTalks,
@@ -7,16 +8,16 @@ import {
   guessOwn,
   type MailHead,
   type MailPart,
+  mergeUnfiled,
   MonthBuffers,
   readAppointments,
   readMailHead,
+  type Signature,
+  type Talk,
   type TalkMatcher,
   toCorrespondence,
-} from '@/core/mail';
-import type { Signature } from '@/core/news';
-import type { Talk } from '@/core/talks';
-import { decodeUtf8, errorWords } from '@/core/text';
-import { mergeUnfiled, type Unfiled } from '@/core/unfiled';
+  type Unfiled,
+} from '@/core/talks';
 import { ownMoment } from '@/platform/clock';
 
 import { mailText } from './mailText';

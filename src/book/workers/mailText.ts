@@ -1,6 +1,6 @@
 import PostalMime from 'postal-mime';
 
-import type { MailPart } from '@/core/mail';
+import type { MailPart } from '@/core/talks';
 
 /** Letters of a message that are kept. */
 const KEPT = 4000;

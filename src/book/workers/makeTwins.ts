@@ -1,6 +1,4 @@
 import type { Card, Uid } from '@/core/card';
-import { type Cluster, duplicateFacts, TwinIndex } from '@/core/duplicates';
-import { FaultFinder, type FaultOptions } from '@/core/faults';
 import {
   cardFromMarks,
   correctMarks,
@@ -9,10 +7,17 @@ import {
   type LiftCorrection,
   type TextPiece,
   textPieces,
-} from '@/core/lift';
-import type { Fault } from '@/core/mending';
-import { mergeCards } from '@/core/merging';
-import type { News, Signature } from '@/core/news';
+} from '@/core/extract';
+import type { News, Signature } from '@/core/talks';
+import {
+  type Cluster,
+  duplicateFacts,
+  type Fault,
+  FaultFinder,
+  type FaultOptions,
+  mergeCards,
+  TwinIndex,
+} from '@/core/tidy';
 
 /** A card read out of a text, what of the text it was read from, and whom of the book it looks like. */
 export interface LiftedNow {

@@ -1,6 +1,6 @@
 import { Unzip, UnzipInflate } from 'fflate';
 
-import { type MailPart, MailSplitter } from '@/core/mail';
+import { type MailPart, MailSplitter } from '@/core/talks';
 
 /** A message or a whole calendar out of a file, and how many octets of the file have been read by then. */
 export type MailFile = { readonly octets: number } & (

@@ -2,16 +2,19 @@ import { expose } from 'comlink';
 import lookUpZone from 'tz-lookup';
 
 import type { Card, Uid } from '@/core/card';
-import { Gazetteer, readGazetteer } from '@/core/places';
-import { asksForPlaces, parseLimits, type Rule } from '@/core/rules';
 import {
+  asksForPlaces,
   findCards,
   type FoundCards,
+  Gazetteer,
   type LocatedCard,
   type NamedPoint,
+  parseLimits,
+  readGazetteer,
+  type Rule,
   SearchIndex,
   toSearchDoc,
-} from '@/core/search';
+} from '@/core/find';
 import { DayBook, type DayQuestion, type TalkSummary, type TodayPlan } from '@/core/talks';
 import { fetchGazetteer } from '@/platform/gazetteer';
 

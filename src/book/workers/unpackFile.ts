@@ -1,6 +1,6 @@
 import { strFromU8, unzipSync } from 'fflate';
 
-import { errorWords } from '@/core/text';
+import { errorWords } from '@/core/base';
 
 /** A file out of another, or by itself. */
 export interface UnpackedFile {

@@ -1,4 +1,5 @@
-import { openTestBook } from '../testing';
+import { openTestBook } from '@/book/testing';
+
 import { cardsTo, dropDraft, emptyDraft, keepDraft, layAside, readDraft, readDrafts, writeTo } from './draft';
 
 test('messages are laid aside, the latest first, gone on with and forgotten', async () => {

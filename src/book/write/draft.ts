@@ -1,10 +1,8 @@
 import { z } from 'zod';
 
+import type { AppThunk } from '@/book/state';
+import { KEYS, parseJson } from '@/book/store';
 import type { Uid } from '@/core/card';
-
-import type { AppThunk } from '../appStore';
-import { KEYS } from '../store/keys';
-import { parseJson } from '../store/parseJson';
 
 const toSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('card'), uid: z.string() }),

@@ -1,9 +1,8 @@
+import { changeBook } from '@/book/commit';
+import type { AppThunk } from '@/book/state';
 import type { Uid } from '@/core/card';
 import type { Talk } from '@/core/talks';
 import { localDay, localTime } from '@/platform';
-
-import type { AppThunk } from '../appStore';
-import { changeBook } from '../changeBook';
 
 /** A message as it went to some people. */
 export interface SentMail {

@@ -1,8 +1,6 @@
+import { changeSettings } from '@/book/commit';
+import { type AppThunk, selectSettings } from '@/book/state';
 import type { Recipient } from '@/core/write';
-
-import type { AppThunk } from '../appStore';
-import { changeSettings } from '../settings/changeSettings';
-import { selectSettings } from '../settings/settingsSlice';
 
 /** Remembers at which of their addresses people were written to: the next message goes there, too. */
 export function noteUsed(people: readonly Recipient[]): AppThunk {

@@ -1,13 +1,17 @@
 import { useEffect, useMemo, useState } from 'react';
 
+import {
+  selectCardsByUid,
+  selectSettings,
+  useAnswer,
+  useAppDispatch,
+  useAppSelector,
+  useServices,
+} from '@/book/state';
 import type { Card, Uid } from '@/core/card';
 import { findRecipients, type Recipients, type WriteTo } from '@/core/write';
 import { localDay } from '@/platform';
 
-import { selectCardsByUid } from '../cards/cardsSlice';
-import { useAppDispatch, useAppSelector, useServices } from '../hooks';
-import { selectSettings } from '../settings/settingsSlice';
-import { useAnswer } from '../useAnswer';
 import { emptyDraft, keepDraft, type MailDraft, type PlaceOf, readDraft } from './draft';
 
 /** A message that is being written, and the people it goes to. */

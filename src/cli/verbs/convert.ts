@@ -1,9 +1,6 @@
-import { writeFileSync } from 'node:fs';
-
 import { FORMATS, getFormat } from '@/core/formats';
 
-import { readCardFile } from '../readCardFile';
-import { UnusableInput } from '../unusableInput';
+import { readCardFile, UnusableInput, writeOutput } from '../input/readCardFile';
 
 /** `convert IN OUT [--to FORMAT]`; without --to the ending of OUT decides, .vcf for vCard 4.0. */
 export function convert(args: readonly string[]) {
@@ -20,7 +17,7 @@ export function convert(args: readonly string[]) {
     throw new UnusableInput(`${wanted ?? output}: no format that can be written; there are ${known}`);
   }
   const { cards, problems } = readCardFile(input);
-  writeFileSync(output, format.write(cards));
+  writeOutput(output, format.write(cards));
   return {
     read: cards.length,
     written: cards.length,

@@ -1,6 +1,6 @@
-import { duplicateFacts, groupDuplicates } from '@/core/duplicates';
+import { duplicateFacts, groupDuplicates } from '@/core/tidy';
 
-import { readCardFile } from '../readCardFile';
+import { readCardFile } from '../input/readCardFile';
 
 /** Cards that are taken to be the same, as the tool prints them. */
 export interface DuplicatesFound {

@@ -1,11 +1,10 @@
 import { parseArgs } from 'node:util';
 
+import { decodeText, errorWords, hashText } from '@/core/base';
 import { type Card, newCard } from '@/core/card';
-import { liftCard } from '@/core/lift';
-import { decodeText, errorWords, hashText } from '@/core/text';
+import { liftCard } from '@/core/extract';
 
-import { readBytes } from '../readBytes';
-import { UnusableInput } from '../unusableInput';
+import { readBytes, UnusableInput } from '../input/readCardFile';
 
 /** `from-text IN.txt [--country GB]`: a card read out of a text; its uid is the same for the same text. */
 export function fromText(args: readonly string[]): Card {

@@ -1,8 +1,7 @@
 import type { Card } from '@/core/card';
 import { type Merged, mergeThree } from '@/core/sync';
 
-import { readCardFile } from '../readCardFile';
-import { UnusableInput } from '../unusableInput';
+import { readCardFile, UnusableInput } from '../input/readCardFile';
 
 /** `merge BASE MINE THEIRS`: what two sides have made of one card, put together, and what is to settle. */
 export function merge(files: readonly string[]): Merged {

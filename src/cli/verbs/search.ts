@@ -1,7 +1,6 @@
-import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
+import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
 
-import { readCardFile } from '../readCardFile';
-import { UnusableInput } from '../unusableInput';
+import { readCardFile, UnusableInput } from '../input/readCardFile';
 
 const USAGE = 'usage: book search IN QUERY [--today YYYY-MM-DD]';
 

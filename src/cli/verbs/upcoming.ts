@@ -1,7 +1,6 @@
-import { findUpcoming, type UpcomingDay } from '@/core/days';
+import { findUpcoming, type UpcomingDay } from '@/core/card';
 
-import { readCardFile } from '../readCardFile';
-import { UnusableInput } from '../unusableInput';
+import { readCardFile, UnusableInput } from '../input/readCardFile';
 
 const USAGE = 'usage: book upcoming IN --from YYYY-MM-DD --days N';
 

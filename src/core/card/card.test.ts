@@ -1,4 +1,8 @@
-import { daysInMonth, formatAddress, formatPartialDate, isRealDate, nextId, parseCard } from '.';
+import { daysInMonth, formatPartialDate, isRealDate } from '@/core/base';
+
+import { formatAddress } from './formatAddress';
+import { nextId } from './nextId';
+import { parseCard } from './parseCard';
 
 // RFC 9553 §2 and Figures; the smallest card there is.
 test('RFC 9553 §2.1: a card needs @type, version and uid', () => {

@@ -1,4 +1,7 @@
-import { newCard, parseName, type RowStyle, secondLine, toRow } from '.';
+import { parseName } from './name/parseName';
+import { newCard } from './newCard';
+import { type RowStyle, toRow } from './row';
+import { secondLine } from './secondLine';
 
 const card = {
   ...newCard('a', '2026-01-01T00:00:00Z'),

@@ -1,14 +1,10 @@
-import { monthName } from './monthName';
-import {
-  AS_WRITTEN,
-  indexLetter,
-  initialsOf,
-  type NameStyle,
-  shownAs,
-  type SortOrder,
-  sortText,
-  styledName,
-} from './name';
+import { monthName } from '@/core/base';
+
+import { indexLetter } from './name/indexLetter';
+import { initialsOf } from './name/initialsOf';
+import { shownAs } from './name/shownAs';
+import { type SortOrder, sortText } from './name/sortText';
+import { AS_WRITTEN, type NameStyle, styledName } from './name/styledName';
 import { portraitOf } from './portraitOf';
 import type { Card } from './schema/types';
 import { organisationOf, secondLine, type SecondPart, townOf, USUAL_SECOND_LINE } from './secondLine';

@@ -1,5 +1,5 @@
 import { placeOf } from './formatAddress';
-import { shownAs } from './name';
+import { shownAs } from './name/shownAs';
 import { preferredEntry } from './preferEntry';
 import type { Card } from './schema/types';
 

@@ -1,5 +1,7 @@
-import { isObject } from '../json';
-import { type Card, VENDOR } from './schema';
+import { isObject } from '@/core/base';
+
+import type { Card } from './schema/types';
+import { VENDOR } from './schema/vendor';
 
 const PRIVATE = `${VENDOR}private`;
 

@@ -1,5 +1,8 @@
-import { type Card, newCard, parseName } from '../card';
-import { DIRECTORY_ACTS, isInForce, mayDo, maySee, ROLES, writeLdif } from '.';
+import { type Card, newCard, parseName } from '@/core/card';
+
+import { isInForce, ROLES } from './directoryEntry';
+import { DIRECTORY_ACTS, mayDo, maySee } from './mayDo';
+import { writeLdif } from './writeLdif';
 
 const now = '2026-01-01T00:00:00Z';
 const person = (full: string, more: Partial<Card> = {}): Card => ({

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { type Card, parseCard } from '../card';
+import { type Card, parseCard } from '@/core/card';
 
 /** Who somebody is to the directory, the one who may most first. */
 export const ROLES = ['administrator', 'editor', 'reader'] as const;

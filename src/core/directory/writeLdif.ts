@@ -1,3 +1,4 @@
+import { encodeUtf8, toBase64 } from '@/core/base';
 import {
   addressPart,
   type Card,
@@ -6,8 +7,7 @@ import {
   organisationOf,
   preferredEntry,
   shownAs,
-} from '../card';
-import { encodeUtf8, toBase64 } from '../text';
+} from '@/core/card';
 
 /** RFC 2849 note 10: lines may be folded; 76 columns is what its own examples keep to. */
 const MAX_LINE = 76;

@@ -1,10 +1,11 @@
 // Ten thousand files that were hurt in transit, or on purpose: none may crash a reader or keep it busy, and whatever
 // is read of them is a card that can be written again. The hurts come from a seeded generator, so that a failure can
 // be run again.
+import { encodeUtf8 } from '@/core/base';
+import { type Card, parseCard } from '@/core/card';
 import { generateBook } from '@/demo';
 
-import { type Card, parseCard } from '../card';
-import { encodeUtf8, findFormat, FORMATS } from '.';
+import { findFormat, FORMATS } from './registry';
 
 const FILES = 10_000;
 

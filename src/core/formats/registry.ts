@@ -1,9 +1,9 @@
-import { csv } from './csv';
-import type { CardFormat, ReadableFormat } from './format';
-import { icalendar } from './icalendar';
-import { jcard } from './jcard';
-import { jscontact } from './jscontact';
-import { vcard3, vcard4 } from './vcard';
+import { csv } from './csv/csvFormat';
+import type { CardFormat, ReadableFormat } from './format/format';
+import { icalendar } from './icalendar/icalendarFormat';
+import { jcard } from './jcard/jcardFormat';
+import { jscontact } from './jscontact/jscontactFormat';
+import { vcard3, vcard4 } from './vcard/vcardFormats';
 
 /** Every format there is. A new one is offered, tested and converted to by being listed here. */
 export const FORMATS: readonly CardFormat[] = [vcard4, vcard3, jscontact, jcard, csv, icalendar];

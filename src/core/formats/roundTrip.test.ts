@@ -1,9 +1,11 @@
 // The law of every format: reading what was written gives the same cards. Formats are tested by being listed.
 import fc from 'fast-check';
 
+import { encodeUtf8, isSameJson } from '@/core/base';
+
 import { arbitraryCard } from '../../../test/unit/arbitraryCard';
-import { isSameJson } from '../json';
-import { encodeUtf8, findFormat, FORMATS, type ReadableFormat } from '.';
+import type { ReadableFormat } from './format/format';
+import { findFormat, FORMATS } from './registry';
 
 const LOSSLESS = FORMATS.filter(
   (format): format is ReadableFormat => format.isLossless && format.read !== undefined,

@@ -1,4 +1,4 @@
-import type { Uid } from '../card';
+import type { Uid } from '@/core/card';
 
 /** How two lists make a third: everybody on either, those on both, those on the first only. */
 export type Combination = 'either' | 'both' | 'firstOnly';

@@ -1,4 +1,5 @@
-import type { Card, Uid } from '../card';
+import type { Card, Uid } from '@/core/card';
+
 import { isList, memberUids } from './list';
 
 /** Looks a card up; undefined where there is none. */

@@ -1,11 +1,11 @@
 /**
- * Lists of people: who is on them, lists on lists, a third list out of two.
- * Standard: a list is a card of the kind group with members (RFC 6350 §6.1.4 and §6.6.5, RFC 9553 §2.1.6), so that it
- * has a history, goes into files and comes out of them as every card does.
- * Left out: who gets a message (Write).
+ * Lists of people: members, lists on lists, a third list made from two.
+ * Standard: a list is a card of kind group with members (RFC 6350 §6.1.4 and §6.6.5, RFC 9553 §2.1.6), so that it has a
+ * history, and is imported and exported, as every card is.
+ * Left out: filling a list by a rule (core/find/rules), writing to it (core/write).
  */
 export { type Combination, combine } from './combine';
-export { findPeople, type GetCard, wouldHoldItself } from './findPeople';
+export { findPeople, wouldHoldItself } from './findPeople';
 export {
   asKept,
   asPicked,
@@ -17,12 +17,4 @@ export {
   withMembers,
   withoutMembers,
 } from './list';
-export {
-  bareAddresses,
-  mailFor,
-  type MemberReach,
-  numberFor,
-  reachFor,
-  withAddress,
-  withReach,
-} from './memberReach';
+export { bareAddresses, type MemberReach, reachFor, withAddress, withReach } from './memberReach';

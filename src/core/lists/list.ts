@@ -1,4 +1,4 @@
-import { type Card, newCard, type Uid } from '../card';
+import { type Card, newCard, type Uid } from '@/core/card';
 
 /** Whether a card is a list: a group of cards (KIND:group of RFC 6350 §6.1.4). */
 export function isList(card: Card): boolean {

@@ -1,23 +1,11 @@
 import fc from 'fast-check';
 
-import { type Card, newCard, type Uid } from '../card';
-import {
-  asKept,
-  asPicked,
-  bareAddresses,
-  combine,
-  findPeople,
-  mailFor,
-  memberUids,
-  newList,
-  newRuleList,
-  numberFor,
-  withAddress,
-  withMembers,
-  withoutMembers,
-  withReach,
-  wouldHoldItself,
-} from '.';
+import { type Card, newCard, type Uid } from '@/core/card';
+
+import { combine } from './combine';
+import { findPeople, wouldHoldItself } from './findPeople';
+import { asKept, asPicked, memberUids, newList, newRuleList, withMembers, withoutMembers } from './list';
+import { bareAddresses, mailFor, numberFor, withAddress, withReach } from './memberReach';
 
 const now = '2026-01-01T00:00:00Z';
 const list = (uid: Uid, ...members: Uid[]) => withMembers(newList(uid, uid, now), members);

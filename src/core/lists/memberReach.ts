@@ -1,4 +1,5 @@
-import { type Card, preferredEntry, type Uid } from '../card';
+import { type Card, preferredEntry, type Uid } from '@/core/card';
+
 import { memberUids, withMembers } from './list';
 
 /** Which of a member's entries a list uses; the preferred one where nothing is said, or where it is gone. */

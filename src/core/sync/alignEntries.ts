@@ -1,6 +1,5 @@
-import { type Collection, ID_PREFIXES, nextId } from '../card';
-import { isSameJson } from '../json';
-import { type Entry, meaningOf, type United } from '../merging';
+import { isSameJson } from '@/core/base';
+import { type Collection, type Entry, ID_PREFIXES, meaningOf, nextId, type United } from '@/core/card';
 
 /** Entries by their ids. */
 export type Entries = Readonly<Record<string, Entry>>;

@@ -1,6 +1,7 @@
-import { type Card, newCard } from '../card';
-import { vcard3, vcard4 } from '../formats/vcard';
-import { encodeUtf8 } from '../text';
+import { encodeUtf8 } from '@/core/base';
+import { type Card, newCard } from '@/core/card';
+import { vcard3, vcard4 } from '@/core/formats/vcard/vcardFormats';
+
 import { deviceChange, type Keeps, noteKeeps } from './deviceChange';
 
 const CARD: Card = {

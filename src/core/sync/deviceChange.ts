@@ -1,9 +1,8 @@
-import { type Card, shownAs } from '../card';
-import { isObject, type JsonObject, own } from '../json';
-import { UNITED, type United } from '../merging';
+import { isObject, type JsonObject, own } from '@/core/base';
+import { type Card, isSameValue, shownAs, UNITED, type United } from '@/core/card';
+
 import { alignEntries, type Entries } from './alignEntries';
 import { componentsOf, type NamedParts, partsOf } from './namedParts';
-import { isSameValue } from './sameValue';
 
 /** What a device has been seen to keep: how many entries of a collection at most, and which parts of them. */
 export type Keeps = Readonly<Record<string, number>>;

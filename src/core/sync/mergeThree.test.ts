@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 
-import { type Card, newCard, parseName, type Phone } from '../card';
+import { type Card, newCard, parseName, type Phone } from '@/core/card';
+
 import { mergeThree } from './mergeThree';
 
 const BASE: Card = {

@@ -1,9 +1,8 @@
-import { type Card, formatPointer } from '../card';
-import { isObject, type JsonObject, own } from '../json';
-import { UNITED } from '../merging';
+import { isObject, type JsonObject, own } from '@/core/base';
+import { type Card, formatPointer, isSameValue, UNITED } from '@/core/card';
+
 import { alignEntries, type Entries } from './alignEntries';
 import { componentsOf, type NamedParts, partsOf } from './namedParts';
-import { isSameValue } from './sameValue';
 
 /** A value that both sides have changed, each to something else. */
 export interface Conflict {

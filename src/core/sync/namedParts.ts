@@ -1,4 +1,4 @@
-import { isObject, type JsonObject } from '../json';
+import { isObject, type JsonObject } from '@/core/base';
 
 /** The components of a name or an address by their kinds, so that two sides may each change another one. */
 export type NamedParts = Readonly<Record<string, JsonObject>>;

@@ -1,4 +1,5 @@
-import { balanceOf, type Direction, type Talk, talksByMonth } from '.';
+import { balanceOf, talksByMonth } from './chart';
+import type { Direction, Talk } from './talk';
 
 const talk = (day: string, direction: Direction): Talk => ({
   ...{ id: `${day} ${direction}`, kind: 'call', day, direction, with: ['a'], said: '' },

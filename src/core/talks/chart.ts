@@ -1,4 +1,5 @@
-import { addMonths, daysBetween } from '../days';
+import { addMonths, daysBetween } from '@/core/base';
+
 import { afterRhythm, type Rhythm } from './due';
 import type { TalkSummary } from './summary';
 import type { Talk } from './talk';

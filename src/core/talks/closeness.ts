@@ -1,4 +1,6 @@
-import { parseDayNumber, type Uid } from '../card';
+import { parseDayNumber } from '@/core/base';
+import type { Uid } from '@/core/card';
+
 import { HALF_LIFE_DAYS, type TalkSummary } from './summary';
 
 /**

@@ -1,4 +1,6 @@
-import { closenessReasons, summarise, type Talk } from '.';
+import { closenessReasons } from './closenessReasons';
+import { summarise } from './summary';
+import type { Talk } from './talk';
 
 const talk = (day: string, direction: Talk['direction']): Talk => ({
   ...{ id: `${day}${direction}`, kind: 'call', day, direction, with: ['a'], said: '' },

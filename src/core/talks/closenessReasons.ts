@@ -1,4 +1,5 @@
-import { daysBetween } from '../days';
+import { daysBetween } from '@/core/base';
+
 import { agoWords } from './standing';
 import { type TalkSummary, usualGap } from './summary';
 

@@ -1,5 +1,6 @@
-import type { Card } from '../card';
-import { addDays, addMonths, daysBetween } from '../days';
+import { addDays, addMonths, daysBetween } from '@/core/base';
+import type { Card } from '@/core/card';
+
 import type { TalkSummary } from './summary';
 
 /** How often to be in touch. */

@@ -1,46 +1,46 @@
 /**
- * Talks: what was said when with whom, and what follows from it: closeness, rhythm, due, whom to think of today.
- * Standard: none; dates by ISO 8601 in the Gregorian calendar.
- * Left out: storing talks, which come in shards of a month (book).
+ * Talks: what was said when and with whom, and what follows from it: closeness, rhythm, due dates, Today.
+ * Standards: dates by ISO 8601; RFC 4155, RFC 5322 and RFC 2047 for mail; RFC 5545 for calendars; RFC 4287, JSON Feed 1.1 and
+ * RSS 2.0 for feeds.
+ * Left out: storing talks (book), sending (core/write).
+ *
+ * today/  whom to greet, whom to talk to, who has gone quiet
+ * mail/   mailboxes and calendars read as talks
+ * feeds/  what somebody publishes, shown among the talks
+ * news/   what a signature or the directory says of somebody that their card doesn't say yet
  */
-export { balanceOf, type MonthOfTalks, type RhythmBalance, talksByMonth } from './chart';
+export { balanceOf, type RhythmBalance, talksByMonth } from './chart';
+export { rankCloseness } from './closeness';
 export { closenessReasons } from './closenessReasons';
-export { rankCloseness, rawCloseness } from './closeness';
+export { type Due, dueOf, formatRhythm, type Rhythm, RHYTHM_UNITS, rhythmFor, withRhythm } from './due';
+export { amongTalks } from './feeds/amongTalks';
+export { type Feed, feedLinks, feedSchema, type Post } from './feeds/post';
+export { readFeed } from './feeds/readFeed';
+export { type AppointmentTalks, appointmentTalks } from './mail/appointmentTalks';
+export { guessOwn } from './mail/guessOwnAddresses';
+export { type MailPart, MailSplitter } from './mail/mailSplitter';
+export { MonthBuffers } from './mail/monthBuffers';
+export { readAppointments } from './mail/readAppointments';
+export { type MailHead, readMailHead } from './mail/readMailHead';
+export { type TalkMatcher, toCorrespondence } from './mail/toCorrespondence';
+export { acceptNews, isStillNews, type News, NEWS_WORDS, newsSchema, type Signature } from './news/news';
+export { newsBetween } from './news/newsBetween';
+export { newsWords } from './newsSince';
+export { agoWords, standingOf } from './standing';
+export { summarise, summarySchema, type TalkSummary, usualGap, withTalk } from './summary';
 export {
-  afterRhythm,
-  type Due,
-  dueOf,
-  formatRhythm,
-  type Rhythm,
-  RHYTHM_UNITS,
-  rhythmFor,
-  withRhythm,
-} from './due';
-export {
-  decay,
-  HALF_LIFE_DAYS,
-  summarise,
-  summarySchema,
-  type TalkSummary,
-  usualGap,
-  withTalk,
-} from './summary';
-export {
-  compareTalks,
   type Direction,
   DIRECTIONS,
-  keywordsOf,
   monthOf,
   parseTalk,
-  talkSchema,
   type Talk,
-  type TalkFile,
   TALK_KINDS,
+  type TalkFile,
   type TalkKind,
+  talkSchema,
   talksWith,
 } from './talk';
-export { type DayQuestion, DayBook } from './dayBook';
-export { newsWords } from './newsSince';
+export { DayBook, type DayQuestion } from './today/dayBook';
 export {
   type FollowUp,
   type Meeting,
@@ -48,8 +48,6 @@ export {
   type PlannedMeeting,
   withFollowUp,
   withMeeting,
-} from './planned';
-export { type Quiet } from './quiet';
-export { type DueCard, emptyPlan, type Occasion, planToday, type TodayPlan } from './today';
-export { type TodayCard } from './todayCard';
-export { agoWords, dueWords, type Standing, standingOf } from './standing';
+} from './today/planned';
+export { type DueCard, emptyPlan, type Occasion, type TodayPlan } from './today/today';
+export { mergeUnfiled, type Unfiled, unfiledSchema } from './unfiled';

@@ -1,4 +1,4 @@
-import { agoWords, dueWords, standingOf } from '.';
+import { agoWords, dueWords, standingOf } from './standing';
 
 const today = '2026-11-25';
 const cases = [

@@ -1,4 +1,5 @@
-import { daysBetween } from '../days';
+import { daysBetween } from '@/core/base';
+
 import type { Due } from './due';
 
 /** How things stand with somebody. */

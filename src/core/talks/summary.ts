@@ -1,8 +1,7 @@
 import { z } from 'zod';
 
-import { parseDayNumber } from '../card';
-import { daysBetween } from '../days';
-import { foldedWords } from '../text';
+import { daysBetween, foldedWords, parseDayNumber } from '@/core/base';
+
 import { keywordsOf, monthOf, type Talk, TALK_KINDS, type TalkKind } from './talk';
 
 /** Days in which a talk comes to weigh half. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import type { Uid } from '../card';
+import type { Uid } from '@/core/card';
 
 /** Kinds of talks, the ones that say most of two people first. */
 export const TALK_KINDS = ['meeting', 'call', 'letter', 'message', 'mail'] as const;

@@ -1,25 +1,15 @@
 // Half-lives and due days are worked out by hand; day counts were taken from Python's datetime.date (3.11).
 import fc from 'fast-check';
 
-import { type Card, newCard } from '../card';
-import { addDays, addMonths, daysBetween } from '../days';
-import {
-  afterRhythm,
-  compareTalks,
-  dueOf,
-  keywordsOf,
-  planToday,
-  rankCloseness,
-  rawCloseness,
-  rhythmFor,
-  summarise,
-  type Talk,
-  TALK_KINDS,
-  talksWith,
-  type TodayCard,
-  usualGap,
-  withTalk,
-} from '.';
+import { addDays, addMonths, daysBetween } from '@/core/base';
+import { type Card, newCard } from '@/core/card';
+
+import { rankCloseness, rawCloseness } from './closeness';
+import { afterRhythm, dueOf, rhythmFor } from './due';
+import { summarise, usualGap, withTalk } from './summary';
+import { compareTalks, keywordsOf, type Talk, TALK_KINDS, talksWith } from './talk';
+import { planToday } from './today/today';
+import type { TodayCard } from './today/todayCard';
 
 const talk = (day: string, more: Partial<Talk> = {}): Talk => ({
   ...{ id: day, kind: 'call', day, direction: 'both', with: ['ada'], said: '' },

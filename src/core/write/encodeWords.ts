@@ -1,4 +1,4 @@
-import { encodeUtf8, toBase64 } from '../text';
+import { encodeUtf8, toBase64 } from '@/core/base';
 
 /** RFC 2047 §2: 75 letters for a word, 76 for a line; a header's name and a comma have to find room beside it. */
 const MAX_WORD = 64;

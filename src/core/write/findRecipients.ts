@@ -1,6 +1,5 @@
-import { type Card, preferredEntry, shownAs, type Uid } from '../card';
-import { bareAddresses, reachFor } from '../lists';
-import { normalizeAddress } from '../unfiled';
+import { type Card, normalizeAddress, preferredEntry, shownAs, type Uid } from '@/core/card';
+import { bareAddresses, reachFor } from '@/core/lists';
 
 /** Somebody or some list that a message is addressed to, as it was typed or chosen. */
 export type WriteTo =

@@ -1,5 +1,7 @@
-import { type Card, newCard } from '../card';
-import { findRecipients, smsNumber, writeSms } from '.';
+import { type Card, newCard } from '@/core/card';
+
+import { findRecipients } from './findRecipients';
+import { smsNumber, writeSms } from './writeSms';
 
 // RFC 5724 §2.5, examples.
 test.each([

@@ -1,8 +1,12 @@
 import PostalMime from 'postal-mime';
 
-import { type Card, newCard, parseName } from '../card';
-import { newList, withAddress, withMembers, withReach } from '../lists';
-import { findRecipients, formatMailbox, writeMailto, writeMessage } from '.';
+import { type Card, newCard, parseName } from '@/core/card';
+import { newList, withAddress, withMembers, withReach } from '@/core/lists';
+
+import { findRecipients } from './findRecipients';
+import { formatMailbox } from './formatMailbox';
+import { writeMailto } from './writeMailto';
+import { writeMessage } from './writeMessage';
 
 const person = (uid: string, full: string, ...mails: string[]): Card => ({
   ...newCard(uid, '2026-01-01T00:00:00Z'),

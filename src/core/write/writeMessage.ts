@@ -1,4 +1,5 @@
-import { encodeUtf8, toBase64 } from '../text';
+import { encodeUtf8, toBase64 } from '@/core/base';
+
 import { encodeWords, isPlainAscii } from './encodeWords';
 import { formatMailbox, type Mailbox } from './formatMailbox';
 

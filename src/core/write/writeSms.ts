@@ -1,4 +1,4 @@
-import type { Card } from '../card';
+import type { Card } from '@/core/card';
 
 /** A number that takes text messages: one that says so, else a mobile one; undefined where the card has neither. */
 export function smsNumber(card: Card | undefined): string | undefined {

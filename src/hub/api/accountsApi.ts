@@ -1,12 +1,11 @@
 import { Router } from 'express';
 
-import { accountSchema } from '@/core/exchange';
-import { errorWords } from '@/core/text';
+import { errorWords } from '@/core/base';
+import { accountSchema } from '@/core/sync';
+import { utcNow } from '@/hub/base';
+import { addAccount, listAccounts, syncAccount } from '@/hub/dav';
+import type { HubDb } from '@/hub/store';
 
-import { addAccount, listAccounts } from '../accounts/accounts';
-import { syncAccount } from '../accounts/syncAccount';
-import type { HubDb } from '../store/openStore';
-import { utcNow } from '../utcNow';
 import { issueInWords } from './issueInWords';
 
 /** Servers of which the hub is a client. Behind onlyPaired. @param country - ISO 3166-1 alpha-2 */

@@ -1,8 +1,7 @@
 import type { NextFunction, Request, Response } from 'express';
 
 import { generateFeed } from '@/demo';
-
-import type { NameLookup } from '../feeds/fetchText';
+import type { NameLookup } from '@/hub/talks';
 
 /** Names of pages in the demo; both endings lead nowhere in the real net (RFC 2606). */
 const DEMO_HOST = /^[a-z0-9.-]+\.example(\.org)?$/;

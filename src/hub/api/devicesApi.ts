@@ -1,18 +1,24 @@
 import express, { type Request, Router } from 'express';
 import { z } from 'zod';
 
-import { passportSchema } from '@/core/exchange';
+import { passportSchema } from '@/core/sync';
+import { utcNow } from '@/hub/base';
+import { findSession } from '@/hub/directory';
+import { setEvery } from '@/hub/standins';
+import type { HubDb } from '@/hub/store';
+import {
+  addDevice,
+  changePassport,
+  findDevice,
+  lookAhead,
+  markSources,
+  pauseDevice,
+  removeDevice,
+  undoSync,
+} from '@/hub/sync';
 
-import { findSession } from '../directory/directoryUsers';
-import { devicesNow } from '../passports/devicesNow';
-import { lookAhead } from '../passports/lookAhead';
-import { markSources } from '../passports/markSources';
-import { addDevice, changePassport, findDevice, pauseDevice, removeDevice } from '../passports/passports';
-import { setEvery } from '../passports/setEvery';
-import { undoSync } from '../passports/undoSync';
-import type { HubDb } from '../store/openStore';
-import { utcNow } from '../utcNow';
 import { accountsApi } from './accountsApi';
+import { devicesNow } from './devicesNow';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';
 import { settleApi } from './settleApi';

@@ -1,9 +1,11 @@
 import { sql } from 'kysely';
 
-import { DIRECTORY_ACTS, mayDo, type Role, ROLES } from '@/core/directory';
+import { mayDo, type Role } from '@/core/directory';
+import { ROLES } from '@/core/directory/directoryEntry';
+import { DIRECTORY_ACTS } from '@/core/directory/mayDo';
+import { makeCode, pairBrowser } from '@/hub/sync';
+import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 
-import { makeCode, pairBrowser } from '../peers/pairing';
-import { startTestHub, TEST_NOW, type TestHub, testPerson } from '../testing';
 import { directoryApi } from './directoryApi';
 
 jest.setTimeout(60_000);

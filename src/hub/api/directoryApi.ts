@@ -18,9 +18,6 @@ import {
   writeLdif,
 } from '@/core/directory';
 import { getFormat } from '@/core/formats';
-
-import { entriesFor, findEntry, putEntries, removeEntry, searchEntries } from '../directory/directoryEntries';
-import { readDirectoryLog } from '../directory/directoryLog';
 import {
   addUser,
   changePassphrase,
@@ -28,13 +25,20 @@ import {
   DirectoryError,
   type DirectoryUser,
   endSession,
+  entriesFor,
+  findEntry,
   findSession,
   listUsers,
+  putEntries,
+  readDirectoryCsv,
+  readDirectoryLog,
+  removeEntry,
   removeUser,
+  searchEntries,
   signInUser,
-} from '../directory/directoryUsers';
-import { readDirectoryCsv } from '../directory/readDirectoryCsv';
-import type { HubDb } from '../store/openStore';
+} from '@/hub/directory';
+import type { HubDb } from '@/hub/store';
+
 import { onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';
 

@@ -1,15 +1,11 @@
 import express, { type Response, Router } from 'express';
 import { z } from 'zod';
 
-import { pushSchema, recordsPushSchema } from '@/core/exchange';
+import { pushSchema, recordsPushSchema } from '@/core/sync';
+import { utcNow } from '@/hub/base';
+import { type HubDb, inTransaction, onChange } from '@/hub/store';
+import { givePull, giveRecords, setMembers, takePush, takeRecords } from '@/hub/sync';
 
-import { givePull } from '../peers/givePull';
-import { giveRecords, takeRecords } from '../peers/records';
-import { setMembers } from '../peers/setMembers';
-import { takePush } from '../peers/takePush';
-import { onChange } from '../store/changeNews';
-import { type HubDb, inTransaction } from '../store/openStore';
-import { utcNow } from '../utcNow';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';
 import { numberOf } from './numberOf';

@@ -1,9 +1,8 @@
 import { Router } from 'express';
 
-import { errorWords } from '@/core/text';
+import { errorWords } from '@/core/base';
+import { fetchFeed, type NameLookup } from '@/hub/talks';
 
-import { fetchFeed } from '../feeds/fetchFeed';
-import type { NameLookup } from '../feeds/fetchText';
 import { onlyOwnPages } from './guards';
 
 /** Octets of an address; longer ones no server takes. */

@@ -1,7 +1,7 @@
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 
-import { type Browser, findBrowser } from '../peers/pairing';
-import type { HubDb } from '../store/openStore';
+import type { HubDb } from '@/hub/store';
+import { type Browser, findBrowser } from '@/hub/sync';
 
 /** Names under which this machine reaches itself; a page elsewhere that has its name point here doesn't come in by them. */
 const OWN_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);

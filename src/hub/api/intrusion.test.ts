@@ -5,11 +5,11 @@ import type { AddressInfo, Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { makeHub } from '../makeHub';
-import { addDevice, type Credentials } from '../passports/passports';
-import { makeCode, pairBrowser } from '../peers/pairing';
-import { type HubDb, openStore } from '../store/openStore';
-import { TEST_NOW } from '../testing';
+import { makeHub } from '@/hub/makeHub';
+import { type HubDb, openStore } from '@/hub/store';
+import { addDevice, makeCode, pairBrowser } from '@/hub/sync';
+import type { Credentials } from '@/hub/sync/passports/passports';
+import { TEST_NOW } from '@/hub/testing';
 
 jest.setTimeout(60_000);
 

@@ -1,10 +1,10 @@
 import express, { Router } from 'express';
 
-import { mailsToSendSchema } from '@/core/exchange';
+import { mailsToSendSchema } from '@/core/sync';
+import { findStandIn } from '@/hub/standins';
+import type { HubDb } from '@/hub/store';
+import { listMails, MailFault, newMail, openMail, sendMails } from '@/hub/write';
 
-import { listMails, MailFault, newMail, openMail, sendMails } from '../mailbox/mailbox';
-import { findStandIn } from '../standins/standInStore';
-import type { HubDb } from '../store/openStore';
 import { onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';
 import { numberOf } from './numberOf';

@@ -1,8 +1,9 @@
 import express, { Router } from 'express';
 import { z } from 'zod';
 
-import { forgetBrowser, makeCode, pairBrowser } from '../peers/pairing';
-import type { HubDb } from '../store/openStore';
+import type { HubDb } from '@/hub/store';
+import { forgetBrowser, makeCode, pairBrowser } from '@/hub/sync';
+
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 
 const pairSchema = z.object({ code: z.string().max(40), name: z.string().max(200) });

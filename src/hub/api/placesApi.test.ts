@@ -1,4 +1,5 @@
-import { addressPlaces, distanceKm, Gazetteer, locate, readGazetteer, writeGazetteer } from '@/core/places';
+import { distanceKm, Gazetteer, readGazetteer, writeGazetteer } from '@/core/find';
+import { addressPlaces, locate } from '@/core/find/places/locate';
 import { generateBook } from '@/demo';
 
 import { readTowns } from './placesApi';

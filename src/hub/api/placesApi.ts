@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 
 import { Router } from 'express';
 
-import { type Town, writeGazetteer } from '@/core/places';
+import { type Town, writeGazetteer } from '@/core/find';
 
 /** A day: the gazetteer changes with the program only. */
 const KEPT_SECONDS = 24 * 3600;

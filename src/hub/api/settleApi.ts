@@ -1,6 +1,6 @@
 import { Router } from 'express';
 
-import { type HubDb, inTransaction } from '../store/openStore';
+import { type HubDb, inTransaction } from '@/hub/store';
 
 /** Values that two sides have changed differently: what they are, and that they are settled. Behind onlyPaired. */
 export function settleApi(db: HubDb): Router {

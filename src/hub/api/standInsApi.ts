@@ -1,16 +1,27 @@
 import express, { type Request, type Response, Router } from 'express';
 import { z } from 'zod';
 
+import { errorWords } from '@/core/base';
 import { shownAs } from '@/core/card';
-import type { HeldNow, StandInNow } from '@/core/exchange';
-import { errorWords } from '@/core/text';
+import type { HeldNow, StandInNow } from '@/core/sync';
+import {
+  addHeld,
+  addStandIn,
+  duplicateHeld,
+  editHeld,
+  everyMinutesOf,
+  findStandIn,
+  isStandInKind,
+  keepStandIn,
+  removeHeld,
+  resetStandIn,
+  STAND_INS,
+  type StandInKind,
+  type StandInState,
+  visitNow,
+} from '@/hub/standins';
+import type { HubDb } from '@/hub/store';
 
-import { addHeld, duplicateHeld, editHeld, removeHeld } from '../standins/editHeld';
-import { everyMinutesOf, isStandInKind, STAND_INS } from '../standins/kinds';
-import type { StandInKind, StandInState } from '../standins/standIn';
-import { addStandIn, findStandIn, keepStandIn, resetStandIn } from '../standins/standInStore';
-import { visitNow } from '../standins/visitNow';
-import type { HubDb } from '../store/openStore';
 import { onlyOwnPages, onlyPaired } from './guards';
 import { issueInWords } from './issueInWords';
 

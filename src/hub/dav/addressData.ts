@@ -1,6 +1,6 @@
+import { childrenOf, type XmlElement } from '@/core/base';
 import type { Card } from '@/core/card';
 import { getFormat } from '@/core/formats';
-import { childrenOf, type XmlElement } from '@/core/xml';
 
 import { card as carddav } from './names';
 

@@ -5,20 +5,11 @@ import { methods as resizing } from '@jimp/plugin-resize';
 import { createDAVClient } from 'tsdav';
 
 import type { Card } from '@/core/card';
-
-import { putEntries, removeEntry } from '../directory/directoryEntries';
-import { addUser, removeUser } from '../directory/directoryUsers';
-import {
-  addDevice,
-  changePassport,
-  type Credentials,
-  listDevices,
-  type Passport,
-} from '../passports/passports';
-import { givePull } from '../peers/givePull';
-import { setMembers } from '../peers/setMembers';
-import { findCard, lastSeq, putCard } from '../store/cards';
-import { startTestHub, TEST_NOW, type TestHub, testPerson } from '../testing';
+import { addUser, putEntries, removeEntry, removeUser } from '@/hub/directory';
+import { findCard, lastSeq, putCard } from '@/hub/store';
+import { addDevice, changePassport, givePull, listDevices, type Passport, setMembers } from '@/hub/sync';
+import type { Credentials } from '@/hub/sync/passports/passports';
+import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 
 jest.setTimeout(60_000);
 

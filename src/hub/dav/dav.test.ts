@@ -4,19 +4,11 @@ import { join } from 'node:path';
 
 import { createDAVClient } from 'tsdav';
 
-import { type Card } from '@/core/card';
-
-import {
-  addDevice,
-  type Credentials,
-  listDevices,
-  type Passport,
-  pauseDevice,
-  removeDevice,
-} from '../passports/passports';
-import { allCards, findCard, putCard } from '../store/cards';
-import { backUpStore, type HubDb, openStore } from '../store/openStore';
-import { startTestHub, TEST_NOW, type TestHub, testPerson } from '../testing';
+import type { Card } from '@/core/card';
+import { allCards, backUpStore, findCard, type HubDb, openStore, putCard } from '@/hub/store';
+import { addDevice, listDevices, type Passport, pauseDevice, removeDevice } from '@/hub/sync';
+import type { Credentials } from '@/hub/sync/passports/passports';
+import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 
 const NOW = TEST_NOW;
 let hub: TestHub;

@@ -1,5 +1,5 @@
-import type { Device } from '../passports/passports';
-import type { HubDb } from '../store/openStore';
+import type { HubDb } from '@/hub/store';
+import type { Device } from '@/hub/sync';
 
 /** A request of a device that has signed in. */
 export interface DavRequest {

@@ -1,14 +1,13 @@
 import express, { type Request, type Response, Router } from 'express';
 
-import { type Device, signIn } from '../passports/passports';
-import { type HubDb, inTransaction } from '../store/openStore';
+import { type HubDb, inTransaction } from '@/hub/store';
+import { type Device, noteVisit, signIn, syncNow } from '@/hub/sync';
+
 import { writeData } from './addressData';
 import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource, resourceAt } from './davRequest';
 import { deleteCardResource } from './deleteCardResource';
-import { dav } from './names';
-import { MAX_BODY_OCTETS, ROOT } from './names';
-import { noteVisit, syncNow } from './noteVisit';
+import { dav, MAX_BODY_OCTETS, ROOT } from './names';
 import { propfind } from './propfind';
 import { checkConditions, putCardResource } from './putCardResource';
 import { rememberServed } from './rememberServed';

@@ -1,9 +1,7 @@
 import { shownAs } from '@/core/card';
+import { findCard, findMemory, inTransaction, putCard } from '@/hub/store';
+import { viewOf } from '@/hub/sync';
 
-import { viewOf } from '../passports/deviceView';
-import { findCard, putCard } from '../store/cards';
-import { findMemory } from '../store/memory';
-import { inTransaction } from '../store/openStore';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest } from './davRequest';
 import { dav } from './names';

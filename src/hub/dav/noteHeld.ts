@@ -1,7 +1,6 @@
-import { etagOf, servedCard } from '../passports/deviceView';
-import { toCard } from '../store/cards';
-import { findMemory } from '../store/memory';
-import { inTransaction } from '../store/openStore';
+import { findMemory, inTransaction, toCard } from '@/hub/store';
+import { etagOf, servedCard } from '@/hub/sync';
+
 import type { DavRequest } from './davRequest';
 
 /** Versions of a card that are looked through, the latest first. */

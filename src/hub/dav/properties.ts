@@ -1,4 +1,5 @@
-import type { DeviceView, SeenCard } from '../passports/deviceView';
+import type { DeviceView, SeenCard } from '@/hub/sync';
+
 import { type DataWish, PLAIN_VERSION_3, writeData } from './addressData';
 import { type DavRequest, isOfDirectory, type Resource } from './davRequest';
 import {

@@ -1,7 +1,6 @@
-import { childOf, readXml, type XmlElement } from '@/core/xml';
+import { childOf, readXml, type XmlElement } from '@/core/base';
+import { type DeviceView, directoryView, type SeenCard, viewOf } from '@/hub/sync';
 
-import { type DeviceView, type SeenCard, viewOf } from '../passports/deviceView';
-import { directoryView } from '../passports/directoryView';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
 import { multistatus, responseOf } from './multistatus';

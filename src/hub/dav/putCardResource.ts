@@ -1,18 +1,22 @@
-import { type Card, newCard, shownAs } from '@/core/card';
-import { duplicateFacts, type TwinIndex } from '@/core/duplicates';
-import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
+import { encodeUtf8 } from '@/core/base';
+import { type Card, newCard, shownAs, withSource } from '@/core/card';
+import { getFormat, type ReadableFormat } from '@/core/formats';
 import { isRuleList } from '@/core/lists';
-import { withSource } from '@/core/marks';
-import { mergeCards } from '@/core/merging';
 import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
+import { duplicateFacts, mergeCards, type TwinIndex } from '@/core/tidy';
+import { withCutPictures, withServedPictures } from '@/hub/card';
+import {
+  type ChangeSource,
+  findCard,
+  findMemory,
+  type HubDb,
+  inTransaction,
+  noteToSettle,
+  putCard,
+  toCard,
+} from '@/hub/store';
+import { listsOf, servedCard, viewOf } from '@/hub/sync';
 
-import { servedCard, viewOf } from '../passports/deviceView';
-import { listsOf } from '../passports/passports';
-import { withCutPictures, withServedPictures } from '../pictures/cutPicture';
-import { type ChangeSource, findCard, putCard, toCard } from '../store/cards';
-import { findMemory } from '../store/memory';
-import { type HubDb, inTransaction } from '../store/openStore';
-import { noteToSettle } from '../store/settle';
 import { type DataVersion, writeData } from './addressData';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest } from './davRequest';

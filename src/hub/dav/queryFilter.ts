@@ -1,7 +1,6 @@
+import { childOf, childrenOf, foldText, type XmlElement } from '@/core/base';
 import type { Card } from '@/core/card';
-import { type ContentLine, parseContentLine, readLogicalLines, unescapeText } from '@/core/lines';
-import { foldText } from '@/core/text';
-import { childOf, childrenOf, type XmlElement } from '@/core/xml';
+import { type ContentLine, parseContentLine, readLogicalLines, unescapeText } from '@/core/formats';
 
 import { PLAIN_VERSION_4, writeData } from './addressData';
 import { DavError } from './davError';

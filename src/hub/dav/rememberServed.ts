@@ -1,9 +1,8 @@
 import type { Card } from '@/core/card';
 import { isRuleList } from '@/core/lists';
+import { inTransaction, toCard } from '@/hub/store';
+import type { SeenCard } from '@/hub/sync';
 
-import type { SeenCard } from '../passports/deviceView';
-import { toCard } from '../store/cards';
-import { inTransaction } from '../store/openStore';
 import type { DavRequest } from './davRequest';
 
 /** Rows written at once: SQLite takes some thousand values in one statement. */

@@ -1,9 +1,7 @@
-import { childOf, childrenOf, type XmlElement } from '@/core/xml';
+import { childOf, childrenOf, type XmlElement } from '@/core/base';
+import { changedSince } from '@/hub/store';
+import { type DeviceView, directoryChanges, hrefFor, listsOf, type SeenCard, seqOf } from '@/hub/sync';
 
-import { type DeviceView, hrefFor, type SeenCard } from '../passports/deviceView';
-import { directoryChanges } from '../passports/directoryView';
-import { listsOf } from '../passports/passports';
-import { changedSince } from '../store/cards';
 import { readWish } from './addressData';
 import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource } from './davRequest';
@@ -13,7 +11,6 @@ import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
 import { rememberServed } from './rememberServed';
-import { seqOf } from './syncToken';
 import { cutDown, viewFor } from './viewFor';
 import { element, text, type Xml } from './writeXml';
 

@@ -1,6 +1,6 @@
-import { type DeviceView, type SeenCard, viewOf } from '../passports/deviceView';
-import { directoryView } from '../passports/directoryView';
-import { withCutPictures } from '../pictures/cutPicture';
+import { withCutPictures } from '@/hub/card';
+import { type DeviceView, directoryView, type SeenCard, viewOf } from '@/hub/sync';
+
 import { DavError } from './davError';
 import { type DavRequest, isOfDirectory, type Resource } from './davRequest';
 

@@ -2,11 +2,10 @@ import type { Selectable } from 'kysely';
 
 import { type Card, parseCard, shownAs } from '@/core/card';
 import { type DirectoryEntry, maySee, type Role } from '@/core/directory';
-import { findCards, SearchIndex, toSearchDoc } from '@/core/search';
+import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
+import { COUNTRY } from '@/hub/base';
+import { type DirectoryEntriesTable, type HubDb, inTransaction } from '@/hub/store';
 
-import { COUNTRY } from '../country';
-import { type HubDb, inTransaction } from '../store/openStore';
-import type { DirectoryEntriesTable } from '../store/schema';
 import { noteInLog } from './directoryLog';
 import type { Doer } from './directoryUsers';
 

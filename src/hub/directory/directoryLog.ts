@@ -1,4 +1,4 @@
-import type { HubDb } from '../store/openStore';
+import type { HubDb } from '@/hub/store';
 
 /** What the log of the directory says of one act. */
 export interface DirectoryLogLine {

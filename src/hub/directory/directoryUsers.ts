@@ -3,10 +3,9 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Selectable } from 'kysely';
 
 import type { Role } from '@/core/directory';
+import { isSecret, keepSecret } from '@/hub/base';
+import { type DirectoryUsersTable, type HubDb, inTransaction } from '@/hub/store';
 
-import { isSecret, keepSecret } from '../secrets';
-import { type HubDb, inTransaction } from '../store/openStore';
-import type { DirectoryUsersTable } from '../store/schema';
 import { noteInLog } from './directoryLog';
 
 /** Somebody with access, as others may know them. */

@@ -1,9 +1,7 @@
-import type { Card } from '@/core/card';
+import { isSameJson } from '@/core/base';
+import { type Card, normalizeAddress } from '@/core/card';
 import type { DirectoryEntry } from '@/core/directory';
-import type { Problem } from '@/core/formats';
-import { isSameJson } from '@/core/json';
-import { guessColumns, readRows, readTable } from '@/core/tables';
-import { normalizeAddress } from '@/core/unfiled';
+import { guessColumns, type Problem, readRows, readTable } from '@/core/formats';
 
 /** What a table would do to the directory. */
 export interface DirectoryIntake {

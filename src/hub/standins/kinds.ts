@@ -1,6 +1,6 @@
-import { computer } from './computer/computer';
-import { mailClient } from './mailClient/mailClient';
-import { phone } from './phone/phone';
+import { computer } from './computer';
+import { mailClient } from './mailClient';
+import { phone } from './phone';
 import type { StandIn, StandInKind, StandInState } from './standIn';
 
 /** The devices that ship with the product. */

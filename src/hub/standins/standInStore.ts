@@ -1,6 +1,7 @@
-import { addDevice, listDevices } from '../passports/passports';
-import { type HubDb, inTransaction } from '../store/openStore';
-import { utcNow } from '../utcNow';
+import { utcNow } from '@/hub/base';
+import { type HubDb, inTransaction } from '@/hub/store';
+import { addDevice, listDevices } from '@/hub/sync';
+
 import { STAND_INS } from './kinds';
 import type { StandInKind, StandInState } from './standIn';
 

@@ -1,16 +1,13 @@
 /** @jest-environment node */
-
 import { type Card, diffJson, newCard, parseName } from '@/core/card';
 import { generateBook } from '@/demo';
+import { stageDemo } from '@/hub/stageDemo';
+import { allCards, findCard, type HubDb, lastSeq, putCard } from '@/hub/store';
+import { listDevices, lookAhead } from '@/hub/sync';
+import { startTestHub, TEST_NOW, type TestHub } from '@/hub/testing';
 
-import { lookAhead } from '../passports/lookAhead';
-import { listDevices } from '../passports/passports';
-import { allCards, findCard, lastSeq, putCard } from '../store/cards';
-import { type HubDb } from '../store/openStore';
-import { startTestHub, TEST_NOW, type TestHub } from '../testing';
 import { addHeld, duplicateHeld, editHeld, removeHeld } from './editHeld';
 import { STAND_INS } from './kinds';
-import { stageDemo } from './stageDemo';
 import type { StandInKind, StandInState } from './standIn';
 import { addStandIn, findStandIn, keepStandIn } from './standInStore';
 import { visitNow } from './visitNow';

@@ -1,8 +1,9 @@
+import { encodeUtf8 } from '@/core/base';
 import type { Card } from '@/core/card';
-import { encodeUtf8, getFormat, type ReadableFormat } from '@/core/formats';
+import { getFormat, type ReadableFormat } from '@/core/formats';
+import { withCutPictures } from '@/hub/card';
+import { type DavSession, openDavSession } from '@/hub/dav';
 
-import { type DavSession, openDavSession } from '../accounts/davSession';
-import { withCutPictures } from '../pictures/cutPicture';
 import type { HeldCard, StandIn, StandInState } from './standIn';
 
 /** What a visit did, or would do. */

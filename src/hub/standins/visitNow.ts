@@ -1,4 +1,5 @@
-import type { HubDb } from '../store/openStore';
+import type { HubDb } from '@/hub/store';
+
 import { everyMinutesOf, STAND_INS } from './kinds';
 import type { StandInKind } from './standIn';
 import { findStandIn, keepStandIn } from './standInStore';

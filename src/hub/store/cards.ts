@@ -1,7 +1,7 @@
 import type { Card } from '@/core/card';
 
 import { tellOfChange } from './changeNews';
-import type { HubDb } from './openStore';
+import type { HubDb } from './schema';
 
 /** Who changes cards, and what it is called in the log. */
 export interface ChangeSource {

@@ -1,7 +1,6 @@
 import type { Selectable } from 'kysely';
 
-import type { HubDb } from './openStore';
-import type { MemoryTable } from './schema';
+import type { HubDb, MemoryTable } from './schema';
 
 /** What a device was last served of a card; undefined where it never was. */
 export function findMemory(

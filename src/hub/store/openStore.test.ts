@@ -3,7 +3,8 @@ import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { type HubDb, inTransaction, openStore } from './openStore';
+import { inTransaction, openStore } from './openStore';
+import type { HubDb } from './schema';
 
 let folder = '';
 let db: HubDb;

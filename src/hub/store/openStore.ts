@@ -5,11 +5,8 @@ import { LibsqlDialect } from '@libsql/kysely-libsql';
 import { Kysely, sql } from 'kysely';
 
 import { migrate } from './migrations';
-import type { HubTables } from './schema';
+import type { HubDb, HubTables } from './schema';
 import { keepKey } from './seal';
-
-/** The hub's store, or a transaction on it. */
-export type HubDb = Kysely<HubTables>;
 
 /** How long one connection waits while the other writes, in milliseconds. */
 const BUSY_MS = 10_000;

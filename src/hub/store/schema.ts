@@ -1,4 +1,4 @@
-import type { Generated } from 'kysely';
+import type { Generated, Kysely } from 'kysely';
 
 /** A card as the hub has it; private cards and values never come here. */
 export interface CardsTable {
@@ -265,3 +265,6 @@ export interface HubTables {
   standIns: StandInsTable;
   accounts: AccountsTable;
 }
+
+/** The hub's store, or a transaction on it. */
+export type HubDb = Kysely<HubTables>;

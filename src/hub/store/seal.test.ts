@@ -3,7 +3,8 @@ import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { type HubDb, openStore } from './openStore';
+import { openStore } from './openStore';
+import type { HubDb } from './schema';
 import { keepKey, seal, unseal } from './seal';
 
 let folder = '';

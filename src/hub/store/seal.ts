@@ -2,7 +2,7 @@ import { createCipheriv, createDecipheriv, randomBytes } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import type { HubDb } from './openStore';
+import type { HubDb } from './schema';
 
 /** AES-256-GCM (NIST SP 800-38D): octets of the key, the nonce and the tag. */
 const [KEY, NONCE, TAG] = [32, 12, 16];

@@ -1,7 +1,8 @@
 import { generateBook } from '@/demo';
 
 import { lastSeq, putCard } from './cards';
-import { type HubDb, inTransaction } from './openStore';
+import { inTransaction } from './openStore';
+import type { HubDb } from './schema';
 
 /** What the log says of cards that the demo has put there. */
 export const SEED_SAYS = 'From the demo';

@@ -1,7 +1,7 @@
-import { isSameJson } from '@/core/json';
+import { isSameJson } from '@/core/base';
 import type { Conflict } from '@/core/sync';
 
-import type { HubDb } from './openStore';
+import type { HubDb } from './schema';
 
 /** Values of a card that somebody has just changed otherwise than they had been changed meanwhile. */
 export interface ToSettle {

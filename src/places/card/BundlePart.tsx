@@ -1,13 +1,13 @@
 import { View } from 'react-native';
 
-import { takeOutOfBundle, useAppDispatch } from '@/book';
-import { type Card, shownAs } from '@/core/card';
-import type { ValueGroup } from '@/core/showing';
+import { useAppDispatch } from '@/book/state';
+import { takeOutOfBundle } from '@/book/tidy';
+import { type Card, shownAs, type ValueGroup } from '@/core/card';
 import { cardPath, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, NameLink, Split, Txt } from '@/ui';
 
-import { ValueRows } from './ValueRows';
+import { ValueRows } from './parts/ValueRows';
 
 interface BundlePartProps {
   /** The card that stands for the others. */

@@ -1,16 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { Card } from '@/core/card';
-import { hasFlag, withFlag } from '@/core/marks';
+import { type Card, hasFlag, withFlag } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Archive, Ellipsis, List, NextAct, Pencil, ProgressLine, Send, Tag, Txt, useWide } from '@/ui';
 
-import type { ManySheet } from './many/manySheet';
 import { ManySheets } from './many/ManySheets';
-import { nameCards } from './many/nameCards';
 import { useChangeMany } from './many/useChangeMany';
+import type { ManySheet } from './parts/manySheet';
+import { nameCards } from './parts/nameCards';
 import { SendSheet } from './SendSheet';
 
 /** What can be done with the card itself; the same as with many, for one. */

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 
-import { unmerge, useAppDispatch, useHub } from '@/book';
-import type { Card } from '@/core/card';
-import { alsoKept } from '@/core/showing';
+import { useAppDispatch } from '@/book/state';
+import { useHub } from '@/book/sync';
+import { unmerge } from '@/book/tidy';
+import { alsoKept, type Card } from '@/core/card';
 import { formatCount, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Split, Txt } from '@/ui';

@@ -1,6 +1,7 @@
 import { Pressable, View } from 'react-native';
 
-import { selectLists, useAppSelector, useListsOf } from '@/book';
+import { useListsOf } from '@/book/lists';
+import { selectLists, useAppSelector } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { listPath } from '@/platform';
 import { go } from '@/platform/navigation';

@@ -1,34 +1,27 @@
 import { useLocalSearchParams } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 
-import {
-  selectOrganisations,
-  selectRowsByUid,
-  selectSettings,
-  useAppSelector,
-  useBundle,
-  useCard,
-  useCardGetter,
-} from '@/book';
-import { jointCard } from '@/core/bundles';
-import { type Card, shownAs } from '@/core/card';
-import { cardValues } from '@/core/showing';
+import { selectOrganisations } from '@/book/card';
+import { selectRowsByUid, selectSettings, useAppSelector, useCard, useCardGetter } from '@/book/state';
+import { useBundle } from '@/book/tidy';
+import { type Card, cardValues, shownAs } from '@/core/card';
+import { jointCard } from '@/core/tidy';
 import { localDay, LOCALE, timeIn, uidFromPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { PageBar, usePageTitle, useWide } from '@/ui';
 
-import { Brief } from './Brief';
 import { BundledHint, BundlePart } from './BundlePart';
 import { CardActs } from './CardActs';
 import { CardFoot } from './CardFoot';
 import { CardLists } from './CardLists';
-import { NoSuchCard } from './NoSuchCard';
+import { Brief } from './parts/Brief';
+import { NoSuchCard } from './parts/NoSuchCard';
+import { ValueRows } from './parts/ValueRows';
 import { ReachRow } from './ReachRow';
 import { PlannedPart } from './talk/PlannedPart';
 import { TalksPart } from './talk/TalksPart';
 import { TwinHint } from './TwinHint';
 import { useCardKeys } from './useCardKeys';
-import { ValueRows } from './ValueRows';
 
 /** The page of one card. */
 export function CardPage() {

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { Card } from '@/core/card';
-import { type Reach, reachOf } from '@/core/showing';
+import { type Card, type Reach, reachOf } from '@/core/card';
 import type { TalkKind } from '@/core/talks';
 import { Globe, type Icon, LinkAct, Mail, MapPin, MessageSquare, Phone } from '@/ui';
 

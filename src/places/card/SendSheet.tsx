@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectSettings, sendCards, useAppDispatch, useAppSelector, usePhoto } from '@/book';
+import { selectSettings, useAppDispatch, useAppSelector, usePhoto } from '@/book/state';
+import { sendCards } from '@/book/write';
 import { type Card, portraitOf, shownAs } from '@/core/card';
-import { cardAsText, cardForCode, cardsAsPage, cardToSend, hasPrivate } from '@/core/sending';
+import { cardAsText, cardForCode, cardsAsPage, cardToSend, hasPrivate } from '@/core/write';
 import { localDay, LOCALE, printPage } from '@/platform';
 import { Act, Code, Copy, Printer, Send, Sheet, Switch, Txt } from '@/ui';
 
-import { useCopy } from './useCopy';
+import { useCopy } from './parts/useCopy';
 
 /** Points of the code's side; large enough for a phone at arm's length. */
 const CODE_SIZE = 300;

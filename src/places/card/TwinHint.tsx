@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
-import { keepApart, selectRowsByUid, useAppDispatch, useAppSelector, useTwinsOf } from '@/book';
+import { selectRowsByUid, useAppDispatch, useAppSelector } from '@/book/state';
+import { keepApart, useTwinsOf } from '@/book/tidy';
 import type { Uid } from '@/core/card';
 import { comparePath } from '@/platform';
 import { go } from '@/platform/navigation';

@@ -1,13 +1,12 @@
-import { cardsArrived } from '@/book/actions';
-import { type Card, newCard, parseName } from '@/core/card';
-import { cardValues } from '@/core/showing';
+import { cardsArrived } from '@/book/state';
+import { type Card, cardValues, newCard, parseName } from '@/core/card';
 import { go, guardLeaving } from '@/platform/navigation';
 
 import { renderInBook, settle } from '../../../test/unit/renderInBook';
-import { Brief } from './Brief';
 import { CardEditor } from './edit/CardEditor';
+import { Brief } from './parts/Brief';
+import { ValueRows } from './parts/ValueRows';
 import { ReachRow } from './ReachRow';
-import { ValueRows } from './ValueRows';
 
 jest.mock('@/platform/navigation', () => ({
   go: jest.fn(),

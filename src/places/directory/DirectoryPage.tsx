@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 
-import { type Role } from '@/core/directory';
+import type { Role } from '@/core/directory';
 import { askHub } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, OverPage, Tabs, Txt, usePageTitle } from '@/ui';

@@ -3,10 +3,10 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
 
-import { useServices } from '@/book';
+import { useServices } from '@/book/state';
+import { errorWords } from '@/core/base';
 import { initialsOf, newCard, organisationOf, shownAs, townOf } from '@/core/card';
 import { type DirectoryEntry, directoryEntrySchema, isInForce, mayDo, type Role } from '@/core/directory';
-import { errorWords } from '@/core/text';
 import { formatDay, localDay, saveFile } from '@/platform';
 import { Act, Download, Field, FileText, ListRow, Plus, Stamp, Txt } from '@/ui';
 

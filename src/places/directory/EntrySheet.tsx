@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
-import { changeBook, useAppDispatch, useServices } from '@/book';
+import { changeBook } from '@/book/commit';
+import { useAppDispatch, useServices } from '@/book/state';
 import { type Card, formatAddress, shownAs } from '@/core/card';
 import type { DirectoryEntry } from '@/core/directory';
 import { Act, LabelledRow, LinkAct, Mail, Pencil, Phone, Plus, Sheet, Trash, Txt } from '@/ui';

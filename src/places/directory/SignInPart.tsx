@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useHub } from '@/book';
-import { errorWords } from '@/core/text';
+import { useHub } from '@/book/sync';
+import { errorWords } from '@/core/base';
 import { askHub } from '@/platform';
 import { Field, NextAct, Txt } from '@/ui';
 

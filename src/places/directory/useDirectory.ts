@@ -5,12 +5,10 @@ import {
   type DirectorySession,
   directorySessionSchema,
   keepDirectorySession,
-  noticed,
   readDirectorySession,
-  useAppDispatch,
-  useServices,
-} from '@/book';
-import { errorWords } from '@/core/text';
+} from '@/book/directory';
+import { noticed, useAppDispatch, useServices } from '@/book/state';
+import { errorWords } from '@/core/base';
 import { askHub, HubFault, type HubQuestion } from '@/platform';
 
 /** Who is signed in here. */

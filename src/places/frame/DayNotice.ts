@@ -1,6 +1,8 @@
 import { useEffect, useState } from 'react';
 
-import { changeSettings, selectSettings, useAppDispatch, useAppSelector, useToday } from '@/book';
+import { changeSettings } from '@/book/commit';
+import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { useToday } from '@/book/talks';
 import { localDay, notify } from '@/platform';
 
 /** How often it is looked whether a new day has begun, in milliseconds. */

@@ -3,7 +3,9 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
 
-import { getBook, selectOpenFault, selectSettings, ServicesProvider, useAppSelector } from '@/book';
+import { getBook } from '@/book/startBook';
+import { selectOpenFault, selectSettings, ServicesProvider, useAppSelector } from '@/book/state';
+import { isInPlace, PLACES, QuickLine, type QuickPlans, QuickPlansContext } from '@/places/find';
 import { bookName } from '@/platform';
 import { EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
 
@@ -11,9 +13,6 @@ import { DayNotice } from './DayNotice';
 import { KeysSheet } from './KeysSheet';
 import { NavLink } from './NavLink';
 import { Notices } from './Notices';
-import { isInPlace, PLACES } from './places';
-import { QuickLine } from './QuickLine';
-import { type QuickPlans, QuickPlansContext } from './quickPlans';
 import { SaveState } from './SaveState';
 import { useBackupReminder } from './useBackupReminder';
 import { useCalendarFeed } from './useCalendarFeed';

@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
 import { View } from 'react-native';
 
-import { noticeClosed, selectNotice, undo, useAppDispatch, useAppSelector } from '@/book';
+import { undo } from '@/book/commit';
+import { noticeClosed, selectNotice, useAppDispatch, useAppSelector } from '@/book/state';
 import { NoticeBar } from '@/ui';
 
 /** How long a message stays, in milliseconds; long enough to read it and to reach Undo. */

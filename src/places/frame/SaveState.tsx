@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { selectReading, selectSaving, useAppSelector, useServices } from '@/book';
+import { selectReading, selectSaving, useAppSelector, useServices } from '@/book/state';
 import { formatCount } from '@/platform';
 import { Act, Txt } from '@/ui';
 

@@ -1,6 +1,7 @@
 import { act } from 'react';
 
-import { changeSettings, selectNotice } from '@/book';
+import { changeSettings } from '@/book/commit';
+import { selectNotice } from '@/book/state';
 import { type Card, newCard, parseName } from '@/core/card';
 
 import { renderInBook, settle } from '../../../test/unit/renderInBook';

@@ -1,14 +1,14 @@
 import { useEffect } from 'react';
 
+import { changeSettings } from '@/book/commit';
 import {
-  changeSettings,
   noticed,
   selectCounts,
   selectReading,
   selectSettings,
   useAppDispatch,
   useAppSelector,
-} from '@/book';
+} from '@/book/state';
 import { bookName, nowMs } from '@/platform';
 
 const DAY_MS = 86_400_000;

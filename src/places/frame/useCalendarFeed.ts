@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 
-import { publishCalendar, selectSaving, selectSettings, useAppDispatch, useAppSelector } from '@/book';
+import { publishCalendar } from '@/book/formats';
+import { selectSaving, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 
 /** How long the book must rest before its calendar is made anew, in milliseconds. */
 const REST_MS = 4000;

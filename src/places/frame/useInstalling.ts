@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 
-import { selectPinnedRows, selectReading, useAppSelector } from '@/book';
+import { selectPinnedRows, selectReading, useAppSelector } from '@/book/state';
 import { cardPath, keepAtHand, offerInstalling } from '@/platform';
 
 /** Shortcuts that launchers show at most (common practice). */

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 
-import { redo, undo, useAppDispatch } from '@/book';
+import { redo, undo } from '@/book/commit';
+import { useAppDispatch } from '@/book/state';
 import { onKeyPress } from '@/platform';
 import { go } from '@/platform/navigation';
 

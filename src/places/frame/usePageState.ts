@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 
-import { selectReading, selectSaving, useAppSelector } from '@/book';
+import { selectReading, selectSaving, useAppSelector } from '@/book/state';
 import { setPageState } from '@/platform';
 
 /** Says on the page itself how the book stands, for whatever drives the page from outside. */

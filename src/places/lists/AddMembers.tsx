@@ -1,17 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import {
-  changeBook,
-  changeMany,
-  foundBy,
-  noticed,
-  selectCardsByUid,
-  useAppDispatch,
-  useAppSelector,
-  useFoundByName,
-  useServices,
-} from '@/book';
+import { changeBook, changeMany } from '@/book/commit';
+import { foundBy, useFoundByName } from '@/book/lists';
+import { noticed, selectCardsByUid, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, newCard, parseName, shownAs, type Uid } from '@/core/card';
 import { withAddress, withMembers, wouldHoldItself } from '@/core/lists';
 import { type FieldOffer, OfferField } from '@/ui';

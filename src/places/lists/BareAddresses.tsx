@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
-import { changeBook, useAppDispatch, useServices } from '@/book';
+import { changeBook } from '@/book/commit';
+import { useAppDispatch, useServices } from '@/book/state';
 import { type Card, newCard, shownAs, type Uid } from '@/core/card';
 import { bareAddresses, withMembers, withoutMembers } from '@/core/lists';
 import { cardPath } from '@/platform';

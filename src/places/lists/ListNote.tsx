@@ -1,6 +1,7 @@
 import { useState } from 'react';
 
-import { changeBook, useAppDispatch } from '@/book';
+import { changeBook } from '@/book/commit';
+import { useAppDispatch } from '@/book/state';
 import { type Card, nextId, shownAs } from '@/core/card';
 import { Field } from '@/ui';
 

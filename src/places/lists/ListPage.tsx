@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { choiceMade, useAppDispatch, useCard, useOnList, writeTo } from '@/book';
+import { useOnList } from '@/book/lists';
+import { choiceMade, useAppDispatch, useCard } from '@/book/state';
+import { writeTo } from '@/book/write';
 import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
+import { parseRule } from '@/core/find';
 import { isList } from '@/core/lists';
-import { parseRule } from '@/core/rules';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import {

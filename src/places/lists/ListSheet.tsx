@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeBook, selectLists, useAppDispatch, useAppSelector, useServices } from '@/book';
+import { changeBook } from '@/book/commit';
+import { selectLists, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { type Combination, combine, newList, withMembers } from '@/core/lists';
 import { listPath, localDay } from '@/platform';

@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { changeMany, selectLists, useAppDispatch, useAppSelector, useListCounts, useListName } from '@/book';
+import { changeMany } from '@/book/commit';
+import { useListCounts, useListName } from '@/book/lists';
+import { selectLists, useAppDispatch, useAppSelector } from '@/book/state';
 import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
+import { formatRule, parseRule } from '@/core/find';
 import { withMembers } from '@/core/lists';
-import { formatRule, parseRule } from '@/core/rules';
 import { formatCount, listPath, uidFromPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, ListRow, ListStamp, Plus, Txt } from '@/ui';

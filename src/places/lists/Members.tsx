@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeMany, selectCardsByUid, selectRow, useAppDispatch, useAppSelector, usePhoto } from '@/book';
+import { changeMany } from '@/book/commit';
+import { selectCardsByUid, selectRow, useAppDispatch, useAppSelector, usePhoto } from '@/book/state';
 import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
+import type { Rule } from '@/core/find';
 import { isList, isRuleList, memberUids, withoutMembers } from '@/core/lists';
-import type { Rule } from '@/core/rules';
 import { cardPath, listPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, AtSign, CircleHelp, ListRow, ListStamp, Stamp, Txt, X } from '@/ui';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeBook, useAppDispatch, useServices } from '@/book';
+import { changeBook } from '@/book/commit';
+import { useAppDispatch, useServices } from '@/book/state';
 import { newList, newRuleList } from '@/core/lists';
 import { listPath } from '@/platform';
 import { go } from '@/platform/navigation';

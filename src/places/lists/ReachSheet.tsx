@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
-import { changeMany, useAppDispatch } from '@/book';
+import { changeMany } from '@/book/commit';
+import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { type MemberReach, reachFor, withReach } from '@/core/lists';
 import { Choice, Sheet, Txt } from '@/ui';

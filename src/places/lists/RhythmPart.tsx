@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeMany, useAppDispatch } from '@/book';
+import { changeMany } from '@/book/commit';
+import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { formatRhythm, type Rhythm, RHYTHM_UNITS, withRhythm } from '@/core/talks';
 import { Act, Choice, Field, Switch, Txt } from '@/ui';

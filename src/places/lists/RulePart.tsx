@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeBook, useAppDispatch, useListName } from '@/book';
+import { changeBook } from '@/book/commit';
+import { useListName } from '@/book/lists';
+import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
-import { formatRule, type Group, isGroup, type Rule, type Test } from '@/core/rules';
+import { formatRule, type Group, isGroup, type Rule, type Test } from '@/core/find';
 import { Act, Plus, Tabs, Txt, X } from '@/ui';
 
 import { TestSheet } from './TestSheet';

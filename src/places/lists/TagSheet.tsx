@@ -2,19 +2,18 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 
+import { selectTags, type TagCount } from '@/book/card';
+import { changeMany } from '@/book/commit';
+import { setInSteps } from '@/book/settings';
 import {
   type AppStore,
-  changeMany,
   choiceMade,
   selectCardsByUid,
   selectSettings,
-  selectTags,
-  setInSteps,
-  type TagCount,
   useAppDispatch,
   useAppSelector,
-} from '@/book';
-import { isSameTag, renameTag, tagsOf, withoutTag } from '@/core/marks';
+} from '@/book/state';
+import { isSameTag, renameTag, tagsOf, withoutTag } from '@/core/card';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Choice, Field, ListChecks, Sheet, TONE_NAMES, Trash } from '@/ui';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { selectSettings, selectTags, type TagCount, useAppSelector } from '@/book';
+import { selectTags, type TagCount } from '@/book/card';
+import { selectSettings, useAppSelector } from '@/book/state';
 import { formatCount } from '@/platform';
 import { ToneMark, Txt } from '@/ui';
 

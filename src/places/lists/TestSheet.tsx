@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectLists, useAppSelector, useMatching } from '@/book';
+import { useMatching } from '@/book/lists';
+import { selectLists, useAppSelector } from '@/book/state';
 import { shownAs } from '@/core/card';
 import {
   DAY_KINDS,
@@ -16,7 +17,7 @@ import {
   TALK_WAYS,
   TALK_WORDS,
   type Test,
-} from '@/core/rules';
+} from '@/core/find';
 import { formatCount } from '@/platform';
 import { Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
 

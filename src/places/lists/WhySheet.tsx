@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import { selectRow, useAppSelector, useListName, useServices } from '@/book';
+import { useListName } from '@/book/lists';
+import { selectRow, useAppSelector, useServices } from '@/book/state';
 import type { Uid } from '@/core/card';
-import { formatRule, isGroup, type Rule, type Test } from '@/core/rules';
+import { formatRule, isGroup, type Rule, type Test } from '@/core/find';
 import { localDay } from '@/platform';
 import { Check, Minus, Sheet, Txt, useColours } from '@/ui';
 

@@ -1,17 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import {
-  backUpBook,
-  noteBackup,
-  noticed,
-  openBackup,
-  selectSettings,
-  useAppDispatch,
-  useAppSelector,
-  useWhenRead,
-} from '@/book';
-import type { RestoredBackup } from '@/core/backup';
+import { backUpBook, noteBackup, openBackup } from '@/book/formats';
+import { noticed, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
+import type { RestoredBackup } from '@/core/formats';
 import { fileName, formatDay, localDay, pickFiles, saveFile } from '@/platform';
 import { Act, ProgressLine, Txt } from '@/ui';
 

@@ -1,16 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import {
-  changeSettings,
-  noticed,
-  publishCalendar,
-  selectSettings,
-  useAppDispatch,
-  useAppSelector,
-  useWhenRead,
-} from '@/book';
-import { errorWords } from '@/core/text';
+import { changeSettings } from '@/book/commit';
+import { publishCalendar } from '@/book/formats';
+import { noticed, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
+import { errorWords } from '@/core/base';
 import { calendarAddress, newCalendarToken, removeCalendar } from '@/platform';
 import { Act, Copy, Switch, Txt } from '@/ui';
 

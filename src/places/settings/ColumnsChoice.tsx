@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import { findBookHeadings, useAppDispatch, useWhenRead } from '@/book';
+import { findBookHeadings } from '@/book/formats';
+import { useAppDispatch, useWhenRead } from '@/book/state';
 import { formatCount } from '@/platform';
 import { Act, Sheet, Tick, Txt } from '@/ui';
 

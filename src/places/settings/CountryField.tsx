@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-import { findCountryCode } from '@/core/country';
+import { findCountryCode } from '@/core/base';
 import { LOCALE } from '@/platform';
 import { Field } from '@/ui';
 

@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { exportBook, type Job, noticed, useAppDispatch, useWhenRead } from '@/book';
-import { FORMAT_FACTS, type FormatId } from '@/core/formats/facts';
-import { errorWords } from '@/core/text';
+import type { Job } from '@/book/clients';
+import { exportBook } from '@/book/formats';
+import { noticed, useAppDispatch, useWhenRead } from '@/book/state';
+import { errorWords } from '@/core/base';
+import { FORMAT_FACTS, type FormatId } from '@/core/formats';
 import { fileName, formatCount, localDay, saveFile } from '@/platform';
 import { Act, Choice, ProgressLine, Txt } from '@/ui';
 

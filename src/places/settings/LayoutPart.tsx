@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 
-import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
-import { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from '@/core/layout';
+import { setInSteps } from '@/book/settings';
+import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from '@/core/card';
 import { Act, OrderedChoice, Txt } from '@/ui';
 
 /** Which empty fields a new card offers at once, and in which order. */

@@ -1,13 +1,7 @@
 import { View } from 'react-native';
 
-import {
-  selectSettings,
-  setInSteps,
-  type Settings,
-  SORT_ORDERS,
-  useAppDispatch,
-  useAppSelector,
-} from '@/book';
+import { setInSteps } from '@/book/settings';
+import { selectSettings, type Settings, SORT_ORDERS, useAppDispatch, useAppSelector } from '@/book/state';
 import type { SecondPart } from '@/core/card';
 import { Choice, OrderedChoice, Switch, Txt } from '@/ui';
 

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
-import { normalizeAddress } from '@/core/unfiled';
+import { setInSteps } from '@/book/settings';
+import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { normalizeAddress } from '@/core/card';
 import { Act, Field, Plus, Txt, X } from '@/ui';
 
 /** The user's own mail addresses: by them it is known who wrote, and who organises an appointment. */

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
-import { selectSettings, setInSteps, type Settings, useAppDispatch, useAppSelector } from '@/book';
+import { setInSteps } from '@/book/settings';
+import { selectSettings, type Settings, useAppDispatch, useAppSelector } from '@/book/state';
 import { Act, OrderedChoice, Txt } from '@/ui';
 
 type QuickAct = Settings['quickActs'][number];

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 
-import { noticed, previewImport, restoreBackup, selectCounts, useAppDispatch, useAppSelector } from '@/book';
-import type { RestoredBackup } from '@/core/backup';
-import type { Intake } from '@/core/intake';
+import { previewImport, restoreBackup } from '@/book/formats';
+import { noticed, selectCounts, useAppDispatch, useAppSelector } from '@/book/state';
+import type { Intake, RestoredBackup } from '@/core/formats';
 import { formatCount, formatDay } from '@/platform';
 import { Act, NextAct, ProgressLine, Sheet, Switch, Txt } from '@/ui';
 

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
-import { selectSetAside, selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
+import { setInSteps } from '@/book/settings';
+import { selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Choice, OverPage, TitledPart, Txt, usePageTitle } from '@/ui';

@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { changeSettings } from '@/book/commit';
+import { setInSteps } from '@/book/settings';
 import {
-  changeSettings,
   selectSettings,
-  setInSteps,
   TODAY_PARTS,
   type TodayPart as PartName,
   useAppDispatch,
   useAppSelector,
-} from '@/book';
+} from '@/book/state';
 import { askToNotify, notifying } from '@/platform';
 import { Choice, Field, OrderedChoice, Switch, Txt } from '@/ui';
 

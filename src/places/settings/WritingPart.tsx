@@ -1,4 +1,5 @@
-import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
+import { setInSteps } from '@/book/settings';
+import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { Field } from '@/ui';
 
 /** How messages to many are written. */

@@ -3,20 +3,16 @@ import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
 import {
-  bundleInBook,
-  keepApart,
-  mergeInBook,
   selectCardsByUid,
   selectRowsByUid,
   selectSettings,
   useAppDispatch,
   useAppSelector,
   useServices,
-} from '@/book';
-import { type Card, shownAs, type Uid } from '@/core/card';
-import type { MergeChoices } from '@/core/merging';
-import type { cardValues, ValueGroup } from '@/core/showing';
-import { findDifferent } from '@/core/singles';
+} from '@/book/state';
+import { bundleInBook, keepApart, mergeInBook } from '@/book/tidy';
+import { type Card, type cardValues, shownAs, type Uid, type ValueGroup } from '@/core/card';
+import { findDifferent, type MergeChoices } from '@/core/tidy';
 import { cardPath, formatCount, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import {

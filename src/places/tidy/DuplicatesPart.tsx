@@ -1,16 +1,8 @@
 import { View } from 'react-native';
 
-import {
-  keepApart,
-  lookForDuplicates,
-  mergeInBook,
-  selectRowsByUid,
-  stopLooking,
-  useAppDispatch,
-  useAppSelector,
-  type useDuplicates,
-} from '@/book';
-import type { Cluster, Grade } from '@/core/duplicates';
+import { selectRowsByUid, useAppDispatch, useAppSelector } from '@/book/state';
+import { keepApart, lookForDuplicates, mergeInBook, stopLooking, type useDuplicates } from '@/book/tidy';
+import type { Cluster, Grade } from '@/core/tidy';
 import { comparePath, formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, EvidenceBars, Merge, ProgressLine, Split, Txt } from '@/ui';

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 
-import { leaveFaults, mendFaults, selectRowsByUid, useAppDispatch, useAppSelector } from '@/book';
-import { type Fault, FAULT_CODES, type FaultCode } from '@/core/mending';
+import { selectRowsByUid, useAppDispatch, useAppSelector } from '@/book/state';
+import { leaveFaults, mendFaults } from '@/book/tidy';
+import { type Fault, FAULT_CODES, type FaultCode } from '@/core/tidy';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Txt, Wrench } from '@/ui';

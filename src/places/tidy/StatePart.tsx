@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 
-import { selectCounts, type TidyState, type UnfiledNow, useAppSelector, useTidyLog } from '@/book';
-import type { Cluster } from '@/core/duplicates';
-import type { Fault } from '@/core/mending';
+import { selectCounts, useAppSelector } from '@/book/state';
+import type { UnfiledNow } from '@/book/talks';
+import { type TidyState, useTidyLog } from '@/book/tidy';
+import type { Cluster, Fault } from '@/core/tidy';
 import { formatCount, formatDay } from '@/platform';
 import { Chart, Txt } from '@/ui';
 

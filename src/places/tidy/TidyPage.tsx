@@ -1,6 +1,7 @@
 import { ScrollView, View } from 'react-native';
 
-import { useDuplicates, useFaults, useUnfiled } from '@/book';
+import { useUnfiled } from '@/book/talks';
+import { useDuplicates, useFaults } from '@/book/tidy';
 import { Txt, usePageTitle, useWide } from '@/ui';
 
 import { DuplicatesPart } from './DuplicatesPart';

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { ignoreUnfiled, takeInUnfiled, type UnfiledNow, useAppDispatch } from '@/book';
-import type { Unfiled } from '@/core/unfiled';
+import { useAppDispatch } from '@/book/state';
+import { ignoreUnfiled, takeInUnfiled, type UnfiledNow } from '@/book/talks';
+import type { Unfiled } from '@/core/talks';
 import { formatCount, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Eye, Tick, Txt, UserPlus, X } from '@/ui';

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { foundBy, type MailDraft, selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
+import { foundBy, useFoundByName } from '@/book/lists';
+import { selectRowsByUid, useAppSelector } from '@/book/state';
+import type { MailDraft } from '@/book/write';
 import { Act, OfferField, Paperclip, Trash, Txt } from '@/ui';
 
 /** Cards offered at once. */

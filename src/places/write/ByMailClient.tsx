@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { noteOwnAddress, noticed, useAppDispatch, useHub, useHubAct, useHubAnswer } from '@/book';
+import { noteOwnAddress } from '@/book/settings';
+import { noticed, useAppDispatch } from '@/book/state';
+import { useHub, useHubAct, useHubAnswer } from '@/book/sync';
 import { formatCount } from '@/platform';
 import { Act, Field, Send } from '@/ui';
 

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { useCardGetter } from '@/book';
+import { useCardGetter } from '@/book/state';
 import { type Recipient, smsNumber, writeSms } from '@/core/write';
 import { formatCount, openOutside } from '@/platform';
 import { Act, MessageSquare, Txt } from '@/ui';

@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import { dropDraft, type LaidDraft, layAside, type MailDraft, readDrafts, useAppDispatch } from '@/book';
+import { useAppDispatch } from '@/book/state';
+import { dropDraft, type LaidDraft, layAside, type MailDraft, readDrafts } from '@/book/write';
 import { formatCount, formatDay } from '@/platform';
 import { Act, Sheet, Trash, Txt } from '@/ui';
 

@@ -1,4 +1,4 @@
-import { selectRowsByUid, useAppSelector } from '@/book';
+import { selectRowsByUid, useAppSelector } from '@/book/state';
 import { formatCount } from '@/platform';
 import { Txt } from '@/ui';
 

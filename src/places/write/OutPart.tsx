@@ -2,28 +2,21 @@ import { strToU8, zipSync } from 'fflate';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import {
-  emptyDraft,
-  exportCards,
-  type MailDraftNow,
-  noteSent,
-  noteUsed,
-  noticed,
-  selectSettings,
-  type SentMail,
-  useAppDispatch,
-  useAppSelector,
-  useCardGetter,
-} from '@/book';
+import { exportCards } from '@/book/formats';
+import { noticed, selectSettings, useAppDispatch, useAppSelector, useCardGetter } from '@/book/state';
+import { emptyDraft, type MailDraftNow, noteSent, noteUsed, type SentMail } from '@/book/write';
 import { shownAs } from '@/core/card';
-import type { cardToSend } from '@/core/sending';
-import { fieldsIn, labelsOf, missingFields, type TemplateWords } from '@/core/templates';
 import {
   type Attachment,
+  type cardToSend,
+  fieldsIn,
   formatMailbox,
+  labelsOf,
   mailDate,
   MAX_MAILTO,
+  missingFields,
   type Recipient,
+  type TemplateWords,
   writeMailto,
   writeMessage,
 } from '@/core/write';

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import type { MailDraftNow } from '@/book';
+import type { MailDraftNow } from '@/book/write';
 import type { Recipient } from '@/core/write';
 import { Choice, Sheet, Txt } from '@/ui';
 

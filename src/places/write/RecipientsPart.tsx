@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { type MailDraftNow, type PlaceOf, PLACES_OF, selectSettings, useAppSelector } from '@/book';
+import { selectSettings, useAppSelector } from '@/book/state';
+import { type MailDraftNow, type PlaceOf, PLACES_OF } from '@/book/write';
 import type { Recipient } from '@/core/write';
 import { Act, Txt } from '@/ui';
 

@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { type MailDraft, selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
-import { fieldsIn, SHIPPED, type Template } from '@/core/templates';
+import { setInSteps } from '@/book/settings';
+import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import type { MailDraft } from '@/book/write';
+import { fieldsIn, SHIPPED, type Template } from '@/core/write';
 import { Act, Field, NextAct, Sheet, Trash, Txt } from '@/ui';
 
 interface TemplatesSheetProps {

@@ -1,18 +1,12 @@
 import { useState } from 'react';
 
-import {
-  cardsTo,
-  type MailDraft,
-  type MailDraftNow,
-  selectCardsByUid,
-  selectTags,
-  useAppSelector,
-  useFoundByName,
-  useFoundInDirectory,
-  useServices,
-  useUnfiled,
-} from '@/book';
-import { tagsOf } from '@/core/marks';
+import { selectTags } from '@/book/card';
+import { useFoundInDirectory } from '@/book/directory';
+import { useFoundByName } from '@/book/lists';
+import { selectCardsByUid, useAppSelector, useServices } from '@/book/state';
+import { useUnfiled } from '@/book/talks';
+import { cardsTo, type MailDraft, type MailDraftNow } from '@/book/write';
+import { tagsOf } from '@/core/card';
 import { localDay } from '@/platform';
 import { OfferField } from '@/ui';
 

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { emptyDraft, layAside, useAppDispatch, useMailDraft } from '@/book';
-import { fieldWords } from '@/core/templates';
+import { useAppDispatch } from '@/book/state';
+import { emptyDraft, layAside, useMailDraft } from '@/book/write';
+import { fieldWords } from '@/core/write';
 import { go, goBack } from '@/platform/navigation';
 import { Act, Archive, Field, FileText, OverPage, Printer, Switch, Txt, useLoaded, usePageTitle } from '@/ui';
 

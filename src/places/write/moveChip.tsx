@@ -1,6 +1,6 @@
 import type { KeyboardEvent, ReactNode } from 'react';
 
-import type { PlaceOf } from '@/book';
+import type { PlaceOf } from '@/book/write';
 
 /** The kind of what is dragged: the key of a recipient. */
 const CHIP_TYPE = 'application/x-cordialis-recipient';

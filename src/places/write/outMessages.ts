@@ -1,6 +1,5 @@
-import type { MailDraftNow } from '@/book';
-import { fillTemplate, type TemplateContext } from '@/core/templates';
-import type { OutMessage, Recipient } from '@/core/write';
+import type { MailDraftNow } from '@/book/write';
+import { fillTemplate, type OutMessage, type Recipient, type TemplateContext } from '@/core/write';
 
 /** One message to all who get it. */
 export function messageToAll(

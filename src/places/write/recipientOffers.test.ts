@@ -1,4 +1,4 @@
-import type { Hit } from '@/core/search';
+import type { Hit } from '@/core/find';
 
 import { recipientOffers } from './recipientOffers';
 

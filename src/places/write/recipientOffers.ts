@@ -1,7 +1,9 @@
-import { foundBy, type FoundInDirectory, type MailDraft } from '@/book';
-import type { Hit } from '@/core/search';
-import { foldText } from '@/core/text';
-import type { Unfiled } from '@/core/unfiled';
+import type { FoundInDirectory } from '@/book/directory';
+import { foundBy } from '@/book/lists';
+import type { MailDraft } from '@/book/write';
+import { foldText } from '@/core/base';
+import type { Hit } from '@/core/find';
+import type { Unfiled } from '@/core/talks';
 import { formatCount } from '@/platform';
 import type { FieldOffer } from '@/ui';
 

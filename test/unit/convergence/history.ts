@@ -3,35 +3,41 @@ import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-
 import fc from 'fast-check';
-
-import { changeBook, selectCardsByUid } from '@/book';
-import { exchange } from '@/book/hub/exchange';
-import { readPairing } from '@/book/hub/keptPairing';
-import { makeHubClient } from '@/book/hub/hubClient';
-import { pairWithHub } from '@/book/hub/pairing';
+import { changeBook, readAllTalks } from '@/book/commit';
+import { selectCardsByUid } from '@/book/state';
+import { exchange } from '@/book/sync/exchange';
+import { pairWithHub, readPairing } from '@/book/sync';
+import { makeHubClient } from '@/book/clients/hubClient';
 import { openBook } from '@/book/openBook';
-import { readAllTalks } from '@/book/talks/changeTalks';
-import type { TalkChange } from '@/book';
+import type { TalkChange } from '@/book/history';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
-import { pushSchema, recordsPushSchema } from '@/core/exchange';
-import { parseTalk, type Talk } from '@/core/talks';
-import { viewOf } from '@/hub/passports/deviceView';
-import { addDevice, listDevices } from '@/hub/passports/passports';
-import { givePull } from '@/hub/peers/givePull';
-import { giveRecords, takeRecords } from '@/hub/peers/records';
-import { findBrowser, makeCode, pairBrowser } from '@/hub/peers/pairing';
-import { takePush } from '@/hub/peers/takePush';
-import { addHeld, editHeld, removeHeld } from '@/hub/standins/editHeld';
-import { STAND_INS } from '@/hub/standins/kinds';
-import type { StandInKind, StandInState } from '@/hub/standins/standIn';
+import { pushSchema, recordsPushSchema } from '@/core/sync';
+import { type Talk, parseTalk } from '@/core/talks';
+import {
+  addDevice,
+  findBrowser,
+  givePull,
+  giveRecords,
+  listDevices,
+  makeCode,
+  pairBrowser,
+  takePush,
+  takeRecords,
+  viewOf,
+} from '@/hub/sync';
+import {
+  STAND_INS,
+  type StandInKind,
+  type StandInState,
+  addHeld,
+  editHeld,
+  removeHeld,
+} from '@/hub/standins';
 import { syncStandIn } from '@/hub/standins/syncStandIn';
-import { allCards, lastSeq } from '@/hub/store/cards';
-import { backUpStore, type HubDb, openStore } from '@/hub/store/openStore';
+import { type HubDb, allCards, backUpStore, lastSeq, openStore } from '@/hub/store';
 import { HubFault, type HubQuestion } from '@/platform';
-
 import { openSession } from '../sessionInProcess';
 
 const NOW = '2026-11-26T10:00:00Z';

@@ -1,4 +1,4 @@
-import { EditPage } from '@/places/card/lazy';
+import { EditPage } from '@/places/card';
 
 // A route has to be a component by itself: the router loads it lazily, and a lazy component can't give another.
 export default function EditRoute() {

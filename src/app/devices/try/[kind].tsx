@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { StandInPage } from '@/places/devices/try/StandInPage';
+import { StandInPage } from '@/places/sync';
 
 export default function StandInRoute() {
   const { kind } = useLocalSearchParams<{ kind: string }>();

@@ -1,4 +1,4 @@
-import { foldText } from '../../text';
+import { foldText } from '@/core/base';
 
 /** The first kana of each row of the syllabary, in order; a name stands in the row its kana sorts into. */
 const KANA_ROWS = ['あ', 'か', 'さ', 'た', 'な', 'は', 'ま', 'や', 'ら', 'わ'];

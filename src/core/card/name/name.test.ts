@@ -1,18 +1,14 @@
 // Rules for names are common practice; where a standard or CLDR gives the value it is named.
 import fc from 'fast-check';
 
-import type { Card } from '../schema';
-import {
-  deriveName,
-  formatName,
-  indexLetter,
-  initialsOf,
-  type NameStyle,
-  parseName,
-  sortText,
-  splitParticles,
-  styledName,
-} from '.';
+import type { Card } from '../schema/types';
+import { deriveName, formatName } from './formatName';
+import { indexLetter } from './indexLetter';
+import { initialsOf } from './initialsOf';
+import { splitParticles } from './nameParts';
+import { parseName } from './parseName';
+import { sortText } from './sortText';
+import { type NameStyle, styledName } from './styledName';
 
 const kinds: Record<string, string> = {
   t: 'title',

@@ -46,3 +46,8 @@ export function isOneOf(word: string, list: ReadonlySet<string>): boolean {
 function words(text: string): ReadonlySet<string> {
   return new Set(text.split(/\s+/));
 }
+
+/** Whether a line begins with what stands before a name: "Dr. phil.", "Herr", "Mr & Mrs". */
+export function startsWithTitle(text: string): boolean {
+  return isOneOf(text.trim().split(/\s+/)[0] ?? '', TITLES);
+}

@@ -1,5 +1,6 @@
-import { isObject, isSameJson, type JsonObject, own } from '../../json';
-import type { Edit } from './diffJson';
+import { isObject, isSameJson, type JsonObject, own } from '@/core/base';
+
+import { diffJson, type Edit } from './diffJson';
 
 /**
  * Sets the value at a path, making the objects on the way; undefined removes it, and with it the objects that it
@@ -50,4 +51,15 @@ export function applyEdits<T extends object>(
     else if (!isSameJson(now, to)) missed.push(edit);
   }
   return { value: value as T, missed };
+}
+
+/**
+ * A changed object on top of what its base has become meanwhile (in another page, by a sync): what was changed is
+ * changed there too, everything else stays as it is now. Where both changed the same value, `mine` stands.
+ *
+ * @param base - what both sides began with
+ */
+export function rebaseJson<T extends object>(base: T, mine: T, theirs: T): T {
+  const { value, missed } = applyEdits(theirs, diffJson(base, mine));
+  return missed.reduce((object, edit) => setAt(object as JsonObject, edit.path, edit.after) as T, value);
 }

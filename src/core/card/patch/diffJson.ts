@@ -1,4 +1,4 @@
-import { isObject, isSameJson, type JsonObject, own } from '../../json';
+import { isObject, isSameJson, type JsonObject, own } from '@/core/base';
 
 /**
  * One place at which two versions of a card differ. Read forwards it puts `after` there, backwards `before`;

@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 
+import { isSameJson } from '@/core/base';
+
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
-import { isSameJson } from '../../json';
-import { applyEdits, diffJson, formatPointer, parsePointer, rebaseJson, setAt } from '.';
+import { applyEdits, rebaseJson, setAt } from './applyEdits';
+import { diffJson } from './diffJson';
+import { formatPointer, parsePointer } from './pointer';
 
 const law = { numRuns: 150, endOnFailure: true };
 

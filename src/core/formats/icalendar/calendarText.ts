@@ -1,4 +1,6 @@
-import { foldLine, formatContentLine, type Params } from '../../lines';
+import type { Params } from '../contentLines/contentLine';
+import { foldLine } from '../contentLines/foldLine';
+import { formatContentLine } from '../contentLines/formatContentLine';
 
 /** The text of a calendar (RFC 5545 §3.4) with some lines in it. */
 export function calendarText(lines: readonly string[]): string {

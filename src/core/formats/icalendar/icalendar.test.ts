@@ -2,10 +2,12 @@
 import fc from 'fast-check';
 import ICAL from 'ical.js';
 
+import { encodeUtf8, type PartialDate } from '@/core/base';
+import { type Card, type LeapDayRule, newCard } from '@/core/card';
+import { nextAnniversary } from '@/core/card/dates/nextAnniversary';
+
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
-import { type Card, type LeapDayRule, newCard, nextAnniversary, type PartialDate } from '../../card';
-import { encodeUtf8 } from '..';
-import { icalendar } from '.';
+import { icalendar } from './icalendarFormat';
 
 const card = (date: PartialDate, more: Partial<Card> = {}): Card => ({
   ...newCard('urn:uuid:1', '2026-01-01T00:00:00Z'),

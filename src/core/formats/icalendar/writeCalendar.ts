@@ -1,16 +1,10 @@
-import {
-  type Anniversary,
-  type Card,
-  daysInMonth,
-  type LeapDayRule,
-  shownAs,
-  toPartialDate,
-} from '../../card';
-import { DAY_NAMES } from '../../days';
-import { escapePart } from '../../lines';
-import { uidFromText } from '../../mapping';
-import type { FollowUp } from '../../talks';
-import type { WriteOptions } from '../format';
+import { DAY_NAMES, daysInMonth, toPartialDate } from '@/core/base';
+import { type Anniversary, type Card, type LeapDayRule, shownAs } from '@/core/card';
+import type { FollowUp } from '@/core/talks';
+
+import { escapePart } from '../contentLines/text';
+import type { WriteOptions } from '../format/format';
+import { uidFromText } from '../properties/uidFromText';
 import { calendarMoment, calendarText, property } from './calendarText';
 
 /** The year a day begins in where its own isn't known; a leap year, so that 29 February is in it. */

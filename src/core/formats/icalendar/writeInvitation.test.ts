@@ -1,7 +1,8 @@
 // Read back by ical.js (RFC 5545); what each method must hold is RFC 5546 §3.2.
 import ICAL from 'ical.js';
 
-import { type Card, newCard } from '../../card';
+import { type Card, newCard } from '@/core/card';
+
 import { type Invitation, writeInvitation } from './writeInvitation';
 
 const person = (uid: string, full: string, address?: string): Card => ({

@@ -1,8 +1,10 @@
-import { type Card, preferredEntry, shownAs } from '../../card';
-import { addDays } from '../../days';
-import { escapePart, type Params } from '../../lines';
-import { uidFromText } from '../../mapping';
-import type { Meeting } from '../../talks';
+import { addDays } from '@/core/base';
+import { type Card, preferredEntry, shownAs } from '@/core/card';
+import type { Meeting } from '@/core/talks';
+
+import type { Params } from '../contentLines/contentLine';
+import { escapePart } from '../contentLines/text';
+import { uidFromText } from '../properties/uidFromText';
 import { calendarMoment, calendarText, property } from './calendarText';
 
 /** An appointment that people are asked to, or told that it is off. */

@@ -1,4 +1,5 @@
-import { type ContentLine, escapePart, escapeText, type Params } from '../../lines';
+import type { ContentLine, Params } from '../contentLines/contentLine';
+import { escapePart, escapeText } from '../contentLines/text';
 import { STRUCTURED, typeOf } from './valueTypes';
 
 /**

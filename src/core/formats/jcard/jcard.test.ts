@@ -1,6 +1,8 @@
 // The examples of RFC 7095.
-import { encodeUtf8, findFormat } from '..';
-import { jcard } from '.';
+import { encodeUtf8 } from '@/core/base';
+
+import { findFormat } from '../registry';
+import { jcard } from './jcardFormat';
 
 /** RFC 7095 appendix B.2: the author's vCard of RFC 6350 as jCard. */
 const AUTHOR = [

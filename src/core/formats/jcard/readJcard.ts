@@ -1,8 +1,10 @@
-import type { Card } from '../../card';
-import type { ContentLine } from '../../lines';
-import { readProperties, uidFromText } from '../../mapping';
-import { decodeText, errorWords } from '../../text';
-import type { Problem, ReadOptions, ReadResult } from '../format';
+import { decodeText, errorWords } from '@/core/base';
+import type { Card } from '@/core/card';
+
+import type { ContentLine } from '../contentLines/contentLine';
+import type { Problem, ReadOptions, ReadResult } from '../format/format';
+import { readProperties } from '../properties/read/readProperties';
+import { uidFromText } from '../properties/uidFromText';
 import { fromJcard } from './fromJcard';
 
 /** Reads one jCard or an array of them; what is none is reported with its text. */

@@ -1,4 +1,5 @@
-import { type ContentLine, readCompound, readTextList, splitValue, unescapeText } from '../../lines';
+import type { ContentLine } from '../contentLines/contentLine';
+import { readCompound, readTextList, splitValue, unescapeText } from '../contentLines/text';
 import { MULTIPLE, STRUCTURED, typeOf } from './valueTypes';
 
 /** A property as RFC 7095 §3.3 has it: name, parameters, type, values. */

@@ -1,7 +1,9 @@
-import type { Card } from '../../card';
-import { type ContentLine } from '../../lines';
-import { VERSION_4, writeProperties } from '../../mapping';
-import type { WriteOptions } from '../format';
+import type { Card } from '@/core/card';
+
+import type { ContentLine } from '../contentLines/contentLine';
+import type { WriteOptions } from '../format/format';
+import { VERSION_4 } from '../properties/version';
+import { writeProperties } from '../properties/write/writeProperties';
 import { fromJcard } from './fromJcard';
 import { toJcard } from './toJcard';
 

@@ -1,6 +1,7 @@
-import { type Card, parseCard } from '../../card';
-import { decodeUtf8, errorWords } from '../../text';
-import type { Problem, ReadOptions, ReadResult } from '../format';
+import { decodeUtf8, errorWords } from '@/core/base';
+import { type Card, parseCard } from '@/core/card';
+
+import type { Problem, ReadOptions, ReadResult } from '../format/format';
 
 /** Reads a JSON array of cards, or one card alone; what is no card is reported with its text. */
 export function readJscontact(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {

@@ -1,4 +1,5 @@
-import { encodeUtf8 } from '..';
+import { encodeUtf8 } from '@/core/base';
+
 import { readVcard } from './readVcard';
 
 const cases = [

@@ -1,16 +1,14 @@
-import type { Card } from '../../card';
-import {
-  type ContentLine,
-  decodeLegacy,
-  escapeText,
-  type LogicalLine,
-  parseContentLine,
-  readLogicalLines,
-  unescapeText,
-} from '../../lines';
-import { readProperties, uidFromText } from '../../mapping';
-import { encodeUtf8, errorWords } from '../../text';
-import type { Problem, ReadOptions, ReadResult } from '../format';
+import { encodeUtf8, errorWords } from '@/core/base';
+import type { Card } from '@/core/card';
+
+import type { ContentLine } from '../contentLines/contentLine';
+import { decodeLegacy } from '../contentLines/decodeLegacy';
+import { parseContentLine } from '../contentLines/parseContentLine';
+import { type LogicalLine, readLogicalLines } from '../contentLines/readLogicalLines';
+import { escapeText, unescapeText } from '../contentLines/text';
+import type { Problem, ReadOptions, ReadResult } from '../format/format';
+import { readProperties } from '../properties/read/readProperties';
+import { uidFromText } from '../properties/uidFromText';
 
 /** How many cards are read between two reports of progress. */
 const REPORT_EVERY = 250;

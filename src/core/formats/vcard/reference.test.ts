@@ -2,9 +2,10 @@
 import fc from 'fast-check';
 import ICAL from 'ical.js';
 
+import { encodeUtf8 } from '@/core/base';
+
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
-import { encodeUtf8 } from '..';
-import { vcard3, vcard4 } from '.';
+import { vcard3, vcard4 } from './vcardFormats';
 
 for (const format of [vcard3, vcard4]) {
   test(`${format.label}: ical.js finds the same FN, TEL and EMAIL values`, () => {

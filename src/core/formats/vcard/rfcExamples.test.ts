@@ -1,7 +1,9 @@
 // Worked examples of the standards, each named beside its check.
-import { decodeUtf8, encodeUtf8, findFormat } from '..';
-import { vcard4 } from '.';
+import { decodeUtf8, encodeUtf8 } from '@/core/base';
+
+import { findFormat } from '../registry';
 import { readVcard } from './readVcard';
+import { vcard4 } from './vcardFormats';
 
 const read = (...lines: string[]) => readVcard(encodeUtf8(lines.join('\r\n')));
 

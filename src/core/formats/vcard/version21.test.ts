@@ -1,5 +1,6 @@
 // vCard 2.1 (versit Consortium, 1996; its examples from memory) as old phones and mail programs write it.
-import { encodeUtf8 } from '..';
+import { encodeUtf8 } from '@/core/base';
+
 import { readVcard } from './readVcard';
 
 const read = (...lines: string[]) => readVcard(encodeUtf8(lines.join('\r\n')));

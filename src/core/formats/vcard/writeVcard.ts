@@ -1,7 +1,10 @@
-import type { Card } from '../../card';
-import { foldLine, formatContentLine } from '../../lines';
-import { type VcardVersion, writeProperties } from '../../mapping';
-import type { WriteOptions } from '../format';
+import type { Card } from '@/core/card';
+
+import { foldLine } from '../contentLines/foldLine';
+import { formatContentLine } from '../contentLines/formatContentLine';
+import type { WriteOptions } from '../format/format';
+import type { VcardVersion } from '../properties/version';
+import { writeProperties } from '../properties/write/writeProperties';
 
 /** How many cards are written between two reports of progress. */
 const REPORT_EVERY = 250;

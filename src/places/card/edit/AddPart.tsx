@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { FORM_PARTS, type FormPartId } from '@/core/layout';
-import { foldedWords } from '@/core/text';
+import { foldedWords } from '@/core/base';
+import { FORM_PARTS, type FormPartId } from '@/core/card';
 import { Act, Field, Plus, Sheet, Txt } from '@/ui';
 
 const GROUPS = [...new Set(FORM_PARTS.map(({ group }) => group))];

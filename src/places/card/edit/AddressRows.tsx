@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { BLANK_ROWS } from '@/core/editing';
+import { BLANK_ROWS } from '@/core/card';
 
 import { FormField, type PartProps } from './FormField';
 import { LabelAct, OnlySwitch } from './LabelAct';

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import { useController, useForm } from 'react-hook-form';
 import { ScrollView, View } from 'react-native';
 
-import type { Card } from '@/core/card';
-import { type CardForm, toForm } from '@/core/editing';
+import { type Card, type CardForm, toForm } from '@/core/card';
 import { LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, ScanText, Sheet, Switch, Txt, usePageTitle, useWide } from '@/ui';

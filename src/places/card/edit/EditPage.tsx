@@ -1,11 +1,11 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 
-import { useCard, useServices } from '@/book';
+import { useCard, useServices } from '@/book/state';
 import { type Card, newCard, parseName, shownAs } from '@/core/card';
 import { uidFromPath } from '@/platform';
 
-import { NoSuchCard } from '../NoSuchCard';
+import { NoSuchCard } from '../parts/NoSuchCard';
 import { CardEditor } from './CardEditor';
 
 /** The page on which a card of the book is edited. */

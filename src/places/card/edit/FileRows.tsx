@@ -1,7 +1,7 @@
 import { useFieldArray } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch } from '@/book';
+import { noticed, useAppDispatch } from '@/book/state';
 import { pickFiles, readAsDataUri } from '@/platform';
 import { Act, Plus, Txt, X } from '@/ui';
 

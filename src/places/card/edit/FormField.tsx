@@ -1,6 +1,6 @@
 import { type FieldPath, useController, type UseFormReturn } from 'react-hook-form';
 
-import type { CardForm } from '@/core/editing';
+import type { CardForm } from '@/core/card';
 import { Field } from '@/ui';
 
 /** What every part of the editing page gets. */

@@ -1,6 +1,7 @@
 import { Pressable } from 'react-native';
 
-import { selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
+import { useFoundByName } from '@/book/lists';
+import { selectRowsByUid, useAppSelector } from '@/book/state';
 import { Txt } from '@/ui';
 
 /** The cards that a text finds, best first, once they have been found; none for those of an earlier text. */

@@ -2,14 +2,12 @@ import { useDeferredValue } from 'react';
 import { type UseFormReturn, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { selectSettings, useAppSelector } from '@/book';
-import type { Card } from '@/core/card';
-import { type CardForm, fromForm } from '@/core/editing';
-import { cardValues } from '@/core/showing';
+import { selectSettings, useAppSelector } from '@/book/state';
+import { type Card, type CardForm, cardValues, fromForm } from '@/core/card';
 import { localDay, LOCALE, timeIn } from '@/platform';
 
-import { Brief } from '../Brief';
-import { ValueRows } from '../ValueRows';
+import { Brief } from '../parts/Brief';
+import { ValueRows } from '../parts/ValueRows';
 
 interface GlanceProps {
   readonly base: Card;

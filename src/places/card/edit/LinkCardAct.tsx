@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useController } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { linkToCard } from '@/core/notes';
+import { linkToCard } from '@/core/card';
 import { Act, Field, Link, Sheet } from '@/ui';
 
 import type { PartProps } from './FormField';

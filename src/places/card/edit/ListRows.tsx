@@ -1,4 +1,4 @@
-import { BLANK_ROWS } from '@/core/editing';
+import { BLANK_ROWS } from '@/core/card';
 
 import { FormField, type PartProps } from './FormField';
 import { LabelAct } from './LabelAct';

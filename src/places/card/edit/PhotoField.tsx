@@ -2,9 +2,9 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch, usePhoto, useServices } from '@/book';
+import { noticed, useAppDispatch, usePhoto, useServices } from '@/book/state';
+import { errorWords, hashText } from '@/core/base';
 import { initialsOf, newCard, parseName } from '@/core/card';
-import { errorWords, hashText } from '@/core/text';
 import {
   cropPicture,
   isPicture,

@@ -1,7 +1,7 @@
 import { useController } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { BLANK_ROWS, RELATION_WORDS } from '@/core/editing';
+import { BLANK_ROWS, RELATION_WORDS } from '@/core/card';
 import { Field } from '@/ui';
 
 import type { PartProps } from './FormField';

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { useCard } from '@/book';
-import { findWhen } from '@/core/when';
+import { useCard } from '@/book/state';
+import { findWhen } from '@/core/base';
 import { localDay, uidFromPath } from '@/platform';
 import { Act, AlarmClock } from '@/ui';
 

@@ -1,7 +1,7 @@
 import { useController } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { type Ring, ringOf, RINGS } from '@/core/marks';
+import { type Ring, ringOf, RINGS } from '@/core/card';
 import { ringOnce } from '@/platform';
 import { Choice, Txt } from '@/ui';
 

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect } from 'react';
 import { type ArrayPath, type FieldArray, useFieldArray } from 'react-hook-form';
 import { View } from 'react-native';
 
-import type { CardForm } from '@/core/editing';
+import type { CardForm } from '@/core/card';
 import { Act, Plus, Txt, X } from '@/ui';
 
 import type { PartProps } from './FormField';

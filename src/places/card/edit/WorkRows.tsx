@@ -1,7 +1,7 @@
 import { useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { BLANK_ROWS } from '@/core/editing';
+import { BLANK_ROWS } from '@/core/card';
 
 import { FormField, type PartProps } from './FormField';
 import { Rows } from './Rows';

@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 
-import type { FormPartId } from '@/core/layout';
+import type { FormPartId } from '@/core/card';
 
 import { AddressRows } from './AddressRows';
 import { FileRows } from './FileRows';

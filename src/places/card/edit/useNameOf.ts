@@ -1,4 +1,4 @@
-import { useCardGetter } from '@/book';
+import { useCardGetter } from '@/book/state';
 import { shownAs } from '@/core/card';
 
 /** What another card of the book is called; undefined for one that isn't in it, or has nothing to be called by. */

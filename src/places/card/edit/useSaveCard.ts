@@ -1,19 +1,21 @@
 import { useCallback, useEffect } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 
+import { selectOrganisations } from '@/book/card';
+import { changeBook } from '@/book/commit';
+import { noticed, useAppDispatch, useAppSelector, useCardGetter, useServices } from '@/book/state';
+import { findCountryCode } from '@/core/base';
 import {
-  changeBook,
-  noticed,
-  selectOrganisations,
-  useAppDispatch,
-  useAppSelector,
-  useCardGetter,
-  useServices,
-} from '@/book';
-import { type Card, newCard, parseName, rebaseJson, shownAs } from '@/core/card';
-import { findCountryCode } from '@/core/country';
-import { type CardForm, fromForm, relateBack } from '@/core/editing';
-import { renameOrganisation } from '@/core/organisations';
+  type Card,
+  type CardForm,
+  fromForm,
+  newCard,
+  parseName,
+  rebaseJson,
+  relateBack,
+  renameOrganisation,
+  shownAs,
+} from '@/core/card';
 import { cardPath, focusFirstInvalid, LOCALE, onKeyPress } from '@/platform';
 import { go, goBack } from '@/platform/navigation';
 

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 
-import { selectSettings, useAppSelector } from '@/book';
-import { type CardForm, filledParts } from '@/core/editing';
-import { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from '@/core/layout';
+import { selectSettings, useAppSelector } from '@/book/state';
+import { type CardForm, DEFAULT_LAYOUT, filledParts, FORM_PARTS, type FormPartId } from '@/core/card';
 
 /** Collections of a card that the page calls by another name. */
 const PART_OF: Readonly<Record<string, FormPartId>> = {

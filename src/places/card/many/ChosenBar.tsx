@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { choiceAdded, choosingEnded, selectChosenCards, useAppDispatch, useAppSelector } from '@/book';
+import { choiceAdded, choosingEnded, selectChosenCards, useAppDispatch, useAppSelector } from '@/book/state';
 import type { Uid } from '@/core/card';
 import { formatCount } from '@/platform';
 import { Act, Ellipsis, List, ProgressLine, Send, Tag, Txt } from '@/ui';
 
-import type { ManySheet } from './manySheet';
+import type { ManySheet } from '../parts/manySheet';
 import { ManySheets } from './ManySheets';
 import { useChangeMany } from './useChangeMany';
 

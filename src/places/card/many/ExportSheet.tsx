@@ -1,14 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { exportCards, type Job, noticed, useAppDispatch } from '@/book';
-import { FORMAT_FACTS, type FormatId } from '@/core/formats/facts';
-import { errorWords } from '@/core/text';
+import type { Job } from '@/book/clients';
+import { exportCards } from '@/book/formats';
+import { noticed, useAppDispatch } from '@/book/state';
+import { errorWords } from '@/core/base';
+import { FORMAT_FACTS, type FormatId } from '@/core/formats';
 import { fileName, localDay, saveFile } from '@/platform';
 import { Choice, NextAct, ProgressLine, Sheet, Txt } from '@/ui';
 
-import type { ManySheetProps } from './manySheet';
-import { nameCards } from './nameCards';
+import type { ManySheetProps } from '../parts/manySheet';
+import { nameCards } from '../parts/nameCards';
 
 /** The chosen as one file, complete, in any format there is. */
 export function ExportSheet({ cards, onSheet }: ManySheetProps) {

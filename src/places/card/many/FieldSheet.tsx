@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { findCountryCode } from '@/core/country';
-import { FILL_FIELDS, type FillField, fillIn } from '@/core/editing';
+import { findCountryCode } from '@/core/base';
+import { FILL_FIELDS, type FillField, fillIn } from '@/core/card';
 import { LOCALE } from '@/platform';
 import { Choice, Field, NextAct, Sheet, Switch } from '@/ui';
 
-import type { ManySheetProps } from './manySheet';
-import { nameCards } from './nameCards';
+import type { ManySheetProps } from '../parts/manySheet';
+import { nameCards } from '../parts/nameCards';
 
 const LABELS: Readonly<Record<FillField, string>> = {
   organisation: 'Organisation',

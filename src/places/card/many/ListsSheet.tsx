@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeBook, selectLists, useAppDispatch, useAppSelector, useServices } from '@/book';
+import { changeBook } from '@/book/commit';
+import { selectLists, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { newList, withMembers, withoutMembers } from '@/core/lists';
 import { Act, Field, Plus, Sheet, Txt } from '@/ui';
 
-import type { ManySheetProps } from './manySheet';
-import { nameCards } from './nameCards';
+import type { ManySheetProps } from '../parts/manySheet';
+import { nameCards } from '../parts/nameCards';
 import { ShareTick } from './ShareTick';
 
 /** Puts the chosen on lists and takes them off. */

@@ -1,8 +1,8 @@
+import type { ManySheet, ManySheetProps } from '../parts/manySheet';
 import { RhythmSheet } from '../talk/RhythmSheet';
 import { ExportSheet } from './ExportSheet';
 import { FieldSheet } from './FieldSheet';
 import { ListsSheet } from './ListsSheet';
-import type { ManySheet, ManySheetProps } from './manySheet';
 import { MoreSheet } from './MoreSheet';
 import { SendManySheet } from './SendManySheet';
 import { SourcesSheet } from './SourcesSheet';

@@ -1,11 +1,11 @@
-import { useHub } from '@/book';
-import { hasFlag, withFlag } from '@/core/marks';
+import { useHub } from '@/book/sync';
+import { hasFlag, withFlag } from '@/core/card';
 import { comparePath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Archive, Download, MailX, Merge, Pencil, Repeat, Server, Sheet, Star, Trash } from '@/ui';
 
-import type { ManySheetProps } from './manySheet';
-import { nameCards } from './nameCards';
+import type { ManySheetProps } from '../parts/manySheet';
+import { nameCards } from '../parts/nameCards';
 
 /** Cards that can be looked at side by side. */
 const MOST_MERGED = 12;

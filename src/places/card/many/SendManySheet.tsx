@@ -1,24 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import {
-  cardsTo,
-  noticed,
-  selectSettings,
-  sendCards,
-  useAppDispatch,
-  useAppSelector,
-  useServices,
-  writeTo,
-} from '@/book';
+import { noticed, selectSettings, useAppDispatch, useAppSelector, useServices } from '@/book/state';
+import { cardsTo, sendCards, writeTo } from '@/book/write';
 import { portraitOf } from '@/core/card';
-import { cardAsText, cardsAsPage, cardToSend, hasPrivate } from '@/core/sending';
+import { cardAsText, cardsAsPage, cardToSend, hasPrivate } from '@/core/write';
 import { copyText, formatCount, localDay, LOCALE, printPage } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Copy, Mail, Printer, Send, Sheet, Switch } from '@/ui';
 
-import type { ManySheetProps } from './manySheet';
-import { nameCards } from './nameCards';
+import type { ManySheetProps } from '../parts/manySheet';
+import { nameCards } from '../parts/nameCards';
 
 /** Hands several cards to somebody else, in one file, as text or printed. */
 export function SendManySheet({ cards, onSheet }: ManySheetProps) {

@@ -1,9 +1,9 @@
-import { useHubAnswer } from '@/book';
-import { withSource } from '@/core/marks';
+import { useHubAnswer } from '@/book/sync';
+import { withSource } from '@/core/card';
 import { Sheet, Txt } from '@/ui';
 
-import type { ManySheetProps } from './manySheet';
-import { nameCards } from './nameCards';
+import type { ManySheetProps } from '../parts/manySheet';
+import { nameCards } from '../parts/nameCards';
 import { ShareTick } from './ShareTick';
 
 /** At which of the servers and devices that have only what is kept there the chosen are kept: ticking one copies them to it. */

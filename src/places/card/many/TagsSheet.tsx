@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectSettings, selectTags, useAppSelector } from '@/book';
-import { isSameTag, tagsOf, withoutTag, withTag } from '@/core/marks';
+import { selectTags } from '@/book/card';
+import { selectSettings, useAppSelector } from '@/book/state';
+import { isSameTag, tagsOf, withoutTag, withTag } from '@/core/card';
 import { Act, Field, Plus, Sheet, ToneMark } from '@/ui';
 
-import type { ManySheetProps } from './manySheet';
-import { nameCards } from './nameCards';
+import type { ManySheetProps } from '../parts/manySheet';
+import { nameCards } from '../parts/nameCards';
 import { ShareTick } from './ShareTick';
 
 /** Gives the chosen tags and takes them away. */

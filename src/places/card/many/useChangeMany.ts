@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 
-import { changeMany, type ManyWish, useAppDispatch } from '@/book';
+import { changeMany, type ManyWish } from '@/book/commit';
+import { useAppDispatch } from '@/book/state';
 
 /** Cards that are changed before anybody would look for progress. */
 const SHOWN_ABOVE = 200;

@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch, useServices } from '@/book';
+import { noticed, useAppDispatch, useServices } from '@/book/state';
+import { hashText } from '@/core/base';
 import type { TalkFile } from '@/core/talks';
-import { hashText } from '@/core/text';
 import { pickFiles, readAsDataUri } from '@/platform';
 import { Act, Paperclip, X } from '@/ui';
 
-import { useFileOut } from '../useFileOut';
+import { useFileOut } from '../parts/useFileOut';
 
 /** Bytes of a file at most: the whole talk of a month is read at once, but not its files. */
 const MAX_BYTES = 20_000_000;

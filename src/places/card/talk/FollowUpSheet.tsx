@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeMany, useAppDispatch, useServices } from '@/book';
+import { changeMany } from '@/book/commit';
+import { useAppDispatch, useServices } from '@/book/state';
+import { findWhen, parseWhen } from '@/core/base';
 import { type Card, shownAs } from '@/core/card';
 import { type PlannedFollowUp, withFollowUp } from '@/core/talks';
-import { findWhen, parseWhen } from '@/core/when';
 import { localDay, LOCALE } from '@/platform';
 import { Act, Field, NextAct, Sheet, Trash } from '@/ui';
 

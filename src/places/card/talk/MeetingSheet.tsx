@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { Card } from '@/core/card';
-import { shownAs } from '@/core/card';
+import { parseWhen } from '@/core/base';
+import { type Card, shownAs } from '@/core/card';
 import type { Meeting, PlannedMeeting } from '@/core/talks';
-import { parseWhen } from '@/core/when';
 import { localDay, LOCALE } from '@/platform';
 import { Act, Field, NextAct, Send, Sheet, Trash, Txt } from '@/ui';
 

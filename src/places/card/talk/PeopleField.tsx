@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectRowsByUid, useAppSelector, useFoundByName } from '@/book';
+import { useFoundByName } from '@/book/lists';
+import { selectRowsByUid, useAppSelector } from '@/book/state';
 import type { Uid } from '@/core/card';
 import { Act, Field, Plus, X } from '@/ui';
 

@@ -1,11 +1,10 @@
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 
-import { changeMany, selectSettings, useAppDispatch, useAppSelector, useCard } from '@/book';
-import { type Card, shownAs, type Uid } from '@/core/card';
-import { addDays, addMonths } from '@/core/days';
-import { greetingFor } from '@/core/greetings';
-import { reachOf } from '@/core/showing';
+import { changeMany } from '@/book/commit';
+import { selectSettings, useAppDispatch, useAppSelector, useCard } from '@/book/state';
+import { addDays, addMonths } from '@/core/base';
+import { type Card, greetingFor, reachOf, shownAs, type Uid } from '@/core/card';
 import type { Occasion, TalkKind } from '@/core/talks';
 import { localDay } from '@/platform';
 import { Act, Check, LinkAct, Mail, MessageSquare, NotebookPen, Phone } from '@/ui';

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { changeMany, useAppDispatch, useCard } from '@/book';
+import { changeMany } from '@/book/commit';
+import { useAppDispatch, useCard } from '@/book/state';
+import { addDays } from '@/core/base';
 import { type Card, shownAs } from '@/core/card';
-import { addDays } from '@/core/days';
 import { type PlannedFollowUp, type PlannedMeeting, withFollowUp } from '@/core/talks';
 import { localDay } from '@/platform';
 import { Act, Check, NotebookPen, Pencil } from '@/ui';

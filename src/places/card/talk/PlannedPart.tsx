@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectCardsByUid, useAppSelector } from '@/book';
+import { selectCardsByUid, useAppSelector } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
-import { type PlannedMeeting } from '@/core/talks';
+import type { PlannedMeeting } from '@/core/talks';
 import { formatDay } from '@/platform';
 import { Act, AlarmClock, CalendarPlus, Txt } from '@/ui';
 

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 
-import { changeBook, useAppDispatch } from '@/book';
+import { changeBook } from '@/book/commit';
+import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
-import { feedLinks, type Post } from '@/core/posts';
+import { feedLinks, type Post } from '@/core/talks';
 import { formatDay, openOutside } from '@/platform';
 import { Act, Newspaper, Txt, useColours } from '@/ui';
 

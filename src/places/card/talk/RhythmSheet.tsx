@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectSummaries, useAppSelector } from '@/book';
+import { selectSummaries, useAppSelector } from '@/book/state';
+import { parseWhen } from '@/core/base';
 import type { Card } from '@/core/card';
 import { formatRhythm, type Rhythm, RHYTHM_UNITS, usualGap, withRhythm } from '@/core/talks';
-import { parseWhen } from '@/core/when';
 import { localDay, LOCALE } from '@/platform';
 import { Act, Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
 
-import type { ManySheetProps } from '../many/manySheet';
-import { nameCards } from '../many/nameCards';
+import type { ManySheetProps } from '../parts/manySheet';
+import { nameCards } from '../parts/nameCards';
 import { WhenField } from './WhenField';
 
 /** How often to be in touch with one or several, or with everybody on a list; and for one the day of the next talk. */

@@ -1,8 +1,8 @@
-import { useTalkBars } from '@/book';
+import { useTalkBars } from '@/book/talks';
 import type { Uid } from '@/core/card';
 import { Chart } from '@/ui';
 
-import { DIRECTION_WORDS } from './talkWords';
+import { DIRECTION_WORDS } from '../parts/talkWords';
 
 /** Talks with somebody in the last twelve months, by month and by who began them. */
 export function TalkChart({ uid }: { readonly uid: Uid }) {

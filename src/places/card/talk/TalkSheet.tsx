@@ -1,17 +1,17 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import { useCard, useServices } from '@/book';
+import { useCard, useServices } from '@/book/state';
+import { findWhen, parseWhen } from '@/core/base';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { DIRECTIONS, type PlannedMeeting, type Talk, TALK_KINDS, type TalkKind } from '@/core/talks';
-import { findWhen, parseWhen } from '@/core/when';
 import { localDay, LOCALE } from '@/platform';
 import { Act, AlarmClock, Field, NextAct, Sheet, Tabs, Trash, Txt } from '@/ui';
 
+import { DIRECTION_WORDS, KIND_WORDS } from '../parts/talkWords';
 import { type Draft, draftOf, forgetDraft, keepDraft, storedDraft } from './drafts';
 import { FilesField } from './FilesField';
 import { PeopleField } from './PeopleField';
-import { DIRECTION_WORDS, KIND_WORDS } from './talkWords';
 import { useTalkChanges } from './useTalkChanges';
 import { WhenField } from './WhenField';
 

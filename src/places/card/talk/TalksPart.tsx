@@ -2,20 +2,27 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { selectRowsByUid, selectSummaries, useAppSelector, useCloseness, useTalksWith } from '@/book';
+import { selectRowsByUid, selectSummaries, useAppSelector } from '@/book/state';
+import { useCloseness, useTalksWith } from '@/book/talks';
 import type { Card } from '@/core/card';
-import { amongTalks } from '@/core/posts';
-import { closenessReasons, type Talk, TALK_KINDS, type TalkFile, type TalkKind } from '@/core/talks';
+import {
+  amongTalks,
+  closenessReasons,
+  type Talk,
+  TALK_KINDS,
+  type TalkFile,
+  type TalkKind,
+} from '@/core/talks';
 import { cardPath, formatCount, formatDay, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, ChartColumn, NotebookPen, Paperclip, Tabs, Txt, useColours } from '@/ui';
 
-import { NoteText } from '../NoteText';
-import { useFileOut } from '../useFileOut';
+import { NoteText } from '../parts/NoteText';
+import { DIRECTION_SAID, KIND_ICONS, KIND_WORDS } from '../parts/talkWords';
+import { useFileOut } from '../parts/useFileOut';
 import { PostRow, PostsChoice } from './PostsPart';
 import { TalkChart } from './TalkChart';
 import { TalkSheet } from './TalkSheet';
-import { DIRECTION_SAID, KIND_ICONS, KIND_WORDS } from './talkWords';
 import { usePosts } from './usePosts';
 
 interface TalksPartProps {

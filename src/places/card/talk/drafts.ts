@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
-import { parseJson, type Services } from '@/book';
+import type { Services } from '@/book/state';
+import { parseJson } from '@/book/store';
 import type { Card, Uid } from '@/core/card';
 import {
   type Direction,

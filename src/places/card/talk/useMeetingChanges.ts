@@ -1,12 +1,6 @@
-import {
-  changeMany,
-  selectSettings,
-  sendMeeting,
-  useAppDispatch,
-  useAppSelector,
-  useCardGetter,
-  useServices,
-} from '@/book';
+import { changeMany } from '@/book/commit';
+import { selectSettings, useAppDispatch, useAppSelector, useCardGetter, useServices } from '@/book/state';
+import { sendMeeting } from '@/book/talks';
 import type { Card, Uid } from '@/core/card';
 import { type Meeting, type PlannedMeeting, withMeeting } from '@/core/talks';
 import { formatDay } from '@/platform';

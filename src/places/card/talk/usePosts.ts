@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
 
-import { type PostsRead, readPosts, useAppDispatch } from '@/book';
+import { useAppDispatch } from '@/book/state';
+import { type PostsRead, readPosts } from '@/book/talks';
 import type { Card } from '@/core/card';
-import { type Feed, feedSchema } from '@/core/posts';
+import { type Feed, feedSchema } from '@/core/talks';
 
 /** What somebody publishes, where the user wants it among the talks. */
 export interface Posts {

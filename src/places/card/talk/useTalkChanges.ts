@@ -1,10 +1,11 @@
-import { changeBook, useAppDispatch, useCardGetter, useServices } from '@/book';
+import { changeBook } from '@/book/commit';
+import { useAppDispatch, useCardGetter, useServices } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { type PlannedMeeting, type Talk, withMeeting } from '@/core/talks';
 import { localDay, localTime } from '@/platform';
 
+import { KIND_WORDS } from '../parts/talkWords';
 import type { Draft } from './drafts';
-import { KIND_WORDS } from './talkWords';
 
 interface TalkSubject {
   readonly card: Card;

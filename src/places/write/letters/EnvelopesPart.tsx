@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
-import { ENVELOPES, envelopesAsPage, type Letter } from '@/core/letters';
+import { setInSteps } from '@/book/settings';
+import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { ENVELOPES, envelopesAsPage, type Letter } from '@/core/write';
 import { formatCount, printPage } from '@/platform';
 import { Choice, Field, NextAct, Printer } from '@/ui';
 

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectSettings, setInSteps, useAppDispatch, useAppSelector } from '@/book';
+import { setInSteps } from '@/book/settings';
+import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import {
   LABEL_SHEETS,
   labelsAsPage,
@@ -9,7 +10,7 @@ import {
   labelSheetSchema,
   type Letter,
   sheetProblem,
-} from '@/core/letters';
+} from '@/core/write';
 import { formatCount, printPage } from '@/platform';
 import { Choice, Field, NextAct, Printer, Txt } from '@/ui';
 

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { selectCardsByUid, selectSettings, useAppSelector, useCardGetter, useMailDraft } from '@/book';
+import { selectCardsByUid, selectSettings, useAppSelector, useCardGetter } from '@/book/state';
+import { useMailDraft } from '@/book/write';
 import { shownAs } from '@/core/card';
-import { findLetters, type Letters, writeLetterList } from '@/core/letters';
-import type { TemplateWords } from '@/core/templates';
+import { findLetters, type Letters, type TemplateWords, writeLetterList } from '@/core/write';
 import { formatCount, LOCALE, saveFile } from '@/platform';
 import { goBack } from '@/platform/navigation';
 import { Act, Choice, Download, OverPage, TitledPart, Txt, useLoaded, usePageTitle } from '@/ui';

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { type LabelSheet, placeLabels } from '@/core/letters';
+import { type LabelSheet, placeLabels } from '@/core/write';
 
 interface SheetPictureProps {
   readonly sheet: LabelSheet;

@@ -1,0 +1,189 @@
+import { z } from 'zod';
+
+import {
+  type AccountWish,
+  type AheadNow,
+  aheadSchema,
+  credentialsSchema,
+  type DevicesNow,
+  devicesSchema,
+  type HeldNow,
+  type LogLine,
+  logLineSchema,
+  type MailHeadNow,
+  mailHeadSchema,
+  type MailNow,
+  mailSchema,
+  type NewMail,
+  newMailSchema,
+  type NewPassport,
+  pairedSchema,
+  type PassportWish,
+  type Pull,
+  pullSchema,
+  type Push,
+  type RecordsPull,
+  recordsPullSchema,
+  type RecordsPush,
+  settleSchema,
+  type StandInNow,
+  standInSchema,
+  type ToSettle,
+  type UndoneSyncNow,
+  undoneSyncSchema,
+  type VisitNow,
+  visitSchema,
+} from '@/core/sync';
+import { askHub, type HubQuestion, listenToHub } from '@/platform';
+
+/** What the book asks of the hub. Each throws HubFault. */
+export interface HubClient {
+  pair(code: string, name: string): Promise<{ readonly token: string; readonly name: string }>;
+  /** A code that only a demo hands out. */
+  demoCode(): Promise<string>;
+  /** A code by which another browser is paired. */
+  newCode(token: string): Promise<string>;
+  unpair(token: string, name?: string): Promise<void>;
+  push(token: string, push: Push): Promise<Readonly<Record<string, string>>>;
+  pull(token: string, since: number): Promise<Pull>;
+  /** Tells of talks and settings. */
+  putRecords(token: string, push: RecordsPush): Promise<void>;
+  records(token: string, since: number): Promise<RecordsPull>;
+  putMembers(token: string, list: string, uids: readonly string[]): Promise<void>;
+  devices(token: string): Promise<DevicesNow>;
+  addDevice(token: string, wish: PassportWish): Promise<NewPassport>;
+  /** Has the hub be a client of another server. */
+  addServer(token: string, wish: AccountWish): Promise<void>;
+  visitServer(token: string, name: string): Promise<{ readonly came: number; readonly went: number }>;
+  changeDevice(token: string, name: string, wish: DeviceWish): Promise<void>;
+  removeDevice(token: string, name: string): Promise<void>;
+  /** Takes back what came with a sync of a device. */
+  undoSync(token: string, id: number): Promise<UndoneSyncNow>;
+  log(token: string, of: { readonly device?: string; readonly uid?: string }): Promise<LogLine[]>;
+  /** What a device would be told if it came now. */
+  ahead(token: string, name: string): Promise<AheadNow>;
+  toSettle(token: string): Promise<ToSettle[]>;
+  /** The messages of the mailbox that ships with the product, the latest first. */
+  mails(token: string): Promise<MailHeadNow[]>;
+  mail(token: string, id: number): Promise<MailNow>;
+  /** Messages that were sent or came in since one of them. */
+  newMail(token: string, since: number): Promise<NewMail>;
+  /** Puts message files (RFC 5322) into the outbox. */
+  sendMails(token: string, messages: readonly string[]): Promise<void>;
+  settled(token: string, id: number): Promise<void>;
+  standIn(token: string, kind: StandInKind): Promise<StandInNow>;
+  addStandIn(token: string, kind: StandInKind): Promise<StandInNow>;
+  resetStandIn(token: string, kind: StandInKind): Promise<void>;
+  /** Has a device that ships with the product come now. */
+  visit(token: string, kind: StandInKind): Promise<VisitNow>;
+  setOffline(token: string, kind: StandInKind, isOffline: boolean): Promise<StandInNow>;
+  /** @param uid - undefined for a new card */
+  editHeld(token: string, kind: StandInKind, uid: string | undefined, edit: HeldEdit): Promise<StandInNow>;
+  duplicateHeld(token: string, kind: StandInKind, uid: string): Promise<StandInNow>;
+  removeHeld(token: string, kind: StandInKind, uid: string): Promise<StandInNow>;
+  /** @returns stops listening */
+  listen(token: string, onChange: () => void): () => void;
+}
+
+/** The devices that ship with the product. */
+export type StandInKind = StandInNow['kind'];
+
+/** What can be typed on such a device. */
+export type HeldEdit = Pick<HeldNow, 'name' | 'phones' | 'mails'>;
+
+/** What may be changed of a device. */
+export type DeviceWish = Partial<Omit<PassportWish, 'name'>> & {
+  readonly isPaused?: boolean;
+  /** How often the hub visits it, or it comes. */
+  readonly everyMinutes?: number;
+};
+
+const serverVisitSchema = z.object({ came: z.number(), went: z.number() });
+const codeSchema = z.object({ code: z.string() });
+const refusedSchema = z.object({ refused: z.record(z.string(), z.string()) });
+/** A hub that is asked so. */
+export function makeHubClient(
+  ask: (question: HubQuestion) => Promise<unknown>,
+  listen: HubClient['listen'],
+): HubClient {
+  const at = (name: string) => `/devices/${encodeURIComponent(name)}`;
+  const kindAt = (kind: StandInKind, ...rest: string[]) =>
+    ['/standins', kind, ...rest.map(encodeURIComponent)].join('/');
+  const askNow = async (question: HubQuestion) => standInSchema.parse(await ask(question));
+  return {
+    pair: async (code, name) =>
+      pairedSchema.parse(await ask({ method: 'POST', path: '/pair', body: { code, name } })),
+    demoCode: async () => codeSchema.parse(await ask({ method: 'POST', path: '/pair/demo-code' })).code,
+    newCode: async (token) => codeSchema.parse(await ask({ method: 'POST', path: '/pair/code', token })).code,
+    unpair: async (token, name) => {
+      await ask({ method: 'DELETE', path: '/pair', token, body: name === undefined ? {} : { name } });
+    },
+    push: async (token, push) =>
+      refusedSchema.parse(await ask({ method: 'POST', path: '/exchange/push', token, body: push })).refused,
+    pull: async (token, since) =>
+      pullSchema.parse(await ask({ path: `/exchange/pull?since=${since}`, token })),
+    putRecords: async (token, push) => {
+      await ask({ method: 'POST', path: '/exchange/records', token, body: push });
+    },
+    records: async (token, since) =>
+      recordsPullSchema.parse(await ask({ path: `/exchange/records?since=${since}`, token })),
+    putMembers: async (token, list, uids) => {
+      const path = `/exchange/members/${encodeURIComponent(list)}`;
+      await ask({ method: 'PUT', path, token, body: uids });
+    },
+    devices: async (token) => devicesSchema.parse(await ask({ path: '/devices', token })),
+    addDevice: async (token, wish) =>
+      credentialsSchema.parse(await ask({ method: 'POST', path: '/devices', token, body: wish })),
+    addServer: async (token, wish) => {
+      await ask({ method: 'POST', path: '/devices/accounts', token, body: wish });
+    },
+    visitServer: async (token, name) => {
+      const path = `/devices/accounts/${encodeURIComponent(name)}/sync`;
+      return serverVisitSchema.parse(await ask({ method: 'POST', path, token }));
+    },
+    changeDevice: async (token, name, wish) => {
+      await ask({ method: 'PATCH', path: at(name), token, body: wish });
+    },
+    removeDevice: async (token, name) => {
+      await ask({ method: 'DELETE', path: at(name), token });
+    },
+    undoSync: async (token, id) =>
+      undoneSyncSchema.parse(await ask({ method: 'POST', path: `/devices/syncs/${id}/undo`, token })),
+    log: async (token, of) => {
+      const query = new URLSearchParams(Object.entries(of)).toString();
+      return z.array(logLineSchema).parse(await ask({ path: `/devices/log?${query}`, token }));
+    },
+    ahead: async (token, name) => aheadSchema.parse(await ask({ path: `${at(name)}/ahead`, token })),
+    standIn: (token, kind) => askNow({ path: kindAt(kind), token }),
+    addStandIn: (token, kind) => askNow({ method: 'POST', path: kindAt(kind), token }),
+    resetStandIn: async (token, kind) => {
+      await ask({ method: 'POST', path: kindAt(kind, 'reset'), token });
+    },
+    visit: async (token, kind) =>
+      visitSchema.parse(await ask({ method: 'POST', path: kindAt(kind, 'sync'), token })),
+    setOffline: (token, kind, isOffline) =>
+      askNow({ method: 'PUT', path: kindAt(kind, 'offline'), token, body: { isOffline } }),
+    editHeld: (token, kind, uid, edit) =>
+      uid === undefined
+        ? askNow({ method: 'POST', path: kindAt(kind, 'cards'), token, body: edit })
+        : askNow({ method: 'PUT', path: kindAt(kind, 'cards', uid), token, body: edit }),
+    duplicateHeld: (token, kind, uid) =>
+      askNow({ method: 'POST', path: kindAt(kind, 'cards', uid, 'duplicate'), token }),
+    removeHeld: (token, kind, uid) => askNow({ method: 'DELETE', path: kindAt(kind, 'cards', uid), token }),
+    toSettle: async (token) => z.array(settleSchema).parse(await ask({ path: '/devices/settle', token })),
+    mails: async (token) => z.array(mailHeadSchema).parse(await ask({ path: '/mailbox', token })),
+    mail: async (token, id) => mailSchema.parse(await ask({ path: `/mailbox/${id}`, token })),
+    newMail: async (token, since) =>
+      newMailSchema.parse(await ask({ path: `/mailbox/new?since=${since}`, token })),
+    sendMails: async (token, messages) => {
+      await ask({ method: 'POST', path: '/mailbox', token, body: { messages } });
+    },
+    settled: async (token, id) => {
+      await ask({ method: 'DELETE', path: `/devices/settle/${id}`, token });
+    },
+    listen,
+  };
+}
+
+/** The hub that served this page. */
+export const hubClient: HubClient = makeHubClient(askHub, listenToHub);

@@ -1,0 +1,26 @@
+import type { SideChange, StoredNews } from '@/book/history';
+import { type AppThunk, editedSettings, newsChanged, selectSettings } from '@/book/state';
+import { KEYS } from '@/book/store';
+
+import { changeSettings } from './changeSettings';
+
+/** Puts in force what changed beside the cards, or what stood before it. */
+export function applySide(side: SideChange, isBack: boolean): AppThunk {
+  return (dispatch, getState) => {
+    switch (side.kind) {
+      case 'settings':
+        dispatch(changeSettings(editedSettings(selectSettings(getState()), side.edits, isBack)));
+        return;
+      case 'news':
+        dispatch(keepNews([isBack ? side.before : side.after]));
+    }
+  };
+}
+
+/** Puts pieces of news as they are now in force and has them written. */
+export function keepNews(all: readonly StoredNews[]): AppThunk {
+  return (dispatch, _, { writer }) => {
+    for (const one of all) writer.put(`${KEYS.news}${one.news.id}`, JSON.stringify(one));
+    if (all.length > 0) dispatch(newsChanged(all));
+  };
+}

@@ -1,0 +1,31 @@
+import {
+  type AppThunk,
+  rowsReordered,
+  rowStyleOf,
+  selectCardsByUid,
+  selectSettings,
+  type Settings,
+  settingsArrived,
+} from '@/book/state';
+import { KEYS } from '@/book/store';
+
+/** The user sets something: shown at once, and written. */
+export function changeSettings(some: Partial<Settings>): AppThunk {
+  return (dispatch, getState, services) => {
+    const settings = { ...selectSettings(getState()), ...some };
+    dispatch(showSettings(settings));
+    services.writer.put(KEYS.settings, JSON.stringify(settings));
+  };
+}
+
+/** Puts settings in force, from wherever they come; another order or way of showing names makes its rows anew. */
+export function showSettings(settings: Settings): AppThunk {
+  return (dispatch, getState) => {
+    const before = selectSettings(getState());
+    dispatch(settingsArrived(settings));
+    const style = rowStyleOf(settings);
+    if (JSON.stringify(style) === JSON.stringify(rowStyleOf(before))) return;
+    const cards = selectCardsByUid(getState()).values();
+    dispatch(rowsReordered({ settings: style, cards }));
+  };
+}

@@ -1,0 +1,76 @@
+import { type Job, readBackupInWorker, writeBackupInWorker } from '@/book/clients';
+import { changeInPieces, changeSettings, type PiecesOptions, readAllTalks } from '@/book/commit';
+import type { Change, TalkChange } from '@/book/history';
+import { type AppThunk, selectCardsByUid, selectSettings, settingsSchema } from '@/book/state';
+import { withPhotos } from '@/book/store';
+import { withFiles, withoutFiles } from '@/book/talks';
+import { isSameJson } from '@/core/base';
+import type { RestoredBackup } from '@/core/formats';
+import type { Talk } from '@/core/talks';
+
+/** Starts putting the whole book, photos and settings included, into one file. */
+export function backUpBook(): AppThunk<Promise<Job<Uint8Array>>> {
+  return async (dispatch, getState, services) => {
+    const state = getState();
+    const cards = await withPhotos(selectCardsByUid(state).values(), services.photos);
+    const talks = await withFiles(await dispatch(readAllTalks()), services.photos);
+    return writeBackupInWorker({ cards, talks, settings: selectSettings(state), made: services.utcNow() });
+  };
+}
+
+/** Notes that a backup has been handed to the user. */
+export function noteBackup(): AppThunk {
+  return (dispatch, _, services) => dispatch(changeSettings({ lastBackupAt: services.utcNow() }));
+}
+
+/** Starts reading a backup; nothing is put in force by it. */
+export function openBackup(bytes: Uint8Array): Job<RestoredBackup> {
+  return readBackupInWorker(bytes);
+}
+
+/** How a backup is restored. */
+export interface RestoreOptions extends PiecesOptions {
+  /** Cards that are in the book and not in the backup go; without it they stay. */
+  readonly isExact: boolean;
+  readonly withSettings: boolean;
+}
+
+/** Puts a backup's cards into the book, as one step that can be undone; settings are put in force apart from it. */
+export function restoreBackup(
+  backup: RestoredBackup,
+  { isExact, withSettings, ...pieces }: RestoreOptions,
+): AppThunk<Promise<Change | undefined>> {
+  return async (dispatch, getState, services) => {
+    const kept = new Set(backup.cards.map(({ uid }) => uid));
+    const removed = isExact
+      ? selectCardsByUid(getState())
+          .uids()
+          .filter((uid) => !kept.has(uid))
+      : [];
+    const label = `Restored the backup of ${backup.manifest.made.slice(0, 10)}`;
+    const files = services.photos;
+    const talks = await dispatch(talkChanges(await withoutFiles(backup.talks, files), isExact));
+    const wish = { cause: 'import' as const, label, upserts: backup.cards, removed, talks };
+    const change = await dispatch(changeInPieces(wish, pieces));
+    if (withSettings && pieces.isStopped?.() !== true) {
+      const { lastBackupAt: _, ...settings } = settingsSchema.parse(backup.settings ?? {});
+      dispatch(changeSettings(settings));
+    }
+    return change;
+  };
+}
+
+/** What makes the book's talks those of a backup; without `isExact` others stay. */
+function talkChanges(talks: readonly Talk[], isExact: boolean): AppThunk<Promise<TalkChange[]>> {
+  return async (dispatch) => {
+    const known = new Map((await dispatch(readAllTalks())).map((talk) => [talk.id, talk]));
+    const kept = new Set(talks.map(({ id }) => id));
+    const changed = talks.flatMap((after): TalkChange[] => {
+      const before = known.get(after.id);
+      if (before && isSameJson(before, after)) return [];
+      return [before ? { before, after } : { after }];
+    });
+    const gone = [...known.values()].filter(({ id }) => isExact && !kept.has(id));
+    return [...changed, ...gone.map((before): TalkChange => ({ before }))];
+  };
+}

@@ -1,0 +1,43 @@
+import { findHeadingsInWorker, type Job, writeFileInWorker } from '@/book/clients';
+import { type AppThunk, selectCardsInOrder, selectSettings } from '@/book/state';
+import { withPhotos } from '@/book/store';
+import type { Progress } from '@/book/workers';
+import type { Card } from '@/core/card';
+import { asPicked, isRuleList } from '@/core/lists';
+import { localDay } from '@/platform';
+
+interface ExportOptions {
+  readonly onProgress: Progress;
+  /** Of a table: its columns by their headings. */
+  readonly columns?: readonly string[];
+  /** Whether what only this product understands goes along. Default true. */
+  readonly extensions?: boolean;
+}
+
+/** Starts writing some cards, photos included, as the text of one file. @param formatId - of a format of the registry */
+export function exportCards(
+  cards: readonly Card[],
+  formatId: string,
+  { onProgress, ...options }: ExportOptions,
+): AppThunk<Promise<Job<string>>> {
+  return async (_, getState, services) => {
+    const { leapDay } = selectSettings(getState());
+    const filled = await Promise.all(
+      cards.map(async (card) =>
+        isRuleList(card) ? asPicked(card, await services.search.onList(card.uid, localDay())) : card,
+      ),
+    );
+    const all = await withPhotos(filled, services.photos);
+    return writeFileInWorker(all, formatId, onProgress, { ...options, leapDay });
+  };
+}
+
+/** Starts writing the whole book. */
+export function exportBook(formatId: string, options: ExportOptions): AppThunk<Promise<Job<string>>> {
+  return (dispatch, getState) => dispatch(exportCards(selectCardsInOrder(getState()), formatId, options));
+}
+
+/** Starts finding the columns that a table of the whole book needs. */
+export function findBookHeadings(): AppThunk<Job<string[]>> {
+  return (_, getState) => findHeadingsInWorker(selectCardsInOrder(getState()));
+}

@@ -1,0 +1,43 @@
+import { changeInPieces, type PiecesOptions } from '@/book/commit';
+import type { Change } from '@/book/history';
+import { type AppThunk, selectCardsByUid } from '@/book/state';
+import { detachPhotos } from '@/book/store';
+import { piecesOf } from '@/core/base';
+import type { Card } from '@/core/card';
+import { compareIntake, type Intake, latestByUid } from '@/core/formats';
+import { asKept } from '@/core/lists';
+
+/** Cards compared between two breaths of the page. */
+const PIECE = 300;
+
+/** What cards read from a file would do to the book. Photos are detached on both sides before they are compared. */
+export function previewImport(cards: readonly Card[]): AppThunk<Promise<Intake>> {
+  return async (_, getState, services) => {
+    const intake: Intake = { fresh: [], same: [], different: [] };
+    for (const piece of piecesOf(latestByUid(cards), PIECE)) {
+      const whole = new Map(piece.map((card) => [card.uid, card]));
+      const known = selectCardsByUid(getState());
+      const sorted = compareIntake(
+        piece.map((card) => detachPhotos(asKept(card)).card),
+        (uid) => known.get(uid),
+      );
+      for (const group of ['fresh', 'same', 'different'] as const)
+        intake[group].push(...sorted[group].map((card) => whole.get(card.uid) ?? card));
+      await services.yieldToPage();
+    }
+    return intake;
+  };
+}
+
+/** Takes cards into the book, as one step that can be undone as one. */
+export function importCards(
+  cards: readonly Card[],
+  source: string,
+  options: PiecesOptions = {},
+): AppThunk<Promise<Change | undefined>> {
+  const count = cards.length === 1 ? '1 card' : `${cards.length} cards`;
+  return changeInPieces(
+    { cause: 'import', label: `Imported ${count} from ${source}`, upserts: cards.map(asKept) },
+    options,
+  );
+}

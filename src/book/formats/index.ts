@@ -1,0 +1,8 @@
+/**
+ * Import, export, backup and the calendar, each in a worker.
+ */
+export { backUpBook, noteBackup, openBackup, restoreBackup } from './backup';
+export { exportBook, exportCards, findBookHeadings } from './exportBook';
+export { importCards, previewImport } from './importCards';
+export { type ImportReport, keepImportReport, readImportReport } from './importReport';
+export { publishCalendar } from './publishCalendar';

@@ -1,0 +1,18 @@
+import { writeFileInWorker } from '@/book/clients';
+import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
+import { putCalendar } from '@/platform';
+
+/** Gives the hub the days of all cards that are not private; nothing where no address is set. @throws Error as putCalendar */
+export function publishCalendar(): AppThunk<Promise<void>> {
+  return async (_, getState) => {
+    const { calendarToken, leapDay } = selectSettings(getState());
+    if (calendarToken === '') return;
+    const cards = selectCardsByUid(getState())
+      .values()
+      .filter((card) => card.anniversaries && card['cordialis.example:private'] !== true);
+    await putCalendar(
+      calendarToken,
+      await writeFileInWorker(cards, 'ics', () => undefined, { leapDay }).result,
+    );
+  };
+}

@@ -1,0 +1,16 @@
+/**
+ * The history: each change as data that can be undone and redone.
+ * Left out: the state that holds the latest of them (book/state).
+ */
+export {
+  type BeforeAfter,
+  type CardChange,
+  type Cause,
+  type Change,
+  replayChange,
+  type SettingEdit,
+  type SideChange,
+  type StoredNews,
+  type TalkChange,
+  toCardChanges,
+} from './change';

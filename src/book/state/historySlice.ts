@@ -1,0 +1,58 @@
+import type { UnknownAction } from '@reduxjs/toolkit';
+
+import type { Change } from '@/book/history';
+
+import { bookChanged, changesArrived } from './actions';
+
+/** Steps kept at hand; older ones stay in the store. */
+const MAX_AT_HAND = 300;
+
+/** The steps at hand. */
+export interface HistoryState {
+  /** Oldest first. */
+  readonly changes: readonly Change[];
+}
+
+const initialState: HistoryState = { changes: [] };
+
+/** What was done to the book, for undo, redo and the log. A plain reducer, as that of the cards is. */
+export function historyReducer(state: HistoryState = initialState, action: UnknownAction): HistoryState {
+  if (changesArrived.match(action)) return { changes: merged(state.changes, action.payload) };
+  if (bookChanged.match(action)) {
+    const { change, isReplay } = action.payload;
+    const before = isReplay === true ? state.changes : state.changes.map(dropIfUndone);
+    return { changes: merged(before, [change]) };
+  }
+  return state;
+}
+
+interface WithHistory {
+  readonly history: HistoryState;
+}
+
+/** The steps at hand, the oldest first. */
+export const selectHistory = ({ history }: WithHistory): readonly Change[] => history.changes;
+
+/** The step that Undo takes back. */
+export const selectUndoable = ({ history }: WithHistory): Change | undefined =>
+  history.changes.findLast(({ state }) => state === 'done');
+
+/** The step that Redo makes again. */
+export function selectRedoable({ history }: WithHistory): Change | undefined {
+  const lastDone = history.changes.findLastIndex(({ state }) => state === 'done');
+  return history.changes.slice(lastDone + 1).find(({ state }) => state === 'undone');
+}
+
+/** A step that is at hand. */
+export const selectChange = ({ history }: WithHistory, id: string): Change | undefined =>
+  history.changes.find((change) => change.id === id);
+
+/** A step taken back can't be made again once something else has been done. */
+function dropIfUndone(change: Change): Change {
+  return change.state === 'undone' ? { ...change, state: 'dropped' } : change;
+}
+
+function merged(known: readonly Change[], arrived: readonly Change[]): Change[] {
+  const byId = new Map([...known, ...arrived].map((change) => [change.id, change]));
+  return [...byId.values()].sort((a, b) => (a.id < b.id ? -1 : 1)).slice(-MAX_AT_HAND);
+}

@@ -1,0 +1,21 @@
+import { KEYS, readCards } from '@/book/store';
+import type { Card, Uid } from '@/core/card';
+
+import { cardsArrived } from './actions';
+import type { AppThunk } from './appStore';
+import { selectCardsByUid } from './cardsSlice';
+import { selectReading } from './statusSlice';
+
+/** Reads one card before its turn, when it is looked at while the book is still being read. */
+export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
+  return async (dispatch, getState, services) => {
+    // Once all are read, a card that isn't known isn't there; its key may still be, until its removal is written.
+    if (selectReading(getState()) === undefined || services.writer.isWaiting(uid)) return undefined;
+    const { cards } = await readCards(services.storage, [`${KEYS.card}${uid}`]);
+    const known = selectCardsByUid(getState()).get(uid);
+    if (known || services.writer.isWaiting(uid)) return known;
+    services.writer.sawCards(cards);
+    dispatch(cardsArrived({ upserts: cards, removed: [] }));
+    return cards[0];
+  };
+}

@@ -1,0 +1,98 @@
+import {
+  type AppThunk,
+  exchangeWent,
+  type Pairing,
+  roundEnded,
+  selectHub,
+  selectReading,
+} from '@/book/state';
+import { errorWords } from '@/core/base';
+import { HubFault, localDay, withTabLock } from '@/platform';
+
+import { hearHub } from './hearHub';
+import { readPairing, setPairing } from './keptPairing';
+import { tellAll, tellQueued } from './tellHub';
+
+/** Rounds after which a page that is being edited without a stop waits for the next occasion. */
+const MAX_ROUNDS = 5;
+
+/**
+ * Tells the hub what has changed here, and takes in what has changed there. Telling comes first: the hub knows what this
+ * browser knew, and so whether both sides have changed the same value. One page of the browser does it at a time.
+ *
+ * @param bookName - of the lock between pages
+ */
+export function exchange(bookName: string): AppThunk<Promise<void>> {
+  return (dispatch) => withTabLock(`${bookName}-exchange`, () => dispatch(exchangeOnce()));
+}
+
+function exchangeOnce(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { utcNow, writer }) => {
+    if (!selectHub(getState()).pairing || selectReading(getState()) !== undefined) return;
+    try {
+      await dispatch(readPairing());
+      let refused = {};
+      for (let round = 0; round < MAX_ROUNDS; round += 1) {
+        const pairing = selectHub(getState()).pairing;
+        if (!pairing) return;
+        refused = { ...refused, ...(await dispatch(exchangeRound(pairing))) };
+        if (writer.queued().size === 0 && writer.talkQueue.size === 0) break;
+      }
+      // Ended in this browser meanwhile: how it ended is said already.
+      if (!selectHub(getState()).pairing) return;
+      const faults = Object.values(refused);
+      const fault = faults.length === 0 ? '' : `${faults.length} cards were not taken: ${String(faults[0])}`;
+      dispatch(exchangeWent({ lastAt: utcNow(), fault }));
+    } catch (error) {
+      if (!selectHub(getState()).pairing) return;
+      const isLetGo = error instanceof HubFault && error.status === 401;
+      if (isLetGo) await dispatch(setPairing(undefined));
+      dispatch(exchangeWent({ fault: isLetGo ? 'this browser is no longer paired' : errorWords(error) }));
+    } finally {
+      dispatch(exchangeWent({ work: undefined, waiting: writer.queued().size + writer.talkQueue.size }));
+      dispatch(roundEnded());
+    }
+  };
+}
+
+function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
+  return async (dispatch, getState, { writer }) => {
+    let refused = {};
+    if (pairing.isFirst) {
+      refused = await dispatch(tellAll(pairing));
+      // Ended meanwhile: noting how far it is would begin it again.
+      if (!selectHub(getState()).pairing) return refused;
+      await dispatch(setPairing({ ...pairing, isFirst: false }));
+    }
+    refused = { ...refused, ...(await dispatch(tellQueued(pairing))) };
+    const { since, isWhole, lists, toSettle, mail } = await dispatch(hearHub(pairing, pairing.isFirst));
+    await writer.flush();
+    dispatch(exchangeWent({ toSettle }));
+    // Only when all of it stands in the store is it noted as known.
+    const now = selectHub(getState()).pairing;
+    if (isWhole && !writer.isBusy && now && since !== now.since)
+      await dispatch(setPairing({ ...now, since }));
+    await dispatch(tellMembers(pairing, lists));
+    const { shareRecords, takeNewMail } = await import('./records');
+    await dispatch(shareRecords());
+    await dispatch(takeNewMail(pairing.token, mail));
+    return refused;
+  };
+}
+
+/** Who was told to be on a list, by the token of the pairing and the list: another hub knows nothing of it. */
+const membersTold = new Map<string, string>();
+
+/** Tells the hub who is on the lists that passports are for: rules ask for talks, which it doesn't have. */
+function tellMembers({ token }: Pairing, lists: readonly string[]): AppThunk<Promise<void>> {
+  return async (_, __, { hub, search }) => {
+    for (const list of lists) {
+      const uids = await search.onList(list, localDay());
+      const text = uids.toSorted().join(' ');
+      const key = `${token} ${list}`;
+      if (membersTold.get(key) === text) continue;
+      await hub.putMembers(token, list, uids);
+      membersTold.set(key, text);
+    }
+  };
+}

@@ -1,0 +1,40 @@
+import { type AppThunk, exchangeWent, selectHub } from '@/book/state';
+
+import { setPairing } from './keptPairing';
+
+/** Pairs this browser with the hub by a code; the exchange begins by itself. @throws HubFault where the code is not good */
+export function pairWithHub(code: string, name: string): AppThunk<Promise<void>> {
+  return async (dispatch, _, { hub }) => {
+    const paired = await hub.pair(code, name);
+    dispatch(exchangeWent({ fault: '' }));
+    await dispatch(setPairing({ ...paired, since: 0, isFirst: true }));
+  };
+}
+
+let demoPairing: Promise<void> | undefined;
+
+/** Pairs a demo, which holds nothing of anybody's, without asking for a code; however many ask, it is done once. @throws HubFault */
+export function pairDemo(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { hub }) => {
+    if (selectHub(getState()).pairing) return;
+    demoPairing ??= hub
+      .demoCode()
+      .then((code) => dispatch(pairWithHub(code, 'Browser')))
+      .finally(() => (demoPairing = undefined));
+    await demoPairing;
+  };
+}
+
+/** Ends the exchange; cards stay as they are, here and there. */
+export function unpairFromHub(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { hub }) => {
+    const { pairing } = selectHub(getState());
+    const ended = () => dispatch(exchangeWent({ fault: 'it was ended in this browser' }));
+    // Said before as well: a demo that sees itself unpaired without a reason pairs itself again.
+    ended();
+    await dispatch(setPairing(undefined));
+    ended();
+    // The hub may be off: this browser forgets it all the same.
+    if (pairing) await hub.unpair(pairing.token).catch(() => undefined);
+  };
+}

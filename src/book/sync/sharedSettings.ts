@@ -1,0 +1,73 @@
+import { changeSettings } from '@/book/commit';
+import {
+  type AppThunk,
+  defaultSettings,
+  selectSettings,
+  type Services,
+  type Settings,
+  settingsSchema,
+} from '@/book/state';
+import { KEYS, parseJson } from '@/book/store';
+import { isObject } from '@/core/base';
+import type { SharedRecord } from '@/core/sync';
+
+/** What is a matter of this device, not of the book. */
+const OWN: ReadonlySet<keyof Settings> = new Set([
+  ...(['scheme', 'typeScale', 'notifies', 'notifiedOn', 'lastBackupAt', 'backupRemindedAt'] as const),
+  ...(['table', 'recentActs', 'tableColumns'] as const),
+]);
+
+type Told = Readonly<Record<string, unknown>>;
+
+/** The hub is another, or has never been told: nothing of what it knows is known. */
+export function beginSettings(): AppThunk<Promise<void>> {
+  return (_, __, services) => keepTold(services, {});
+}
+
+/** Tells the hub of settings that are others than it knows; of those it knows nothing of, of those that were ever set. */
+export function tellSettings(token: string, since: number): AppThunk<Promise<void>> {
+  return async (_, getState, services) => {
+    const settings = selectSettings(getState());
+    const told = await readTold(services);
+    const records = (Object.keys(settings) as (keyof Settings)[]).flatMap((key): SharedRecord[] => {
+      const known = Object.hasOwn(told, key) ? told[key] : defaultSettings[key];
+      if (OWN.has(key) || isSame(settings[key], known)) return [];
+      return [{ kind: 'setting', id: key, value: settings[key] }];
+    });
+    if (records.length === 0) return;
+    await services.hub.putRecords(token, { since, records, gone: [] });
+    await keepTold(services, { ...told, ...Object.fromEntries(records.map(({ id, value }) => [id, value])) });
+  };
+}
+
+/** Puts settings in force that were set in another browser. */
+export function takeSettings(records: readonly SharedRecord[]): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    const known = records.filter(
+      ({ id }) => Object.hasOwn(defaultSettings, id) && !OWN.has(id as keyof Settings),
+    );
+    if (known.length === 0) return;
+    const heard = Object.fromEntries(known.map(({ id, value }) => [id, value]));
+    const now = selectSettings(getState());
+    // What is damaged falls back to what is set here.
+    const next = settingsSchema.parse({ ...now, ...heard });
+    const some = Object.fromEntries(
+      Object.entries(next).filter(([key]) => Object.hasOwn(heard, key)),
+    ) as Partial<Settings>;
+    if (!isSame({ ...now, ...some }, now)) dispatch(changeSettings(some));
+    await keepTold(services, { ...(await readTold(services)), ...some });
+  };
+}
+
+async function readTold({ storage }: Services): Promise<Told> {
+  const told = parseJson(await storage.getItem(KEYS.toldSettings));
+  return isObject(told) ? told : {};
+}
+
+function keepTold({ storage }: Services, told: Told): Promise<void> {
+  return storage.setMany({ [KEYS.toldSettings]: JSON.stringify(told) });
+}
+
+function isSame(a: unknown, b: unknown): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
+}

@@ -1,0 +1,25 @@
+import type { AppThunk } from '@/book/state';
+import { KEYS } from '@/book/store';
+import { takeInTalks } from '@/book/talks';
+
+/**
+ * Takes what the hub's mailbox has sent and received into the talks, once: a message is known by its name, wherever else it
+ * was read. What lay there before this browser was paired stays where it is.
+ *
+ * @param last - the last message of the mailbox; 0 for none
+ */
+export function takeNewMail(token: string, last: number): AppThunk<Promise<void>> {
+  return async (dispatch, _, { hub, storage }) => {
+    const stored = await storage.getItem(KEYS.mailTaken);
+    // A number beyond the last is of another hub's mailbox.
+    const taken = stored === null || Number(stored) > last ? undefined : Number(stored);
+    if (taken === last) return;
+    const news = taken === undefined ? { mbox: '', last } : await hub.newMail(token, taken);
+    if (news.mbox !== '') {
+      const file = new File([news.mbox], 'mailbox.mbox', { type: 'application/mbox' });
+      const silent = { onProgress: () => undefined, onJob: () => undefined };
+      await dispatch(takeInTalks([file], { source: 'the mailbox', withTexts: true, ...silent }));
+    }
+    await storage.setMany({ [KEYS.mailTaken]: String(news.last) });
+  };
+}

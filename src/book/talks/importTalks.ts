@@ -1,0 +1,108 @@
+import { type Job, readMailInWorker } from '@/book/clients';
+import { changeBook, newChange, storeTalks, undo } from '@/book/commit';
+import type { Change } from '@/book/history';
+import { type AppThunk, bookChanged, selectCardsByUid, selectSettings } from '@/book/state';
+import type { MailReport } from '@/book/workers';
+import type { Card, Uid } from '@/core/card';
+import { withMeeting } from '@/core/talks';
+import { localDay } from '@/platform';
+
+import { lookForNews } from './news/changeNews';
+import { addressBook, putUnfiled } from './unfiled/changeUnfiled';
+
+/** What an import of mail and calendars has done. */
+export interface TalksTaken extends Omit<MailReport, 'unfiled' | 'meetings' | 'signatures'> {
+  /** Talks that weren't known yet. */
+  readonly added: number;
+  /** Addresses that were written to and have no card. */
+  readonly unfiled: number;
+  /** Appointments to come, put on cards. */
+  readonly meetings: number;
+  /** The step that takes it back; undefined where nothing was new. */
+  readonly changeId: string | undefined;
+}
+
+interface TakeOptions {
+  readonly source: string;
+  /** Whether what was written is kept, too. */
+  readonly withTexts: boolean;
+  /** Nothing is said of it: nobody has asked for it just now. */
+  readonly isQuiet?: boolean;
+  /** Told how far it is, 0 to 1, how many messages were read and how many talks were new. */
+  readonly onProgress: (share01: number, messages: number, added: number) => void;
+  /** Told of the work as it begins, to stop it by; what has come in by then is taken back. */
+  readonly onJob: (job: Job<unknown>) => void;
+}
+
+/**
+ * Reads mail and calendars into talks, as one step of the history. The step is noted first, so that what a crash leaves
+ * half done can be taken back, too; reading the same files again adds nothing.
+ */
+export function takeInTalks(files: readonly File[], options: TakeOptions): AppThunk<Promise<TalksTaken>> {
+  return async (dispatch, getState, services) => {
+    const intake = services.newUid().slice(-12);
+    const begun = newChange(services, {
+      ...{ cause: 'import', label: `Took in talks from ${options.source}`, cards: [], intake },
+      at: services.utcNow(),
+    });
+    const note = (change: Change) => {
+      dispatch(bookChanged({ upserts: [], removed: [], change }));
+      services.writer.putChange(change, [], []);
+    };
+    let isNoted = false;
+    let added = 0;
+    let last: [share01: number, messages: number] = [0, 0];
+    const say = () => options.onProgress(...last, added);
+    const job = readMailInWorker(
+      files,
+      {
+        ...{ intake, own: selectSettings(getState()).ownAddresses, today: localDay() },
+        addresses: [...addressBook(selectCardsByUid(getState()).values())],
+        withTexts: options.withTexts,
+      },
+      async (month, talks) => {
+        if (!isNoted) note(begun);
+        isNoted = true;
+        added += (await dispatch(storeTalks(month, talks))).length;
+        say();
+      },
+      (share01, messages) => {
+        last = [share01, messages];
+        say();
+      },
+    );
+    options.onJob(job);
+    try {
+      const { unfiled, meetings, signatures, ...report } = await job.result;
+      await dispatch(putUnfiled(unfiled));
+      void dispatch(lookForNews(signatures));
+      const upserts = withMeetings(meetings, (uid) => selectCardsByUid(getState()).get(uid));
+      const label = `Took in ${added === 1 ? '1 talk' : `${added} talks`} from ${options.source}`;
+      // Everything was known already: there is nothing that Undo could take back.
+      if (isNoted && added === 0) note({ ...begun, state: 'dropped' });
+      const isNew = added > 0 || upserts.length > 0;
+      const completes = added > 0 ? begun : undefined;
+      const change = isNew
+        ? await dispatch(
+            changeBook({ cause: 'import', label, upserts, completes, isQuiet: options.isQuiet === true }),
+          )
+        : undefined;
+      return { ...report, added, unfiled: unfiled.length, meetings: meetings.length, changeId: change?.id };
+    } catch (error) {
+      // Stopped or failed: what has come in is taken back.
+      if (isNoted) dispatch(undo(begun.id));
+      throw error;
+    }
+  };
+}
+
+/** The cards of those who come, with what is to come on them. */
+function withMeetings(meetings: MailReport['meetings'], cardOf: (uid: Uid) => Card | undefined): Card[] {
+  const changed = new Map<Uid, Card>();
+  for (const { id, uids, meeting } of meetings)
+    for (const uid of uids) {
+      const card = changed.get(uid) ?? cardOf(uid);
+      if (card) changed.set(uid, withMeeting(card, id, meeting));
+    }
+  return [...changed.values()];
+}

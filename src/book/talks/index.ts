@@ -1,0 +1,22 @@
+/**
+ * Talks: read, imported, followed; Today; unfiled addresses; news noticed.
+ */
+export { takeInTalks, type TalksTaken } from './importTalks';
+export { acceptOneNews, dismissNews } from './news/changeNews';
+export { noteTwinNews } from './news/noteTwinNews';
+export { keepFreshNews } from './news/readNews';
+export { useOpenNews } from './news/useOpenNews';
+export { type PostsRead, readPosts } from './readPosts';
+export { sendMeeting } from './sendMeeting';
+export { withFiles, withoutFiles } from './talkFiles';
+export {
+  useCloseness,
+  useListRhythms,
+  useRhythmBalances,
+  useTalkOrder,
+  useTalksWith,
+  useToday,
+} from './talkHooks';
+export { ignoreUnfiled, takeInUnfiled } from './unfiled/changeUnfiled';
+export { type UnfiledNow, useUnfiled } from './unfiled/useUnfiled';
+export { useTalkBars } from './useTalkBars';

@@ -1,0 +1,41 @@
+import { changeBook, changeSides, newChange } from '@/book/commit';
+import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
+import { shownAs } from '@/core/card';
+import { acceptNews, type News, NEWS_WORDS, type Signature } from '@/core/talks';
+
+import { keepFreshNews } from './readNews';
+
+/** Compares signatures with the cards of those who wrote them, in the worker; what is known already stays as it is. */
+export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { twins }) => {
+    const cards = selectCardsByUid(getState());
+    const signed = signatures.flatMap((signature) => {
+      const card = cards.get(signature.uid);
+      return card ? [{ signature, card }] : [];
+    });
+    if (signed.length === 0) return;
+    // Nobody waits for it; the next import finds what this one didn't.
+    const found = await twins.newsIn(signed, selectSettings(getState()).country).catch(() => []);
+    await dispatch(keepFreshNews(found));
+  };
+}
+
+/** Puts a piece of news on the card, as a step that can be undone. */
+export function acceptOneNews(news: News): AppThunk {
+  return (dispatch, getState) => {
+    const card = selectCardsByUid(getState()).get(news.uid);
+    if (!card) return;
+    const label = `${shownAs(card)}: new ${NEWS_WORDS[news.collection]} ${news.shown}`;
+    void dispatch(changeBook({ cause: 'edit', label, upserts: [acceptNews(card, news)] }));
+  };
+}
+
+/** Has a piece of news never offered again, as a step that can be undone. */
+export function dismissNews(news: News, of: string): AppThunk {
+  return (dispatch, _, services) => {
+    const sides = [{ kind: 'news' as const, before: { news }, after: { news, isDismissed: true } }];
+    const label = `Dismissed ${news.shown} for ${of}`;
+    const at = services.utcNow();
+    dispatch(changeSides(newChange(services, { cause: 'edit', label, cards: [], sides, at })));
+  };
+}

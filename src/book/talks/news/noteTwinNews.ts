@@ -1,0 +1,40 @@
+import type { Cause } from '@/book/history';
+import { type AppThunk, selectCardsByUid } from '@/book/state';
+import type { Card, Uid } from '@/core/card';
+import { newsBetween } from '@/core/talks';
+import type { Cluster } from '@/core/tidy';
+import { localDay } from '@/platform';
+
+import { keepFreshNews } from './readNews';
+
+/** From where cards come whose values are news of those whom they are the second card of. */
+const SOURCES: Partial<Record<Cause, 'import' | 'device'>> = { import: 'import', sync: 'device' };
+
+/**
+ * Where a card that has just come is somebody's second one, what it says and the first doesn't is news of the first: it
+ * can be taken over value by value, or the two merged.
+ *
+ * @param fresh - uids of the cards that weren't there before
+ */
+export function noteTwinNews(
+  cause: Cause,
+  fresh: ReadonlySet<Uid>,
+  found: readonly Cluster[],
+): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const from = SOURCES[cause];
+    const pairs = found.filter(
+      ({ uids, grade }) =>
+        grade !== 'possible' && uids.length === 2 && uids.filter((uid) => fresh.has(uid)).length === 1,
+    );
+    if (from === undefined || pairs.length === 0) return;
+    const cards = selectCardsByUid(getState());
+    const cardsOf = (uids: readonly Uid[]): Card[] => uids.flatMap((uid) => cards.get(uid) ?? []);
+    const news = pairs.flatMap(({ uids }) => {
+      const [own] = cardsOf(uids.filter((uid) => !fresh.has(uid)));
+      const [other] = cardsOf(uids.filter((uid) => fresh.has(uid)));
+      return own && other ? newsBetween(own, other, { uid: own.uid, day: localDay(), from }) : [];
+    });
+    await dispatch(keepFreshNews(news));
+  };
+}

@@ -1,0 +1,35 @@
+import { keepNews } from '@/book/commit';
+import type { StoredNews } from '@/book/history';
+import { type AppThunk, newsArrived, selectNewsById } from '@/book/state';
+import { KEYS, parseJson } from '@/book/store';
+import { type News, newsSchema } from '@/core/talks';
+
+/** Reads all of them, where that hasn't been done yet. */
+export function readNewsOfPeople(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { storage, writer }) => {
+    if (selectNewsById(getState())) return;
+    await writer.flush();
+    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.news));
+    const stored = await storage.getMany(keys);
+    const all = Object.values(stored).flatMap((text) => parseStored(text) ?? []);
+    dispatch(newsArrived(Object.fromEntries(all.map((one) => [one.news.id, one]))));
+  };
+}
+
+function parseStored(text: string | null): StoredNews | undefined {
+  const value = parseJson(text);
+  if (typeof value !== 'object' || value === null || !('news' in value)) return undefined;
+  const news = newsSchema.safeParse(value.news).data;
+  return (
+    news && { news, ...('isDismissed' in value && value.isDismissed === true ? { isDismissed: true } : {}) }
+  );
+}
+
+/** Keeps news that has been found; what is known already, dismissed or not, stays as it is. */
+export function keepFreshNews(found: readonly News[]): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    await dispatch(readNewsOfPeople());
+    const known = selectNewsById(getState()) ?? {};
+    dispatch(keepNews(found.filter(({ id }) => !known[id]).map((news) => ({ news }))));
+  };
+}

@@ -1,0 +1,109 @@
+import { changeBook } from '@/book/commit';
+import type { Change } from '@/book/history';
+import {
+  type AppThunk,
+  selectUnfiledByAddress,
+  type Services,
+  unfiledArrived,
+  unfiledChanged,
+} from '@/book/state';
+import { KEYS, parseJson } from '@/book/store';
+import { piecesOf } from '@/core/base';
+import { type Card, newCard, normalizeAddress, parseName, type Uid } from '@/core/card';
+import { mergeUnfiled, type Unfiled, unfiledSchema } from '@/core/talks';
+
+/** Records read between two breaths of the page. */
+const PIECE = 500;
+
+/** Whose address one is, by normalized address. */
+export function addressBook(cards: readonly Card[]): Map<string, Uid[]> {
+  const book = new Map<string, Uid[]>();
+  for (const { uid, kind, emails } of cards) {
+    if (kind === 'group') continue;
+    for (const { address } of Object.values(emails ?? {})) {
+      const key = normalizeAddress(address);
+      const uids = book.get(key);
+      if (!uids) book.set(key, [uid]);
+      else if (!uids.includes(uid)) uids.push(uid);
+    }
+  }
+  return book;
+}
+
+async function readStored(services: Services, keys: readonly string[]): Promise<Unfiled[]> {
+  const found: Unfiled[] = [];
+  for (const piece of piecesOf(keys, PIECE)) {
+    const stored = await services.storage.getMany([...piece]);
+    for (const text of Object.values(stored)) {
+      const one = unfiledSchema.safeParse(parseJson(text)).data;
+      if (one) found.push(one);
+    }
+    await services.yieldToPage();
+  }
+  return found;
+}
+
+/** Reads all of them, where that hasn't been done yet. */
+export function readUnfiled(): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    if (selectUnfiledByAddress(getState())) return;
+    await services.writer.flush();
+    const keys = (await services.storage.getAllKeys()).filter((key) => key.startsWith(KEYS.unfiled));
+    const all = await readStored(services, keys);
+    dispatch(unfiledArrived(Object.fromEntries(all.map((one) => [one.address, one]))));
+  };
+}
+
+/** Puts what an import has found beside what was known. */
+export function putUnfiled(more: readonly Unfiled[]): AppThunk<Promise<void>> {
+  return async (dispatch, _, services) => {
+    await services.writer.flush();
+    const stored = await readStored(
+      services,
+      more.map(({ address }) => `${KEYS.unfiled}${address}`),
+    );
+    const known = new Map(stored.map((one) => [one.address, one]));
+    dispatch(keep(more.map((one) => mergeUnfiled(known.get(one.address), one))));
+  };
+}
+
+function keep(all: readonly Unfiled[]): AppThunk {
+  return (dispatch, _, services) => {
+    for (const one of all) services.writer.put(`${KEYS.unfiled}${one.address}`, JSON.stringify(one));
+    dispatch(unfiledChanged(all));
+  };
+}
+
+/** Has addresses never offered again, or offered again. */
+export function ignoreUnfiled(all: readonly Unfiled[], isIgnored: boolean): AppThunk {
+  return keep(all.map(({ isIgnored: _, ...one }) => (isIgnored ? { ...one, isIgnored } : one)));
+}
+
+/** Makes a card of each address, named as the headers named it, with the talks that are known. */
+export function takeInUnfiled(all: readonly Unfiled[]): AppThunk<Promise<Change | undefined>> {
+  return async (dispatch, _, { newUid, utcNow }) => {
+    const cards = all.map((one) => cardOf(one, newUid(), utcNow()));
+    const talks = all.flatMap((one, i) =>
+      one.talks.map((talk) => ({ after: { ...talk, with: [cards[i]?.uid ?? ''] } })),
+    );
+    const [first] = all;
+    const what = all.length === 1 ? first?.name || first?.address || '' : `${all.length} cards`;
+    return dispatch(changeBook({ cause: 'add', label: `Took in ${what}`, upserts: cards, talks }));
+  };
+}
+
+function cardOf({ name, address }: Unfiled, uid: Uid, now: string): Card {
+  const parsed = name === '' || name.includes('@') ? undefined : parseName(turned(name));
+  return {
+    ...newCard(uid, now),
+    kind: 'individual',
+    ...(parsed ? { name: parsed } : {}),
+    emails: { e1: { address } },
+  };
+}
+
+/** "Lowther, Ada", as many mail programs write names, the way it is said. */
+function turned(name: string): string {
+  const [surname = '', given = '', ...more] = name.split(',').map((part) => part.trim());
+  return given !== '' && more.length === 0 ? `${given} ${surname}` : name;
+}

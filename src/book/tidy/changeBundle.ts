@@ -1,0 +1,22 @@
+import { changeBook } from '@/book/commit';
+import type { Change } from '@/book/history';
+import { type AppThunk, selectCardsByUid } from '@/book/state';
+import { type Card, shownAs, type Uid } from '@/core/card';
+import { bundleCards, takeOut } from '@/core/tidy';
+
+/** Has the first of some cards stand for them all, as a step that can be taken back. */
+export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | undefined>> {
+  return async (dispatch, getState) => {
+    const known = selectCardsByUid(getState());
+    const [lead, ...others] = uids.flatMap((uid) => known.get(uid) ?? []);
+    if (!lead) return undefined;
+    const label = `Bundled ${others.length + 1} cards as ${shownAs(lead)}`;
+    return dispatch(changeBook({ cause: 'edit', label, upserts: bundleCards([lead, ...others]) }));
+  };
+}
+
+/** Takes a card out of a bundle: it stands for itself again. */
+export function takeOutOfBundle(lead: Card, out: Card): AppThunk<Promise<Change | undefined>> {
+  const label = `Took ${shownAs(out)} out of the bundle`;
+  return changeBook({ cause: 'edit', label, upserts: [takeOut(lead, out.uid)] });
+}

@@ -1,0 +1,14 @@
+/**
+ * Tidy: looking for duplicates and faults, merging, bundles, what has been done.
+ */
+export { bundleInBook, takeOutOfBundle } from './changeBundle';
+export { checkArrivals } from './checkArrivals';
+export { lookForDuplicates, stopLooking } from './lookForDuplicates';
+export { leaveFaults, mendFaults } from './mendFaults';
+export { keepApart, mergeInBook, unmerge } from './mergeInBook';
+export { type TidyState, useTidyLog } from './tidyLog';
+export { useBundle } from './useBundle';
+export { useDuplicates } from './useDuplicates';
+export { useFaults } from './useFaults';
+export { useMergedInto } from './useMergedInto';
+export { useTwinsOf } from './useTwinsOf';

@@ -1,0 +1,122 @@
+import { changeBook, changeMany, newChange, readShards, undo } from '@/book/commit';
+import type { Change, TalkChange } from '@/book/history';
+import {
+  type AppThunk,
+  changesArrived,
+  noticed,
+  selectCardsByUid,
+  selectChange,
+  selectSettings,
+  selectShards,
+  selectSummaries,
+} from '@/book/state';
+import { KEYS, parseJson } from '@/book/store';
+import { type Card, relinkCard, shownAs, type Uid } from '@/core/card';
+import type { Talk } from '@/core/talks';
+import type { MergeChoices } from '@/core/tidy';
+
+/**
+ * Makes one card of several, as one step that can be taken back: lists, relations, links in notes and talks follow. The
+ * fullest card keeps its uid.
+ *
+ * @param groups - cards that are the same, by their uids; several groups are merged in one step
+ */
+export function mergeInBook(
+  groups: readonly (readonly Uid[])[],
+  choices: MergeChoices = {},
+): AppThunk<Promise<Change | undefined>> {
+  return async (dispatch, getState, services) => {
+    const { country } = selectSettings(getState());
+    const step = newChange(services, {
+      ...{ cause: 'merge', label: '', cards: [] },
+      at: services.utcNow(),
+    });
+    const known = selectCardsByUid(getState());
+    const cardsOf = (uids: readonly Uid[]) => uids.flatMap((uid) => known.get(uid) ?? []);
+    const whole = groups.map(cardsOf).filter((cards) => cards.length > 1);
+    const results = await services.mergeCards(whole, { country, ...choices });
+    const merged = new Map<Uid, Card>();
+    const becomes = new Map<Uid, Uid>();
+    results.forEach((one, i) => {
+      const others = (whole[i] ?? []).filter(({ uid }) => uid !== one.uid);
+      merged.set(one.uid, withStep(one, others, step.id));
+      for (const { uid } of others) becomes.set(uid, one.uid);
+    });
+    if (merged.size === 0) return undefined;
+    const upserts: Card[] = [];
+    for (const card of known.values()) {
+      if (becomes.has(card.uid)) continue;
+      const now = merged.get(card.uid) ?? card;
+      const relinked = relinkCard(now, becomes);
+      if (relinked !== card) upserts.push(relinked);
+    }
+    const talks = await dispatch(movedTalks(becomes));
+    const removed = [...becomes.keys()];
+    const label = labelOf([...merged.values()], removed.length);
+    return dispatch(changeBook({ cause: 'merge', label, upserts, removed, talks, completes: step }));
+  };
+}
+
+/** Merged-away uids lead to the result for ever, and to the step that takes the merge back. */
+function withStep(card: Card, others: readonly Card[], id: string): Card {
+  const was = { ...card['cordialis.example:was'] };
+  for (const { uid } of others) was[uid] = id;
+  return { ...card, 'cordialis.example:was': was };
+}
+
+function labelOf([first, ...others]: readonly Card[], gone: number): string {
+  if (!first) return '';
+  if (others.length === 0) return `Merged ${gone + 1} cards into ${shownAs(first)}`;
+  return `Merged ${gone + 1 + others.length} cards into ${1 + others.length}`;
+}
+
+/** Talks with those that are merged away, as talks with what they become. */
+function movedTalks(becomes: ReadonlyMap<Uid, Uid>): AppThunk<Promise<TalkChange[]>> {
+  return async (dispatch, getState) => {
+    const summaries = selectSummaries(getState());
+    const months = new Set([...becomes.keys()].flatMap((uid) => summaries.get(uid)?.months ?? []));
+    await dispatch(readShards([...months]));
+    const shards = selectShards(getState());
+    const changes: TalkChange[] = [];
+    for (const month of months)
+      for (const before of shards[month] ?? []) {
+        if (!before.with.some((uid) => becomes.has(uid))) continue;
+        const people = new Set(before.with.map((uid) => becomes.get(uid) ?? uid));
+        const after: Talk = { ...before, with: [...people] };
+        changes.push({ before, after });
+      }
+    return changes;
+  };
+}
+
+/** Takes a merge back, even weeks later: what has been changed since stays where it is. */
+export function unmerge(changeId: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    if (!selectChange(getState(), changeId)) {
+      const stored = parseJson(await services.storage.getItem(`${KEYS.change}${changeId}`));
+      // Written by this program only.
+      if (stored) dispatch(changesArrived([stored as Change]));
+    }
+    if (selectChange(getState(), changeId)?.state === 'done') dispatch(undo(changeId));
+    else
+      dispatch(
+        noticed({ text: 'This merge was done in another browser, or has been taken back', tone: 'error' }),
+      );
+  };
+}
+
+/** Has cards never be offered as the same again. */
+export function keepApart(uids: readonly Uid[]): AppThunk<Promise<unknown>> {
+  return (dispatch, getState) => {
+    const known = selectCardsByUid(getState());
+    const cards = uids.flatMap((uid) => known.get(uid) ?? []);
+    const change = (card: Card): Card => ({
+      ...card,
+      'cordialis.example:apart': {
+        ...card['cordialis.example:apart'],
+        ...Object.fromEntries(uids.filter((uid) => uid !== card.uid).map((uid) => [uid, true as const])),
+      },
+    });
+    return dispatch(changeMany({ cards, label: `Kept apart: ${cards.map(shownAs).join(', ')}`, change }));
+  };
+}

@@ -1,0 +1,9 @@
+/**
+ * Web workers: search, duplicates, files and mail. Each entry point is bundled on its own; nothing imports its code, only its
+ * types.
+ */
+export type { DuplicatesApi } from './duplicates';
+export type { FileReport, FilesApi, Progress, WriteChoices } from './files';
+export type { MailApi, MailProgress, MailReport, MatchOptions, TalkSink } from './mail';
+export type { LiftedNow, LiftWish, Signed, TwinsApi } from './makeTwins';
+export type { SearchApi, WhereCards } from './search';

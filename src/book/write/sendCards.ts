@@ -1,0 +1,21 @@
+import { exportCards } from '@/book/formats';
+import { type AppThunk, noticed } from '@/book/state';
+import { errorWords } from '@/core/base';
+import type { Card } from '@/core/card';
+import { fileName, shareFile } from '@/platform';
+
+/** Hands cards on as one vCard file, through the share sheet or as a file that is saved. @param name - what is handed on: "Ada Lowther", "3 cards" */
+export function sendCards(cards: readonly Card[], name: string): AppThunk<Promise<void>> {
+  return async (dispatch) => {
+    try {
+      const { result } = await dispatch(
+        exportCards(cards, 'vcard3', { onProgress: () => undefined, extensions: false }),
+      );
+      const handed = await shareFile(fileName(name, 'vcf'), await result, 'text/vcard;charset=utf-8');
+      if (handed === 'saved') dispatch(noticed({ text: `Saved ${name} as a file`, tone: 'plain' }));
+    } catch (error) {
+      const reason = errorWords(error);
+      dispatch(noticed({ text: `The file could not be written: ${reason}`, tone: 'error' }));
+    }
+  };
+}

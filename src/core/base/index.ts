@@ -1,0 +1,39 @@
+/**
+ * Base: what knows nothing of cards. Text, JSON, XML, days, countries, languages.
+ * Standards: Unicode normalisation (UAX #15), WHATWG Encoding, RFC 8259, XML 1.0, ISO 8601, ISO 3166-1, CLDR.
+ * Left out: ordering, which Intl.Collator does.
+ *
+ * text/   folding, matching, decoding and escaping of text
+ * dates/  calendar days: partial, typed, counted, in words
+ */
+export { countryCodes, findCountryCode } from './countryCodes';
+export { addDays, addMonths, DAY_NAMES, daysBetween } from './dates/dayCount';
+export { dayNumberOf, formatDayNumber, parseDayNumber, yearOfDay } from './dates/dayNumber';
+export { monthName } from './dates/monthName';
+export { type FigureOrder, parseTypedDate } from './dates/parseTypedDate';
+export { findWhen, parseWhen } from './dates/parseWhen';
+export {
+  daysInMonth,
+  formatPartialDate,
+  isRealDate,
+  type PartialDate,
+  toPartialDate,
+} from './dates/partialDate';
+export { isObject, isSameJson, type JsonObject, own } from './json';
+export { formatLanguage, parseLanguage } from './languageName';
+export { piecesOf } from './piecesOf';
+export { childOf, childrenOf, readXml, type XmlElement } from './readXml';
+export { errorWords } from './text/errorMessage';
+export { escapeHtml } from './text/escapeHtml';
+export { foldedWords, foldText } from './text/foldText';
+export { hashText } from './text/hashText';
+export { markMatches } from './text/markMatches';
+export {
+  decodeCharset,
+  type DecodedText,
+  decodeText,
+  decodeUtf8,
+  decodeWindows1252,
+  encodeUtf8,
+} from './text/textCodec';
+export { toBase64 } from './text/toBase64';

@@ -1,0 +1,12 @@
+/**
+ * Extract: a card read out of a signature, a mail, an imprint or the words on a printed card.
+ * Standards: quoting by RFC 3676 §4.3 and §4.5, addresses by the countries' postal habits, numbers by E.164.
+ * Left out: reading text off a picture; comparing with the book (core/tidy).
+ */
+export { cardFromMarks } from './cardFromMarks';
+export { correctMarks, type LiftCorrection } from './correctMarks';
+export { liftCard } from './extractCard';
+export { findMarks } from './findMarks';
+export { findNews } from './findNews';
+export type { LiftField } from './marks';
+export { type TextPiece, textPieces } from './textPieces';

@@ -1,0 +1,30 @@
+import { foldText } from '@/core/base';
+
+// Labels that stand beside numbers, folded as foldText does it. Common practice; written from memory.
+
+/** A word of a label, and what it says of the number. */
+export type PhoneWord = 'voice' | 'mobile' | 'fax' | 'private' | 'work';
+
+const WORDS: Readonly<Record<PhoneWord, string>> = {
+  voice: `tel telephone phone ph p t fon telefon telefono telefoon telefone tlf tlph ring direct direkt dw durchwahl
+    zentrale festnetz ligne directe standard fixe fijo centralita fisso stacjonarny centrala vaxel direkttelefon call
+    vast fixo line landline switchboard tfn telnr telefonnr telefoonnummer 电话 電話 電話番号 直通 代表 座机 总机 办公电话 话机 tele`,
+  mobile: `mobile mob mobil mobiel mobieltje handy cell cellphone cellular cellulare cel celular movil mov portable port gsm kom
+    komorka komorkowy telemovel tlm natel m c mobilnr mobiltelefon cellul 携帯 携帯電話 手机 移动电话 行動電話 手机号码 手机号`,
+  fax: `fax f facsimile telefax telecopie telecopieur telefaks faks telecopiadora fx ファックス ファクス 传真 傳真 fax番号`,
+  private: `home private privat prive domicile personal personnel personale casa thuis huis dom domowy hem hemma particular
+    maison 自宅 住宅 个人`,
+  work: `work office business buro bureau oficina ufficio kantoor biuro escritorio kontor dienst dienstlich
+    geschaftlich zakelijk pro professionnel trabajo lavoro trabalho arbete 勤務先 会社 办公室 单位`,
+};
+
+const BY_WORD: ReadonlyMap<string, PhoneWord> = new Map(
+  Object.entries(WORDS).flatMap(([kind, words]) =>
+    words.split(/\s+/).map((word) => [foldText(word), kind as PhoneWord] as const),
+  ),
+);
+
+/** What one word of a label says of the number beside it; undefined for a word that is no label. */
+export function phoneWord(folded: string): PhoneWord | undefined {
+  return BY_WORD.get(folded);
+}

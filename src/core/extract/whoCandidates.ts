@@ -1,0 +1,141 @@
+import { foldText } from '@/core/base';
+
+import { REGISTRY, STANDS_FOR } from './mailWords';
+import type { LiftMark } from './marks';
+import { nameScore } from './nameScore';
+import { phoneWord } from './phoneWords';
+import { isProse } from './readableLines';
+import { type Segment, type TextLine, trimmed } from './textLines';
+import { DEPARTMENT, HOUSE, LEGAL_FORM, POST, POST_AT } from './whoWords';
+
+/** A stretch that may be a name, a post, a department or an organisation. */
+export interface WhoCandidate extends Segment {
+  /** Counted from 0 among the lines that are read. */
+  readonly line: number;
+}
+
+/** Degrees and memberships behind a name, and what a firm is by law behind its name: not a value of its own. */
+const BEHIND =
+  /^(?:(?:[A-Z]{2,5}|[A-Z][a-z]?\.?[A-Z][A-Za-z.]{0,5}|Jr\.?|Sr\.?|I{1,3}|Esq\.?)(?=$|[\s(])|(?:Ltd|Inc|LLC|LLP|Lda|S\.?L\.?U?|S\.?A\.?|GmbH|AG|B\.?V\.?)\.?$)/;
+/** On whose behalf somebody signs. */
+const ON_BEHALF = /^(?:RA(?:in)?(?=\s)|i\. ?[av]\.|ppa\.|gez\.|p\.p\.|per pro\.?|p\.o\.|z up\.)\s*/iu;
+
+/** What no rule has taken, in the pieces that may each be something: by separators, and within a piece by what joins two things. */
+export function candidatesOf(
+  lines: readonly TextLine[],
+  taken: readonly LiftMark[],
+  text: string,
+  locals: readonly string[],
+): WhoCandidate[] {
+  return lines.flatMap((line, at) => {
+    const above = lines[at - 1];
+    if (isProse(line.text) || STANDS_FOR.test(line.text)) return [];
+    if (above && STANDS_FOR.test(above.text) && /[:：]$/.test(above.text)) return [];
+    return piecesOf(line, text).flatMap((piece) => {
+      const free = withoutTaken(piece, taken, text);
+      if (
+        !free ||
+        REGISTRY.test(free.text) ||
+        !/\p{L}{2}|\p{Script=Han}/u.test(free.text) ||
+        isLabel(free.text)
+      )
+        return [];
+      return splitJoined(free, text, locals).map((one) => ({ ...one, line: at }));
+    });
+  });
+}
+
+/** Segments, those that belong to the one before joined to it. */
+function piecesOf(line: TextLine, text: string): Segment[] {
+  const last = line.segments.at(-1);
+  const isHouse =
+    last !== undefined &&
+    LEGAL_FORM.test(last.text) &&
+    !/[\d|•·]/.test(line.text) &&
+    line.segments.every((one) => one.text.split(' ').length <= 5 && !POST.test(one.text));
+  if (isHouse && line.segments.length > 1) return [line];
+  const pieces: Segment[] = [];
+  for (const segment of line.segments) {
+    const before = pieces.at(-1);
+    const behind = BEHIND.exec(segment.text)?.[0];
+    const joins =
+      before !== undefined && behind !== undefined && /^,\s*$/.test(text.slice(before.end, segment.start));
+    if (!joins) pieces.push(segment);
+    else pieces[pieces.length - 1] = trimmed(text, before.start, segment.start + behind.length);
+  }
+  return pieces;
+}
+
+/** Words that only label what is taken: "Tel.", "Mobile / Fax", "Impressum". */
+function isLabel(text: string): boolean {
+  if (/[:：]$/.test(text)) return true;
+  const words = foldText(text).match(/[\p{L}\p{N}]+/gu) ?? [];
+  return words.every((word) => phoneWord(word) !== undefined || LABELS.has(word));
+}
+
+const LABELS = new Set(
+  'e mail email mailto web website www internet url contact contacts kontakt contacto contatto impressum imprint anschrift address adresse et and und y メール 邮箱 电邮 电子邮件 網址 网址 网站 w'.split(
+    ' ',
+  ),
+);
+
+/** A piece of a line without what other rules took of it, without signs at its ends and what is left in brackets. */
+function withoutTaken(piece: Segment, taken: readonly LiftMark[], text: string): Segment | undefined {
+  let { start, end } = piece;
+  let isBehind = false;
+  for (const mark of taken) {
+    if (mark.end <= start || mark.start >= end) continue;
+    if (mark.start - start >= end - mark.end) end = mark.start;
+    else {
+      start = mark.end;
+      isBehind = true;
+    }
+  }
+  const rest = trimmed(text, start, Math.max(start, end));
+  // "(from 5 pm)" behind a number speaks of the number.
+  if (isBehind && /^[()]/.test(rest.text)) return undefined;
+  const onBehalf = ON_BEHALF.exec(rest.text)?.[0].length ?? 0;
+  const lead = /^[\s()<>[\]"“”„«»*_:/-]+/.exec(rest.text.slice(onBehalf))?.[0].length ?? 0;
+  const tail = /[\s(<[*_:/"“”«»-]+$/.exec(rest.text.slice(onBehalf + lead))?.[0].length ?? 0;
+  const own = trimmed(text, rest.start + onBehalf + lead, rest.end - tail);
+  const open = own.text.search(/\([^)]*$/);
+  const closed = /\s*\([^)]*\)$/.exec(own.text);
+  if (open > 0) return trimmed(text, own.start, own.start + open);
+  if (closed && closed.index > 0 && /\p{Script=Hiragana}|\p{Script=Katakana}/u.test(closed[0]))
+    return trimmed(text, own.start, own.start + closed.index);
+  // What ends with a colon labels what has been taken.
+  return own.text === '' || /^\s*:/.test(text.slice(own.end, end + 1)) ? undefined : own;
+}
+
+/** "Manager at Firm", "制作部 部長", "Organist Anna Lund": two things in one piece. */
+function splitJoined(piece: Segment, text: string, locals: readonly string[]): Segment[] {
+  const cut = (at: number, gap: number) => [
+    trimmed(text, piece.start, piece.start + at),
+    trimmed(text, piece.start + at + gap, piece.end),
+  ];
+  const at = POST_AT.exec(piece.text);
+  if (at && POST.test(piece.text.slice(0, at.index))) return cut(at.index, at[0].length);
+  const bracket = /^(.+?)\s*\(([^()]+)\)$/.exec(piece.text);
+  if (bracket && POST.test(bracket[2] ?? '') && !POST.test(bracket[1] ?? '')) {
+    const [inside, outside] = cut(piece.text.indexOf('('), 1).toReversed();
+    if (inside && outside) return [outside, trimmed(text, inside.start, inside.end - 1)];
+  }
+  const space = piece.text.indexOf(' ');
+  if (space < 0) return [piece];
+  const words = [...piece.text.matchAll(/\S+/g)];
+  // "みなとホール 事業課 主任": a house, a department and a post.
+  const isEach = words.every(({ 0: word }) => HOUSE.test(word) || DEPARTMENT.test(word) || POST.test(word));
+  if (words.length > 2 && /\p{Script=Han}/u.test(piece.text) && isEach)
+    return words.map(({ 0: word, index }) => ({
+      ...{ start: piece.start + index, end: piece.start + index + word.length, text: word },
+    }));
+  if (/^\p{Script=Han}+ +[\p{L}ー]+(?: [\p{L}ー]+)?$/u.test(piece.text)) {
+    const [first = ''] = piece.text.split(' ');
+    const second = piece.text.slice(space).trim();
+    const isUnit = DEPARTMENT.test(second) ? !POST.test(first) : DEPARTMENT.test(first) && POST.test(second);
+    return isUnit || POST.test(first) !== POST.test(second) ? cut(space, 1) : [piece];
+  }
+  const rest = piece.text.slice(space + 1);
+  const isPost = POST.test(piece.text.slice(0, space)) && !POST.test(rest);
+  return isPost && /^\p{Lu}/u.test(rest) && nameScore(rest, locals) >= 4 ? cut(space, 1) : [piece];
+}

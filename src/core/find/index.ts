@@ -1,0 +1,26 @@
+/**
+ * Finding: search, the rules that limit it, places, and the quick line.
+ * Standards: Unicode normalisation for what counts as the same letter; RFC 5870 (geo:) and WGS 84 for places.
+ * Left out: doing what the quick line proposes.
+ *
+ * search/     the index: beginnings of words, parts of numbers, small typos, ranking
+ * rules/      what limits a search and fills a rule list
+ * quickline/  what a line asks for beside finding, and what it would do
+ * places/     towns by name, where an address is, distances; no streets
+ */
+export { distanceKm, EARTH_KM, type Point } from './places/distance';
+export { Gazetteer, type Town } from './places/gazetteer';
+export { readGazetteer, writeGazetteer } from './places/gazetteerFile';
+export { type Cluster, clusterGroups, groupSpots, type SpotGroup } from './places/groupSpots';
+export { parseQuick, type Quick } from './quickline/parseQuick';
+export { type Offer, planAct, planNew, planQuick } from './quickline/planQuick';
+export type { QuickVerb, Verb } from './quickline/verbs';
+export { DAY_KINDS, type DayKind, type DocKind, type Field, FIELDS, TALK_WAYS } from './rules/fields';
+export { DAY_WORDS, FIELD_WORDS, formatRule, TALK_WORDS } from './rules/formatRule';
+export { NEAR_KM, parseLimits, toRule } from './rules/parseLimits';
+export { asksForPlaces, type Group, isGroup, parseRule, type Rule, type Test } from './rules/rule';
+export { writeLimit } from './rules/writeLimit';
+export { findCards, type FoundCards } from './search/findCards';
+export { type Hit, type LocatedCard, SearchIndex } from './search/searchIndex';
+export { toSearchDoc } from './search/toSearchDoc';
+export type { NamedPoint } from './search/whereabouts';

@@ -1,0 +1,250 @@
+import { formatPartialDate, toPartialDate } from '@/core/base';
+import {
+  type Card,
+  formatAddress,
+  formatPhone,
+  newCard,
+  nextId,
+  parseName,
+  parsePhone,
+  preferredEntry,
+  reachOf,
+  shownAs,
+  withFlag,
+  withTag,
+} from '@/core/card';
+import { withMembers } from '@/core/lists';
+
+import type { Fill, Quick } from './parseQuick';
+import type { Verb, Wanted } from './verbs';
+
+/** What Enter would do, said before it is done. */
+export type Offer = {
+  readonly uid: string;
+  readonly label: string;
+  readonly detail: string;
+  /** What was asked for, where it was an act. */
+  readonly verb?: Verb;
+} & (
+  | { readonly kind: 'outside'; readonly uri: string }
+  | { readonly kind: 'copy'; readonly text: string }
+  | { readonly kind: 'page'; readonly page: '' | '/edit' | '?talk=new' }
+  | { readonly kind: 'change' | 'new'; readonly upserts: readonly Card[] }
+  /** It can't be done; the detail says why. */
+  | { readonly kind: 'none' }
+);
+
+/** What planning depends on beside the card. */
+export interface PlanContext {
+  /** ISO 3166-1 alpha-2. */
+  readonly country: string;
+  /** BCP 47. */
+  readonly locale: string;
+  readonly getList: (uid: string) => Card | undefined;
+}
+
+/** What a line would do with a card; undefined where it asks for nothing, or everything is there already. */
+export function planQuick(card: Card, quick: Quick, context: PlanContext): Offer | undefined {
+  if (quick.fills.length > 0) return planFills(card, quick.fills, context);
+  if (quick.wanted !== undefined) return planValue(card, quick.wanted, context);
+  return quick.verb === undefined ? undefined : planAct(card, quick.verb, context);
+}
+
+/** What an act would do with a card. */
+export function planAct(card: Card, verb: Verb, context: PlanContext): Offer | undefined {
+  const offer = planVerb(card, verb, context);
+  return offer && { ...offer, verb };
+}
+
+/** A new card with what was recognised; undefined where there is neither a name nor a way to reach somebody. */
+export function planNew(quick: Quick, uid: string, now: string, context: PlanContext): Offer | undefined {
+  const name = parseName(quick.name);
+  if (
+    !name &&
+    !quick.fills.some(({ kind }) => kind === 'mail' || kind === 'number' || kind === 'organisation')
+  )
+    return undefined;
+  const blank: Card = { ...newCard(uid, now), kind: 'individual', ...(name ? { name } : {}) };
+  const { upserts, details } = applyFills(blank, quick.fills, context);
+  const shown = name ? quick.name : (quick.fills[0]?.value ?? '');
+  const [first = blank, ...lists] = upserts;
+  return {
+    ...{ kind: 'new', uid, upserts: [first, ...lists] },
+    label: `New card ${shown}`,
+    detail: details.join(' · '),
+  };
+}
+
+function planFills(card: Card, fills: readonly Fill[], context: PlanContext): Offer | undefined {
+  const { upserts, details } = applyFills(card, fills, context);
+  if (details.length === 0) return planOtherBirthday(card, fills, context);
+  return {
+    ...{ kind: 'change', uid: card.uid, upserts: upserts.filter((one) => one !== card) },
+    label: `Add to ${shownAs(card)}`,
+    detail: details.join(' · '),
+  };
+}
+
+/** Somebody has one birthday; another one is for the form, where the old one is seen. */
+function planOtherBirthday(card: Card, fills: readonly Fill[], context: PlanContext): Offer | undefined {
+  const fill = fills.find(({ kind }) => kind === 'birthday');
+  const known = valueOf(card, 'birthday', context.country, context.locale);
+  if (fill?.kind !== 'birthday' || known === undefined) return undefined;
+  if (formatPartialDate(fill.date, context.locale) === known) return undefined;
+  return {
+    ...{ kind: 'page', uid: card.uid, page: '/edit' },
+    label: `Change the birthday of ${shownAs(card)}`,
+    detail: `${known} so far`,
+  };
+}
+
+/** The card with what isn't there yet, and the lists that it goes on; `details` say what changes. */
+function applyFills(card: Card, fills: readonly Fill[], context: PlanContext) {
+  let next = card;
+  const lists: Card[] = [];
+  const details: string[] = [];
+  for (const fill of fills) {
+    if (fill.kind === 'list') {
+      const list = context.getList(fill.uid);
+      const after = list && withMembers(list, [card.uid]);
+      if (!after || after === list) continue;
+      lists.push(after);
+      details.push(`on ${fill.value}`);
+      continue;
+    }
+    const after = applyFill(next, fill, context);
+    if (after === next) continue;
+    next = after;
+    details.push(`${WORDS[fill.kind]} ${fill.value}`);
+  }
+  return { upserts: [next, ...lists], details };
+}
+
+const WORDS = {
+  mail: 'mail',
+  number: 'number',
+  web: 'web address',
+  tag: 'tag',
+  note: 'note',
+  organisation: 'at',
+  birthday: 'birthday',
+} as const;
+
+function applyFill(card: Card, fill: Exclude<Fill, { kind: 'list' }>, { country }: PlanContext): Card {
+  switch (fill.kind) {
+    case 'mail': {
+      const isKnown = Object.values(card.emails ?? {}).some(({ address }) => isSameText(address, fill.value));
+      return isKnown ? card : withEntry(card, 'emails', { address: fill.value });
+    }
+    case 'number': {
+      const keyOf = (number: string) => parsePhone(number, country)?.e164 ?? number.replace(/\D/g, '');
+      const isKnown = Object.values(card.phones ?? {}).some(
+        ({ number }) => keyOf(number) === keyOf(fill.value),
+      );
+      return isKnown ? card : withEntry(card, 'phones', { number: fill.value });
+    }
+    case 'web': {
+      const uri = /^https?:/i.test(fill.value) ? fill.value : `https://${fill.value}`;
+      const isKnown = Object.values(card.links ?? {}).some((link) => isSameText(link.uri, uri));
+      return isKnown ? card : withEntry(card, 'links', { uri });
+    }
+    case 'note':
+      return withEntry(card, 'notes', { note: fill.value });
+    case 'tag':
+      return withTag(card, fill.value);
+    case 'organisation': {
+      const isKnown = Object.values(card.organizations ?? {}).some(({ name = '' }) =>
+        isSameText(name, fill.value),
+      );
+      return isKnown ? card : withEntry(card, 'organizations', { name: fill.value });
+    }
+    case 'birthday': {
+      const isKnown = Object.values(card.anniversaries ?? {}).some(({ kind }) => kind === 'birth');
+      return isKnown ? card : withEntry(card, 'anniversaries', { kind: 'birth', date: fill.date });
+    }
+  }
+}
+
+type Filled = 'emails' | 'phones' | 'links' | 'notes' | 'organizations' | 'anniversaries';
+
+function withEntry(card: Card, collection: Filled, entry: object): Card {
+  const entries = card[collection] ?? {};
+  return { ...card, [collection]: { ...entries, [nextId(collection, entries)]: entry } };
+}
+
+function isSameText(a: string, b: string): boolean {
+  return a.trim().toLowerCase() === b.trim().toLowerCase();
+}
+
+function planValue(card: Card, wanted: Wanted, { country, locale }: PlanContext): Offer {
+  const text = valueOf(card, wanted, country, locale);
+  const label = `${shownAs(card)}: ${wanted === 'web' ? 'web address' : wanted}`;
+  if (text === undefined) return { kind: 'none', uid: card.uid, label, detail: 'is not on the card' };
+  return { kind: 'copy', uid: card.uid, label, detail: text.replaceAll('\n', ', '), text };
+}
+
+function valueOf(card: Card, wanted: Wanted, country: string, locale: string): string | undefined {
+  switch (wanted) {
+    case 'number': {
+      const phone = preferredEntry(card.phones);
+      return phone && formatPhone(phone.number, country);
+    }
+    case 'mail':
+      return preferredEntry(card.emails)?.address;
+    case 'address': {
+      const address = preferredEntry(card.addresses);
+      return address && formatAddress(address).join('\n');
+    }
+    case 'birthday': {
+      const day = Object.values(card.anniversaries ?? {}).find(({ kind }) => kind === 'birth');
+      return day && formatPartialDate(toPartialDate(day.date), locale);
+    }
+    case 'web':
+      return preferredEntry(card.links)?.uri;
+  }
+}
+
+const OUTSIDE = {
+  call: { reach: 'call', word: 'Call', missing: 'has no number' },
+  write: { reach: 'write', word: 'Write to', missing: 'has no mail address' },
+  message: { reach: 'message', word: 'Message', missing: 'has no mobile number' },
+  way: { reach: 'way', word: 'The way to', missing: 'has no address' },
+} as const;
+
+function planVerb(card: Card, verb: Verb, context: PlanContext): Offer | undefined {
+  const { uid } = card;
+  const name = shownAs(card);
+  switch (verb) {
+    case 'call':
+    case 'write':
+    case 'message':
+    case 'way': {
+      const { reach, word, missing } = OUTSIDE[verb];
+      const uri = reachOf(card, context.country)[reach];
+      const label = `${word} ${name}`;
+      if (uri === undefined) return { kind: 'none', uid, label, detail: missing };
+      const wanted = verb === 'write' ? 'mail' : verb === 'way' ? 'address' : 'number';
+      const detail = valueOf(card, wanted, context.country, context.locale) ?? '';
+      return { kind: 'outside', uid, label, detail: detail.replaceAll('\n', ', '), uri };
+    }
+    case 'copy':
+      return planValue(card, card.phones ? 'number' : 'mail', context);
+    case 'edit':
+      return { kind: 'page', uid, label: `Edit ${name}`, detail: '', page: '/edit' };
+    case 'talk':
+      return { kind: 'page', uid, label: `Note a talk with ${name}`, detail: '', page: '?talk=new' };
+    case 'open':
+      return { kind: 'page', uid, label: `Open ${name}`, detail: '', page: '' };
+    case 'pin':
+    case 'unpin':
+    case 'archive': {
+      const next =
+        verb === 'archive' ? withFlag(card, 'archived', true) : withFlag(card, 'pinned', verb === 'pin');
+      const word = { pin: 'Pin', unpin: 'Unpin', archive: 'Archive' }[verb];
+      if (next === card) return { kind: 'none', uid, label: `${word} ${name}`, detail: 'is so already' };
+      return { kind: 'change', uid, label: `${word} ${name}`, detail: '', upserts: [next] };
+    }
+    case 'add':
+      return undefined;
+  }
+}

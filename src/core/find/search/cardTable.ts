@@ -1,0 +1,154 @@
+import { foldText } from '@/core/base';
+import type { Uid } from '@/core/card';
+import { rankCloseness, type TalkSummary } from '@/core/talks';
+
+import type { Gazetteer } from '../places/gazetteer';
+import { type Field, FIELDS } from '../rules/fields';
+import { searchWords } from './searchWords';
+import type { SearchDoc } from './toSearchDoc';
+import { Whereabouts } from './whereabouts';
+import { WordTable } from './wordTable';
+
+/** A card in the table. */
+export interface Slot {
+  readonly doc: SearchDoc;
+  readonly sortKey: string;
+  /** A bit for each field that says something, in the order of FIELDS. */
+  readonly filled: number;
+  /** Closeness, 0 to 100, as of the last time that it was worked out. */
+  rank: number;
+}
+
+/** Closeness of everybody on a day, and whether the slots have it yet. */
+interface Ranks {
+  readonly today: string;
+  readonly byUid: ReadonlyMap<Uid, number>;
+  readonly areInSlots: boolean;
+}
+
+/**
+ * The cards of a search by place, with the words that lead to them. Adding, replacing and removing need no
+ * rebuilding; a place is not given twice, so what leads to one that is empty leads nowhere.
+ */
+export class CardTable {
+  readonly words = new WordTable();
+  readonly slots: (Slot | undefined)[] = [];
+  /** The digits of each place's numbers, a space between: looked through as a whole for any part of a number. */
+  readonly digits: string[] = [];
+  /** Lists, by uid, with their places. */
+  readonly lists = new Map<Uid, number>();
+  /** Places of cards that name a card as related, by its uid. */
+  readonly relatedTo = new Map<Uid, Set<number>>();
+  /** What is known of talks, by uid; of cards that aren't here as well. */
+  readonly talks = new Map<Uid, TalkSummary>();
+  private ranks: Ranks | undefined;
+  private readonly places = new Map<Uid, number>();
+  private gazetteer: Gazetteer | undefined;
+  private where: Whereabouts | undefined;
+
+  get size(): number {
+    return this.places.size;
+  }
+
+  /** Takes on what is known of talks with some cards; undefined where there are none any more. */
+  putTalks(summaries: readonly (readonly [Uid, TalkSummary | undefined])[]): void {
+    this.ranks = undefined;
+    for (const [uid, summary] of summaries) {
+      const before = this.talks.get(uid)?.words?.join(' ');
+      if (summary) this.talks.set(uid, summary);
+      else this.talks.delete(uid);
+      const doc = this.slots[this.places.get(uid) ?? -1]?.doc;
+      // Its words lead to a card only as long as they are said of it.
+      if (doc && before !== summary?.words?.join(' ')) this.add(doc);
+    }
+  }
+
+  /** Gives every slot its closeness of a day; done once a day, and after talks, not with every question. */
+  rankSlots(today: string): void {
+    if (this.ranks?.today === today && this.ranks.areInSlots) return;
+    const byUid = this.closeness(today);
+    for (const slot of this.slots) if (slot) slot.rank = byUid.get(slot.doc.uid) ?? 0;
+    this.ranks = { today, byUid, areInSlots: true };
+  }
+
+  /** Closeness of everybody there were talks with on a day, worked out once. */
+  closeness(today: string): ReadonlyMap<Uid, number> {
+    if (this.ranks?.today !== today)
+      this.ranks = { today, byUid: rankCloseness(this.talks, today), areInSlots: false };
+    return this.ranks.byUid;
+  }
+
+  /** Where the cards are, as far as the gazetteer that was given knows it. */
+  get whereabouts(): Whereabouts {
+    this.where ??= new Whereabouts(this, this.gazetteer);
+    return this.where;
+  }
+
+  /** Gives the table a gazetteer to find towns in. */
+  useGazetteer(gazetteer: Gazetteer): void {
+    this.gazetteer = gazetteer;
+    this.where = undefined;
+  }
+
+  placeOf(uid: Uid): number | undefined {
+    return this.places.get(uid);
+  }
+
+  /** Adds a card, in place of what was known of it. */
+  add(bare: SearchDoc): void {
+    const doc = withTalkWords(bare, this.talks.get(bare.uid)?.words);
+    this.remove(doc.uid);
+    this.where = undefined;
+    let filled = 0;
+    for (const [field] of doc.values) filled |= 1 << FIELDS.indexOf(field);
+    const rank = this.ranks?.byUid.get(doc.uid) ?? 0;
+    const place = this.slots.push({ doc, sortKey: foldText(doc.shown), filled, rank }) - 1;
+    this.digits.push(doc.digits.join(' '));
+    this.places.set(doc.uid, place);
+    if (doc.kind === 'list') this.lists.set(doc.uid, place);
+    for (const uid of doc.related ?? []) {
+      const known = this.relatedTo.get(uid);
+      if (known) known.add(place);
+      else this.relatedTo.set(uid, new Set([place]));
+    }
+    for (const [field, value] of doc.values) {
+      const posting = toPosting(place, field);
+      for (const word of searchWords(value)) this.words.add(word, posting);
+    }
+  }
+
+  /** Forgets a card; one that isn't known is no fault. */
+  remove(uid: Uid): void {
+    const place = this.places.get(uid);
+    if (place === undefined) return;
+    this.where = undefined;
+    // Its postings stay and lead nowhere; they are as few as the edits of one sitting.
+    this.slots[place] = undefined;
+    this.digits[place] = '';
+    this.places.delete(uid);
+    this.lists.delete(uid);
+  }
+}
+
+/** A card with the words of its talks: #keywords one by one, the others together, as the value of a talk. */
+function withTalkWords(doc: SearchDoc, words: readonly string[] = []): SearchDoc {
+  const others = doc.values.filter(([field]) => field !== 'talk');
+  if (words.length === 0) return others.length === doc.values.length ? doc : { ...doc, values: others };
+  const talks = words.map((word) => ['talk', word] as const);
+  return { ...doc, values: [...others, ...talks] };
+}
+
+/** Place and field in one number, as words lead to it. */
+function toPosting(place: number, field: Field): number {
+  return place * FIELDS.length + FIELDS.indexOf(field);
+}
+
+/** The place of a posting. */
+export function placeIn(posting: number): number {
+  return Math.floor(posting / FIELDS.length);
+}
+
+/** The field of a posting, as its place in FIELDS. */
+export function fieldIn(posting: number): number {
+  return posting % FIELDS.length;
+}

@@ -1,0 +1,391 @@
+import { foldedWords, foldText } from '@/core/base';
+import type { Uid } from '@/core/card';
+import type { TalkSummary } from '@/core/talks';
+
+import { distanceKm, type Point } from '../places/distance';
+import type { Gazetteer } from '../places/gazetteer';
+import type { Spot } from '../places/locate';
+import { type DocKind, type Field, FIELDS } from '../rules/fields';
+import { asksForPlaces, isGroup, type Rule } from '../rules/rule';
+import { CardTable, fieldIn, placeIn } from './cardTable';
+import { maxTypos } from './nearness';
+import { RuleSets } from './ruleSets';
+import { searchWords } from './searchWords';
+import type { SearchDoc } from './toSearchDoc';
+import type { NamedPoint } from './whereabouts';
+
+/** A card that was found, and the value that speaks for it. */
+export interface Hit {
+  readonly uid: Uid;
+  readonly kind: DocKind;
+  readonly shown: string;
+  readonly score: number;
+  readonly field: Field;
+  /** The value that a word of the query was found in; of several the one that isn't the name. */
+  readonly value: string;
+  /** A word of the query was found only with a typo. */
+  readonly isNear?: true;
+  /** Where a search asks for what is near a place: how far it is from there, in kilometres. */
+  readonly km?: number;
+}
+
+/** Where a card is. */
+export interface LocatedCard {
+  readonly uid: Uid;
+  readonly spot: Spot;
+}
+
+/** What limits a search beside its words. */
+export interface QueryOptions {
+  /** How many hits at most. */
+  readonly limit?: number;
+  /** Only cards that it is true of. Archived cards are found only where it speaks of them. */
+  readonly rule?: Rule;
+  /** A day such as 2026-11-24, for rules with days. */
+  readonly today?: string;
+  /** Whether archived cards are found as well. */
+  readonly withArchived?: boolean;
+}
+
+/** How much a find in each field counts, in the order of FIELDS. Ours. */
+const WEIGHTS = [10, 8, 7, 6, 5, 4, 3, 3, 3, 2.5, 2, 2, 2, 2, 1.5, 1.5, 1.2];
+
+/** A whole word counts more than its beginning. Ours. */
+const WHOLE_WORD = 1.5;
+
+/** A word with a letter wrong counts less; with two, less again. Ours. */
+const TYPO = 0.4;
+
+/** A pinned card comes before others that fit as well. Ours. */
+const PINNED = 0.25;
+
+/** The closest comes before others that fit as well. Ours. */
+const CLOSE = 0.2;
+
+/** Digits that must be typed before parts of numbers are looked for; fewer would find nearly everything. */
+const MIN_DIGITS = 3;
+
+/**
+ * Finds cards by the beginnings of words, and numbers by any part of them. All words of a query must be found, in
+ * any fields and any order; a word that nothing begins with may have a letter wrong.
+ *
+ * Holds about 1.5 kB a card. Adding, replacing and removing need no rebuilding.
+ */
+export class SearchIndex {
+  private readonly table = new CardTable();
+  /** The day of the question that was asked last. */
+  private today = '2000-01-01';
+
+  get size(): number {
+    return this.table.size;
+  }
+
+  /** Adds a card, in place of what was known of it. */
+  add(doc: SearchDoc): void {
+    this.table.add(doc);
+  }
+
+  /** Forgets a card; one that isn't known is no fault. */
+  remove(uid: Uid): void {
+    this.table.remove(uid);
+  }
+
+  /** @returns best first, then by name; nothing for a query that asks for nothing */
+  query(text: string, options: QueryOptions = {}): Hit[] {
+    const { limit = 50, rule, today = this.today } = options;
+    this.today = today;
+    const terms = toTerms(text);
+    if (terms.length === 0 && !rule) return [];
+    const total = this.scoresOf(terms);
+    this.strike(total, options);
+    const centre = this.centreOf(rule);
+    if (centre && terms.length === 0) this.nearestFirst(total, centre);
+    return this.best(total, limit).flatMap((place) => {
+      const doc = this.table.slots[place]?.doc;
+      if (!doc) return [];
+      const hit = this.toHit(doc, total[place] ?? 0, terms);
+      return [centre ? { ...hit, km: this.kmFrom(centre, doc) } : hit];
+    });
+  }
+
+  /** What is known of talks, by uid; it changes with what is taken on. */
+  get talks(): ReadonlyMap<Uid, TalkSummary> {
+    return this.table.talks;
+  }
+
+  /** Closeness of everybody there were talks with, 0 to 100. */
+  closeness(today: string): ReadonlyMap<Uid, number> {
+    return this.table.closeness(today);
+  }
+
+  /** Takes on what is known of talks with some cards. */
+  putTalks(summaries: Parameters<CardTable['putTalks']>[0]): void {
+    this.table.putTalks(summaries);
+  }
+
+  /** Gives the index a gazetteer, for what asks where cards are. */
+  useGazetteer(gazetteer: Gazetteer): void {
+    this.table.useGazetteer(gazetteer);
+  }
+
+  /** Whether a rule asks where cards are, by itself or through some list. */
+  asksForPlaces(rule?: Rule): boolean {
+    const rules = [...this.table.lists.values()].map((place) => this.table.slots[place]?.doc.rule);
+    return [rule, ...rules].some((one) => one !== undefined && asksForPlaces(one));
+  }
+
+  /** Where cards are: the first spot of each that is known at all; archived cards and lists are left out. */
+  spots(): LocatedCard[] {
+    return this.table.slots.flatMap((slot) => {
+      if (!slot || slot.doc.kind === 'list' || slot.doc.isArchived === true) return [];
+      const [spot] = this.table.whereabouts.spotsOf(slot.doc);
+      return spot ? [{ uid: slot.doc.uid, spot }] : [];
+    });
+  }
+
+  /** Where a card is: the first spot that is known. */
+  spotOf(uid: Uid): Spot | undefined {
+    const slot = this.table.slots[this.table.placeOf(uid) ?? -1];
+    return slot ? this.table.whereabouts.spotsOf(slot.doc)[0] : undefined;
+  }
+
+  /** A place by its name. */
+  pointOf(name: string): NamedPoint | undefined {
+    return this.table.whereabouts.pointOf(name);
+  }
+
+  /** The lists there are, with their names. */
+  lists(): { uid: Uid; name: string }[] {
+    return [...this.table.lists.values()].flatMap((place) => {
+      const doc = this.table.slots[place]?.doc;
+      return doc ? [{ uid: doc.uid, name: doc.shown }] : [];
+    });
+  }
+
+  /** The uids of all cards that a rule is true of; archived ones and lists are left out. */
+  matching(rule: Rule, today: string): Uid[] {
+    return this.uidsIn(new RuleSets(this.table, today).of(rule));
+  }
+
+  /** Everybody on a list, by rule, by choice and through lists on it. */
+  onList(uid: Uid, today: string): Uid[] {
+    return this.uidsIn(new RuleSets(this.table, today).onList(uid));
+  }
+
+  /** The lists that a card is on, by rule, by choice or through another list. */
+  listsOf(uid: Uid, today: string): Uid[] {
+    const place = this.table.placeOf(uid);
+    if (place === undefined) return [];
+    const sets = new RuleSets(this.table, today);
+    return [...this.table.lists.keys()].filter((list) => sets.onList(list)[place] === 1);
+  }
+
+  /** The place that all of a search has to be near to. */
+  private centreOf(rule: Rule | undefined): Point | undefined {
+    const tests = rule && isGroup(rule) && rule.kind === 'all' ? rule.rules : rule ? [rule] : [];
+    for (const test of tests)
+      if (test.kind === 'near' && test.not !== true) return this.table.whereabouts.pointOf(test.place);
+    return undefined;
+  }
+
+  private kmFrom(centre: Point, doc: SearchDoc): number {
+    const spots = this.table.whereabouts.spotsOf(doc).filter(({ by }) => by !== 'country');
+    return Math.min(...spots.map((spot) => distanceKm(spot, centre)));
+  }
+
+  /** Scores between 1 and 2 that fall with the distance. */
+  private nearestFirst(total: Float32Array, centre: Point): void {
+    this.table.slots.forEach((slot, place) => {
+      if (slot && total[place] !== 0) total[place] = 1 + 1 / (1 + this.kmFrom(centre, slot.doc));
+    });
+  }
+
+  private uidsIn(set: Uint8Array): Uid[] {
+    const uids: Uid[] = [];
+    this.table.slots.forEach((slot, place) => {
+      if (slot && set[place] === 1 && slot.doc.kind !== 'list' && slot.doc.isArchived !== true)
+        uids.push(slot.doc.uid);
+    });
+    return uids;
+  }
+
+  /** Score by place, 0 where a term isn't found; without terms every card fits alike. */
+  private scoresOf(terms: readonly Term[]): Float32Array {
+    let total: Float32Array | undefined;
+    for (const term of terms) {
+      const scores = this.findTerm(term);
+      if (total) addWhereBoth(total, scores);
+      else total = scores;
+    }
+    return total ?? new Float32Array(this.table.slots.length).fill(1);
+  }
+
+  /** Takes away what is limited out, and puts pinned and close cards a little before others. */
+  private strike(total: Float32Array, { rule, withArchived = false }: QueryOptions): void {
+    const allowed = rule && new RuleSets(this.table, this.today).of(rule);
+    this.table.rankSlots(this.today);
+    for (let place = 0; place < total.length; place += 1) {
+      if (total[place] === 0) continue;
+      const slot = this.table.slots[place];
+      const isOut =
+        !slot || (allowed && allowed[place] !== 1) || (slot.doc.isArchived === true && !withArchived);
+      const pinned = slot?.doc.isPinned === true ? PINNED : 0;
+      total[place] = isOut ? 0 : (total[place] ?? 0) + pinned + (CLOSE * slot.rank) / 100;
+    }
+  }
+
+  private findTerm({ word, digits }: Term): Float32Array {
+    const scores = new Float32Array(this.table.slots.length);
+    let isFound = false;
+    this.table.words.forEachPrefix(word, (posting, isWhole) => {
+      isFound = true;
+      put(scores, placeIn(posting), (WEIGHTS[fieldIn(posting)] ?? 1) * (isWhole ? WHOLE_WORD : 1));
+    });
+    if (digits !== undefined) isFound = this.findDigits(digits, scores) || isFound;
+    const typos = isFound || digits !== undefined ? 0 : maxTypos(word);
+    if (typos > 0) {
+      this.table.words.forEachNear(word, typos, (posting, count) =>
+        put(scores, placeIn(posting), (WEIGHTS[fieldIn(posting)] ?? 1) * TYPO ** count),
+      );
+    }
+    this.spread(scores);
+    return scores;
+  }
+
+  /** What is found by its name brings those along who are on it, if a list, or who name it as related. */
+  private spread(scores: Float32Array): void {
+    const [onList, related] = [FIELDS.indexOf('list'), FIELDS.indexOf('relation')].map(
+      (at) => WEIGHTS[at] ?? 1,
+    );
+    const named = WEIGHTS[0] ?? 1;
+    for (const place of this.table.lists.values()) {
+      const doc = this.table.slots[place]?.doc;
+      if (!doc || (scores[place] ?? 0) < named) continue;
+      new RuleSets(this.table, this.today)
+        .onList(doc.uid)
+        .forEach((isOn, at) => isOn === 1 && !this.isListAt(at) && put(scores, at, onList ?? 1));
+    }
+    for (const [uid, places] of this.table.relatedTo) {
+      const place = this.table.placeOf(uid);
+      if (place === undefined || (scores[place] ?? 0) < named) continue;
+      for (const at of places) put(scores, at, related ?? 1);
+    }
+  }
+
+  private isListAt(place: number): boolean {
+    return this.table.slots[place]?.doc.kind === 'list';
+  }
+
+  private findDigits(digits: string, scores: Float32Array): boolean {
+    const weight = WEIGHTS[FIELDS.indexOf('number')] ?? 1;
+    const numbers = this.table.digits;
+    let isFound = false;
+    for (let place = 0; place < numbers.length; place += 1) {
+      if (numbers[place]?.includes(digits) !== true) continue;
+      isFound = true;
+      put(scores, place, weight);
+    }
+    return isFound;
+  }
+
+  /** Places by score, then by name. Scores are few, so only as many levels as are wanted get sorted by name. */
+  private best(scores: Float32Array, limit: number): number[] {
+    const levels = new Map<number, number[]>();
+    for (let place = 0; place < scores.length; place += 1) {
+      const score = scores[place] ?? 0;
+      if (score === 0) continue;
+      const level = levels.get(score);
+      if (level) level.push(place);
+      else levels.set(score, [place]);
+    }
+    const best: number[] = [];
+    for (const score of [...levels.keys()].sort((a, b) => b - a)) {
+      if (best.length >= limit) break;
+      best.push(...this.firstByName(levels.get(score) ?? [], limit - best.length));
+    }
+    return best;
+  }
+
+  /** The first by name, by keeping the best so far in order: most names are turned away by one comparison. */
+  private firstByName(places: readonly number[], limit: number): number[] {
+    const key = (place: number | undefined) =>
+      place === undefined ? '' : (this.table.slots[place]?.sortKey ?? '');
+    if (places.length <= limit)
+      return [...places].sort((a, b) => (key(a) < key(b) ? -1 : Number(key(a) > key(b))));
+    const kept: number[] = [];
+    for (const place of places) {
+      const name = key(place);
+      if (kept.length >= limit && name >= key(kept.at(-1))) continue;
+      let [low, high] = [0, kept.length];
+      while (low < high) {
+        const middle = (low + high) >> 1;
+        if (key(kept[middle]) <= name) low = middle + 1;
+        else high = middle;
+      }
+      kept.splice(low, 0, place);
+      if (kept.length > limit) kept.pop();
+    }
+    return kept;
+  }
+
+  /** Which value to show beside the name: the first that holds a word the name doesn't begin with. */
+  private toHit(doc: SearchDoc, score: number, terms: readonly Term[]): Hit {
+    const hit = { uid: doc.uid, kind: doc.kind ?? 'person', shown: doc.shown, score };
+    const nameWords = searchWords(doc.shown);
+    const unnamed = terms.filter(({ word }) => !nameWords.some((name) => name.startsWith(word)));
+    const found = unnamed.map(({ word, digits }) => {
+      const match = doc.values.find(
+        ([field, value]) =>
+          searchWords(value).some((one) => one.startsWith(word)) ||
+          (field === 'number' && digits !== undefined && value.replace(/\D/g, '').includes(digits)),
+      );
+      return match ? { field: match[0], value: match[1] } : this.throughOthers(doc, word);
+    });
+    const shown = found.find((one) => one !== undefined) ?? { field: 'name' as const, value: doc.shown };
+    return { ...hit, ...shown, ...(found.includes(undefined) ? { isNear: true as const } : {}) };
+  }
+
+  /** The list it is on, or the card it names, that a word was found in. */
+  private throughOthers(doc: SearchDoc, word: string): Pick<Hit, 'field' | 'value'> | undefined {
+    const isNamed = (shown: string) => searchWords(shown).some((one) => one.startsWith(word));
+    for (const place of this.table.lists.values()) {
+      const list = this.table.slots[place]?.doc;
+      if (list?.members?.includes(doc.uid) === true && isNamed(list.shown))
+        return { field: 'list', value: list.shown };
+    }
+    for (const uid of doc.related ?? []) {
+      const place = this.table.placeOf(uid);
+      const other = place === undefined ? undefined : this.table.slots[place]?.doc;
+      if (other && isNamed(other.shown)) return { field: 'relation', value: other.shown };
+    }
+    return undefined;
+  }
+}
+
+/** One word of a query; `digits` where it may be part of a number, without the zeros that only dial abroad. */
+interface Term {
+  readonly word: string;
+  readonly digits?: string;
+}
+
+/** "0158 55 brz" is a part of a number and a word: digits that stand together are one number. */
+function toTerms(text: string): Term[] {
+  const joined = foldText(text).replace(/[+(]?\d[\d\s()./-]*\d/g, (run) => ` ${run.replace(/\D/g, '')} `);
+  return foldedWords(joined).map((word) => {
+    const digits = /^\d+$/.test(word) ? word.replace(/^0+/, '') : '';
+    return digits.length >= MIN_DIGITS ? { word, digits } : { word };
+  });
+}
+
+function put(scores: Float32Array, place: number, score: number): void {
+  if (score > (scores[place] ?? 0)) scores[place] = score;
+}
+
+/** Adds scores up where both have one, and strikes out the others. */
+function addWhereBoth(total: Float32Array, scores: Float32Array): void {
+  for (let place = 0; place < total.length; place += 1) {
+    const a = total[place] ?? 0;
+    const b = scores[place] ?? 0;
+    total[place] = a > 0 && b > 0 ? a + b : 0;
+  }
+}

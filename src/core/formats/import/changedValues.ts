@@ -1,0 +1,32 @@
+import { type Card, diffJson } from '@/core/card';
+
+/** Our words for the properties of RFC 9553, where they differ from its own. */
+const WORDS: Readonly<Record<string, string>> = {
+  emails: 'mail',
+  phones: 'phone',
+  addresses: 'address',
+  anniversaries: 'days',
+  organizations: 'organisation',
+  titles: 'post',
+  links: 'web',
+  notes: 'note',
+  media: 'photo',
+  nicknames: 'nickname',
+  keywords: 'tags',
+  onlineServices: 'accounts',
+  personalInfo: 'interests',
+  relatedTo: 'related cards',
+  preferredLanguages: 'languages',
+  vCardProps: 'properties of other programs',
+};
+
+/** When a card was written, and by which program, says nothing about a person. */
+const OF_THE_RECORD = new Set(['created', 'updated', 'prodId', 'version']);
+
+/** In which of its parts one version of a card differs from another, in words, each once. */
+export function changedValues(before: Card, after: Card): string[] {
+  const properties = new Set(diffJson(before, after).map(({ path }) => path[0] ?? ''));
+  return [...properties]
+    .filter((name) => !OF_THE_RECORD.has(name))
+    .map((name) => WORDS[name] ?? name.replace(/^.*:/, ''));
+}

@@ -1,0 +1,55 @@
+import type { Params } from '../../contentLines/contentLine';
+import { escapePart, escapeText } from '../../contentLines/text';
+import { type Sheet, writeEntry } from './useParams';
+
+interface Spoken {
+  readonly components?: readonly { readonly kind: string; readonly phonetic?: string }[];
+  readonly phoneticSystem?: string;
+  readonly phoneticScript?: string;
+}
+
+/** Whether PHONETIC (RFC 9554 §4.6) can say how something is spoken: it needs a system or a script. */
+export function isWrittenAsPhonetic({ version }: Sheet, spoken: Spoken): boolean {
+  if (!version.hasLongNames || (spoken.phoneticSystem ?? spoken.phoneticScript) === undefined) return false;
+  return (spoken.components ?? []).some(({ phonetic }) => phonetic !== undefined);
+}
+
+/** The same property once more, with what each component sounds like in its place. */
+export function writePhonetic(
+  sheet: Sheet,
+  name: 'N' | 'ADR',
+  spoken: Spoken,
+  kinds: readonly string[],
+  altId: string,
+): void {
+  const places: string[][] = kinds.map(() => []);
+  for (const { kind, phonetic } of spoken.components ?? []) {
+    // Every component of the kind takes its place, so that those behind it are found.
+    places[kinds.indexOf(kind)]?.push(phonetic ?? '');
+  }
+  const language = (spoken as Record<string, unknown>)['cordialis.example:phoneticLanguage'];
+  const params: Params = {
+    ALTID: [altId],
+    PHONETIC: [spoken.phoneticSystem ?? 'script'],
+    ...(spoken.phoneticScript === undefined ? {} : { SCRIPT: [spoken.phoneticScript] }),
+    ...(typeof language === 'string' ? { LANGUAGE: [language] } : {}),
+  };
+  const value = places.map((sounds) => sounds.map(escapePart).join(',')).join(';');
+  writeEntry(sheet, name, value.replace(/;+$/, ''), {}, undefined, params);
+}
+
+const OLDER: Readonly<Record<string, string>> = {
+  given: 'X-PHONETIC-FIRST-NAME',
+  given2: 'X-PHONETIC-MIDDLE-NAME',
+  surname: 'X-PHONETIC-LAST-NAME',
+};
+
+/** Common practice of vCard 3.0: a property for each part that is there once. */
+export function writeOlderPhonetic(sheet: Sheet, { components = [] }: Spoken): void {
+  for (const [kind, name] of Object.entries(OLDER)) {
+    const same = components.filter((component) => component.kind === kind);
+    const [only] = same;
+    if (same.length === 1 && only?.phonetic !== undefined)
+      writeEntry(sheet, name, escapeText(only.phonetic), {}, undefined);
+  }
+}

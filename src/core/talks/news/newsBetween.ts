@@ -1,0 +1,72 @@
+import { foldedWords, hashText } from '@/core/base';
+import { type Card, formatAddress, type Uid } from '@/core/card';
+
+import { type News, NEWS_WORDS } from './news';
+
+type Entries = Readonly<Record<string, object>>;
+
+/** Of these somebody usually has one, so that another takes its place; the rest come beside what is there. */
+const REPLACED = new Set<News['collection']>(['organizations', 'titles']);
+
+/** Whose news it is, when and where it was seen. */
+interface Seen {
+  /** Of their own card. */
+  readonly uid: Uid;
+  /** ISO 8601. */
+  readonly day: string;
+  readonly from: NonNullable<News['from']>;
+}
+
+/**
+ * What another card of somebody says that their own doesn't: a value each, as a piece of news of their own card.
+ */
+export function newsBetween(own: Card, other: Card, { uid, day, from }: Seen): News[] {
+  // Written out in NEWS_WORDS, which has these keys only.
+  const collections = Object.keys(NEWS_WORDS) as News['collection'][];
+  return collections.flatMap((collection) => {
+    const known: Entries = own[collection] ?? {};
+    const meanings = new Set(Object.values(known).map((entry) => meaningOf(collection, entry)));
+    const fresh = Object.values((other[collection] ?? {}) as Entries).filter(
+      (entry) => meaningOf(collection, entry) !== '' && !meanings.has(meaningOf(collection, entry)),
+    );
+    const [only, ...more] = Object.entries(known);
+    return fresh.map((entry): News => {
+      const isInPlace = REPLACED.has(collection) && only !== undefined && more.length === 0;
+      return {
+        id: hashText(`${uid} ${collection} ${meaningOf(collection, entry)}`),
+        ...{ uid, day, collection, shown: shownOf(collection, entry), from },
+        // A title may name an organisation by an id that it has on the other card only.
+        entry: withoutOrganisation(entry),
+        ...(isInPlace ? { replaces: only[0], before: shownOf(collection, only[1]) } : {}),
+      };
+    });
+  });
+}
+
+function withoutOrganisation(entry: object): Record<string, unknown> {
+  const { organizationId: _, ...rest } = entry as Record<string, unknown>;
+  return rest;
+}
+
+/** Digits of a number that tell it apart whether or not its country stands before it. */
+const TAIL = 8;
+
+function meaningOf(collection: News['collection'], entry: object): string {
+  const text = shownOf(collection, entry);
+  return collection === 'phones' ? text.replace(/\D/g, '').slice(-TAIL) : foldedWords(text).join(' ');
+}
+
+function shownOf(collection: News['collection'], entry: object): string {
+  const value = entry as { readonly name?: string; readonly number?: string; readonly address?: string };
+  switch (collection) {
+    case 'organizations':
+    case 'titles':
+      return value.name ?? '';
+    case 'phones':
+      return value.number ?? '';
+    case 'emails':
+      return value.address ?? '';
+    case 'addresses':
+      return formatAddress(entry as NonNullable<Card['addresses']>[string]).join(', ');
+  }
+}

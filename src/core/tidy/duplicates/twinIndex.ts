@@ -1,0 +1,70 @@
+import type { Uid } from '@/core/card';
+
+import { blockKeys, isForReach } from './blockKeys';
+import type { DuplicateFacts } from './facts';
+import { Frequencies } from './frequencies';
+import { type Cluster, gradeOf, isApart, LEAST, MAX_NAME_BLOCK, MAX_REACH_BLOCK } from './groupDuplicates';
+import { judgePair } from './judgePair';
+
+/** Share of the cards that may come or go before it is counted anew how common names are. Ours. */
+const STALE = 0.02;
+
+/** The cards of a book, kept so that one that comes or changes is compared at once, and only with those it may be. */
+export class TwinIndex {
+  private readonly facts = new Map<Uid, DuplicateFacts>();
+  private readonly blocks = new Map<string, Set<Uid>>();
+  private frequencies: Frequencies | undefined;
+  private changes = 0;
+
+  /** Takes a card in, or takes it as it is now. */
+  put(one: DuplicateFacts): void {
+    this.remove(one.uid);
+    this.facts.set(one.uid, one);
+    for (const key of blockKeys(one)) {
+      const block = this.blocks.get(key);
+      if (block) block.add(one.uid);
+      else this.blocks.set(key, new Set([one.uid]));
+    }
+    this.changes += 1;
+  }
+
+  /** Forgets a card; one that isn't known is no fault. */
+  remove(uid: Uid): void {
+    const known = this.facts.get(uid);
+    if (!known) return;
+    this.facts.delete(uid);
+    for (const key of blockKeys(known)) {
+      const block = this.blocks.get(key);
+      block?.delete(uid);
+      if (block?.size === 0) this.blocks.delete(key);
+    }
+    this.changes += 1;
+  }
+
+  /** Each card that is the same as `one` with it, the surest first; `one` need not be in the book. */
+  twinsOf(one: DuplicateFacts): Cluster[] {
+    const frequencies = this.countAgain();
+    const near = new Set<Uid>();
+    for (const key of blockKeys(one)) {
+      const block = this.blocks.get(key);
+      if (!block || block.size > (isForReach(key) ? MAX_REACH_BLOCK : MAX_NAME_BLOCK)) continue;
+      for (const uid of block) if (uid !== one.uid) near.add(uid);
+    }
+    const twins = [...near].flatMap((uid): Cluster[] => {
+      const other = this.facts.get(uid);
+      if (!other || isApart(one, other)) return [];
+      const judgement = judgePair(one, other, frequencies);
+      if (judgement.probability < LEAST) return [];
+      return [{ uids: [one.uid, uid].sort(), ...judgement, grade: gradeOf(judgement) }];
+    });
+    return twins.sort((a, b) => b.probability - a.probability);
+  }
+
+  private countAgain(): Frequencies {
+    if (!this.frequencies || this.changes > this.facts.size * STALE) {
+      this.frequencies = new Frequencies([...this.facts.values()]);
+      this.changes = 0;
+    }
+    return this.frequencies;
+  }
+}

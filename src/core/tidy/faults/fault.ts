@@ -1,0 +1,71 @@
+import { isSameJson } from '@/core/base';
+import { applyEdits, type Card, type Edit, getAt, type Uid } from '@/core/card';
+
+/** What can be wrong, what most helps to mend first. */
+export const FAULT_CODES = [
+  'undialable',
+  'bad-mail',
+  'no-country-code',
+  'impossible-date',
+  'capitals',
+  'title-in-name',
+  'twice',
+  'spelt-differently',
+  'empty',
+  'unreachable',
+] as const;
+
+/** One of them. */
+export type FaultCode = (typeof FAULT_CODES)[number];
+
+/** Something wrong or missing on a card. */
+export interface Fault {
+  readonly code: FaultCode;
+  readonly uid: Uid;
+  /** Where on the card; [] for the card as a whole. */
+  readonly path: readonly string[];
+  /** What stands there. */
+  readonly was?: unknown;
+  /** What stands there, for people's eyes. */
+  readonly shown: string;
+  /** What is wrong with it, in words. */
+  readonly says: string;
+  /** What would put it right; undefined where only somebody who knows can. */
+  readonly mend?: {
+    /** undefined: the card goes. */
+    readonly edits?: readonly Edit[];
+    /** What it would then be, for people's eyes. */
+    readonly shown: string;
+    /** Whether it may be done without being looked at. */
+    readonly isSure: boolean;
+  };
+}
+
+/** Whether a card still has what was found wrong. */
+export function isStillWrong(card: Card | undefined, fault: Fault): boolean {
+  if (!card || isLeft(card, fault)) return false;
+  return fault.path.length === 0
+    ? fault.was === card.updated
+    : isSameJson(getAt(card, fault.path), fault.was);
+}
+
+/** Whether the user has said of a card that what looks wrong is right as it is. */
+export function isLeft(card: Card, fault: Fault): boolean {
+  return card['cordialis.example:right']?.[leftKey(fault)] === true;
+}
+
+/** The card with what looks wrong never named again; another value in its place is looked at anew. */
+export function leaveAlone(card: Card, faults: readonly Fault[]): Card {
+  const left = Object.fromEntries(faults.map((fault) => [leftKey(fault), true as const]));
+  return { ...card, 'cordialis.example:right': { ...card['cordialis.example:right'], ...left } };
+}
+
+/** Names a fault by its kind and the value, not by its place, so that it holds after entries have moved. */
+function leftKey({ code, path, shown }: Fault): string {
+  return path.length === 0 ? code : `${code} ${shown}`;
+}
+
+/** The card put right; the same card where it has changed since, or where nothing is known that would help. */
+export function mendCard(card: Card, faults: readonly Fault[]): Card {
+  return faults.reduce((now, { mend }) => (mend?.edits ? applyEdits(now, mend.edits).value : now), card);
+}

@@ -1,0 +1,44 @@
+import type { Card } from '@/core/card';
+
+import { type Fault, isLeft } from './fault';
+import { findDateFaults } from './findDateFaults';
+import { findGaps } from './findGaps';
+import { findMailFaults } from './findMailFaults';
+import { findNameFaults } from './findNameFaults';
+import { findPhoneFaults } from './findPhoneFaults';
+import { findRepeats } from './findRepeats';
+import { HouseWritings } from './houseWritings';
+
+/** What finding goes by. */
+export interface FaultOptions {
+  /** ISO 3166-1 alpha-2: where the user is. */
+  readonly country: string;
+  /** YYYY-MM-DD. */
+  readonly today: string;
+}
+
+/** Reads through a book and tells what is wrong; cards may be given some at a time. */
+export class FaultFinder {
+  private readonly houses = new HouseWritings();
+
+  constructor(private readonly options: FaultOptions) {}
+
+  /** What is wrong with a card by itself. Lists and archived cards are left alone. */
+  add(card: Card): Fault[] {
+    if (card.kind === 'group' || card['cordialis.example:archived'] === true) return [];
+    this.houses.add(card);
+    return [
+      ...findPhoneFaults(card, this.options.country),
+      ...findMailFaults(card),
+      ...findDateFaults(card, this.options.today),
+      ...findNameFaults(card),
+      ...findRepeats(card, this.options.country),
+      ...findGaps(card),
+    ].filter((fault) => !isLeft(card, fault));
+  }
+
+  /** What is wrong between the cards given so far: organisations written in several ways. */
+  across(): Fault[] {
+    return this.houses.findFaults();
+  }
+}

@@ -1,0 +1,52 @@
+import { type Card, type Entry, meaningOf, type United } from '@/core/card';
+
+import { uniteEntries } from '../merging/uniteEntries';
+import type { Fault } from './fault';
+
+/** Collections in which the same value twice is one too many. */
+const REPEATED = ['phones', 'emails', 'addresses', 'links', 'organizations'] as const;
+
+/** The same number, address or organisation twice on a card; the better writing is kept, and the labels of both. */
+export function findRepeats(card: Card, country: string): Fault[] {
+  return REPEATED.flatMap((collection) => repeatsIn(card, collection, country));
+}
+
+function repeatsIn(card: Card, collection: United, country: string): Fault[] {
+  const entries = Object.entries((card[collection] ?? {}) as Record<string, Entry>);
+  const seen = new Map<string, string>();
+  return entries.flatMap(([id, entry]): Fault[] => {
+    const meaning = meaningOf(collection, entry, country);
+    const first = seen.get(meaning);
+    if (first === undefined) {
+      seen.set(meaning, id);
+      return [];
+    }
+    const kept = (card[collection] as Record<string, Entry>)[first] ?? {};
+    const united = uniteEntries(collection, { [first]: kept }, { [id]: entry }, country).entries[first];
+    return [
+      {
+        ...{ code: 'twice', uid: card.uid, path: [collection, id], was: entry },
+        ...{ shown: shownOf(entry), says: 'stands on the card twice' },
+        mend: {
+          edits: [
+            { path: [collection, first], before: kept, after: united },
+            { path: [collection, id], before: entry },
+          ],
+          shown: shownOf(united ?? kept),
+          // An organisation may have been given twice for two posts.
+          isSure: collection !== 'organizations' && collection !== 'addresses',
+        },
+      },
+    ];
+  });
+}
+
+function shownOf(entry: Entry): string {
+  const value = entry['number'] ?? entry['address'] ?? entry['uri'] ?? entry['name'] ?? entry['full'];
+  if (typeof value === 'string') return value;
+  const parts = (entry['components'] ?? []) as readonly { kind: string; value: string }[];
+  return parts
+    .filter(({ kind }) => kind !== 'separator')
+    .map((part) => part.value)
+    .join(', ');
+}

@@ -1,0 +1,68 @@
+import { isSameJson } from '@/core/base';
+import type { Card, Uid } from '@/core/card';
+import { formatRhythm } from '@/core/talks';
+
+/** Properties that a card has once, with our words for them. */
+export const SINGLES = {
+  kind: 'Kind',
+  language: 'Language of the card',
+  speakToAs: 'Pronouns',
+  'cordialis.example:rhythm': 'Rhythm',
+  'cordialis.example:timeZone': 'Time zone',
+  'cordialis.example:quiet': 'Not called quiet before',
+  'cordialis.example:feed': 'Posts of',
+} as const satisfies Partial<Record<keyof Card, string>>;
+
+/** One of them. */
+export type SingleKey = keyof typeof SINGLES;
+
+/** A property that cards say differently. */
+export interface DifferentSingle {
+  readonly key: SingleKey;
+  readonly label: string;
+  /** Each card that says something, with it in words; of several that say the same, the first. */
+  readonly options: readonly (readonly [uid: Uid, text: string])[];
+}
+
+/** What several cards say differently, of what one card can say once. */
+export function findDifferent(cards: readonly Card[]): DifferentSingle[] {
+  return keys.flatMap((key) => {
+    const saying = cards.filter((card) => card[key] !== undefined);
+    const own = saying.filter((card, i) => saying.findIndex((one) => isSameJson(one[key], card[key])) === i);
+    if (own.length < 2) return [];
+    const options = own.map((card) => [card.uid, formatSingle(card, key)] as const);
+    return [{ key, label: SINGLES[key], options }];
+  });
+}
+
+/** What a card says of one of them, in words; '' for nothing. */
+export function formatSingle(card: Card, key: SingleKey): string {
+  switch (key) {
+    case 'kind':
+      return KINDS[card.kind ?? 'individual'] ?? card.kind ?? '';
+    case 'speakToAs': {
+      const { pronouns = {}, grammaticalGender } = card.speakToAs ?? {};
+      return [...Object.values(pronouns).map((one) => one.pronouns), grammaticalGender ?? []]
+        .flat()
+        .join(', ');
+    }
+    case 'cordialis.example:rhythm': {
+      const rhythm = card[key];
+      return rhythm ? `${formatRhythm(rhythm)}${rhythm.paused === true ? ', stopped' : ''}` : '';
+    }
+    case 'language':
+    case 'cordialis.example:timeZone':
+    case 'cordialis.example:quiet':
+    case 'cordialis.example:feed':
+      return card[key] ?? '';
+  }
+}
+
+const KINDS: Readonly<Record<string, string>> = {
+  individual: 'a person',
+  org: 'an organisation',
+  group: 'a list',
+};
+
+// Object.keys can't know that a constant has these keys only.
+const keys = Object.keys(SINGLES) as SingleKey[];

@@ -1,0 +1,14 @@
+/**
+ * The JSON interface for the application.
+ */
+export { calendarApi, calendarFeed } from './calendarApi';
+export { demoApi } from './demoApi';
+export { demoLookup, demoWeb } from './demoWeb';
+export { devicesApi } from './devicesApi';
+export { directoryApi } from './directoryApi';
+export { exchangeApi } from './exchangeApi';
+export { feedsApi } from './feedsApi';
+export { mailboxApi } from './mailboxApi';
+export { pairApi } from './pairApi';
+export { placesApi } from './placesApi';
+export { standInsApi } from './standInsApi';

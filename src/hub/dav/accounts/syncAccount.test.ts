@@ -1,0 +1,140 @@
+/** @jest-environment node */
+import type { Card } from '@/core/card';
+import type { AccountWish } from '@/core/sync';
+import { allCards, findCard, type HubDb, lastSeq, putCard } from '@/hub/store';
+import { addDevice } from '@/hub/sync';
+import type { Credentials } from '@/hub/sync/passports/passports';
+import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
+
+import { addAccount, listAccounts } from './accounts';
+import { syncAccount } from './syncAccount';
+
+// Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
+jest.setTimeout(60_000);
+
+const NOW = TEST_NOW;
+/** The hub that is the client, and the one that is the server. */
+let client: TestHub;
+let server: TestHub;
+let here: HubDb;
+let there: HubDb;
+let base = '';
+let credentials: Credentials;
+
+beforeEach(async () => {
+  [client, server] = [await startTestHub(), await startTestHub()];
+  [here, there, base] = [client.db, server.db, server.base];
+  credentials = await addDevice(there, { name: 'The other hub', direction: 'both' }, NOW);
+});
+afterEach(() => Promise.all([client.stop(), server.stop()]));
+
+const ADA = testPerson('urn:uuid:00000000-0000-4000-8000-000000000001', 'Ada Lowther', {
+  emails: { e1: { address: 'ada@example.org' } },
+  phones: { p1: { number: '+442079460123' } },
+  'cordialis.example:opener': 'The new organ?',
+});
+const BO = testPerson('urn:uuid:00000000-0000-4000-8000-000000000002', 'Bo Ek', {
+  emails: { e1: { address: 'bo@example.org' } },
+});
+const put = (db: HubDb, card: Card | undefined, uid = card?.uid ?? '') =>
+  putCard(db, uid, card, { at: NOW, device: null, says: 'put' });
+const add = (some: Partial<AccountWish> = {}) =>
+  addAccount(
+    here,
+    { name: 'Office', base, ...credentials, direction: 'both', everyMinutes: 60, ...some },
+    NOW,
+  );
+async function visit() {
+  const [account] = await listAccounts(here);
+  if (!account) throw new Error('there is no account');
+  return syncAccount({ db: here, now: NOW, country: 'GB' }, account);
+}
+const mailOf = async (db: HubDb, uid: string) =>
+  Object.values((await findCard(db, uid))?.emails ?? {}).map(({ address }) => address);
+const names = async (db: HubDb) =>
+  (await allCards(db))
+    .map(({ name }) => (name?.components ?? []).map(({ value }) => value).join(' '))
+    .toSorted();
+
+test('cards of both come to both, and a visit with nothing new changes nothing', async () => {
+  await put(here, ADA);
+  await put(there, BO);
+  await add();
+  expect((await listAccounts(here))[0]?.passport.seen).toBeNull();
+  expect(await visit()).toEqual({ came: 1, went: 1 });
+  expect((await listAccounts(here))[0]?.passport.seen).toBe(NOW);
+  expect(await names(here)).toEqual(['Ada Lowther', 'Bo Ek']);
+  expect(await names(there)).toEqual(['Ada Lowther', 'Bo Ek']);
+  await visit();
+  const seqs = [await lastSeq(here), await lastSeq(there)];
+  expect(await visit()).toEqual({ came: 0, went: 0 });
+  expect([await lastSeq(here), await lastSeq(there)]).toEqual(seqs);
+  // What only this book knows doesn't go there, and isn't lost by coming back.
+  expect(JSON.stringify(await allCards(there))).not.toContain('organ');
+  expect(await findCard(here, ADA.uid)).toMatchObject({ 'cordialis.example:opener': 'The new organ?' });
+});
+
+test('edits on both sides are put together, deletions follow, and an edit beats a deletion', async () => {
+  await put(here, ADA);
+  await put(here, BO);
+  await add();
+  await visit();
+  const ada = await findCard(there, ADA.uid);
+  if (!ada) throw new Error('Ada is not there');
+  await put(there, { ...ada, emails: { e1: { address: 'ada@new.example' } } });
+  await put(here, { ...ADA, phones: { p1: { number: '+442079460999' } } });
+  await put(there, undefined, BO.uid);
+  await visit();
+  await visit();
+  for (const db of [here, there]) {
+    expect(await mailOf(db, ADA.uid)).toEqual(['ada@new.example']);
+    expect((await findCard(db, ADA.uid))?.phones?.['p1']?.number).toBe('+442079460999');
+    expect(await findCard(db, BO.uid)).toBeUndefined();
+  }
+});
+
+test('somebody whom both know under different uids is one afterwards, with what both knew', async () => {
+  await put(here, ADA);
+  await put(
+    there,
+    testPerson('urn:uuid:00000000-0000-4000-8000-0000000000aa', 'Ada Lowther', {
+      emails: { e1: { address: 'ada@example.org' } },
+      phones: { p1: { number: '+447700900456' } },
+    }),
+  );
+  await add();
+  await visit();
+  await visit();
+  for (const db of [here, there]) {
+    const cards = await allCards(db);
+    expect(cards).toHaveLength(1);
+    expect(
+      Object.values(cards[0]?.phones ?? {})
+        .map(({ number }) => number)
+        .toSorted(),
+    ).toEqual(['+442079460123', '+447700900456']);
+  }
+});
+
+test('in only brings what is there and sends nothing; out only the other way round', async () => {
+  await put(here, ADA);
+  await put(there, BO);
+  await add({ direction: 'in' });
+  await visit();
+  expect([await names(here), await names(there)]).toEqual([['Ada Lowther', 'Bo Ek'], ['Bo Ek']]);
+});
+
+test('out only sends what is here and takes nothing', async () => {
+  await put(here, ADA);
+  await put(there, BO);
+  await add({ direction: 'out' });
+  await visit();
+  expect([await names(here), await names(there)]).toEqual([['Ada Lowther'], ['Ada Lowther', 'Bo Ek']]);
+});
+
+test('a wrong password, a wrong address and a password without TLS are refused in words', async () => {
+  await expect(add({ password: 'wrong' })).rejects.toThrow();
+  await expect(add({ base: 'nonsense' })).rejects.toThrow('the address begins with https://');
+  await expect(add({ base: 'http://cards.example' })).rejects.toThrow('without TLS');
+  expect(await listAccounts(here)).toEqual([]);
+});

@@ -1,0 +1,183 @@
+import { errorWords } from '@/core/base';
+import { type HubDb, inTransaction, unseal } from '@/hub/store';
+import { noteVisit, pendingFor, syncNow, viewOf } from '@/hub/sync';
+
+import { writeData } from '../addressData';
+import { DavError } from '../davError';
+import type { DavRequest } from '../davRequest';
+import { deleteCardResource } from '../deleteCardResource';
+import { putCardResource } from '../putCardResource';
+import { rememberServed } from '../rememberServed';
+import { cutDown } from '../viewFor';
+import type { Account } from './accounts';
+import { type DavNews, type DavSession, openDavSession } from './davSession';
+
+/** What a visit at a server is made with. */
+export interface AccountContext {
+  readonly db: HubDb;
+  /** UTCDateTime. */
+  readonly now: string;
+  /** ISO 3166-1 alpha-2, for numbers without a country code. */
+  readonly country: string;
+}
+
+/** How many cards came and went. */
+export interface AccountVisit {
+  readonly came: number;
+  readonly went: number;
+}
+
+/**
+ * One visit at a server: what has changed there is merged as if a device had sent it, then what has changed here is sent.
+ * What the server had before is remembered like what a device was served, so that only edits count as changes.
+ *
+ * @throws Error in words where the server can't be reached or refuses
+ */
+export async function syncAccount(context: AccountContext, account: Account): Promise<AccountVisit> {
+  const { db, now } = context;
+  const next = new Date(Date.parse(now) + account.everyMinutes * 60_000).toISOString();
+  await change(db, account, { next });
+  try {
+    const { base, user } = account;
+    const password = unseal(db, account.password);
+    const session = await openDavSession({ base, user, password, version: '3.0' });
+    const news = await session.news(account.syncToken);
+    const etags = new Map(Object.entries(JSON.parse(account.etags) as Record<string, string>));
+    for (const { href, etag } of news.changed) etags.set(href, etag);
+    for (const href of news.gone) etags.delete(href);
+    const isNews = news.changed.length > 0 || news.gone.length > 0;
+    const sync = isNews ? await syncNow(db, account.passport, now) : undefined;
+    const taken =
+      account.passport.direction === 'out' ? noNews : await takeNews({ ...context, sync }, account, news);
+    const went =
+      account.passport.direction === 'in'
+        ? 0
+        : await sendNews(context, account, { session, etags, joined: taken.joined });
+    await change(db, account, {
+      syncToken: news.syncToken,
+      etags: JSON.stringify(Object.fromEntries(etags)),
+    });
+    // A server is not signed in to: its passport says when it was visited.
+    await inTransaction(db, (store) =>
+      store.updateTable('devices').set({ seen: now }).where('id', '=', account.device).execute(),
+    );
+    const visit = { came: taken.came, went };
+    await noteVisit(db, account.passport, now, visit);
+    return visit;
+  } catch (error) {
+    const fault = errorWords(error);
+    await noteVisit(db, account.passport, now, { came: 0, went: 0, fault });
+    throw error;
+  }
+}
+
+interface Taken {
+  readonly came: number;
+  /** Uids of cards of the book that cards of the server were joined to: the server has yet to get what they have become. */
+  readonly joined: ReadonlySet<string>;
+}
+
+const noNews: Taken = { came: 0, joined: new Set() };
+
+interface Taking extends AccountContext {
+  readonly sync: number | undefined;
+}
+
+async function takeNews(context: Taking, account: Account, news: DavNews): Promise<Taken> {
+  const { db } = context;
+  const before = await viewOf(db, account.passport);
+  const known = new Set(before.byUid.keys());
+  const joined = new Set<string>();
+  let came = 0;
+  for (const { href, text } of news.changed) {
+    const wasThere = before.byHref.has(href) && (await memoryAt(db, account, href)) !== undefined;
+    try {
+      const taken = await putCardResource(asDevice(context, account, text), href);
+      came += taken.came ?? 0;
+    } catch (error) {
+      // A card that is none stays on the server; the others go on.
+      if (!(error instanceof DavError)) throw error;
+      continue;
+    }
+    const uid = await memoryAt(db, account, href);
+    if (!wasThere && uid !== undefined && known.has(uid)) joined.add(uid);
+  }
+  for (const href of news.gone) {
+    if ((await memoryAt(db, account, href)) === undefined) continue;
+    const taken = await deleteCardResource(asDevice(context, account, ''), href).catch((error: unknown) => {
+      if (!(error instanceof DavError)) throw error;
+      return undefined;
+    });
+    came += taken?.came ?? 0;
+  }
+  return { came, joined };
+}
+
+function asDevice({ db, now, country, sync }: Taking, { passport }: Account, body: string): DavRequest {
+  // The server's direction is checked by who calls: what comes from it comes in.
+  const device = { ...passport, direction: 'both' as const };
+  const header = (name: string) => (name === 'content-type' ? 'text/vcard' : undefined);
+  return { db, device, now, country, sync, isServer: true, method: 'PUT', header, body };
+}
+
+async function memoryAt(db: HubDb, { device }: Account, href: string): Promise<string | undefined> {
+  const row = await db
+    .selectFrom('memory')
+    .select('uid')
+    .where('device', '=', device)
+    .where('href', '=', href)
+    .executeTakeFirst();
+  return row?.uid;
+}
+
+interface Sending {
+  readonly session: DavSession;
+  readonly etags: Map<string, string>;
+  readonly joined: ReadonlySet<string>;
+}
+
+async function sendNews(
+  { db }: AccountContext,
+  account: Account,
+  { session, etags, joined }: Sending,
+): Promise<number> {
+  const { passport, device } = account;
+  const { added, changed, removed } = await pendingFor(db, passport);
+  const view = await viewOf(db, passport);
+  const again = [...joined].flatMap((uid) => view.byUid.get(uid) ?? []);
+  const fresh = new Set(added);
+  let went = 0;
+  for (const seen of new Set([...added, ...changed, ...again])) {
+    const { href } = seen;
+    const [cut = seen] = await cutDown({ device: passport }, [seen]);
+    const text = writeData(cut.card, { version: '3.0', properties: undefined });
+    const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
+    // Changed there meanwhile: it comes with the next visit, and is merged then.
+    if (status === 412) continue;
+    if (status >= 300) throw new Error(`the server answered ${status} to a card`);
+    etags.delete(href);
+    await rememberServed({ db, device: passport }, [seen]);
+    went += 1;
+  }
+  for (const { uid, href } of removed) {
+    const status = await session.remove(href, etags.get(href));
+    if (status === 412) continue;
+    if (status >= 300 && status !== 404) throw new Error(`the server answered ${status} to a deletion`);
+    etags.delete(href);
+    await inTransaction(db, (store) =>
+      store.deleteFrom('memory').where('device', '=', device).where('uid', '=', uid).execute(),
+    );
+    went += 1;
+  }
+  return went;
+}
+
+function change(
+  db: HubDb,
+  { device }: Account,
+  some: { readonly next?: string; readonly syncToken?: string; readonly etags?: string },
+): Promise<unknown> {
+  return inTransaction(db, (store) =>
+    store.updateTable('accounts').set(some).where('device', '=', device).execute(),
+  );
+}

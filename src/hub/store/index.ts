@@ -1,0 +1,22 @@
+/**
+ * The hub's store: SQLite through Kysely, migrations, backups.
+ */
+export { allCards, changedSince, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
+export { onChange, tellOfChange } from './changeNews';
+export { lastMail } from './lastMail';
+export { findMemory } from './memory';
+export { backUpStore, inTransaction, openStore } from './openStore';
+export type {
+  AccountsTable,
+  BrowsersTable,
+  DevicesTable,
+  DirectoryEntriesTable,
+  DirectoryUsersTable,
+  HubDb,
+  MailsTable,
+  MemoryTable,
+  RecordsTable,
+} from './schema';
+export { seal, unseal } from './seal';
+export { SEED_SAYS, seedDemo } from './seedDemo';
+export { noteToSettle } from './settle';

@@ -1,0 +1,98 @@
+import { createHash, randomBytes } from 'node:crypto';
+
+import type { Selectable } from 'kysely';
+
+import { type BrowsersTable, type HubDb, inTransaction } from '@/hub/store';
+
+/** A browser that has been paired. */
+export type Browser = Selectable<BrowsersTable>;
+
+/** Letters and figures of a code that nobody mistakes for each other; 32, so that each octet counts alike. */
+const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
+const CODE_SIGNS = 8;
+/** How long a code is good, in milliseconds: long enough to walk to the other machine. */
+const CODE_LASTS_MS = 10 * 60 * 1000;
+/** Wrong codes after which all codes are void: 40 bits can't be guessed in so few tries. */
+const MAX_WRONG = 10;
+let wrong = 0;
+
+const hashOf = (text: string) => createHash('sha256').update(text).digest('hex');
+const plain = (code: string) => code.toUpperCase().replace(/[^A-Z0-9]/g, '');
+
+/** Makes a code by which one browser may be paired within ten minutes. @param nowMs - milliseconds since 1970 */
+export async function makeCode(db: HubDb, nowMs: number): Promise<string> {
+  const code = [...randomBytes(CODE_SIGNS)].map((octet) => SIGNS.charAt(octet % SIGNS.length)).join('');
+  const until = new Date(nowMs + CODE_LASTS_MS).toISOString();
+  await inTransaction(db, async (store) => {
+    await store.deleteFrom('codes').where('until', '<', new Date(nowMs).toISOString()).execute();
+    await store
+      .insertInto('codes')
+      .values({ hash: hashOf(code), until })
+      .execute();
+  });
+  wrong = 0;
+  return `${code.slice(0, 4)}-${code.slice(4)}`;
+}
+
+/**
+ * Pairs a browser.
+ *
+ * @returns the token that it shows from now on; undefined where the code is not good
+ */
+export async function pairBrowser(
+  db: HubDb,
+  { code, name }: { readonly code: string; readonly name: string },
+  nowMs: number,
+): Promise<{ readonly token: string; readonly name: string } | undefined> {
+  if (wrong >= MAX_WRONG) await inTransaction(db, (store) => store.deleteFrom('codes').execute());
+  const token = randomBytes(32).toString('base64url');
+  const paired = await inTransaction(db, async (store) => {
+    const known = await store
+      .selectFrom('codes')
+      .selectAll()
+      .where('hash', '=', hashOf(plain(code)))
+      .executeTakeFirst();
+    if (!known || known.until < new Date(nowMs).toISOString()) return undefined;
+    await store.deleteFrom('codes').where('hash', '=', known.hash).execute();
+    const free = await freeName(store, name.trim() === '' ? 'Browser' : name.trim().slice(0, 60));
+    const created = `${new Date(nowMs).toISOString().slice(0, 19)}Z`;
+    await store
+      .insertInto('browsers')
+      .values({ name: free, token: hashOf(token), created, seen: created })
+      .execute();
+    return free;
+  });
+  if (paired === undefined) {
+    wrong += 1;
+    return undefined;
+  }
+  return { token, name: paired };
+}
+
+/** The browser that shows a token. */
+export function findBrowser(db: HubDb, token: string): Promise<Browser | undefined> {
+  return db.selectFrom('browsers').selectAll().where('token', '=', hashOf(token)).executeTakeFirst();
+}
+
+/** Lets a browser go: its token is no longer good, its cards stay here and there. */
+export function forgetBrowser(db: HubDb, name: string): Promise<boolean> {
+  return inTransaction(db, async (store) => {
+    const browser = await store
+      .selectFrom('browsers')
+      .select('id')
+      .where('name', '=', name)
+      .executeTakeFirst();
+    if (!browser) return false;
+    await store.deleteFrom('sent').where('browser', '=', browser.id).execute();
+    await store.deleteFrom('browsers').where('id', '=', browser.id).execute();
+    return true;
+  });
+}
+
+async function freeName(store: HubDb, name: string): Promise<string> {
+  for (let count = 1; ; count += 1) {
+    const one = count === 1 ? name : `${name} ${count}`;
+    const known = await store.selectFrom('browsers').select('id').where('name', '=', one).executeTakeFirst();
+    if (!known) return one;
+  }
+}

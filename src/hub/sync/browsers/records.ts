@@ -1,0 +1,136 @@
+import type { Selectable } from 'kysely';
+
+import {
+  joinTalks,
+  RECORDS_AT_ONCE,
+  type RecordsPull,
+  type RecordsPush,
+  type SharedRecord,
+} from '@/core/sync';
+import { monthOf, parseTalk, type Talk } from '@/core/talks';
+import { type HubDb, inTransaction, type RecordsTable, tellOfChange } from '@/hub/store';
+
+import type { Browser } from './pairing';
+
+type Row = Selectable<RecordsTable>;
+type NewRow = Omit<Row, 'seq'>;
+
+/**
+ * Takes in talks and settings that a browser has changed, all of them or none. What another browser has changed meanwhile
+ * is not overwritten by a deletion; of a talk that both have changed nothing that was said is lost; of a setting the later
+ * one stands.
+ */
+export function takeRecords(
+  db: HubDb,
+  browser: Browser,
+  { since, records, gone }: RecordsPush,
+): Promise<void> {
+  return inTransaction(db, async (store) => {
+    const known = await knownOf(store, records);
+    const rows = records.flatMap(
+      (record) => rowFor(known.get(keyOf(record)), record, { since, browser: browser.id }) ?? [],
+    );
+    for (const one of gone) rows.push(...(await rowsOfIntake(store, one, browser.id)));
+    await putRows(store, rows);
+  });
+}
+
+const keyOf = ({ kind, id }: { readonly kind: string; readonly id: string }) => `${kind} ${id}`;
+
+async function knownOf(store: HubDb, records: readonly SharedRecord[]): Promise<Map<string, Row>> {
+  const ids = [...new Set(records.map(({ id }) => id))];
+  if (ids.length === 0) return new Map();
+  const rows = await store.selectFrom('records').selectAll().where('id', 'in', ids).execute();
+  return new Map(rows.map((row) => [keyOf(row), row]));
+}
+
+/** The row that a record becomes; undefined where nothing changes by it. */
+function rowFor(
+  known: Row | undefined,
+  { kind, id, value }: SharedRecord,
+  { since, browser }: { readonly since: number; readonly browser: number },
+): NewRow | undefined {
+  const talk = kind === 'talk' ? parseTalk(value) : undefined;
+  // Written by the same program on the other side; what is no talk all the same stays there.
+  if (kind === 'talk' && value !== null && !talk) return undefined;
+  const text = value === null || value === undefined ? null : JSON.stringify(talk ?? value);
+  if (text === (known?.value ?? null)) return undefined;
+  const isUnknown = known !== undefined && known.seq > since && known.browser !== browser;
+  // Deleted by somebody who didn't know that it had been changed: it stays, and is told again.
+  if (isUnknown && known.value !== null && text === null) return undefined;
+  const joined = isUnknown && talk ? joinStored(known.value, talk) : text;
+  const before = known ? (JSON.parse(known.months) as string[]) : [];
+  const months = [...new Set([...before, ...(talk ? [monthOf(talk)] : [])])];
+  return {
+    ...{ kind, id, value: joined, months: JSON.stringify(months) },
+    browser: joined === text ? browser : null,
+  };
+}
+
+function joinStored(value: string | null, talk: Talk): string {
+  const mine = value === null ? undefined : parseTalk(JSON.parse(value));
+  return JSON.stringify(mine ? joinTalks(mine, talk) : talk);
+}
+
+async function rowsOfIntake(
+  store: HubDb,
+  { intake, month }: RecordsPush['gone'][number],
+  browser: number,
+): Promise<NewRow[]> {
+  const rows = await store
+    .selectFrom('records')
+    .selectAll()
+    .where('kind', '=', 'talk')
+    .where('months', 'like', `%"${month}"%`)
+    .execute();
+  return rows.flatMap(({ seq: _, ...row }) => {
+    const talk = row.value === null ? undefined : parseTalk(JSON.parse(row.value));
+    const isOfIt = talk?.intake === intake && monthOf(talk) === month;
+    return isOfIt ? [{ ...row, value: null, browser }] : [];
+  });
+}
+
+/** Rows written at once: SQLite takes some thousand values in one statement. */
+const AT_ONCE = 100;
+
+async function putRows(store: HubDb, rows: readonly NewRow[]): Promise<void> {
+  let last = 0;
+  for (let i = 0; i < rows.length; i += AT_ONCE) {
+    const some = rows.slice(i, i + AT_ONCE);
+    const ids = some.map(({ id }) => id);
+    for (const kind of new Set(some.map((row) => row.kind)))
+      await store.deleteFrom('records').where('kind', '=', kind).where('id', 'in', ids).execute();
+    const put = await store.insertInto('records').values(some).returning('seq').execute();
+    last = put.at(-1)?.seq ?? last;
+  }
+  if (last > 0) tellOfChange(last);
+}
+
+/** Talks and settings that are new since one of them, the oldest first, without those that the browser has sent itself. */
+export async function giveRecords(db: HubDb, browser: Browser, since: number): Promise<RecordsPull> {
+  const head = await db
+    .selectFrom('records')
+    .select(({ fn }) => fn.max('seq').as('seq'))
+    .executeTakeFirst();
+  const rows = await db
+    .selectFrom('records')
+    .leftJoin('browsers', 'browsers.id', 'records.browser')
+    .select(['records.seq', 'records.kind', 'records.id', 'records.value', 'records.months'])
+    .select('browsers.name as by')
+    .where('records.seq', '>', since)
+    .where(({ eb, or }) => or([eb('records.browser', 'is', null), eb('records.browser', '!=', browser.id)]))
+    .orderBy('records.seq')
+    .limit(RECORDS_AT_ONCE + 1)
+    .execute();
+  const told = rows.slice(0, RECORDS_AT_ONCE);
+  const isMore = rows.length > RECORDS_AT_ONCE;
+  return {
+    records: told.map(({ kind, id, value, months, by }) => ({
+      ...{ kind, id, by },
+      value: value === null ? null : (JSON.parse(value) as unknown),
+      months: JSON.parse(months) as string[],
+    })),
+    seq: isMore ? (told.at(-1)?.seq ?? since) : Math.max(since, head?.seq ?? 0),
+    isMore,
+  };
+}

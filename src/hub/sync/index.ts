@@ -1,0 +1,32 @@
+/**
+ * Sync on the hub: the passports of devices, browsers that share the book, other CardDAV servers.
+ *
+ * passports/  what each device may receive, what it was last served, what it changed
+ * browsers/   pairing, pushing and pulling
+ * accounts/   the hub as a client of other servers
+ */
+export { givePull } from './browsers/givePull';
+export { type Browser, findBrowser, forgetBrowser, makeCode, pairBrowser } from './browsers/pairing';
+export { giveRecords, takeRecords } from './browsers/records';
+export { setMembers } from './browsers/setMembers';
+export { takePush } from './browsers/takePush';
+export { type DeviceView, etagOf, hrefFor, type SeenCard, servedCard, viewOf } from './passports/deviceView';
+export { directoryChanges, directoryView } from './passports/directoryView';
+export { lookAhead } from './passports/lookAhead';
+export { markSources } from './passports/markSources';
+export { noteVisit, syncNow } from './passports/noteVisit';
+export {
+  addDevice,
+  changePassport,
+  type Device,
+  findDevice,
+  listDevices,
+  listsOf,
+  type Passport,
+  pauseDevice,
+  removeDevice,
+  signIn,
+} from './passports/passports';
+export { pendingFor } from './passports/pendingFor';
+export { seqOf } from './passports/syncToken';
+export { undoSync } from './passports/undoSync';

@@ -1,0 +1,40 @@
+import { findPeople, isList } from '@/core/lists';
+import { findCard, type HubDb } from '@/hub/store';
+
+/**
+ * Who is on lists: as the application has worked it out, which knows the talks that rules may ask for; for a list of which
+ * it hasn't said anything, whoever is on it and on the lists on it by choice.
+ *
+ * @param lists - uids
+ */
+export async function membersOf(db: HubDb, lists: readonly string[]): Promise<ReadonlySet<string>> {
+  const members = new Set<string>();
+  for (const uid of lists) {
+    const uids = (await membersToldOf(db, uid)) ?? (await chosenOn(db, uid));
+    for (const one of uids) members.add(one);
+  }
+  return members;
+}
+
+/** Who is on a list as the application has worked it out; undefined where it hasn't said anything of it. */
+export async function membersToldOf(db: HubDb, list: string): Promise<string[] | undefined> {
+  const told = await db.selectFrom('members').select('uids').where('list', '=', list).executeTakeFirst();
+  // Written by setMembers only.
+  return told && (JSON.parse(told.uids) as string[]);
+}
+
+async function chosenOn(db: HubDb, uid: string): Promise<string[]> {
+  const list = await findCard(db, uid);
+  if (!list) return [];
+  const known = new Map([[uid, list]]);
+  const open = Object.keys(list.members ?? {});
+  // Lists on it are few; each is looked at once.
+  for (let next = open.pop(); next !== undefined; next = open.pop()) {
+    if (known.has(next)) continue;
+    const card = await findCard(db, next);
+    if (!card) continue;
+    known.set(next, card);
+    if (isList(card)) open.push(...Object.keys(card.members ?? {}));
+  }
+  return findPeople(list, (one) => known.get(one));
+}

@@ -1,0 +1,71 @@
+import { changeBook } from '@/book/commit';
+import { useAppDispatch } from '@/book/state';
+import { type Card, type CardValue, preferEntry, shownAs } from '@/core/card';
+import { cardPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import {
+  Act,
+  Copy,
+  ExternalLink,
+  type Icon,
+  LinkAct,
+  Mail,
+  MapPin,
+  MessageSquare,
+  Pencil,
+  Phone,
+  Sheet,
+  Star,
+} from '@/ui';
+
+import { useCopy } from './useCopy';
+
+/** What pressing a value of a collection does, in a word. */
+const OPENS: Readonly<Record<string, readonly [string, Icon]>> = {
+  phones: ['Call', Phone],
+  emails: ['Write', Mail],
+  addresses: ['Way there', MapPin],
+};
+
+interface ValueSheetProps {
+  readonly card: Card;
+  readonly label: string;
+  readonly value: CardValue;
+  readonly onClose: () => void;
+}
+
+/** Everything that can be done with one value. */
+export function ValueSheet({ card, label, value, onClose }: ValueSheetProps) {
+  const dispatch = useAppDispatch();
+  const copy = useCopy();
+  const { preferable, isPreferred } = value;
+  const [word, icon] = OPENS[value.collection] ?? ['Open', ExternalLink];
+  const after = (work: () => void) => () => {
+    onClose();
+    work();
+  };
+  const prefer = () => {
+    if (!preferable) return;
+    const text = `${value.lines[0] ?? label} is now preferred for ${shownAs(card)}`;
+    void dispatch(
+      changeBook({ cause: 'edit', label: text, upserts: [preferEntry(card, preferable, value.id)] }),
+    );
+  };
+  return (
+    <Sheet title={value.lines.join(', ')} isOpen onClose={onClose}>
+      {value.uri === undefined ? null : <LinkAct label={word} icon={icon} uri={value.uri} />}
+      {value.messageUri === undefined ? null : (
+        <LinkAct label="Message" icon={MessageSquare} uri={value.messageUri} />
+      )}
+      <Act label="Copy" icon={Copy} onPress={after(() => void copy(value.copy))} />
+      {preferable && isPreferred !== true ? (
+        <Act label="Make preferred" icon={Star} onPress={after(prefer)} />
+      ) : null}
+      <Act
+        label="Edit"
+        icon={Pencil}
+        onPress={after(() => go(`${cardPath(card.uid, '/edit')}?at=${value.collection}`))}
+      />
+    </Sheet>
+  );
+}

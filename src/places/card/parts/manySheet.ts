@@ -1,0 +1,15 @@
+import type { ManyWish } from '@/book/commit';
+import type { Card } from '@/core/card';
+
+/** The sheets that the bar of the chosen opens. */
+export type ManySheet = 'lists' | 'tags' | 'send' | 'more' | 'field' | 'rhythm' | 'export' | 'sources';
+
+/** What each of the sheets is given. */
+export interface ManySheetProps {
+  readonly cards: readonly Card[];
+  /** Opens another sheet in its place; undefined closes it. */
+  readonly onSheet: (sheet: ManySheet | undefined) => void;
+  readonly onChange: (wish: ManyWish) => Promise<void>;
+  /** Called when the cards are out of sight: deleted or archived. */
+  readonly onGone: () => void;
+}

@@ -1,0 +1,22 @@
+import { noticed, useAppDispatch } from '@/book/state';
+import { copyText } from '@/platform';
+
+/** Copies a text and says whether that worked. */
+export function useCopy(): (text: string) => Promise<void> {
+  const dispatch = useAppDispatch();
+  return async (text) => {
+    const isCopied = await copyText(text);
+    const shown = text.replaceAll('\n', ', ');
+    if (isCopied)
+      dispatch(
+        noticed({ text: `Copied ${shown.length > 60 ? `${shown.slice(0, 60)}…` : shown}`, tone: 'plain' }),
+      );
+    else
+      dispatch(
+        noticed({
+          text: 'The browser does not let this page copy. Mark the text and copy it by hand.',
+          tone: 'error',
+        }),
+      );
+  };
+}

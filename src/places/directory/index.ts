@@ -1,0 +1,4 @@
+/**
+ * The common directory.
+ */
+export { DirectoryPage } from './DirectoryPage';

@@ -1,0 +1,115 @@
+import { View } from 'react-native';
+
+import type { LiftedNow } from '@/book/clients';
+import { addLifted, addLiftedTo } from '@/book/extract';
+import { selectRowsByUid, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { type Card, type cardValues, shownAs, type Uid } from '@/core/card';
+import type { Cluster } from '@/core/tidy';
+import { cardPath, localDay, LOCALE } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, LabelledRow, NextAct, Pencil, Plus, Txt, useLoaded, UserPlus } from '@/ui';
+
+/** Loads what says the values of a card. */
+export type LoadShowing = () => Promise<{ readonly cardValues: typeof cardValues }>;
+
+interface ReadCardProps {
+  readonly lifted: LiftedNow;
+  readonly loadShowing: LoadShowing;
+}
+
+/** The card that was read, whom of the book it looks like, and what can be done with it. */
+export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: ReadCardProps) {
+  const dispatch = useAppDispatch();
+  const { country, leapDay } = useAppSelector(selectSettings);
+  const show = useLoaded(loadShowing);
+  const groups =
+    show?.cardValues(card, {
+      country,
+      leapDay,
+      locale: LOCALE,
+      today: localDay(),
+      isToKeep: false,
+      nameOf: () => undefined,
+    }) ?? [];
+  const name = shownAs(card);
+  const work = workOf(card);
+  const add = async (isEdited: boolean) => {
+    await dispatch(addLifted(card));
+    go(isEdited ? `${cardPath(card.uid)}/edit` : cardPath(card.uid), 'replace');
+  };
+  if (!hasMarks)
+    return (
+      <Txt tone="faded">Nothing was recognised in it. Press the words that are the name, and so on.</Txt>
+    );
+  return (
+    <View className="gap-3" testID="read-card">
+      <Txt font="serif" size="title" heading={2}>
+        {name || 'No name yet'}
+      </Txt>
+      {work === '' ? null : <Txt tone="faded">{work}</Txt>}
+      {twins.slice(0, 3).map((twin) => (
+        <Twin
+          key={twin.uids.join(' ')}
+          twin={twin}
+          mine={card.uid}
+          onAdd={(uid) => void dispatch(addLiftedTo(card, uid)).then(() => go(cardPath(uid), 'replace'))}
+        />
+      ))}
+      <View>
+        {groups.map(({ label, values }) => (
+          <LabelledRow key={label} label={label}>
+            {values.map(({ id, lines }) => (
+              <Txt key={id}>{lines.join(', ')}</Txt>
+            ))}
+          </LabelledRow>
+        ))}
+      </View>
+      <NextAct label="Add to the Book" icon={UserPlus} onPress={() => void add(false)} testID="add-lifted" />
+      <View className="flex-row">
+        <Act
+          label="Add and go on editing"
+          icon={Pencil}
+          onPress={() => void add(true)}
+          testID="add-lifted-edit"
+        />
+      </View>
+    </View>
+  );
+}
+
+/** What somebody does, and where. */
+function workOf({ titles = {}, organizations = {} }: Card): string {
+  const houses = Object.values(organizations).flatMap(({ name, units = [] }) => [
+    ...units.map((unit) => unit.name),
+    name,
+  ]);
+  return [...Object.values(titles).map(({ name }) => name), ...houses].filter(Boolean).join(', ');
+}
+
+interface TwinProps {
+  readonly twin: Cluster;
+  readonly mine: Uid;
+  readonly onAdd: (uid: Uid) => void;
+}
+
+/** Somebody of the book whom the card looks like. */
+function Twin({ twin: { uids, evidence, grade }, mine, onAdd }: TwinProps) {
+  const rows = useAppSelector(selectRowsByUid);
+  const uid = uids.find((one) => one !== mine);
+  const row = uid === undefined ? undefined : rows.get(uid);
+  if (uid === undefined || !row) return null;
+  const why = evidence
+    .filter(({ bits }) => bits > 0)
+    .slice(0, 2)
+    .map(({ words }) => words)
+    .join(', ');
+  return (
+    <View className="border-l-2 border-ochre pl-3" testID="lift-twin">
+      <Txt>{`${grade === 'possible' ? 'This may be' : 'This looks like'} ${row.shown}, who is in the Book: ${why}.`}</Txt>
+      <View className="flex-row flex-wrap gap-x-5">
+        <Act label={`Add to ${row.shown}`} icon={Plus} onPress={() => onAdd(uid)} testID="add-to-twin" />
+        <Act label="Open" name={`Open ${row.shown}`} tone="faded" onPress={() => go(cardPath(uid))} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,4 @@
+/**
+ * A card from text.
+ */
+export { LiftPage } from './LiftPage';

@@ -1,0 +1,10 @@
+/**
+ * The Book as rows, table and map, and the quick line.
+ */
+export { BookPlace } from './book/BookPlace';
+export { NoCardOpen } from './book/NoCardOpen';
+export { MapPage } from './map/MapPage';
+export { isInPlace, PLACES } from './quickline/pages';
+export { QuickLine } from './quickline/QuickLine';
+export { type QuickPlans, QuickPlansContext } from './quickline/quickPlans';
+export { TablePage } from './table/TablePage';

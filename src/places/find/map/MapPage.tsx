@@ -1,0 +1,74 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+
+import { usePointOf, useWhereabouts } from '@/book/find';
+import { selectRowsByUid, useAppSelector } from '@/book/state';
+import { distanceKm, groupSpots } from '@/core/find';
+import { go } from '@/platform/navigation';
+import { PageBar, ProgressLine, usePageTitle, useWide } from '@/ui';
+
+import { MapPanel } from './MapPanel';
+import type { PlacedCard, PlaceGroup } from './placeGroup';
+import { WorldMap } from './WorldMap';
+
+/** Kilometres around a place that was typed, to begin with. */
+const FIRST_KM = 50;
+
+/** Where people are: the world with a mark for each place, and beside it the places, or who is at one. */
+export function MapPage() {
+  usePageTitle('Map');
+  const { isWide } = useWide();
+  const where = useWhereabouts();
+  const rows = useAppSelector(selectRowsByUid);
+  const [chosen, setChosen] = useState<readonly PlaceGroup[]>([]);
+  const [near, setNear] = useState('');
+  const [km, setKm] = useState(FIRST_KM);
+  const centre = usePointOf(near);
+  const cards = useMemo(
+    () => (where?.cards ?? []).filter(({ uid }) => rows.has(uid)) as readonly PlacedCard[],
+    [where, rows],
+  );
+  const groups = useMemo(() => groupSpots(cards), [cards]);
+  const around = useMemo(() => {
+    if (!centre) return undefined;
+    return cards
+      .filter(({ spot }) => spot.by !== 'country')
+      .map((card) => ({ ...card, km: distanceKm(card.spot, centre) }))
+      .filter((card) => card.km <= km)
+      .sort((a, b) => a.km - b.km);
+  }, [cards, centre, km]);
+  const marked = useMemo(() => (around ? groupSpots(around) : groups), [around, groups]);
+  const isNear = near.trim() !== '';
+  return (
+    <View className="flex-1" testID="map-page">
+      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
+      {where ? (
+        <View className={`min-h-0 flex-1 ${isWide ? 'flex-row' : ''}`}>
+          <View className={isWide ? 'min-w-0 flex-1' : 'h-[44%]'}>
+            <WorldMap
+              groups={marked}
+              all={groups}
+              chosen={chosen}
+              circle={isNear && centre ? { ...centre, km } : undefined}
+              onChoose={setChosen}
+            />
+          </View>
+          <View className={isWide ? 'w-[352px] border-l border-rule' : 'min-h-0 flex-1 border-t border-rule'}>
+            <MapPanel
+              {...{ groups, chosen, near, km, centre, around }}
+              hasGazetteer={where.hasGazetteer}
+              onChoose={setChosen}
+              onNear={(text) => {
+                setNear(text);
+                setChosen([]);
+              }}
+              onKm={setKm}
+            />
+          </View>
+        </View>
+      ) : (
+        <ProgressLine text="Finding the places" share01={0} />
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,42 @@
+import type { LocatedCard, SpotGroup } from '@/core/find';
+import { LOCALE } from '@/platform';
+
+/** A card on the map; how far it is where a place was asked for. */
+export interface PlacedCard extends LocatedCard {
+  readonly km?: number;
+}
+
+/** Everybody at one place. */
+export type PlaceGroup = SpotGroup<PlacedCard>;
+
+/** Tells places apart. */
+export function placeKey({ spot: { lat, lon, by } }: PlaceGroup): string {
+  return `${lat} ${lon} ${by}`;
+}
+
+const countries = new Intl.DisplayNames(LOCALE, { type: 'region', fallback: 'code' });
+
+/** What a place is called, by the card that stands there first: "Bergen", or "Norway, town not known". */
+export function placeName({ spot }: PlaceGroup): string {
+  if (spot.by !== 'country') return spot.name;
+  return `${countryName(spot.name)}, town not known`;
+}
+
+/** Several places as one: "Bergen and 2 more places". */
+export function clusterName(groups: readonly PlaceGroup[]): string {
+  const [first] = groups;
+  if (!first) return '';
+  const more = groups.length - 1;
+  return more === 0
+    ? placeName(first)
+    : `${placeName(first)} and ${more} more ${more === 1 ? 'place' : 'places'}`;
+}
+
+/** How many are at some places. */
+export function countOf(groups: readonly PlaceGroup[]): number {
+  return groups.reduce((sum, { members }) => sum + members.length, 0);
+}
+
+function countryName(code: string): string {
+  return /^[A-Z]{2}$/.test(code) ? (countries.of(code) ?? code) : code;
+}

@@ -1,0 +1,51 @@
+import { selectRow, useAppSelector, usePhoto } from '@/book/state';
+import { markMatches } from '@/core/base';
+import type { Hit } from '@/core/find';
+import { cardPath, formatKm, listPath } from '@/platform';
+import { ListRow, ListStamp, Stamp } from '@/ui';
+
+interface FoundRowProps {
+  readonly hit: Hit;
+  /** What was looked for. */
+  readonly words: string;
+  readonly id: string;
+  readonly isChosen: boolean;
+  readonly onOpen: () => void;
+}
+
+/** One card or list that was found, with the value that speaks for it. */
+export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
+  const row = useAppSelector((state) => selectRow(state, hit.uid));
+  const photo = usePhoto(row?.photo, 'row');
+  const initials = row?.initials ?? [...hit.shown][0] ?? '';
+  // Lists and archived cards have no row in the Book.
+  const second = hit.kind === 'list' ? 'List' : (row?.second ?? 'Archived');
+  return (
+    <ListRow
+      role="option"
+      nativeID={id}
+      title={row?.shown ?? hit.shown}
+      second={[
+        hit.km === undefined ? '' : formatKm(hit.km),
+        hit.field === 'name' ? second : hit.field === 'talk' ? `said: ${hit.value}` : hit.value,
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+      stamp={
+        hit.kind === 'list' ? (
+          <ListStamp initials={initials} />
+        ) : (
+          <Stamp initials={initials} isOrg={hit.kind === 'organisation'} photo={photo} />
+        )
+      }
+      isChosen={isChosen}
+      mark={(text) => markMatches(text, words)}
+      onPress={onOpen}
+    />
+  );
+}
+
+/** Where what was found is opened. */
+export function pathOf({ kind, uid }: Pick<Hit, 'kind' | 'uid'>): string {
+  return kind === 'list' ? listPath(uid) : cardPath(uid);
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'react-redux';
+
+import { changeBook } from '@/book/commit';
+import { useListName } from '@/book/lists';
+import { type AppStore, choiceMade, useAppDispatch, useServices } from '@/book/state';
+import { formatRule, type FoundCards, toRule } from '@/core/find';
+import { newRuleList } from '@/core/lists';
+import { listPath, localDay } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, ListChecks, ListFilter, ListPlus, Txt } from '@/ui';
+
+import { LimitSheet } from './LimitSheet';
+
+/** More than any book has. */
+const ALL = 1_000_000;
+
+interface UnderstandingProps {
+  readonly query: string;
+  readonly found: FoundCards;
+  readonly onDone: () => void;
+  readonly onLimit: (limit: string) => void;
+}
+
+/** What a search was understood as, where it says more than words; and what can be done with all that it finds. */
+export function Understanding({ query, found, onDone, onLimit }: UnderstandingProps) {
+  const dispatch = useAppDispatch();
+  const { search, newUid, utcNow } = useServices();
+  const nameOf = useListName();
+  const { getState } = useStore() as AppStore;
+  const rule = toRule(found);
+  const [isPicking, setPicking] = useState(false);
+  const text = rule ? formatRule(rule, nameOf) : '';
+  const hasFound = rule !== undefined && found.hits.length > 0;
+  const chooseAll = async () => {
+    const { hits } = await search.find(query, ALL, localDay());
+    const rows = getState().rows.byUid;
+    dispatch(choiceMade(hits.flatMap(({ uid }) => (rows.has(uid) ? uid : []))));
+    onDone();
+    go('/book');
+  };
+  const keep = async () => {
+    if (!rule) return;
+    const list = newRuleList(newUid(), text, utcNow(), rule);
+    await dispatch(changeBook({ cause: 'add', label: `Made the list “${text}”`, upserts: [list] }));
+    onDone();
+    go(listPath(list.uid));
+  };
+  return (
+    <View className="border-b border-rule bg-leaf px-3 pt-1" testID="understanding">
+      {found.tests.length === 0 ? null : (
+        <Txt size="small" tone="faded" testID="understood">{`Understood: ${text}`}</Txt>
+      )}
+      <View className="flex-row flex-wrap gap-x-5">
+        <Act
+          label="Limit"
+          icon={ListFilter}
+          tone="faded"
+          onPress={() => setPicking(true)}
+          testID="pick-limit"
+        />
+        {hasFound ? (
+          <>
+            <Act
+              label="Choose all"
+              icon={ListChecks}
+              tone="faded"
+              onPress={() => void chooseAll()}
+              testID="choose-found"
+            />
+            <Act
+              label="Keep as a list"
+              icon={ListPlus}
+              tone="faded"
+              onPress={() => void keep()}
+              testID="keep-found"
+            />
+          </>
+        ) : null}
+      </View>
+      {isPicking ? <LimitSheet onPick={onLimit} onClose={() => setPicking(false)} /> : null}
+    </View>
+  );
+}

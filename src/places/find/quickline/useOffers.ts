@@ -1,0 +1,89 @@
+import { useEffect, useMemo, useState } from 'react';
+
+import { selectLists, selectSettings, useAppSelector, useCardGetter, useServices } from '@/book/state';
+import { shownAs, type Uid } from '@/core/card';
+import type { Offer, Quick } from '@/core/find';
+import { isRuleList } from '@/core/lists';
+import { localDay, LOCALE } from '@/platform';
+
+import type { QuickPlans } from './quickPlans';
+
+/** Cards that an act is offered for: where a name could be several people's, they choose. */
+const CANDIDATES = 4;
+
+/** What the line offers beside what it finds. */
+export interface Offers {
+  readonly offers: readonly Offer[];
+  /** Whether it asks for an act in so many words; then offers stand before what is found. */
+  readonly isAsked: boolean;
+  /** Whether these are all that the line as it stands has to offer. */
+  readonly isKnown: boolean;
+}
+
+const NONE: Offers = { offers: [], isAsked: false, isKnown: true };
+const NOT_YET: Offers = { ...NONE, isKnown: false };
+
+interface Read {
+  readonly query: string;
+  readonly quick: Quick;
+  readonly uids: readonly Uid[];
+  /** Whether somebody is called so. */
+  readonly isNamed: boolean;
+  /** Whether somebody was found without a typo. */
+  readonly isFound: boolean;
+}
+
+/** What a line would do, for each card that its name could mean; nothing for a line that only finds. */
+export function useOffers(query: string, plans: QuickPlans | undefined): Offers {
+  const { search, newUid, utcNow } = useServices();
+  const [read, setRead] = useState<Read>();
+  const lists = useAppSelector(selectLists);
+  const { country } = useAppSelector(selectSettings);
+  const getCard = useCardGetter();
+  const asked = useMemo(() => {
+    // A list that fills itself takes nobody on by hand.
+    const picked = lists.filter((list) => !isRuleList(list));
+    const known = { lists: picked.map((list) => ({ uid: list.uid, name: shownAs(list) })) };
+    const quick = query.trim() === '' ? undefined : plans?.parseQuick(query, known);
+    return quick && asksForSomething(quick) ? quick : undefined;
+  }, [lists, plans, query]);
+  useEffect(() => {
+    if (!asked) return;
+    let isCurrent = true;
+    const names =
+      asked.name === ''
+        ? Promise.resolve([])
+        : search.find(asked.name, CANDIDATES, localDay()).then(({ hits }) => hits);
+    void names.then((hits) => {
+      const found = hits.filter(({ kind }) => kind !== 'list');
+      const exact = found.filter(({ isNear }) => isNear !== true);
+      const isNamed = exact.some(({ field }) => field === 'name');
+      const uids = found.map(({ uid }) => uid);
+      if (isCurrent) setRead({ query, quick: asked, uids, isNamed, isFound: exact.length > 0 });
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [asked, query, search]);
+  return useMemo(() => {
+    if (!plans || !asked) return NONE;
+    if (read?.query !== query) return NOT_YET;
+    const { quick, uids } = read;
+    const context = { country, locale: LOCALE, getList: getCard };
+    const offers = uids.flatMap((uid) => {
+      const card = getCard(uid);
+      return (card && plans.planQuick(card, quick, context)) ?? [];
+    });
+    const isNew = (!read.isNamed && quick.fills.length > 0) || quick.verb === 'add';
+    const fresh = isNew && quick.name !== '' ? plans.planNew(quick, newUid(), utcNow(), context) : undefined;
+    const isAsked = quick.verb !== undefined || quick.wanted !== undefined;
+    // Where nobody is called so, a new card is likelier than somebody whom a search finds all the same.
+    const all = fresh ? (read.isFound ? [...offers, fresh] : [fresh, ...offers]) : offers;
+    return { offers: all, isAsked, isKnown: true };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
+  }, [asked, country, plans, query, read]);
+}
+
+function asksForSomething({ verb, wanted, fills }: Quick): boolean {
+  return verb !== undefined || wanted !== undefined || fills.length > 0;
+}

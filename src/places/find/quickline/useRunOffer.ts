@@ -1,0 +1,44 @@
+import { changeBook } from '@/book/commit';
+import { noteAct } from '@/book/settings';
+import { noticed, useAppDispatch } from '@/book/state';
+import type { Offer } from '@/core/find';
+import { cardPath, copyText, openOutside } from '@/platform';
+import { go } from '@/platform/navigation';
+
+/** Does what was offered; gives false where it can't be done, so that the line stays as it is. */
+export function useRunOffer(): (offer: Offer) => boolean {
+  const dispatch = useAppDispatch();
+  return (offer) => {
+    if (offer.kind !== 'none' && offer.verb !== undefined && offer.verb !== 'archive')
+      dispatch(noteAct(offer.uid, offer.verb));
+    switch (offer.kind) {
+      case 'none':
+        return false;
+      case 'outside':
+        openOutside(offer.uri);
+        return true;
+      case 'page':
+        go(cardPath(offer.uid, offer.page));
+        return true;
+      case 'copy':
+        void copyText(offer.text).then((isCopied) =>
+          dispatch(
+            noticed({
+              text: isCopied ? `Copied ${offer.detail}` : 'Nothing could be copied',
+              tone: isCopied ? 'plain' : 'error',
+            }),
+          ),
+        );
+        return true;
+      case 'change':
+      case 'new': {
+        const label = offer.detail === '' ? offer.label : `${offer.label}: ${offer.detail}`;
+        const cause = offer.kind === 'new' ? 'add' : 'edit';
+        void dispatch(changeBook({ cause, label, upserts: offer.upserts })).then(() => {
+          if (offer.kind === 'new') go(cardPath(offer.uid));
+        });
+        return true;
+      }
+    }
+  };
+}

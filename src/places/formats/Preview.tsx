@@ -1,0 +1,143 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useCardGetter } from '@/book/state';
+import { type Card, secondLine, shownAs } from '@/core/card';
+import { changedValues } from '@/core/formats';
+import { formatCount } from '@/platform';
+import { Act, NextAct, Tick, Txt } from '@/ui';
+
+import type { ImportPreview } from './importState';
+import { Problems } from './Problems';
+
+/** Cards named in a part at first; the rest are counted until asked for. */
+const SHOWN_AT_FIRST = 8;
+/** Cards named at most: a page with ten thousand lines helps nobody. */
+const SHOWN_AT_MOST = 200;
+
+interface PreviewProps {
+  readonly preview: ImportPreview;
+  readonly onImport: (cards: readonly Card[]) => void;
+  readonly onDrop: () => void;
+}
+
+/** What an import would do, part by part and card by card; nothing has been changed yet. */
+export function Preview({ preview, onImport, onDrop }: PreviewProps) {
+  const { fresh, same, different } = preview.intake;
+  // New cards are taken unless left out; a card that would replace one only when chosen.
+  const [left, setLeft] = useState<ReadonlySet<string>>(() => new Set(different.map(({ uid }) => uid)));
+  const cards = [...fresh, ...different].filter(({ uid }) => !left.has(uid));
+  const hasNews = fresh.length + different.length > 0;
+  const choose = (some: readonly Card[], isOn: boolean) => {
+    const next = new Set(left);
+    for (const { uid } of some) {
+      if (isOn) next.delete(uid);
+      else next.add(uid);
+    }
+    setLeft(next);
+  };
+  return (
+    <View className="gap-5" testID="import-preview">
+      <Txt tone="faded">{`From ${preview.source}. Nothing has been changed yet.`}</Txt>
+      <Group
+        title={formatCount(fresh.length, 'new card', 'new cards')}
+        hint="Not in the book"
+        cards={fresh}
+        left={left}
+        onChoose={choose}
+        testID="take-new"
+      />
+      <Group
+        title={`${formatCount(different.length, 'card', 'cards')} already here, but different`}
+        hint="Taking one puts the file’s card in place of yours"
+        cards={different}
+        left={left}
+        onChoose={choose}
+        isCompared
+        testID="take-different"
+      />
+      {same.length > 0 ? (
+        <Txt>{`${formatCount(same.length, 'card is', 'cards are')} already here and the same; nothing to do.`}</Txt>
+      ) : null}
+      <Problems problems={preview.problems} />
+      {hasNews ? null : <Txt font="sansBold">There is nothing new in it.</Txt>}
+      <View className="flex-row items-center gap-4">
+        {hasNews ? (
+          <NextAct
+            label={
+              cards.length === 0 ? 'Nothing chosen' : `Import ${formatCount(cards.length, 'card', 'cards')}`
+            }
+            isDisabled={cards.length === 0}
+            onPress={() => onImport(cards)}
+            testID="do-import"
+          />
+        ) : null}
+        <Act label={hasNews ? 'Leave it' : 'Choose another file'} tone="faded" onPress={onDrop} />
+      </View>
+    </View>
+  );
+}
+
+interface GroupProps {
+  readonly title: string;
+  readonly hint: string;
+  readonly cards: readonly Card[];
+  readonly left: ReadonlySet<string>;
+  readonly onChoose: (cards: readonly Card[], isOn: boolean) => void;
+  readonly isCompared?: boolean;
+  readonly testID: string;
+}
+
+/** Cards that are alike in what would happen to them; chosen all at once or one by one. */
+function Group({ title, hint, cards, left, onChoose, isCompared = false, testID }: GroupProps) {
+  const [isAll, setAll] = useState(false);
+  const getCard = useCardGetter();
+  if (cards.length === 0) return null;
+  const shown = cards.slice(0, isAll ? SHOWN_AT_MOST : SHOWN_AT_FIRST);
+  const rest = cards.length - shown.length;
+  const chosen = cards.filter(({ uid }) => !left.has(uid)).length;
+  const lineOf = (card: Card) => {
+    const known = isCompared ? getCard(card.uid) : undefined;
+    return known ? `Differs in: ${changedValues(known, card).join(', ')}` : secondLine(card);
+  };
+  return (
+    <View>
+      <Tick
+        name={`${title}: ${hint}`}
+        isOn={chosen > 0}
+        onChange={() => onChoose(cards, chosen < cards.length)}
+        testID={testID}
+      >
+        <Txt font="sansBold">{title}</Txt>
+        <Txt size="small" tone="faded">
+          {chosen === 0 || chosen === cards.length ? hint : `${hint}; ${chosen} of them chosen`}
+        </Txt>
+      </Tick>
+      <View className="pl-8">
+        {shown.map((card) => (
+          <Tick
+            key={card.uid}
+            name={shownAs(card) || 'No name'}
+            isOn={!left.has(card.uid)}
+            onChange={(isOn) => onChoose([card], isOn)}
+          >
+            <Txt font="serif" size="strong">
+              {shownAs(card) || 'No name'}
+            </Txt>
+            <Txt size="small" tone="faded">
+              {lineOf(card)}
+            </Txt>
+          </Tick>
+        ))}
+        {rest > 0 && !isAll ? (
+          <View className="flex-row">
+            <Act label={`Show more (${rest})`} onPress={() => setAll(true)} />
+          </View>
+        ) : null}
+        {rest > 0 && isAll ? (
+          <Txt size="small" tone="faded">{`and ${formatCount(rest, 'more', 'more')}`}</Txt>
+        ) : null}
+      </View>
+    </View>
+  );
+}

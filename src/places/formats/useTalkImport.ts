@@ -1,0 +1,66 @@
+import { useRef, useState } from 'react';
+
+import { guessOwnInWorker } from '@/book/clients';
+import { selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
+import { takeInTalks, type TalksTaken } from '@/book/talks';
+import { errorWords } from '@/core/base';
+
+/** How far an import of talks is. */
+export type TalkImportState =
+  | { readonly kind: 'idle' }
+  /** The user's own addresses are asked for, as without them nobody can tell who wrote. */
+  | { readonly kind: 'asking'; readonly files: readonly File[]; readonly guessed: readonly string[] }
+  | { readonly kind: 'reading'; readonly share01: number; readonly messages: number; readonly added: number }
+  | { readonly kind: 'done'; readonly taken: TalksTaken }
+  | { readonly kind: 'failed'; readonly message: string };
+
+/** The steps of an import of mail and calendars. */
+export function useTalkImport() {
+  const dispatch = useAppDispatch();
+  const whenRead = useWhenRead();
+  const { ownAddresses } = useAppSelector(selectSettings);
+  const [state, setState] = useState<TalkImportState>({ kind: 'idle' });
+  const stopper = useRef<() => void>(() => undefined);
+  const isStopped = useRef(false);
+
+  const take = async (files: readonly File[], withTexts: boolean) => {
+    isStopped.current = false;
+    setState({ kind: 'reading', share01: 0, messages: 0, added: 0 });
+    const source = files.length === 1 ? (files[0]?.name ?? 'a file') : `${files.length} files`;
+    try {
+      await whenRead();
+      const taken = await dispatch(
+        takeInTalks(files, {
+          ...{ source, withTexts },
+          onProgress: (share01, messages, added) => setState({ kind: 'reading', share01, messages, added }),
+          onJob: (job) => (stopper.current = job.stop),
+        }),
+      );
+      setState({ kind: 'done', taken });
+    } catch (error) {
+      const reason = errorWords(error);
+      setState(
+        isStopped.current
+          ? { kind: 'idle' }
+          : {
+              kind: 'failed',
+              message: `${source} could not be read: ${reason}. What had come in was taken back.`,
+            },
+      );
+    }
+  };
+
+  const begin = async (files: readonly File[], withTexts: boolean) => {
+    if (files.length === 0) return;
+    if (ownAddresses.length > 0) return take(files, withTexts);
+    setState({ kind: 'reading', share01: 0, messages: 0, added: 0 });
+    const guessed = await guessOwnInWorker(files).result.catch(() => []);
+    setState({ kind: 'asking', files, guessed });
+  };
+
+  const stop = () => {
+    isStopped.current = true;
+    stopper.current();
+  };
+  return { state, begin, take, stop, reset: () => setState({ kind: 'idle' }) };
+}

@@ -1,0 +1,4 @@
+/**
+ * The frame around every place: navigation, notices, keys.
+ */
+export { Frame } from './Frame';

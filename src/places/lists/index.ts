@@ -1,0 +1,6 @@
+/**
+ * Lists, rules and tags.
+ */
+export { ListPage } from './ListPage';
+export { ListsPlace } from './ListsPlace';
+export { NoListOpen } from './NoListOpen';

@@ -1,0 +1,5 @@
+/**
+ * Settings, backup and export.
+ */
+export { OwnAddresses } from './OwnAddresses';
+export { SettingsPage } from './SettingsPage';

@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useAppDispatch } from '@/book/state';
+import { unpairFromHub, useHubAct } from '@/book/sync';
+import type { DevicesNow } from '@/core/sync';
+import { Act, Txt } from '@/ui';
+
+import { formatMoment } from './words';
+
+interface BrowsersPartProps {
+  readonly browsers: DevicesNow['browsers'];
+  /** Milliseconds since 1970. */
+  readonly now: number;
+}
+
+/** The browsers that share this book; another one is paired by a code. */
+export function BrowsersPart({ browsers, now }: BrowsersPartProps) {
+  const act = useHubAct();
+  const dispatch = useAppDispatch();
+  const [code, setCode] = useState('');
+  return (
+    <View className="pt-5">
+      <Txt size="small" font="sansBold" tone="faded" heading={2}>
+        Browsers with this book
+      </Txt>
+      {browsers.map(({ name, seen, isThis }) => (
+        <View
+          key={name}
+          className="min-h-[44px] flex-row items-center justify-between gap-3 border-b border-rule"
+        >
+          <View className="min-w-0 flex-1">
+            <Txt lines={1}>{isThis ? `${name} (this one)` : name}</Txt>
+          </View>
+          {seen === null || isThis ? null : (
+            <Txt size="small" tone="faded" isFigures>
+              {formatMoment(seen, now)}
+            </Txt>
+          )}
+          <Act
+            label={isThis ? 'Stop here' : 'Let go'}
+            name={isThis ? 'Stop the exchange in this browser' : `Let ${name} go`}
+            tone="faded"
+            onPress={() =>
+              void (isThis ? dispatch(unpairFromHub()) : act((hub, token) => hub.unpair(token, name)))
+            }
+          />
+        </View>
+      ))}
+      <View className="flex-row">
+        <Act
+          label="Pair another browser"
+          onPress={() => void act((hub, token) => hub.newCode(token)).then((made) => setCode(made ?? ''))}
+          testID="new-code"
+        />
+      </View>
+      {code === '' ? null : (
+        <View role="status">
+          <Txt>
+            Type this code there, under Devices, within ten minutes:{' '}
+            <Txt font="sansBold" size="strong" isFigures testID="code">
+              {code}
+            </Txt>
+          </Txt>
+        </View>
+      )}
+    </View>
+  );
+}

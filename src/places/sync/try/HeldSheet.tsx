@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useHubAct } from '@/book/sync';
+import type { StandInNow } from '@/core/sync';
+import { Act, Field, NextAct, Sheet, Trash } from '@/ui';
+
+interface HeldSheetProps {
+  readonly now: StandInNow;
+  /** '' for a new card. */
+  readonly uid: string;
+  readonly onClose: () => void;
+}
+
+const linesOf = (text: string) => text.split('\n').map((line) => line.trim());
+
+/** A card on the device, changed as its user would. */
+export function HeldSheet({ now: { kind, cards }, uid, onClose }: HeldSheetProps) {
+  const act = useHubAct();
+  const held = cards.find((card) => card.uid === uid);
+  const [name, setName] = useState(held?.name ?? '');
+  const [phones, setPhones] = useState(held?.phones.join('\n') ?? '');
+  const [mails, setMails] = useState(held?.mails.join('\n') ?? '');
+  const edit = { name: name.trim(), phones: linesOf(phones), mails: linesOf(mails) };
+  const save = async () => {
+    await act((hub, token) => hub.editHeld(token, kind, held?.uid, edit));
+    onClose();
+  };
+  const then = (work: Promise<unknown>) => void work.then(onClose);
+  return (
+    <Sheet title={held ? held.name : 'A new card on the device'} isOpen onClose={onClose}>
+      <View className="gap-3" testID="held-sheet">
+        <Field label="Name" value={name} onChange={setName} isFirst testID="held-name" />
+        {held?.isGroup === true ? null : (
+          <>
+            <Field
+              label="Numbers, one a line"
+              value={phones}
+              onChange={setPhones}
+              isLong
+              testID="held-phones"
+            />
+            <Field
+              label="Mail addresses, one a line"
+              value={mails}
+              onChange={setMails}
+              isLong
+              testID="held-mails"
+            />
+          </>
+        )}
+        <NextAct
+          label="Save on the device"
+          isDisabled={edit.name === ''}
+          onPress={() => void save()}
+          testID="held-save"
+        />
+        {held ? (
+          <View className="flex-row flex-wrap gap-x-6">
+            {kind === 'computer' ? (
+              <Act
+                label="Duplicate"
+                onPress={() => then(act((hub, token) => hub.duplicateHeld(token, kind, held.uid)))}
+              />
+            ) : null}
+            <Act
+              label="Delete on the device"
+              icon={Trash}
+              tone="brick"
+              onPress={() => then(act((hub, token) => hub.removeHeld(token, kind, held.uid)))}
+              testID="held-delete"
+            />
+          </View>
+        ) : null}
+      </View>
+    </Sheet>
+  );
+}

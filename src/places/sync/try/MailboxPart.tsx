@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { useHubAnswer } from '@/book/sync';
+import { type Box, BOXES, type MailHeadNow, type StandInNow } from '@/core/sync';
+import { formatCount } from '@/platform';
+import { Act, Choice, Pencil, Txt } from '@/ui';
+
+import { useNow } from '../useDevices';
+import { formatMoment } from '../words';
+import { MailPart } from './MailPart';
+import { type ReplyTo, WritePart } from './WritePart';
+
+const WORDS: Readonly<Record<Box, string>> = { inbox: 'Come in', outbox: 'Waiting', sent: 'Sent' };
+/** Messages shown at first, and with each press more. */
+const ROWS = 20;
+
+/** The mailbox of the mail client: what has come in, what waits and what was sent. */
+export function MailboxPart({ now }: { readonly now: StandInNow }) {
+  const { value: mails } = useHubAnswer('mails', (hub, token) => hub.mails(token));
+  const [box, setBox] = useState<Box>('inbox');
+  const [open, setOpen] = useState<number>();
+  const [writing, setWriting] = useState<ReplyTo | 'new'>();
+  const [shown, setShown] = useState(ROWS);
+  if (writing !== undefined)
+    return (
+      <WritePart
+        now={now}
+        to={writing === 'new' ? undefined : writing}
+        onSent={() => {
+          setWriting(undefined);
+          setOpen(undefined);
+        }}
+      />
+    );
+  if (open !== undefined)
+    return <MailPart id={open} onBack={() => setOpen(undefined)} onReply={setWriting} />;
+  const here = (mails ?? []).filter((mail) => mail.box === box);
+  return (
+    <View testID="mailbox">
+      <View className="flex-row">
+        <Act label="Write a message" icon={Pencil} onPress={() => setWriting('new')} testID="write-new" />
+      </View>
+      <Choice
+        name="Which messages"
+        options={BOXES.map((one) => [one, labelOf(one, mails ?? [])] as const)}
+        value={box}
+        onChange={setBox}
+      />
+      {here.length === 0 ? (
+        <Txt font="serifItalic" tone="faded">
+          {mails === undefined ? 'Asking the hub …' : 'Nothing here.'}
+        </Txt>
+      ) : null}
+      {here.slice(0, shown).map((mail) => (
+        <MailRow key={mail.id} mail={mail} onOpen={() => setOpen(mail.id)} />
+      ))}
+      {here.length > shown ? (
+        <View className="flex-row">
+          <Act label={`${here.length - shown} more`} tone="faded" onPress={() => setShown(shown + 100)} />
+        </View>
+      ) : null}
+      <Txt size="small" tone="faded">
+        Nothing leaves this machine: people answer by rule, so that the exchange can be tried.
+      </Txt>
+    </View>
+  );
+}
+
+function labelOf(box: Box, mails: readonly MailHeadNow[]): string {
+  const here = mails.filter((mail) => mail.box === box);
+  const unread = here.filter(({ isRead }) => !isRead).length;
+  const rest = unread === 0 ? '' : `, ${formatCount(unread, 'new one', 'new ones')}`;
+  return `${WORDS[box]}: ${here.length}${rest}`;
+}
+
+function MailRow({ mail, onOpen }: { readonly mail: MailHeadNow; readonly onOpen: () => void }) {
+  const now = useNow();
+  const { box, from, to, subject, at, isRead } = mail;
+  const [first, ...others] = box === 'inbox' ? [from] : to;
+  const who = first ? first.name || first.address : '';
+  const whole = others.length === 0 ? who : `${who} and ${others.length} more`;
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${whole}: ${subject}${isRead ? '' : ', new'}`}
+      onPress={onOpen}
+      className="min-h-[52px] justify-center border-b border-rule py-1 hover:bg-leaf/60 active:bg-leaf"
+    >
+      <View className="flex-row justify-between gap-3">
+        <View className="min-w-0 flex-1">
+          <Txt lines={1} font={isRead ? 'sans' : 'sansBold'}>
+            {whole}
+          </Txt>
+        </View>
+        <Txt size="small" tone="faded" isFigures>
+          {formatMoment(at, now)}
+        </Txt>
+      </View>
+      <Txt size="small" tone="faded" lines={1}>
+        {subject === '' ? 'No subject' : subject}
+      </Txt>
+    </Pressable>
+  );
+}

@@ -1,0 +1,153 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { changeBook } from '@/book/commit';
+import { addLifted, keepTextToRead, useLift } from '@/book/extract';
+import { selectCardsByUid, selectLists, useAppDispatch, useAppSelector, useServices } from '@/book/state';
+import { type Card, normalizeAddress, shownAs } from '@/core/card';
+import { isRuleList, withMembers } from '@/core/lists';
+import { cardPath, localDay } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Field, List, NotebookPen, Plus, ScanText, Sheet, Tick, Txt } from '@/ui';
+
+interface SenderSheetProps {
+  readonly person: { readonly name: string; readonly address: string };
+  /** What they have written; '' where the message is ours. */
+  readonly text: string;
+  readonly onClose: () => void;
+}
+
+/** Who somebody is: their card with what can be done, or one that is read out of what they have written. */
+export function SenderSheet({ person, text, onClose }: SenderSheetProps) {
+  const cards = useAppSelector(selectCardsByUid);
+  const wanted = normalizeAddress(person.address);
+  const card = cards
+    .values()
+    .find((one) =>
+      Object.values(one.emails ?? {}).some(({ address }) => normalizeAddress(address) === wanted),
+    );
+  const title = card ? shownAs(card) : person.name === '' ? person.address : person.name;
+  return (
+    <Sheet title={title} isOpen onClose={onClose}>
+      <View testID="sender-sheet" className="gap-2">
+        {card ? <KnownSender card={card} onClose={onClose} /> : <NewSender text={wholeText(person, text)} />}
+      </View>
+    </Sheet>
+  );
+}
+
+/** What a card is read out of: who wrote by the header, and how they sign. Quoted lines are somebody else's. */
+function wholeText({ name, address }: SenderSheetProps['person'], text: string): string {
+  const own = text.split('\n').filter((line) => !line.startsWith('>'));
+  const said = own.join('\n').trim();
+  return said.includes(name) && name !== '' ? `${said}\n${address}` : `${said}\n\n${name}\n${address}`;
+}
+
+function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose: () => void }) {
+  const dispatch = useAppDispatch();
+  const { newUid } = useServices();
+  const lists = useAppSelector(selectLists).filter((list) => !isRuleList(list));
+  const [isListing, setListing] = useState(false);
+  const [said, setSaid] = useState<string>();
+  const { titles, organizations } = card;
+  const work = [Object.values(titles ?? {})[0]?.name, Object.values(organizations ?? {})[0]?.name];
+  const put = (list: Card) =>
+    void dispatch(
+      changeBook({
+        cause: 'edit',
+        label: `Put ${shownAs(card)} on ${shownAs(list)}`,
+        upserts: [withMembers(list, [card.uid])],
+      }),
+    );
+  const note = async () => {
+    const talk = { kind: 'mail', direction: 'in', day: localDay(), with: [card.uid] } as const;
+    const after = { ...talk, id: newUid(), with: [card.uid], said: said?.trim() ?? '' };
+    await dispatch(
+      changeBook({ cause: 'edit', label: `Noted a talk with ${shownAs(card)}`, talks: [{ after }] }),
+    );
+    onClose();
+  };
+  return (
+    <>
+      <Txt tone="faded">{work.filter(Boolean).join(', ') || 'A card of your book'}</Txt>
+      <Act label="Open the card" onPress={() => go(cardPath(card.uid))} testID="sender-open" />
+      <Act label="Put on a list" icon={List} onPress={() => setListing(!isListing)} testID="sender-list" />
+      {isListing
+        ? lists.map((list) => (
+            <Tick
+              key={list.uid}
+              name={shownAs(list)}
+              isOn={list.members?.[card.uid] === true}
+              onChange={() => put(list)}
+            >
+              <Txt>{shownAs(list)}</Txt>
+            </Tick>
+          ))
+        : null}
+      {said === undefined ? (
+        <Act label="Note a talk" icon={NotebookPen} onPress={() => setSaid('')} testID="sender-note" />
+      ) : (
+        <>
+          <Field label="What was said" value={said} onChange={setSaid} isLong isFirst testID="sender-said" />
+          <Act
+            label="Keep the note"
+            isDisabled={said.trim() === ''}
+            onPress={() => void note()}
+            testID="sender-keep"
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+/** The card as it was read, to be added as it is or looked at first. */
+function NewSender({ text }: { readonly text: string }) {
+  const dispatch = useAppDispatch();
+  const services = useServices();
+  const lifted = useLift(text, NO_CORRECTIONS);
+  const card = lifted?.card;
+  const lines = card
+    ? [
+        [Object.values(card.titles ?? {})[0]?.name, Object.values(card.organizations ?? {})[0]?.name]
+          .filter(Boolean)
+          .join(', '),
+        ...Object.values(card.phones ?? {}).map(({ number }) => number),
+        ...Object.values(card.emails ?? {}).map(({ address }) => address),
+      ].filter(Boolean)
+    : [];
+  const add = async () => {
+    if (!card) return;
+    await dispatch(addLifted(card));
+    go(cardPath(card.uid));
+  };
+  const look = () => {
+    keepTextToRead(services, text);
+    go('/import/text');
+  };
+  return (
+    <>
+      <Txt tone="faded">Nobody in your book has this address. Read out of the message:</Txt>
+      <View className="border-l-2 border-rule pl-3" testID="sender-lifted">
+        <Txt font="serif" size="strong">
+          {card ? shownAs(card) : 'Reading …'}
+        </Txt>
+        {lines.map((line) => (
+          <Txt key={line} isFigures>
+            {line}
+          </Txt>
+        ))}
+      </View>
+      <Act
+        label="Add this card"
+        icon={Plus}
+        isDisabled={!card}
+        onPress={() => void add()}
+        testID="sender-add"
+      />
+      <Act label="Look at it word by word" icon={ScanText} tone="faded" onPress={look} testID="sender-look" />
+    </>
+  );
+}
+
+const NO_CORRECTIONS = [] as const;

@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { setInSteps } from '@/book/settings';
+import { selectLists, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { shownAs } from '@/core/card';
+import { formatCount } from '@/platform';
+import { Act, Choice, Field, ListFilter, NextAct, Sheet, Txt } from '@/ui';
+
+/** Days that the almanac can show at least and at most. */
+const [FEWEST, MOST] = [7, 400];
+
+/** Says what the almanac shows, and leads to choosing it. */
+export function WindowAct({ days, onPress }: { readonly days: number; readonly onPress: () => void }) {
+  const { daysOf } = useAppSelector(selectSettings);
+  const list = useAppSelector(selectLists).find(({ uid }) => uid === daysOf);
+  const span = days % 7 === 0 ? formatCount(days / 7, 'week', 'weeks') : formatCount(days, 'day', 'days');
+  const words = `${span}, ${list ? shownAs(list) : 'everybody'}`;
+  return (
+    <Act
+      label={words}
+      name={`The coming ${words}. Choose`}
+      icon={ListFilter}
+      tone="faded"
+      onPress={onPress}
+      testID="window"
+    />
+  );
+}
+
+/** How far the almanac looks ahead, and whose days are kept. */
+export function WindowSheet({ onClose }: { readonly onClose: () => void }) {
+  const dispatch = useAppDispatch();
+  const { almanacDays, daysOf } = useAppSelector(selectSettings);
+  const lists = useAppSelector(selectLists);
+  const [typed, setTyped] = useState(String(almanacDays));
+  const days = Number(typed);
+  const isWrong = !Number.isInteger(days) || days < FEWEST || days > MOST;
+  const keep = () => {
+    dispatch(setInSteps('Days shown ahead', { almanacDays: days }));
+    onClose();
+  };
+  return (
+    <Sheet title="The almanac" isOpen onClose={onClose}>
+      <View className="gap-4">
+        <Field
+          label="Days ahead"
+          value={typed}
+          onChange={setTyped}
+          kind="tel"
+          error={isWrong ? `Any number from ${FEWEST} to ${MOST}` : undefined}
+          hint="28 are four weeks; 365 a year"
+          testID="window-days"
+        />
+        <View>
+          <Txt size="small" tone="faded">
+            Whose birthdays and anniversaries
+          </Txt>
+          <Choice
+            name="Whose birthdays and anniversaries"
+            options={[['', 'Everybody’s'], ...lists.map((list) => [list.uid, shownAs(list)] as const)]}
+            value={daysOf}
+            onChange={(uid) => dispatch(setInSteps('Whose days are shown', { daysOf: uid }))}
+          />
+        </View>
+        <NextAct label="Keep" isDisabled={isWrong} onPress={keep} testID="keep-window" />
+      </View>
+    </Sheet>
+  );
+}

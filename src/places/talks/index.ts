@@ -1,0 +1,5 @@
+/**
+ * Today, and the year.
+ */
+export { TodayPage } from './TodayPage';
+export { YearPage } from './YearPage';
