@@ -65,6 +65,11 @@ export default tseslint.config(
       complexity: ['warn', 12],
     },
   },
+  {
+    files: ['test/**/*.{ts,tsx}', 'scripts/**/*.ts'],
+    plugins: { sort },
+    rules: { 'sort/imports': 'error' },
+  },
   { files: ['src/{app,book,places,ui}/**/*.{ts,tsx}'], rules: reactHooks.configs.recommended.rules },
   {
     files: ['src/**'],

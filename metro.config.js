@@ -1,3 +1,7 @@
+const { createHash } = require('node:crypto');
+const { readdirSync, readFileSync } = require('node:fs');
+const { join } = require('node:path');
+
 const { getDefaultConfig } = require('expo/metro-config');
 const { withNativeWind } = require('nativewind/metro');
 
@@ -18,6 +22,20 @@ const isUnusedOfZod = (name, origin) => /[\\/]zod[\\/]v4[\\/]/.test(origin) && U
 const isUnusedOfRouter = (name, origin) =>
   /[\\/]expo-router[\\/]/.test(origin) &&
   (name === 'color' || /\/(views\/Sitemap|LinkWithPreview)$/.test(name));
+
+/** Imports are resolved through the indexes when a file is transformed, so what is cached is good for these indexes only. */
+config.cacheVersion = hashIndexes();
+
+function hashIndexes() {
+  const hash = createHash('sha256').update(
+    readFileSync(join(__dirname, 'scripts/babel/importFromFiles.cjs')),
+  );
+  const files = readdirSync(join(__dirname, 'src'), { recursive: true }).filter((file) =>
+    file.endsWith('index.ts'),
+  );
+  for (const file of files.sort()) hash.update(readFileSync(join(__dirname, 'src', file)));
+  return hash.digest('hex');
+}
 
 config.resolver.resolveRequest = (context, name, platform) =>
   isUnusedOfZod(name, context.originModulePath) || isUnusedOfRouter(name, context.originModulePath)

@@ -7,7 +7,7 @@ const DEMO_PORT = 4881;
 const OWN_PORT = 4882;
 
 const hub = (port: number, args: string) => ({
-  command: `node node_modules/tsx/dist/cli.mjs src/hub/main.ts ${args}`,
+  command: `node dist/programs/hub/main.mjs ${args}`,
   url: `http://127.0.0.1:${port}/api/health`,
   env: { PORT: String(port), CORDIALIS_DATA: `test-results/data-${port}` },
   reuseExistingServer: false,

@@ -4,16 +4,18 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { ensureChromium } from './chromium.mjs';
+import { ensureProgram } from './programs.mjs';
 import { ensureInstalled, fail, ROOT } from './setup.mjs';
 import { ensureWebBuild } from './webBuild.mjs';
 
-ensureInstalled();
+await ensureInstalled();
 // npm run bench -- histories: only the many random histories of devices and browsers, which take an hour.
 if (process.argv.includes('histories')) tryHistories();
 // Only here, as it may have been installed just now.
 const { buildSync } = await import('esbuild');
 const CHROMIUM = ensureChromium();
-ensureWebBuild();
+await ensureWebBuild();
+process.env.HUB_PROGRAM = await ensureProgram('hub');
 
 bundle('memory');
 const core = measure('core');

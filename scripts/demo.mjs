@@ -1,3 +1,3 @@
 import { serve } from './serve.mjs';
 
-serve(['--demo']);
+await serve(['--demo']);

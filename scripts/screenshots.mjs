@@ -1,16 +1,16 @@
 // npm run screenshots: the pictures in docs/screenshots, taken anew from the demo at a phone's size and a wide one.
-import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 import { ensureChromium } from './chromium.mjs';
-import { binPath, ensureInstalled, ROOT } from './setup.mjs';
+import { startHub } from './serve.mjs';
+import { ensureInstalled, ROOT } from './setup.mjs';
 import { ensureWebBuild } from './webBuild.mjs';
 
-ensureInstalled();
+await ensureInstalled();
 const executablePath = ensureChromium();
-ensureWebBuild();
+await ensureWebBuild();
 const { chromium } = await import('@playwright/test');
 
 const PORT = '4886';
@@ -30,11 +30,7 @@ rosario.ames@wexmere-festival.example`;
 
 mkdirSync(OUT, { recursive: true });
 const data = mkdtempSync(join(tmpdir(), 'cordialis-pictures-'));
-const hub = spawn(process.execPath, [binPath('tsx'), 'src/hub/main.ts', '--demo'], {
-  cwd: ROOT,
-  env: { ...process.env, PORT, CORDIALIS_DATA: data },
-  stdio: 'ignore',
-});
+const hub = await startHub(['--demo'], { env: { PORT, CORDIALIS_DATA: data }, stdio: 'ignore' });
 const browser = await chromium.launch({
   executablePath,
   args: JSON.parse(readFileSync(join(ROOT, 'scripts', 'chromiumArgs.json'), 'utf8')),

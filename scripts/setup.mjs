@@ -2,11 +2,12 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { dirname, join, relative } from 'node:path';
 
-/** The project's folder. */
-export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
+import { ROOT } from './root.mjs';
+import { withLock } from './withLock.mjs';
+
+export { ROOT };
 
 /** Ends the command with a sentence that says what to do. */
 export function fail(sentence) {
@@ -22,13 +23,12 @@ export function run(program, args, env = {}) {
 
 /** Runs a program that npm installed. */
 export function runBin(name, args, env = {}) {
-  return run(process.execPath, [...(name === 'tsx' ? ['--no-warnings'] : []), binPath(name), ...args], env);
+  return run(process.execPath, [binPath(name), ...args], env);
 }
 
 /** The script behind a program that npm installed, so that no shell is needed to start it. */
 export function binPath(name) {
   const places = {
-    tsx: 'tsx/dist/cli.mjs',
     eslint: 'eslint/bin/eslint.js',
     tsc: 'typescript/bin/tsc',
     jest: 'jest/bin/jest.js',
@@ -39,27 +39,44 @@ export function binPath(name) {
   return join(ROOT, 'node_modules', places[name]);
 }
 
-/** Installs the packages of the lock file where they are missing or others. */
-export function ensureInstalled() {
+/** Installs the packages of the lock file where they are missing or others. Of two commands started at once one waits. */
+export async function ensureInstalled() {
   const [major = 0] = process.versions.node.split('.').map(Number);
   if (major < 20) fail(`Cordialis needs Node.js 20 or newer; this is ${process.version}.`);
-  const stamp = join(ROOT, 'node_modules', '.cordialis-lock');
-  const lock = hashFiles([join(ROOT, 'package-lock.json')]);
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
-  console.log('Installing packages …');
-  const npm = process.env.npm_execpath;
-  const status = npm
-    ? run(process.execPath, [npm, 'ci', '--no-audit', '--no-fund'])
-    : run('npm', ['ci', '--no-audit', '--no-fund']);
-  if (status !== 0)
-    fail('npm ci failed. Check the connection to the npm registry and run the command again.');
-  mkdirSync(dirname(stamp), { recursive: true });
-  writeFileSync(stamp, lock);
+  if (isInstalled()) return;
+  await withLock('install', () => {
+    if (!isInstalled()) install();
+  });
 }
 
-/** SHA-256 over the contents of files. */
+/** What was installed is written beside it: a moved or copied project brings it along. */
+const INSTALLED = join(ROOT, 'node_modules', '.cordialis-lock');
+
+function isInstalled() {
+  return existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashLock();
+}
+
+function hashLock() {
+  return hashFiles([join(ROOT, 'package-lock.json')]);
+}
+
+function install() {
+  // On stderr, as a command's own answer goes to stdout.
+  console.error('Installing packages …');
+  const npm = process.env.npm_execpath;
+  const args = ['ci', '--no-audit', '--no-fund'];
+  const [program, ...first] = npm ? [process.execPath, npm] : ['npm'];
+  const { status } = spawnSync(program, [...first, ...args], { cwd: ROOT, stdio: ['ignore', 2, 2] });
+  if (status !== 0)
+    fail('npm ci failed. Check the connection to the npm registry and run the command again.');
+  mkdirSync(dirname(INSTALLED), { recursive: true });
+  writeFileSync(INSTALLED, hashLock());
+}
+
+/** SHA-256 over the contents of files and their paths within the project. */
 export function hashFiles(files) {
   const hash = createHash('sha256');
-  for (const file of files) hash.update(file).update('\0').update(readFileSync(file)).update('\0');
+  for (const file of files)
+    hash.update(relative(ROOT, file)).update('\0').update(readFileSync(file)).update('\0');
   return hash.digest('hex');
 }

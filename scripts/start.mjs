@@ -1,3 +1,3 @@
 import { serve } from './serve.mjs';
 
-serve([]);
+await serve([]);

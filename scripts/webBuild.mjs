@@ -1,9 +1,11 @@
 // Builds the application for the web where what it is made of has changed since the last build.
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
-import { brotliCompressSync, constants } from 'node:zlib';
+import { promisify } from 'node:util';
+import { brotliCompress, constants } from 'node:zlib';
 
 import { fail, hashFiles, ROOT, runBin } from './setup.mjs';
+import { withLock } from './withLock.mjs';
 
 const OUT = join(ROOT, 'dist', 'web');
 const STAMP = join(ROOT, 'dist', 'web.hash');
@@ -11,21 +13,36 @@ const MADE_OF = ['src', 'public'];
 const CONFIGS = [
   'app.json',
   'babel.config.js',
+  'scripts/babel/importFromFiles.cjs',
   'metro.config.js',
   'tailwind.config.js',
   'package-lock.json',
   'tsconfig.json',
 ];
 
-/** Builds into dist/web unless that is up to date. */
-export function ensureWebBuild() {
-  const hash = hashFiles([
+/** Builds into dist/web unless that is up to date; of two commands started at once one waits for the other. */
+export async function ensureWebBuild() {
+  if (isFresh()) return;
+  await withLock('web', async () => {
+    if (!isFresh()) await build();
+  });
+}
+
+function isFresh() {
+  return (
+    existsSync(join(OUT, 'index.html')) && existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hashSources()
+  );
+}
+
+function hashSources() {
+  return hashFiles([
     ...CONFIGS.map((file) => join(ROOT, file)),
     ...MADE_OF.flatMap((folder) => filesOf(join(ROOT, folder))),
   ]);
-  if (existsSync(join(OUT, 'index.html')) && existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash)
-    return;
-  console.log('Building the application (about a minute) …');
+}
+
+async function build() {
+  console.error('Building the application (about a minute) …');
   rmSync(OUT, { recursive: true, force: true });
   const status = runBin('expo', ['export', '-p', 'web', '--output-dir', OUT], {
     CI: '1',
@@ -35,8 +52,8 @@ export function ensureWebBuild() {
   });
   if (status !== 0) fail('The application could not be built; the lines above say why.');
   nameFiles();
-  compressBuild();
-  writeFileSync(STAMP, hash);
+  await compressBuild();
+  writeFileSync(STAMP, hashSources());
 }
 
 /** Tells the service worker which files there are: all that carry a hash of their contents, and the icon. */
@@ -51,13 +68,20 @@ function nameFiles() {
 }
 
 /** Lays a Brotli (RFC 7932) twin at its best beside each text, which costs seconds once and nothing when served. */
-function compressBuild() {
-  for (const file of filesOf(OUT)) {
-    if (!/\.(js|css|svg|json|ttf)$/.test(file)) continue;
-    const bytes = readFileSync(file);
-    const params = { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length };
-    writeFileSync(`${file}.br`, brotliCompressSync(bytes, { params }));
-  }
+async function compressBuild() {
+  const compress = promisify(brotliCompress);
+  const texts = filesOf(OUT).filter((file) => /\.(js|css|svg|json|ttf)$/.test(file));
+  // All at once: the work is done on threads, as many as there are processors.
+  await Promise.all(
+    texts.map(async (file) => {
+      const bytes = readFileSync(file);
+      const params = {
+        [constants.BROTLI_PARAM_QUALITY]: 11,
+        [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length,
+      };
+      writeFileSync(`${file}.br`, await compress(bytes, { params }));
+    }),
+  );
 }
 
 function filesOf(folder) {

@@ -3,23 +3,25 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
 import ICAL from 'ical.js';
+
 import { addDays, encodeUtf8 } from '@/core/base';
-import { getFormat } from '@/core/formats';
 import type { Card } from '@/core/card';
-import { SearchIndex, findCards, toSearchDoc } from '@/core/find';
-import { duplicateFacts, groupDuplicates, mergeCards } from '@/core/tidy';
-import { pairKey } from '@/core/tidy/duplicates/groupDuplicates';
+import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
+import { getFormat } from '@/core/formats';
 import {
   DayBook,
   MailSplitter,
   MonthBuffers,
-  type Talk,
   rankCloseness,
   readMailHead,
   summarise,
+  type Talk,
   toCorrespondence,
 } from '@/core/talks';
+import { duplicateFacts, groupDuplicates, mergeCards } from '@/core/tidy';
+import { pairKey } from '@/core/tidy/duplicates/groupDuplicates';
 import { Dice, generateLargeBook, twinOf } from '@/demo';
 
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */

@@ -4,12 +4,14 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
 import express from 'express';
+
 import { newCard } from '@/core/card';
 import { generateLargeBook } from '@/demo';
 import { davRouter } from '@/hub/dav';
-import { addDevice } from '@/hub/sync';
 import { allCards, inTransaction, openStore, putCard } from '@/hub/store';
+import { addDevice } from '@/hub/sync';
 
 const CARDS = 11_000;
 const KILLS = 50;

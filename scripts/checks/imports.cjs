@@ -148,8 +148,19 @@ function isIndex(file) {
   return file.endsWith('/index.ts');
 }
 
+/** Files as they were read last: whoever checks again after a change reads only what has changed. */
+const lastRead = new Map();
+
 /** What a file imports and re-exports, and whether it declares anything. */
 function readModule(file, text) {
+  const known = lastRead.get(file);
+  if (known?.text === text) return known;
+  const module = parseModule(file, text);
+  lastRead.set(file, module);
+  return module;
+}
+
+function parseModule(file, text) {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, false);
   const imports = [];
   const exported = new Map();

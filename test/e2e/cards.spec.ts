@@ -1,8 +1,10 @@
 // Everything a card can hold, in and out: as a person does it.
 import { readFileSync } from 'node:fs';
+
 import type { Page } from '@playwright/test';
 import { unzipSync, zipSync } from 'fflate';
-import { DEMO, OWN, addCard, expect, find, isRead, isSaved, openDemo, test } from './fixtures';
+
+import { addCard, DEMO, expect, find, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
 async function choose(page: Page, testId: string, name: string, content: string | Uint8Array): Promise<void> {
   const chooser = page.waitForEvent('filechooser');

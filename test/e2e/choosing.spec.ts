@@ -1,5 +1,6 @@
 // Several cards chosen, and one thing done to all of them.
 import { readFileSync } from 'node:fs';
+
 import { expect, isSaved, openDemo, test } from './fixtures';
 
 test('several cards are chosen by touch, sent as one file, tagged, put on a list, and all of it is taken back', async ({

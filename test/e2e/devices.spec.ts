@@ -1,8 +1,10 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+
 import { addCard, expect, isRead, isSaved, test } from './fixtures';
 import { type OwnHub, startHub } from './ownHub';
 

@@ -1,7 +1,9 @@
 // The common directory: made by whoever has the book, kept by an editor, looked up by a reader, copied into the Book.
 import { readFile } from 'node:fs/promises';
+
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+
 import { expect, isRead, isSaved, test } from './fixtures';
 import { startHub } from './ownHub';
 

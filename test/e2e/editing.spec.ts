@@ -1,4 +1,4 @@
-import { DEMO, OWN, addCard, expect, find, isRead, isSaved, openDemo, test } from './fixtures';
+import { addCard, DEMO, expect, find, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
 test('an empty book says what will be here and offers the first step; a card needs one of four things', async ({
   page,

@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test';
+import { type Page, test as base } from '@playwright/test';
 
 /** The hub with the demo's book, and the one with an empty book. */
 export const DEMO = 'http://127.0.0.1:4881';

@@ -1,5 +1,5 @@
 // The card layout, the one address for letters, the page to print.
-import { OWN, addCard, expect, isRead, isSaved, openDemo, test } from './fixtures';
+import { addCard, expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
 test('the card layout is put in order by arrows and by dragging, and a new card follows it', async ({
   page,

@@ -4,8 +4,10 @@ import { existsSync } from 'node:fs';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+
 import { expect, openDemo, test } from './fixtures';
 
 /** Poppler's reader (Debian's poppler-utils) says where each word stands on a page. */

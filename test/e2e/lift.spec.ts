@@ -1,5 +1,5 @@
 // A card out of a text: pasted, recognised, put right by a press, added, or added to somebody who is there.
-import { OWN, addCard, expect, isRead, isSaved, test } from './fixtures';
+import { addCard, expect, isRead, isSaved, OWN, test } from './fixtures';
 
 const TEXT = `Dear Ada,
 

@@ -1,5 +1,5 @@
 // Lists: picked, by a rule, on each other; and what a search can be kept as.
-import { OWN, expect, find, isRead, isSaved, openDemo, test } from './fixtures';
+import { expect, find, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
 test('a list is made, people are put on it by typing, a new one on the spot, and taken off again', async ({
   page,

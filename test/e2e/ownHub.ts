@@ -17,7 +17,7 @@ export async function startHub(
   { data, port = '0' }: { readonly data?: string; readonly port?: string } = {},
 ): Promise<OwnHub> {
   const folder = data ?? mkdtempSync(join(tmpdir(), 'cordialis-hub-'));
-  const child = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/hub/main.ts', ...args], {
+  const child = spawn(process.execPath, ['dist/programs/hub/main.mjs', ...args], {
     env: { ...process.env, PORT: port, CORDIALIS_DATA: folder },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+
 import { addCard, expect, find, isRead, isSaved, openDemo, test } from './fixtures';
 
 const VCARD = [

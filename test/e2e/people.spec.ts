@@ -1,8 +1,10 @@
 // People over time: reminders, appointments, the year, mail and calendars as talks, addresses without a card.
 import { readFile } from 'node:fs/promises';
+
 import type { Page } from '@playwright/test';
 import ICAL from 'ical.js';
-import { OWN, expect, isRead, isSaved, openDemo, test } from './fixtures';
+
+import { expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
 test('a reminder is set in words, stands on the card and, on its day, on Today', async ({ page }) => {
   await page.goto(`${OWN}/book/new`);

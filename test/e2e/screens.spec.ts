@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+
 import { expect, find, openDemo, test } from './fixtures';
 
 /** Every screen by its address; a card stands for all of them. */

@@ -1,6 +1,7 @@
 // The Book as a table: sorted, written in place, copied and pasted, kept as a view; and how names are shown.
 import type { Page } from '@playwright/test';
-import { OWN, expect, isRead, isSaved, openDemo, test } from './fixtures';
+
+import { expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
 test.beforeEach(({ viewport }) => test.skip((viewport?.width ?? 0) < 900, 'the table needs a wide screen'));
 

@@ -1,5 +1,5 @@
 // Tidy: cards that are the same, compared, merged, taken apart again, kept apart.
-import { OWN, expect, isRead, isSaved, openDemo, test } from './fixtures';
+import { expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
 test('duplicates are found with reasons; all certain ones are merged with one press, and one undo', async ({
   page,

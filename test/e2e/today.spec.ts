@@ -1,5 +1,5 @@
 // Today, talks and rhythm: what a day asks for, and what is left when it is done.
-import { OWN, expect, isRead, isSaved, openDemo, test } from './fixtures';
+import { expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
 
 test('Today greets, names who is late, and what is done goes from it, with one undo', async ({ page }) => {
   await openDemo(page, '/');

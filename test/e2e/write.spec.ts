@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
+
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import PostalMime from 'postal-mime';
+
 import { DEMO, expect, isRead, isSaved, openDemo, test } from './fixtures';
 
 test('a list opens into its people; one is taken off, one moved to copy, nobody twice; the file is what was written', async ({

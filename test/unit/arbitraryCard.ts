@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { ADDRESS_KINDS } from '@/core/card/schema/addressSchema';
+
 import { type Card, parseCard } from '@/core/card';
-import { NAME_KINDS } from '@/core/card/schema/nameSchema';
+import { ADDRESS_KINDS } from '@/core/card/schema/addressSchema';
 import { PHONE_FEATURES } from '@/core/card/schema/contactSchema';
+import { NAME_KINDS } from '@/core/card/schema/nameSchema';
 
 /** Text as files hold it: any script, signs of the syntaxes, line breaks; no control characters. */
 const text = fc

@@ -8,16 +8,14 @@ const ROOT = join(__dirname, '../..');
 const folder = mkdtempSync(join(tmpdir(), 'cordialis-cli-'));
 const at = (name: string) => join(folder, name);
 
+/** The program as `npm run -s book` runs it, built where a source has changed. */
+const program = join(ROOT, 'scripts/book.mjs');
+
 function book(...args: string[]) {
-  const cli = [
-    join(ROOT, 'node_modules/tsx/dist/cli.mjs'),
-    '--tsconfig',
-    join(ROOT, 'tsconfig.json'),
-    join(ROOT, 'src/cli/main.ts'),
-  ];
-  const { status, stdout, stderr } = spawnSync(process.execPath, [...cli, ...args], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [program, ...args], {
     cwd: folder,
     encoding: 'utf8',
+    env: { ...process.env, INIT_CWD: folder },
   });
   return { status, stderr, value: stdout === '' ? undefined : (JSON.parse(stdout) as unknown) };
 }
@@ -181,6 +179,11 @@ const faults = [
     name: 'a missing window',
     args: ['upcoming', 'in.vcf', '--from', '2026-02-03'],
     says: /--days is missing/,
+  },
+  {
+    name: 'a folder that isn’t there',
+    args: ['convert', 'in.vcf', 'nowhere/out.json'],
+    says: /nowhere\/out\.json: ENOENT/,
   },
   { name: 'a missing argument', args: ['convert', 'in.vcf'], says: /usage: book convert IN OUT/ },
 ];

@@ -1,18 +1,18 @@
 /** @jest-environment node */
-import { changeBook, undo } from '@/book/commit';
-import { selectCardsByUid, selectHub } from '@/book/state';
-import { exchange } from '@/book/sync/exchange';
 import { makeHubClient } from '@/book/clients/hubClient';
-import { pairWithHub, unpairFromHub } from '@/book/sync';
+import { changeBook, undo } from '@/book/commit';
 import { openBook } from '@/book/openBook';
+import { selectCardsByUid, selectHub } from '@/book/state';
+import { pairWithHub, unpairFromHub } from '@/book/sync';
+import { exchange } from '@/book/sync/exchange';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import type { Card } from '@/core/card';
 import { devicesApi, exchangeApi, pairApi } from '@/hub/api';
+import { allCards, findCard, type HubDb } from '@/hub/store';
 import { addDevice, makeCode } from '@/hub/sync';
 import type { Credentials } from '@/hub/sync/passports/passports';
-import { type HubDb, allCards, findCard } from '@/hub/store';
+import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 import { HubFault, type HubQuestion } from '@/platform';
-import { TEST_NOW, type TestHub, startTestHub, testPerson } from '@/hub/testing';
 
 // Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
 jest.setTimeout(60_000);

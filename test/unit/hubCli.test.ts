@@ -10,7 +10,7 @@ const data = mkdtempSync(join(tmpdir(), 'cordialis-hub-'));
 function hub(...args: string[]) {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
-    [join(ROOT, 'node_modules/tsx/dist/cli.mjs'), 'src/hub/cli.ts', ...args, '--data', data],
+    [join(ROOT, 'scripts/hub.mjs'), ...args, '--data', data],
     { cwd: ROOT, encoding: 'utf8' },
   );
   return { status, stderr, value: stdout === '' ? undefined : (JSON.parse(stdout) as unknown) };

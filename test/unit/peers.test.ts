@@ -2,9 +2,11 @@
 // read value for value, and the other way round; the demo's book, in a dozen scripts, is what goes to and fro.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
+
 import Vcf from 'vcf';
-import { type Card, formatName, nameParts } from '@/core/card';
+
 import { encodeUtf8 } from '@/core/base';
+import { type Card, formatName, nameParts } from '@/core/card';
 import { getFormat } from '@/core/formats';
 import { generateBook } from '@/demo';
 

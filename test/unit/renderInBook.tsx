@@ -1,11 +1,13 @@
 import type { ReactElement } from 'react';
 import { act } from 'react';
 import { Provider } from 'react-redux';
+
 import { changeBook } from '@/book/commit';
-import { type Services, ServicesProvider } from '@/book/state';
 import { openBook } from '@/book/openBook';
+import { type Services, ServicesProvider } from '@/book/state';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import type { Card } from '@/core/card';
+
 import { renderDom } from './renderDom';
 
 /** Draws something within a book that has these cards, over a storage in memory. */

@@ -1,13 +1,13 @@
+import { childOf, childrenOf, readXml, type XmlElement } from '@/core/base';
+import type { DavSession } from '@/hub/dav';
 import { DavError } from '@/hub/dav/davError';
 import type { DavAnswer, DavRequest } from '@/hub/dav/davRequest';
 import { deleteCardResource } from '@/hub/dav/deleteCardResource';
-import { putCardResource } from '@/hub/dav/putCardResource';
 import { bookPath, card as carddav, dav } from '@/hub/dav/names';
-import { type XmlElement, childOf, childrenOf, readXml } from '@/core/base';
+import { putCardResource } from '@/hub/dav/putCardResource';
 import { report } from '@/hub/dav/report';
-import type { DavSession } from '@/hub/dav';
-import { listDevices } from '@/hub/sync';
 import type { HubDb } from '@/hub/store';
+import { listDevices } from '@/hub/sync';
 
 const XML = 'xmlns:d="DAV:" xmlns:c="urn:ietf:params:xml:ns:carddav"';
 

@@ -1,17 +1,17 @@
 /** @jest-environment node */
-import { changeBook, changeSettings, readAllTalks, storeTalks, undo } from '@/book/commit';
-import { selectHub, selectSettings, selectSummaries } from '@/book/state';
-import { exchange } from '@/book/sync/exchange';
 import { makeHubClient } from '@/book/clients/hubClient';
-import { pairWithHub } from '@/book/sync';
-import { openBook } from '@/book/openBook';
+import { changeBook, changeSettings, readAllTalks, storeTalks, undo } from '@/book/commit';
 import { removeIntake } from '@/book/commit/intake';
+import { openBook } from '@/book/openBook';
+import { selectHub, selectSettings, selectSummaries } from '@/book/state';
+import { pairWithHub } from '@/book/sync';
+import { exchange } from '@/book/sync/exchange';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import type { Card } from '@/core/card';
 import type { Talk } from '@/core/talks';
 import { exchangeApi, pairApi } from '@/hub/api';
 import { makeCode } from '@/hub/sync';
-import { type TestHub, startTestHub, testPerson } from '@/hub/testing';
+import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
 import { HubFault, type HubQuestion } from '@/platform';
 
 jest.setTimeout(60_000);

@@ -1,13 +1,13 @@
 /** @jest-environment node */
-import { exchange } from '@/book/sync/exchange';
 import { makeHubClient } from '@/book/clients/hubClient';
-import { pairWithHub } from '@/book/sync';
 import { openBook } from '@/book/openBook';
+import { pairWithHub } from '@/book/sync';
+import { exchange } from '@/book/sync/exchange';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import { exchangeApi, mailboxApi, pairApi } from '@/hub/api';
-import { rowOf } from '@/hub/write/mailbox/mailbox';
 import { makeCode } from '@/hub/sync';
-import { type TestHub, startTestHub, testPerson } from '@/hub/testing';
+import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
+import { rowOf } from '@/hub/write/mailbox/mailbox';
 import { HubFault, type HubQuestion } from '@/platform';
 
 jest.setTimeout(60_000);

@@ -1,6 +1,7 @@
 // The look in figures: contrast by WCAG 2.2, and the two places that hold the colours say the same.
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+
 import tokens from '@/ui/theme/tokens.json';
 
 type Scheme = keyof typeof tokens.colours;

@@ -5,20 +5,17 @@ import { generateBook, generateCalendar, generateMail, generateTalks } from '@/d
 /** The invented cards, talks, mailbox and calendar that a demo book begins with. @param day - the day its dates are relative to */
 export function demoApi(day: string): Router {
   const router = Router();
-  const records = { cards: JSON.stringify(generateBook(day)), talks: JSON.stringify(generateTalks(day)) };
-  for (const [name, text] of Object.entries(records))
+  // Each is asked for once, by a book that begins; made and kept at the start they would only take time and memory.
+  const make: Readonly<Record<string, readonly [type: string, text: () => string]>> = {
+    cards: ['json', () => JSON.stringify(generateBook(day))],
+    talks: ['json', () => JSON.stringify(generateTalks(day))],
+    'mailbox.mbox': ['application/mbox', () => generateMail(day)],
+    'calendar.ics': ['text/calendar; charset=utf-8', () => generateCalendar(day)],
+  };
+  for (const [name, [type, text]] of Object.entries(make))
     router.get(
       `/${name}`,
-      (_, response) => void response.type('json').set('Cache-Control', 'no-store').send(text),
-    );
-  const files = {
-    'mailbox.mbox': ['application/mbox', generateMail(day)],
-    'calendar.ics': ['text/calendar; charset=utf-8', generateCalendar(day)],
-  } as const;
-  for (const [name, [type, text]] of Object.entries(files))
-    router.get(
-      `/${name}`,
-      (_, response) => void response.type(type).set('Cache-Control', 'no-store').send(text),
+      (_, response) => void response.type(type).set('Cache-Control', 'no-store').send(text()),
     );
   return router;
 }

@@ -1,11 +1,15 @@
-import { distanceKm, Gazetteer, readGazetteer, writeGazetteer } from '@/core/find';
+import { distanceKm, Gazetteer, readGazetteer, type Town, writeGazetteer } from '@/core/find';
 import { addressPlaces, locate } from '@/core/find/places/locate';
 import { generateBook } from '@/demo';
 
 import { readTowns } from './placesApi';
 
-const towns = readTowns();
-const gazetteer = new Gazetteer(towns);
+let towns: Town[] = [];
+let gazetteer = new Gazetteer([]);
+beforeAll(async () => {
+  towns = await readTowns();
+  gazetteer = new Gazetteer(towns);
+});
 
 // Distances between city centres as atlases print them, in kilometres; from memory, 2 % allowed for where a centre is.
 const pairs = [

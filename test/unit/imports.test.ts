@@ -1,0 +1,192 @@
+// One planted fault for each rule about who imports whom, so that a rule that has gone silent is seen.
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+
+import { checkImports } from '../../scripts/checks/imports.cjs';
+
+const ROOT = join(__dirname, '../..');
+
+const files: ReadonlyMap<string, string> = new Map(
+  readdirSync(join(ROOT, 'src'), { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name))
+    .map((entry) => join(entry.parentPath, entry.name))
+    .map((path) => [relative(ROOT, path), readFileSync(path, 'utf8')]),
+);
+
+interface Planted {
+  readonly name: string;
+  /** Put beside the files there are. */
+  readonly file: string;
+  readonly text: string;
+  /** The rule that must speak; none for what is allowed. */
+  readonly rule?: string;
+}
+
+const cases: readonly Planted[] = [
+  {
+    name: 'core may not import React',
+    file: 'src/core/card/planted.ts',
+    text: "import { useState } from 'react';",
+    rule: 'pure',
+  },
+  {
+    name: 'core may not import Node',
+    file: 'src/core/card/planted.ts',
+    text: "import { readFileSync } from 'node:fs';",
+    rule: 'pure',
+  },
+  {
+    name: 'core may not import the state',
+    file: 'src/core/card/planted.ts',
+    text: "import { undo } from '@/book/commit';",
+    rule: 'layers',
+  },
+  {
+    name: 'a domain may not import a domain above it',
+    file: 'src/core/card/planted.ts',
+    text: "import { mergeCards } from '@/core/tidy';",
+    rule: 'domains',
+  },
+  {
+    name: 'a domain may import a domain below it',
+    file: 'src/core/tidy/planted.ts',
+    text: "import { shownAs } from '@/core/card';",
+  },
+  {
+    name: 'another domain is entered by its index',
+    file: 'src/core/tidy/planted.ts',
+    text: "import { shownAs } from '@/core/card/name/shownAs';",
+    rule: 'through the index',
+  },
+  {
+    name: 'another domain is entered by its index, not by a path',
+    file: 'src/core/tidy/planted.ts',
+    text: "import { shownAs } from '../card';",
+    rule: 'through the index',
+  },
+  {
+    name: 'the state is entered by its indexes as well',
+    file: 'src/places/tidy/planted.ts',
+    text: "import { undo } from '@/book/commit/changeBook';",
+    rule: 'through the index',
+  },
+  {
+    name: 'files of one domain don’t go through its index',
+    file: 'src/core/card/planted.ts',
+    text: "import { shownAs } from '@/core/card';",
+    rule: 'own files by path',
+  },
+  {
+    name: 'a format may not import another format',
+    file: 'src/core/formats/jscontact/planted.ts',
+    text: "import { vcard4 } from '../vcard/vcardFormats';",
+    rule: 'formats',
+  },
+  {
+    name: 'the design system may not know the store',
+    file: 'src/ui/parts/planted.ts',
+    text: "import { undo } from '@/book/commit';",
+    rule: 'layers',
+  },
+  {
+    name: 'the design system may not know cards',
+    file: 'src/ui/parts/planted.ts',
+    text: "import { shownAs } from '@/core/card';",
+    rule: 'layers',
+  },
+  {
+    name: 'the state may not know screens',
+    file: 'src/book/state/planted.ts',
+    text: "import { Act } from '@/ui';",
+    rule: 'layers',
+  },
+  {
+    name: 'the hub may not import screens',
+    file: 'src/hub/api/planted.ts',
+    text: "import { Act } from '@/ui';",
+    rule: 'layers',
+  },
+  {
+    name: 'a place may not import another place',
+    file: 'src/places/lists/planted.ts',
+    text: "import { CardPage } from '@/places/card';",
+    rule: 'places',
+  },
+  {
+    name: 'the frame may import a place',
+    file: 'src/places/frame/planted.ts',
+    text: "import { QuickLine } from '@/places/find';",
+  },
+  {
+    name: 'a folder of its own has to be one of the domains',
+    file: 'src/core/misc/planted.ts',
+    text: 'export const x = 1;',
+    rule: 'known folder',
+  },
+  {
+    name: 'a layer has to be one of the layers',
+    file: 'src/misc/planted.ts',
+    text: 'export const x = 1;',
+    rule: 'known folder',
+  },
+  {
+    name: 'an index says what its folder is',
+    file: 'src/core/tidy/index.ts',
+    text: "export { mergeCards } from './merging/mergeCards';",
+    rule: 'index',
+  },
+  {
+    name: 'an index declares nothing',
+    file: 'src/core/tidy/index.ts',
+    text: '/** Tidy. */\nexport const x = 1;',
+    rule: 'index',
+  },
+];
+
+test('the files as they are break no rule', () => {
+  expect(files.size).toBeGreaterThan(700);
+  expect(checkImports(files)).toEqual([]);
+});
+
+for (const { name, file, text, rule } of cases) {
+  test(name, () => {
+    const found = checkImports(new Map([...files, [file, text]])).map((problem) => problem.rule);
+    if (rule === undefined) expect(found).toEqual([]);
+    else expect(found).toContain(rule);
+  });
+}
+
+const circles: readonly { name: string; rule: string; planted: Record<string, string> }[] = [
+  {
+    name: 'two files',
+    rule: 'no cycle of files',
+    planted: {
+      'src/core/card/one.ts': "import type { two } from './two';\nexport const one = 1;",
+      'src/core/card/two.ts': "import { one } from './one';\nexport const two = one;",
+    },
+  },
+  {
+    name: 'two folders, by files that make no circle themselves',
+    rule: 'no cycle of folders',
+    planted: {
+      'src/core/card/one/a.ts': "import { b } from '../two/b';\nexport const a = b;",
+      'src/core/card/two/b.ts': 'export const b = 1;',
+      'src/core/card/two/c.ts': "import { d } from '../one/d';\nexport const c = d;",
+      'src/core/card/one/d.ts': 'export const d = 1;',
+    },
+  },
+  {
+    name: 'two domains, through their indexes',
+    rule: 'no cycle of domains',
+    planted: {
+      'src/book/lists/one.ts': "import { mergeInBook } from '@/book/tidy';\nexport const one = mergeInBook;",
+      'src/book/tidy/two.ts': "import { useOnList } from '@/book/lists';\nexport const two = useOnList;",
+    },
+  },
+];
+for (const { name, rule, planted } of circles) {
+  test(`a circle of ${name} is found`, () => {
+    const found = checkImports(new Map([...files, ...Object.entries(planted)]));
+    expect(found.map((problem) => problem.rule)).toContain(rule);
+  });
+}
