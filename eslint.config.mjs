@@ -106,6 +106,7 @@ export default tseslint.config(
       ],
     },
   },
+  { files: ['**/*.d.ts'], rules: { 'no-restricted-syntax': 'off' } },
   { files: ['src/app/**/*.tsx'], rules: { 'no-restricted-syntax': 'off', 'max-lines': lines(60) } },
   {
     files: ['**/*.test.*'],

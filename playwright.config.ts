@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
 import chromiumArgs from './scripts/chromiumArgs.json';
+import { DEMO_STATE } from './test/e2e/fixtures';
 
 /** Ports of the two hubs that the tests run against: the demo's and one for an empty book. */
 const DEMO_PORT = 4881;
@@ -32,7 +33,14 @@ export default defineConfig({
   retries: process.env['CI'] ? 1 : 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   // A trace of each action makes a test a third slower, so it is written only where one failed before.
-  use: { launchOptions: chromium, locale: 'en-GB', timezoneId: 'Europe/London', trace: 'on-first-retry' },
+  globalSetup: './test/e2e/saveDemo.ts',
+  use: {
+    storageState: DEMO_STATE,
+    launchOptions: chromium,
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    trace: 'on-first-retry',
+  },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },

@@ -1,5 +1,6 @@
 // Builds the application for the web where what it is made of has changed since the last build.
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join, relative } from 'node:path';
 import { promisify } from 'node:util';
 import { brotliCompress, constants } from 'node:zlib';
@@ -44,12 +45,16 @@ function hashSources() {
 async function build() {
   console.error('Building the application (about a minute) …');
   rmSync(OUT, { recursive: true, force: true });
-  const status = runBin('expo', ['export', '-p', 'web', '--output-dir', OUT], {
-    CI: '1',
-    EXPO_NO_TELEMETRY: '1',
-    EXPO_OFFLINE: '1',
-    NODE_ENV: 'production',
-  });
+  const status = runBin(
+    'expo',
+    ['export', '-p', 'web', '--output-dir', OUT, '--max-workers', String(availableParallelism())],
+    {
+      CI: '1',
+      EXPO_NO_TELEMETRY: '1',
+      EXPO_OFFLINE: '1',
+      NODE_ENV: 'production',
+    },
+  );
   if (status !== 0) fail('The application could not be built; the lines above say why.');
   nameFiles();
   await compressBuild();

@@ -4,6 +4,9 @@ import { type Page, test as base } from '@playwright/test';
 export const DEMO = 'http://127.0.0.1:4881';
 export const OWN = 'http://127.0.0.1:4882';
 
+/** The store of a browser that has opened the demo once; see saveDemo.ts. */
+export const DEMO_STATE = 'test-results/demo-state.json';
+
 /** Every test fails on an error or a warning in the browser's console, wherever it comes from. */
 export const test = base.extend<{ console: string[] }>({
   console: [
@@ -12,7 +15,7 @@ export const test = base.extend<{ console: string[] }>({
       context.on('console', (message) => {
         if (['error', 'warning'].includes(message.type())) lines.push(message.text());
       });
-      context.on('weberror', (error) => lines.push(error.error().message));
+      context.on('weberror', (error) => lines.push(error.error().stack ?? error.error().message));
       await use(lines);
       if (lines.length > 0) throw new Error(`the console said:\n${lines.join('\n')}`);
     },

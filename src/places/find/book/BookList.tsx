@@ -7,6 +7,7 @@ import type { Uid } from '@/core/card';
 import { ThumbIndex } from '@/ui';
 
 import { BookRow, LetterRow } from './BookRow';
+import { ListOfCells, RowCell } from './RowCell';
 import { useChooseRange, useChoosingKeys } from './useChoosing';
 import { LIST_ID, useRowKeys } from './useRowKeys';
 
@@ -28,24 +29,27 @@ export function BookList({ items, letters, openUid }: BookListProps) {
   return (
     <View className="min-h-0 flex-1 flex-row" testID="book-list">
       <View className="min-w-0 flex-1">
-        <FlashList
-          ref={list}
-          data={items as BookItem[]}
-          // Rows come and go under their letters; what is in view may move with them.
-          maintainVisibleContentPosition={{ disabled: true }}
-          extraData={openUid}
-          // The list is one stop of the tab key; arrow keys go on from there, row by row.
-          overrideProps={{ tabIndex: 0, nativeID: LIST_ID, role: 'group', 'aria-label': 'Cards' }}
-          keyExtractor={(item) => (item.kind === 'row' ? item.uid : `letter ${item.letter}`)}
-          getItemType={(item) => item.kind}
-          renderItem={({ item }) =>
-            item.kind === 'letter' ? (
-              <LetterRow letter={item.letter} />
-            ) : (
-              <BookRow uid={item.uid} isOpen={item.uid === openUid} onRange={chooseRange} />
-            )
-          }
-        />
+        <ListOfCells.Provider value={list}>
+          <FlashList
+            ref={list}
+            data={items as BookItem[]}
+            CellRendererComponent={RowCell}
+            // Rows come and go under their letters; what is in view may move with them.
+            maintainVisibleContentPosition={{ disabled: true }}
+            extraData={openUid}
+            // The list is one stop of the tab key; arrow keys go on from there, row by row.
+            overrideProps={{ tabIndex: 0, nativeID: LIST_ID, role: 'group', 'aria-label': 'Cards' }}
+            keyExtractor={(item) => (item.kind === 'row' ? item.uid : `letter ${item.letter}`)}
+            getItemType={(item) => item.kind}
+            renderItem={({ item }) =>
+              item.kind === 'letter' ? (
+                <LetterRow letter={item.letter} />
+              ) : (
+                <BookRow uid={item.uid} isOpen={item.uid === openUid} onRange={chooseRange} />
+              )
+            }
+          />
+        </ListOfCells.Provider>
       </View>
       <ThumbIndex letters={letters} onPress={(i) => scrollTo(letters[i]?.index ?? 0)} />
     </View>
