@@ -42,8 +42,12 @@ export default defineConfig({
     trace: 'on-first-retry',
   },
   projects: [
-    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'phone',
+      grepInvert: /@wide-only/,
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true },
+    },
+    { name: 'wide', grepInvert: /@one-size/, use: { viewport: { width: 1280, height: 800 } } },
   ],
   webServer: [hub(DEMO_PORT, '--demo'), hub(OWN_PORT, '')],
   metadata: { demoUrl: `http://127.0.0.1:${DEMO_PORT}`, ownUrl: `http://127.0.0.1:${OWN_PORT}` },

@@ -1,7 +1,7 @@
 // Several cards chosen, and one thing done to all of them.
 import { readFileSync } from 'node:fs';
 
-import { expect, isSaved, openDemo, test } from './fixtures';
+import { expect, isSaved, ONE_SIZE, openDemo, test, WIDE_ONLY } from './fixtures';
 
 test('several cards are chosen by touch, sent as one file, tagged, put on a list, and all of it is taken back', async ({
   page,
@@ -38,7 +38,7 @@ test('several cards are chosen by touch, sent as one file, tagged, put on a list
   await isSaved(page);
 });
 
-test('all shown are archived in one step and come back with one undo', async ({ page }) => {
+test('all shown are archived in one step and come back with one undo', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/book');
   const before = await page.getByTestId('book-counts').textContent();
   await page.getByRole('radio', { name: 'Organisations' }).click();
@@ -51,7 +51,7 @@ test('all shown are archived in one step and come back with one undo', async ({ 
   await expect(page.getByTestId('book-counts')).toHaveText(before ?? '');
 });
 
-test('rows are chosen by keys alone: Space, Shift with Space, Escape', async ({ page }) => {
+test('rows are chosen by keys alone: Space, Shift with Space, Escape', WIDE_ONLY, async ({ page }) => {
   await openDemo(page, '/book');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Space');

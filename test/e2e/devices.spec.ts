@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
-import { addCard, expect, isRead, isSaved, test } from './fixtures';
+import { addCard, expect, isRead, isSaved, ONE_SIZE, test } from './fixtures';
 import { type OwnHub, startHub } from './ownHub';
 
 let hub: OwnHub;
@@ -37,133 +37,143 @@ test.describe('a demo', () => {
     );
   });
 
-  test('what is changed on the phone while it is offline comes when it is back, and can be taken back', async ({
-    page,
-  }) => {
-    await page.goto(`${hub.url}/devices/try/phone`);
-    await isRead(page);
-    await page.goto(`${hub.url}/devices`);
-    await page.getByTestId('in-step').first().waitFor();
-    await page.goto(`${hub.url}/devices/try/phone`);
-    await page.getByTestId('online').click();
-    await page.getByTestId('held-find').fill('Agnieszka');
-    await page
-      .getByRole('button', { name: /^Agnieszka/ })
-      .first()
-      .click();
-    await page.getByTestId('held-mails').fill('agnieszka@offline.example');
-    await page.getByTestId('held-save').click();
-    await expect(page.getByText('not sent yet')).toBeVisible();
-    await page.getByTestId('online').click();
-    await sync(page);
-    await expect(page.getByText('not sent yet')).toBeHidden();
-    await expect(page.getByText(/Phone: changed Agnieszka/)).toBeVisible();
-    await page.getByRole('button', { name: 'Undo' }).click();
-    await isSaved(page);
-    await expect
-      .poll(async () => {
-        await sync(page);
-        return page.getByText('agnieszka@offline.example').count();
-      })
-      .toBe(0);
-  });
+  test(
+    'what is changed on the phone while it is offline comes when it is back, and can be taken back',
+    ONE_SIZE,
+    async ({ page }) => {
+      await page.goto(`${hub.url}/devices/try/phone`);
+      await isRead(page);
+      await page.goto(`${hub.url}/devices`);
+      await page.getByTestId('in-step').first().waitFor();
+      await page.goto(`${hub.url}/devices/try/phone`);
+      await page.getByTestId('online').click();
+      await page.getByTestId('held-find').fill('Agnieszka');
+      await page
+        .getByRole('button', { name: /^Agnieszka/ })
+        .first()
+        .click();
+      await page.getByTestId('held-mails').fill('agnieszka@offline.example');
+      await page.getByTestId('held-save').click();
+      await expect(page.getByText('not sent yet')).toBeVisible();
+      await page.getByTestId('online').click();
+      await sync(page);
+      await expect(page.getByText('not sent yet')).toBeHidden();
+      await expect(page.getByText(/Phone: changed Agnieszka/)).toBeVisible();
+      await page.getByRole('button', { name: 'Undo' }).click();
+      await isSaved(page);
+      await expect
+        .poll(async () => {
+          await sync(page);
+          return page.getByText('agnieszka@offline.example').count();
+        })
+        .toBe(0);
+    },
+  );
 
-  test('what a device did stands in the log, of one card as well, and its sync is taken back as a whole', async ({
-    page,
-  }) => {
-    await page.goto(`${hub.url}/devices`);
-    await page.getByTestId('in-step').first().waitFor();
-    await page.goto(`${hub.url}/devices/try/computer`);
-    await page.getByTestId('held-find').fill('Maëlle');
-    await page.getByRole('button', { name: /^Maëlle Dessange/ }).click();
-    await page.getByTestId('held-mails').fill('wrong@typed.example');
-    await page.getByTestId('held-save').click();
-    await sync(page);
-    await page.goto(`${hub.url}/devices/Computer`);
-    await page.getByRole('radio', { name: 'Every hour' }).click();
-    await expect(page.getByRole('radio', { name: 'Every hour' })).toBeChecked();
-    await page.getByTestId('device-log').click();
-    await page
-      .getByRole('button', { name: /^The log of this card: Changed Maëlle/ })
-      .first()
-      .click();
-    await expect(page.getByTestId('log-page')).toContainText('Only Maëlle');
-    await page.getByTestId('log').getByRole('link').first().click();
-    await expect(page.getByTestId('card-page')).toContainText('wrong@typed.example');
-    await page.goto(`${hub.url}/devices/Computer`);
-    await page.getByTestId('undo-sync').first().click();
-    await expect(page.getByTestId('passport-page')).toContainText('Taken back');
-    await page.goto(`${hub.url}/devices/log`);
-    await page
-      .getByRole('link', { name: /^Took back what Computer did to Maëlle/ })
-      .first()
-      .click();
-    await expect(page.getByTestId('card-page')).not.toContainText('wrong@typed.example');
-  });
+  test(
+    'what a device did stands in the log, of one card as well, and its sync is taken back as a whole',
+    ONE_SIZE,
+    async ({ page }) => {
+      await page.goto(`${hub.url}/devices`);
+      await page.getByTestId('in-step').first().waitFor();
+      await page.goto(`${hub.url}/devices/try/computer`);
+      await page.getByTestId('held-find').fill('Maëlle');
+      await page.getByRole('button', { name: /^Maëlle Dessange/ }).click();
+      await page.getByTestId('held-mails').fill('wrong@typed.example');
+      await page.getByTestId('held-save').click();
+      await sync(page);
+      await page.goto(`${hub.url}/devices/Computer`);
+      await page.getByRole('radio', { name: 'Every hour' }).click();
+      await expect(page.getByRole('radio', { name: 'Every hour' })).toBeChecked();
+      await page.getByTestId('device-log').click();
+      await page
+        .getByRole('button', { name: /^The log of this card: Changed Maëlle/ })
+        .first()
+        .click();
+      await expect(page.getByTestId('log-page')).toContainText('Only Maëlle');
+      await page.getByTestId('log').getByRole('link').first().click();
+      await expect(page.getByTestId('card-page')).toContainText('wrong@typed.example');
+      await page.goto(`${hub.url}/devices/Computer`);
+      await page.getByTestId('undo-sync').first().click();
+      await expect(page.getByTestId('passport-page')).toContainText('Taken back');
+      await page.goto(`${hub.url}/devices/log`);
+      await page
+        .getByRole('link', { name: /^Took back what Computer did to Maëlle/ })
+        .first()
+        .click();
+      await expect(page.getByTestId('card-page')).not.toContainText('wrong@typed.example');
+    },
+  );
 
-  test('a message is sent from the mail client and from Write, stands among the talks, and its writer becomes a card', async ({
-    page,
-  }) => {
-    await page.goto(`${hub.url}/devices`);
-    await page.getByTestId('in-step').first().waitFor();
-    await page.goto(`${hub.url}/devices/try/mail`);
-    await page
-      .getByRole('button', { name: /Henrike Voss-Amundsen: A quartet/ })
-      .first()
-      .click();
-    await page.getByTestId('sender').click();
-    await expect(page.getByTestId('sender-lifted')).toContainText('Nordlys Agentur');
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations).toEqual([]);
-    await page.getByTestId('sender-add').click();
-    await expect(page.getByTestId('card-page')).toContainText('h.voss@nordlys-agentur.example');
-    await isSaved(page);
-    await page.goto(`${hub.url}/write`);
-    await isRead(page);
-    await page.getByTestId('write-to').fill('henrike');
-    await page
-      .getByRole('button', { name: /^Write to Henrike/ })
-      .first()
-      .click();
-    await page.getByTestId('mail-subject').fill('The recording');
-    await page.getByTestId('mail-body').fill('Please send it.');
-    await page.getByTestId('mail-send').click();
-    await expect(page.getByText(/In the outbox: 1 message/)).toBeVisible();
-    await expect(page.getByText(/Took in 1 talk from the mailbox/)).toBeVisible({ timeout: 30_000 });
-    await page.getByTestId('quick-line').fill('henrike');
-    await page
-      .getByRole('option', { name: /Henrike/ })
-      .first()
-      .click();
-    await expect(page.getByTestId('card-page')).toContainText('The recording');
-    // Taken back for the same test at another size.
-    await page.getByTestId('card-more').click();
-    await page.getByTestId('many-delete').click();
-    await isSaved(page);
-  });
+  test(
+    'a message is sent from the mail client and from Write, stands among the talks, and its writer becomes a card',
+    ONE_SIZE,
+    async ({ page }) => {
+      await page.goto(`${hub.url}/devices`);
+      await page.getByTestId('in-step').first().waitFor();
+      await page.goto(`${hub.url}/devices/try/mail`);
+      await page
+        .getByRole('button', { name: /Henrike Voss-Amundsen: A quartet/ })
+        .first()
+        .click();
+      await page.getByTestId('sender').click();
+      await expect(page.getByTestId('sender-lifted')).toContainText('Nordlys Agentur');
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations).toEqual([]);
+      await page.getByTestId('sender-add').click();
+      await expect(page.getByTestId('card-page')).toContainText('h.voss@nordlys-agentur.example');
+      await isSaved(page);
+      await page.goto(`${hub.url}/write`);
+      await isRead(page);
+      await page.getByTestId('write-to').fill('henrike');
+      await page
+        .getByRole('button', { name: /^Write to Henrike/ })
+        .first()
+        .click();
+      await page.getByTestId('mail-subject').fill('The recording');
+      await page.getByTestId('mail-body').fill('Please send it.');
+      await page.getByTestId('mail-send').click();
+      await expect(page.getByText(/In the outbox: 1 message/)).toBeVisible();
+      await expect(page.getByText(/Took in 1 talk from the mailbox/)).toBeVisible({ timeout: 30_000 });
+      await page.getByTestId('quick-line').fill('henrike');
+      await page
+        .getByRole('option', { name: /Henrike/ })
+        .first()
+        .click();
+      await expect(page.getByTestId('card-page')).toContainText('The recording');
+      // Taken back for the same test at another size.
+      await page.getByTestId('card-more').click();
+      await page.getByTestId('many-delete').click();
+      await isSaved(page);
+    },
+  );
 
-  test('a device gets a passport for a list, and it can be paused and removed', async ({ page }) => {
-    await page.goto(`${hub.url}/devices`);
-    await page.getByTestId('in-step').first().waitFor();
-    await page.getByTestId('connect').click();
-    const name = `Tablet ${test.info().project.name}`;
-    await page.getByTestId('device-name').fill(name);
-    await page.getByRole('radio', { name: 'Those on some lists' }).click();
-    await page.getByTestId('make-passport').click();
-    await expect(page.getByTestId('password')).toHaveText(/^[a-z2-9]{20}$/);
-    await page.getByTestId('passport-done').click();
-    await expect(page.getByTestId('passport-page')).toContainText('Has not been here yet');
-    await page.getByTestId('ahead').click();
-    await expect(page.getByTestId('passport-page')).toContainText('New there:');
-    await page.getByTestId('pause').click();
-    await expect(page.getByTestId('passport-page').getByText('Paused')).toBeVisible();
-    await page.getByTestId('remove').click();
-    await page.getByTestId('remove-sure').click();
-    await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toHaveCount(0);
-    // Ended in a browser, the exchange doesn't begin again by itself.
-    await page.getByRole('button', { name: 'Stop the exchange in this browser' }).click();
-    await expect(page.getByTestId('pair')).toContainText('it was ended in this browser');
-  });
+  test(
+    'a device gets a passport for a list, and it can be paused and removed',
+    ONE_SIZE,
+    async ({ page }) => {
+      await page.goto(`${hub.url}/devices`);
+      await page.getByTestId('in-step').first().waitFor();
+      await page.getByTestId('connect').click();
+      const name = `Tablet ${test.info().project.name}`;
+      await page.getByTestId('device-name').fill(name);
+      await page.getByRole('radio', { name: 'Those on some lists' }).click();
+      await page.getByTestId('make-passport').click();
+      await expect(page.getByTestId('password')).toHaveText(/^[a-z2-9]{20}$/);
+      await page.getByTestId('passport-done').click();
+      await expect(page.getByTestId('passport-page')).toContainText('Has not been here yet');
+      await page.getByTestId('ahead').click();
+      await expect(page.getByTestId('passport-page')).toContainText('New there:');
+      await page.getByTestId('pause').click();
+      await expect(page.getByTestId('passport-page').getByText('Paused')).toBeVisible();
+      await page.getByTestId('remove').click();
+      await page.getByTestId('remove-sure').click();
+      await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toHaveCount(0);
+      // Ended in a browser, the exchange doesn't begin again by itself.
+      await page.getByRole('button', { name: 'Stop the exchange in this browser' }).click();
+      await expect(page.getByTestId('pair')).toContainText('it was ended in this browser');
+    },
+  );
 });
 
 async function sync(page: Page): Promise<void> {
@@ -172,7 +182,7 @@ async function sync(page: Page): Promise<void> {
   expect((await done).ok()).toBe(true);
 }
 
-test('two browsers paired with one hub share a book, live', async ({ browser }) => {
+test('two browsers paired with one hub share a book, live', ONE_SIZE, async ({ browser }) => {
   const own = await startHub();
   try {
     const [one, two] = [
@@ -215,26 +225,28 @@ test('two browsers paired with one hub share a book, live', async ({ browser }) 
   }
 });
 
-test('the application opens where the hub is off, and what is written then is exchanged when it is back', async ({
-  browser,
-}) => {
-  // A page of its own: that the hub can't be reached is said on its console, and is meant here.
-  const page = await (await browser.newContext()).newPage();
-  const data = mkdtempSync(join(tmpdir(), 'cordialis-off-'));
-  const first = await startHub([], { data });
-  await page.goto(`${first.url}/devices`);
-  await page.getByTestId('pair-code').fill(first.code);
-  await page.getByTestId('pair-now').click();
-  await page.getByTestId('in-step').first().waitFor();
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await first.stop();
-  await page.goto(`${first.url}/book/new`);
-  await isRead(page);
-  await addCard(page, 'Wren Castell', '020 7946 0011');
-  await page.goto(`${first.url}/devices`);
-  await expect(page.getByTestId('devices')).toContainText('1 change waits here');
-  const again = await startHub([], { data, port: new URL(first.url).port });
-  await expect(page.getByTestId('in-step').first()).toBeVisible({ timeout: 60_000 });
-  await again.stop();
-  rmSync(data, { recursive: true, force: true });
-});
+test(
+  'the application opens where the hub is off, and what is written then is exchanged when it is back',
+  ONE_SIZE,
+  async ({ browser }) => {
+    // A page of its own: that the hub can't be reached is said on its console, and is meant here.
+    const page = await (await browser.newContext()).newPage();
+    const data = mkdtempSync(join(tmpdir(), 'cordialis-off-'));
+    const first = await startHub([], { data });
+    await page.goto(`${first.url}/devices`);
+    await page.getByTestId('pair-code').fill(first.code);
+    await page.getByTestId('pair-now').click();
+    await page.getByTestId('in-step').first().waitFor();
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await first.stop();
+    await page.goto(`${first.url}/book/new`);
+    await isRead(page);
+    await addCard(page, 'Wren Castell', '020 7946 0011');
+    await page.goto(`${first.url}/devices`);
+    await expect(page.getByTestId('devices')).toContainText('1 change waits here');
+    const again = await startHub([], { data, port: new URL(first.url).port });
+    await expect(page.getByTestId('in-step').first()).toBeVisible({ timeout: 60_000 });
+    await again.stop();
+    rmSync(data, { recursive: true, force: true });
+  },
+);

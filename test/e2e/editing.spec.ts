@@ -1,4 +1,16 @@
-import { addCard, DEMO, expect, find, isRead, isSaved, openDemo, OWN, test } from './fixtures';
+import {
+  addCard,
+  DEMO,
+  expect,
+  find,
+  isRead,
+  isSaved,
+  ONE_SIZE,
+  openDemo,
+  OWN,
+  test,
+  WIDE_ONLY,
+} from './fixtures';
 
 test('an empty book says what will be here and offers the first step; a card needs one of four things', async ({
   page,
@@ -105,7 +117,7 @@ test('leaving with unsaved changes asks, by a link and by the browser’s back; 
   await expect(page.getByTestId('card-page')).toContainText('Cello');
 });
 
-test('a deleted card comes back by Undo, whole', async ({ page }) => {
+test('a deleted card comes back by Undo, whole', ONE_SIZE, async ({ page }) => {
   // Somebody with a portrait.
   await openDemo(page);
   await find(page, 'ames', /Rosario Ames/);
@@ -127,7 +139,7 @@ test('a deleted card comes back by Undo, whole', async ({ page }) => {
   await expect(page.getByTestId('card-page').locator('img')).toHaveAttribute('src', /^data:image/);
 });
 
-test('the keys undo and redo, also after a reload', async ({ page }) => {
+test('the keys undo and redo, also after a reload', WIDE_ONLY, async ({ page }) => {
   await page.goto(`${OWN}/book/new`);
   await isRead(page);
   await addCard(page, 'Ada Lowther');
@@ -140,7 +152,7 @@ test('the keys undo and redo, also after a reload', async ({ page }) => {
   await expect(page.getByTestId('book-counts')).toContainText('1 person');
 });
 
-test('two pages of one book see each other’s changes and keep both', async ({ context }) => {
+test('two pages of one book see each other’s changes and keep both', ONE_SIZE, async ({ context }) => {
   const [one, two] = [await context.newPage(), await context.newPage()];
   await one.goto(`${DEMO}/book`);
   await isRead(one);
@@ -160,7 +172,7 @@ test('two pages of one book see each other’s changes and keep both', async ({ 
   await expect(one.getByTestId('card-page')).toContainText('Del');
 });
 
-test('what a card holds is text, whatever it says', async ({ page }) => {
+test('what a card holds is text, whatever it says', ONE_SIZE, async ({ page }) => {
   await page.goto(`${OWN}/book/new`);
   await isRead(page);
   await page.evaluate(() => Object.assign(window, { hits: 0 }));

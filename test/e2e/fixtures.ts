@@ -7,6 +7,11 @@ export const OWN = 'http://127.0.0.1:4882';
 /** The store of a browser that has opened the demo once; see saveDemo.ts. */
 export const DEMO_STATE = 'test-results/demo-state.json';
 
+/** For a test of what happens, not of how it is laid out: tried at the phone's size only. */
+export const ONE_SIZE = { tag: '@one-size' };
+/** For a test of keys, which belong to a wide screen. */
+export const WIDE_ONLY = { tag: '@wide-only' };
+
 /** Every test fails on an error or a warning in the browser's console, wherever it comes from. */
 export const test = base.extend<{ console: string[] }>({
   console: [

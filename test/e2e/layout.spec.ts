@@ -1,5 +1,5 @@
 // The card layout, the one address for letters, the page to print.
-import { addCard, expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
+import { addCard, expect, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
 
 test('the card layout is put in order by arrows and by dragging, and a new card follows it', async ({
   page,
@@ -27,7 +27,7 @@ test('the card layout is put in order by arrows and by dragging, and a new card 
   await expect(page.getByTestId('field-organization')).toHaveCount(0);
 });
 
-test('only one address of a card is the one for letters', async ({ page }) => {
+test('only one address of a card is the one for letters', ONE_SIZE, async ({ page }) => {
   await page.goto(`${OWN}/book/new`);
   await isRead(page);
   await page.getByTestId('field-name').fill('Bo Ek');
@@ -44,17 +44,21 @@ test('only one address of a card is the one for letters', async ({ page }) => {
   await expect(page.getByRole('link', { name: /Address, 2 Pier Road, work post/ })).toBeVisible();
 });
 
-test('a card is printed as a page of its own, without what is true today only', async ({ page }) => {
-  await page.addInitScript(() => {
-    window.print = () => undefined;
-  });
-  await openDemo(page, '/book/new');
-  await addCard(page, 'Zelda Quast', '01632 960983');
-  await page.getByTestId('send-card').click();
-  await page.getByTestId('send-print').click();
-  const printed = page.frameLocator('iframe[title="Page to print"]');
-  await expect(printed.locator('h1')).toHaveText('Zelda Quast');
-  await expect(printed.locator('dl')).toContainText('01632 960983');
-  const box = await printed.locator('article').boundingBox();
-  expect(box?.width).toBeGreaterThan(400);
-});
+test(
+  'a card is printed as a page of its own, without what is true today only',
+  ONE_SIZE,
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      window.print = () => undefined;
+    });
+    await openDemo(page, '/book/new');
+    await addCard(page, 'Zelda Quast', '01632 960983');
+    await page.getByTestId('send-card').click();
+    await page.getByTestId('send-print').click();
+    const printed = page.frameLocator('iframe[title="Page to print"]');
+    await expect(printed.locator('h1')).toHaveText('Zelda Quast');
+    await expect(printed.locator('dl')).toContainText('01632 960983');
+    const box = await printed.locator('article').boundingBox();
+    expect(box?.width).toBeGreaterThan(400);
+  },
+);

@@ -8,7 +8,7 @@ import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
-import { expect, openDemo, test } from './fixtures';
+import { expect, ONE_SIZE, openDemo, test } from './fixtures';
 
 /** Poppler's reader (Debian's poppler-utils) says where each word stands on a page. */
 const READER = '/usr/bin/pdftotext';
@@ -65,35 +65,39 @@ function readBoxes(html: string): { words: Word[]; sizes: number[][] } {
   return { words, sizes };
 }
 
-test('labels are printed where the labels of the sheet are, from the chosen place on', async ({ page }) => {
-  test.skip(!existsSync(READER), 'pdftotext is not installed');
-  await openLetters(page);
-  const count = Number.parseInt(await page.getByTestId('letter-count').innerText(), 10);
-  await page.getByRole('radio', { name: '24 on A4, 70 × 36 mm' }).click();
-  await page.getByTestId('label-start').fill('5');
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations).toEqual([]);
-  const { words, sizes } = await printed(page, 'print-labels');
-  expect(sizes).toHaveLength(Math.ceil((count + 4) / 24));
-  for (const [width = 0, height = 0] of sizes) {
-    expect(Math.abs(width - 210)).toBeLessThan(0.5);
-    expect(Math.abs(height - 297)).toBeLessThan(0.5);
-  }
-  // Every word lies within one cell of the grid, and as many cells are used as there are letters.
-  const cells = new Set<string>();
-  for (const { page: sheet, box } of words) {
-    const [left, top, right, bottom] = box;
-    const [column, row] = [Math.floor(left / 70), Math.floor((top - 4.5) / 36)];
-    cells.add(`${sheet} ${row} ${column}`);
-    expect(right).toBeLessThanOrEqual((column + 1) * 70);
-    expect(bottom).toBeLessThanOrEqual(4.5 + (row + 1) * 36);
-  }
-  expect(cells.size).toBe(count);
-  expect(cells.has('0 1 0')).toBe(false);
-  expect(cells.has('0 1 1')).toBe(true);
-});
+test(
+  'labels are printed where the labels of the sheet are, from the chosen place on',
+  ONE_SIZE,
+  async ({ page }) => {
+    test.skip(!existsSync(READER), 'pdftotext is not installed');
+    await openLetters(page);
+    const count = Number.parseInt(await page.getByTestId('letter-count').innerText(), 10);
+    await page.getByRole('radio', { name: '24 on A4, 70 × 36 mm' }).click();
+    await page.getByTestId('label-start').fill('5');
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations).toEqual([]);
+    const { words, sizes } = await printed(page, 'print-labels');
+    expect(sizes).toHaveLength(Math.ceil((count + 4) / 24));
+    for (const [width = 0, height = 0] of sizes) {
+      expect(Math.abs(width - 210)).toBeLessThan(0.5);
+      expect(Math.abs(height - 297)).toBeLessThan(0.5);
+    }
+    // Every word lies within one cell of the grid, and as many cells are used as there are letters.
+    const cells = new Set<string>();
+    for (const { page: sheet, box } of words) {
+      const [left, top, right, bottom] = box;
+      const [column, row] = [Math.floor(left / 70), Math.floor((top - 4.5) / 36)];
+      cells.add(`${sheet} ${row} ${column}`);
+      expect(right).toBeLessThanOrEqual((column + 1) * 70);
+      expect(bottom).toBeLessThanOrEqual(4.5 + (row + 1) * 36);
+    }
+    expect(cells.size).toBe(count);
+    expect(cells.has('0 1 0')).toBe(false);
+    expect(cells.has('0 1 1')).toBe(true);
+  },
+);
 
-test('sizes of one’s own are typed, and what doesn’t fit the paper says so', async ({ page }) => {
+test('sizes of one’s own are typed, and what doesn’t fit the paper says so', ONE_SIZE, async ({ page }) => {
   await openLetters(page);
   await page.getByRole('radio', { name: 'Sizes of my own' }).click();
   await page.getByTestId('size-From the left edge').fill('40');
@@ -103,27 +107,29 @@ test('sizes of one’s own are typed, and what doesn’t fit the paper says so',
   await expect(page.getByTestId('print-labels')).toBeEnabled();
 });
 
-test('an envelope has the sender at the top left and the address right below the middle', async ({
-  page,
-}) => {
-  test.skip(!existsSync(READER), 'pdftotext is not installed');
-  await openLetters(page);
-  await page.getByRole('radio', { name: 'Envelopes' }).click();
-  await page.getByTestId('sender').fill('Wexmere Festival\n12 Harbour Street');
-  const { words, sizes } = await printed(page, 'print-envelopes');
-  for (const [width = 0, height = 0] of sizes) {
-    expect(Math.abs(width - 220)).toBeLessThan(0.5);
-    expect(Math.abs(height - 110)).toBeLessThan(0.5);
-  }
-  for (const { text, box } of words) {
-    const isSender = ['Wexmere', 'Festival', '12', 'Harbour', 'Street'].includes(text) && box[1] < 30;
-    if (isSender) expect(box[2]).toBeLessThan(90);
-    else expect([box[0] > 95, box[1] > 45]).toEqual([true, true]);
-  }
-  expect(words.length).toBeGreaterThan(sizes.length * 4);
-});
+test(
+  'an envelope has the sender at the top left and the address right below the middle',
+  ONE_SIZE,
+  async ({ page }) => {
+    test.skip(!existsSync(READER), 'pdftotext is not installed');
+    await openLetters(page);
+    await page.getByRole('radio', { name: 'Envelopes' }).click();
+    await page.getByTestId('sender').fill('Wexmere Festival\n12 Harbour Street');
+    const { words, sizes } = await printed(page, 'print-envelopes');
+    for (const [width = 0, height = 0] of sizes) {
+      expect(Math.abs(width - 220)).toBeLessThan(0.5);
+      expect(Math.abs(height - 110)).toBeLessThan(0.5);
+    }
+    for (const { text, box } of words) {
+      const isSender = ['Wexmere', 'Festival', '12', 'Harbour', 'Street'].includes(text) && box[1] < 30;
+      if (isSender) expect(box[2]).toBeLessThan(90);
+      else expect([box[0] > 95, box[1] > 45]).toEqual([true, true]);
+    }
+    expect(words.length).toBeGreaterThan(sizes.length * 4);
+  },
+);
 
-test('the list for other programs names everybody who gets a letter', async ({ page }) => {
+test('the list for other programs names everybody who gets a letter', ONE_SIZE, async ({ page }) => {
   await openLetters(page);
   const count = Number.parseInt(await page.getByTestId('letter-count').innerText(), 10);
   const download = page.waitForEvent('download');
@@ -133,32 +139,34 @@ test('the list for other programs names everybody who gets a letter', async ({ p
   expect(text.trim().split('\r\n')).toHaveLength(count + 1);
 });
 
-test('a template is taken, seen for each, changed, kept under a name and forgotten again', async ({
-  page,
-}) => {
-  await openDemo(page, '/lists');
-  await page.getByRole('link', { name: /^Patrons/ }).click();
-  await page.getByTestId('write-list').click();
-  await page.getByTestId('open-templates').click();
-  await page.getByRole('button', { name: 'Begin with Birthday greeting' }).click();
-  const preview = page.getByTestId('mail-preview');
-  await expect(preview).toContainText('1 of');
-  const first = await preview.innerText();
-  await page.getByTestId('preview-next').click();
-  await expect(preview).toContainText('2 of');
-  expect(await preview.innerText()).not.toBe(first);
-  await expect(preview).not.toContainText('{birthday}');
-  await page.getByTestId('mail-body').fill('{salutation}, welcome{if town} from {town}{end}.');
-  await expect(preview).not.toContainText('{if');
-  await page.getByTestId('open-templates').click();
-  await page.getByTestId('template-name').fill('Welcome');
-  await page.getByTestId('keep-template').click();
-  await page.getByTestId('open-templates').click();
-  await expect(page.getByRole('button', { name: 'Begin with Welcome' })).toBeVisible();
-  await page.getByRole('button', { name: 'Forget the template Welcome' }).click();
-  await expect(page.getByRole('button', { name: 'Begin with Welcome' })).toHaveCount(0);
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByTestId('open-templates').click();
-  await expect(page.getByRole('button', { name: 'Begin with Welcome' })).toBeVisible();
-});
+test(
+  'a template is taken, seen for each, changed, kept under a name and forgotten again',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/lists');
+    await page.getByRole('link', { name: /^Patrons/ }).click();
+    await page.getByTestId('write-list').click();
+    await page.getByTestId('open-templates').click();
+    await page.getByRole('button', { name: 'Begin with Birthday greeting' }).click();
+    const preview = page.getByTestId('mail-preview');
+    await expect(preview).toContainText('1 of');
+    const first = await preview.innerText();
+    await page.getByTestId('preview-next').click();
+    await expect(preview).toContainText('2 of');
+    expect(await preview.innerText()).not.toBe(first);
+    await expect(preview).not.toContainText('{birthday}');
+    await page.getByTestId('mail-body').fill('{salutation}, welcome{if town} from {town}{end}.');
+    await expect(preview).not.toContainText('{if');
+    await page.getByTestId('open-templates').click();
+    await page.getByTestId('template-name').fill('Welcome');
+    await page.getByTestId('keep-template').click();
+    await page.getByTestId('open-templates').click();
+    await expect(page.getByRole('button', { name: 'Begin with Welcome' })).toBeVisible();
+    await page.getByRole('button', { name: 'Forget the template Welcome' }).click();
+    await expect(page.getByRole('button', { name: 'Begin with Welcome' })).toHaveCount(0);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByTestId('open-templates').click();
+    await expect(page.getByRole('button', { name: 'Begin with Welcome' })).toBeVisible();
+  },
+);

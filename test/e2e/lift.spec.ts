@@ -1,5 +1,5 @@
 // A card out of a text: pasted, recognised, put right by a press, added, or added to somebody who is there.
-import { addCard, expect, isRead, isSaved, OWN, test } from './fixtures';
+import { addCard, expect, isRead, isSaved, ONE_SIZE, OWN, test } from './fixtures';
 
 const TEXT = `Dear Ada,
 
@@ -40,24 +40,26 @@ test('a signature becomes a card; a word is said to be something else, taken bac
   await expect(page.getByTestId('card-page')).toHaveCount(0);
 });
 
-test('text pasted into the quick line is read, and added to the card of whom it is about', async ({
-  page,
-}) => {
-  await page.goto(`${OWN}/book/new`);
-  await isRead(page);
-  await addCard(page, 'Zora Quast');
-  await page.getByTestId('quick-line').evaluate((line, text) => {
-    const clipboardData = new DataTransfer();
-    clipboardData.setData('text/plain', text);
-    line.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
-  }, TEXT);
-  await expect(page.getByTestId('lift-text')).toHaveValue(TEXT);
-  await expect(page.getByTestId('lift-twin')).toContainText('Zora Quast, who is in the Book');
-  await page.getByTestId('add-to-twin').click();
-  await expect(page.getByTestId('card-name')).toHaveText('Zora Quast');
-  await expect(page.getByTestId('card-page')).toContainText('zora@lantern.example');
-  await isSaved(page);
-  await page.goto(`${OWN}/book`);
-  await isRead(page);
-  await expect(page.getByTestId('book-counts')).toContainText('1 person');
-});
+test(
+  'text pasted into the quick line is read, and added to the card of whom it is about',
+  ONE_SIZE,
+  async ({ page }) => {
+    await page.goto(`${OWN}/book/new`);
+    await isRead(page);
+    await addCard(page, 'Zora Quast');
+    await page.getByTestId('quick-line').evaluate((line, text) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData('text/plain', text);
+      line.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+    }, TEXT);
+    await expect(page.getByTestId('lift-text')).toHaveValue(TEXT);
+    await expect(page.getByTestId('lift-twin')).toContainText('Zora Quast, who is in the Book');
+    await page.getByTestId('add-to-twin').click();
+    await expect(page.getByTestId('card-name')).toHaveText('Zora Quast');
+    await expect(page.getByTestId('card-page')).toContainText('zora@lantern.example');
+    await isSaved(page);
+    await page.goto(`${OWN}/book`);
+    await isRead(page);
+    await expect(page.getByTestId('book-counts')).toContainText('1 person');
+  },
+);

@@ -1,5 +1,5 @@
 // Lists: picked, by a rule, on each other; and what a search can be kept as.
-import { expect, find, isRead, isSaved, openDemo, OWN, test } from './fixtures';
+import { expect, find, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
 
 test('a list is made, people are put on it by typing, a new one on the spot, and taken off again', async ({
   page,
@@ -32,7 +32,7 @@ test('a list is made, people are put on it by typing, a new one on the spot, and
   await expect(page.getByTestId('card-lists-on')).toContainText('Pier concert');
 });
 
-test('a list can’t come to hold itself', async ({ page }) => {
+test('a list can’t come to hold itself', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/lists');
   await page.getByRole('link', { name: /^Patrons/ }).click();
   await page.getByTestId('add-member').fill('opening');
@@ -40,34 +40,38 @@ test('a list can’t come to hold itself', async ({ page }) => {
   await expect(page.getByText('has Patrons on it already')).toBeVisible();
 });
 
-test('a rule list fills itself, follows every change, and says why somebody is on it', async ({ page }) => {
-  await openDemo(page, '/lists');
-  await page.getByTestId('new-list').click();
-  await page.getByTestId('list-name').fill('Swedes without mail');
-  await page.getByRole('radio', { name: /By a rule/ }).click();
-  await page.getByTestId('do-new-list').click();
-  await page.getByTestId('add-condition').click();
-  await page.getByTestId('test-value').fill('sweden');
-  await expect(page.getByTestId('test-count')).toContainText(/in sweden: [1-9]/);
-  await page.getByTestId('keep-test').click();
-  const count = async () => Number((await page.getByTestId('list-count').textContent())?.split(' ')[0]);
-  await expect.poll(count).toBeGreaterThan(2);
-  const all = await count();
-  await page.getByTestId('add-condition').click();
-  await page.getByRole('radio', { name: 'Mail', exact: true }).click();
-  await page.getByRole('radio', { name: 'There is a mail' }).click();
-  await page.getByTestId('test-not').click();
-  await page.getByTestId('keep-test').click();
-  await expect.poll(count).toBeLessThan(all);
-  await page
-    .getByRole('button', { name: /^Why is/ })
-    .first()
-    .click();
-  await expect(page.getByRole('dialog')).toContainText('in sweden');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Control+z');
-  await expect.poll(count).toBe(all);
-});
+test(
+  'a rule list fills itself, follows every change, and says why somebody is on it',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/lists');
+    await page.getByTestId('new-list').click();
+    await page.getByTestId('list-name').fill('Swedes without mail');
+    await page.getByRole('radio', { name: /By a rule/ }).click();
+    await page.getByTestId('do-new-list').click();
+    await page.getByTestId('add-condition').click();
+    await page.getByTestId('test-value').fill('sweden');
+    await expect(page.getByTestId('test-count')).toContainText(/in sweden: [1-9]/);
+    await page.getByTestId('keep-test').click();
+    const count = async () => Number((await page.getByTestId('list-count').textContent())?.split(' ')[0]);
+    await expect.poll(count).toBeGreaterThan(2);
+    const all = await count();
+    await page.getByTestId('add-condition').click();
+    await page.getByRole('radio', { name: 'Mail', exact: true }).click();
+    await page.getByRole('radio', { name: 'There is a mail' }).click();
+    await page.getByTestId('test-not').click();
+    await page.getByTestId('keep-test').click();
+    await expect.poll(count).toBeLessThan(all);
+    await page
+      .getByRole('button', { name: /^Why is/ })
+      .first()
+      .click();
+    await expect(page.getByRole('dialog')).toContainText('in sweden');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+z');
+    await expect.poll(count).toBe(all);
+  },
+);
 
 test('a search with limits says what it understood, and is kept as a list or chosen as a whole', async ({
   page,
@@ -84,7 +88,7 @@ test('a search with limits says what it understood, and is kept as a list or cho
   await expect(page.getByTestId('list-count')).toHaveText(/[1-9] card/);
 });
 
-test('an archived card is out of sight, found when asked for, and comes back', async ({ page }) => {
+test('an archived card is out of sight, found when asked for, and comes back', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/book');
   await find(page, 'achterberg gö', /Götz Achterberg/);
   await page.getByTestId('card-more').click();
@@ -97,67 +101,77 @@ test('an archived card is out of sight, found when asked for, and comes back', a
   await find(page, 'götz achterberg', /Götz Achterberg/);
 });
 
-test('a pinned card stands at the head of the Book, in whatever order that is', async ({ page }) => {
-  await openDemo(page, '/book');
-  await find(page, 'lowther ada', /Ada Lowther/);
-  await page.getByTestId('card-more').click();
-  await page.getByTestId('many-pin').click();
-  await isSaved(page);
-  await page.goto(page.url().replace(/\/book\/.*/, '/book'));
-  await isRead(page);
-  // The installed application offers the pinned people; the browser reads it as it would on installing.
-  const devtools = await page.context().newCDPSession(page);
-  const manifest = async () => {
-    const { data, errors } = await devtools.send('Page.getAppManifest');
-    const { shortcuts } = JSON.parse(data ?? '{}') as { shortcuts?: { name: string }[] };
-    return { errors, names: shortcuts?.map(({ name }) => name) };
-  };
-  await expect.poll(manifest).toEqual({ errors: [], names: ['New card', 'Ada Lowther'] });
-  // The list draws its rows in any order; what counts is where they stand.
-  const topmost = (selector: string) =>
-    page.evaluate((wished) => {
-      const all = [...document.querySelectorAll(wished)];
-      const top = (one: Element) => one.getBoundingClientRect().top;
-      const [first] = all.sort((a, b) => top(a) - top(b));
-      return first?.getAttribute('aria-label') ?? first?.textContent;
-    }, selector);
-  await expect.poll(() => topmost('[id^="row-"]')).toContain('Ada Lowther');
-  await page.getByRole('button', { name: 'Order: surname' }).click();
-  await page.getByRole('radio', { name: 'Place' }).click();
-  await page.keyboard.press('Escape');
-  await expect.poll(() => topmost('[id^="row-"]')).toContain('Ada Lowther');
-  await expect(page.getByTestId('book-list').getByRole('heading', { name: 'Pinned' })).toBeVisible();
-  await expect(page.getByTestId('book-list').getByRole('heading', { name: 'A', exact: true })).toHaveCount(0);
-});
+test(
+  'a pinned card stands at the head of the Book, in whatever order that is',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/book');
+    await find(page, 'lowther ada', /Ada Lowther/);
+    await page.getByTestId('card-more').click();
+    await page.getByTestId('many-pin').click();
+    await isSaved(page);
+    await page.goto(page.url().replace(/\/book\/.*/, '/book'));
+    await isRead(page);
+    // The installed application offers the pinned people; the browser reads it as it would on installing.
+    const devtools = await page.context().newCDPSession(page);
+    const manifest = async () => {
+      const { data, errors } = await devtools.send('Page.getAppManifest');
+      const { shortcuts } = JSON.parse(data ?? '{}') as { shortcuts?: { name: string }[] };
+      return { errors, names: shortcuts?.map(({ name }) => name) };
+    };
+    await expect.poll(manifest).toEqual({ errors: [], names: ['New card', 'Ada Lowther'] });
+    // The list draws its rows in any order; what counts is where they stand.
+    const topmost = (selector: string) =>
+      page.evaluate((wished) => {
+        const all = [...document.querySelectorAll(wished)];
+        const top = (one: Element) => one.getBoundingClientRect().top;
+        const [first] = all.sort((a, b) => top(a) - top(b));
+        return first?.getAttribute('aria-label') ?? first?.textContent;
+      }, selector);
+    await expect.poll(() => topmost('[id^="row-"]')).toContain('Ada Lowther');
+    await page.getByRole('button', { name: 'Order: surname' }).click();
+    await page.getByRole('radio', { name: 'Place' }).click();
+    await page.keyboard.press('Escape');
+    await expect.poll(() => topmost('[id^="row-"]')).toContain('Ada Lowther');
+    await expect(page.getByTestId('book-list').getByRole('heading', { name: 'Pinned' })).toBeVisible();
+    await expect(page.getByTestId('book-list').getByRole('heading', { name: 'A', exact: true })).toHaveCount(
+      0,
+    );
+  },
+);
 
-test('a new book says what lists are for', async ({ page }) => {
+test('a new book says what lists are for', ONE_SIZE, async ({ page }) => {
   await page.goto(`${OWN}/lists`);
   await isRead(page);
   await expect(page.getByText('lists that fill themselves by a rule')).toBeVisible();
 });
 
-test('a tag is renamed, joined to another, given a colour, and its cards are chosen', async ({ page }) => {
-  await openDemo(page, '/lists');
-  const tag = (name: string) => page.getByRole('button', { name: new RegExp(`^Tag ${name}, `) });
-  const countOf = async (name: string) =>
-    Number(/, ([\d,]+) card/.exec((await tag(name).getAttribute('aria-label')) ?? '')?.[1]);
-  const [press, patrons] = [await countOf('press'), await countOf('patrons')];
-  await tag('press').click();
-  await page.getByTestId('rename-tag').fill('media');
-  await page.getByTestId('do-rename-tag').click();
-  await expect(tag('press')).toHaveCount(0);
-  expect(await countOf('media')).toBe(press);
-  await tag('media').click();
-  await page.getByTestId('rename-tag').fill('Patrons');
-  await expect(page.getByText('the two become one')).toBeVisible();
-  await page.getByTestId('do-rename-tag').click();
-  await expect(tag('media')).toHaveCount(0);
-  expect(await countOf('patrons')).toBe(press + patrons);
-  await page.keyboard.press('Control+z');
-  expect(await countOf('media')).toBe(press);
-  await tag('media').click();
-  await page.getByRole('radio', { name: 'Plum' }).click();
-  await expect(page.getByRole('radio', { name: 'Plum' })).toBeChecked();
-  await page.getByTestId('choose-tag').click();
-  await expect(page.getByTestId('chosen-count')).toHaveText(`${press} cards chosen`);
-});
+test(
+  'a tag is renamed, joined to another, given a colour, and its cards are chosen',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/lists');
+    const tag = (name: string) => page.getByRole('button', { name: new RegExp(`^Tag ${name}, `) });
+    const countOf = async (name: string) =>
+      Number(/, ([\d,]+) card/.exec((await tag(name).getAttribute('aria-label')) ?? '')?.[1]);
+    const [press, patrons] = [await countOf('press'), await countOf('patrons')];
+    await tag('press').click();
+    await page.getByTestId('rename-tag').fill('media');
+    await page.getByTestId('do-rename-tag').click();
+    await expect(tag('press')).toHaveCount(0);
+    expect(await countOf('media')).toBe(press);
+    await tag('media').click();
+    await page.getByTestId('rename-tag').fill('Patrons');
+    await expect(page.getByText('the two become one')).toBeVisible();
+    await page.getByTestId('do-rename-tag').click();
+    await expect(tag('media')).toHaveCount(0);
+    expect(await countOf('patrons')).toBe(press + patrons);
+    await page.keyboard.press('Control+z');
+    expect(await countOf('media')).toBe(press);
+    await tag('media').click();
+    await page.getByRole('radio', { name: 'Plum' }).click();
+    await expect(page.getByRole('radio', { name: 'Plum' })).toBeChecked();
+    await page.getByTestId('choose-tag').click();
+    await expect(page.getByTestId('chosen-count')).toHaveText(`${press} cards chosen`);
+  },
+);

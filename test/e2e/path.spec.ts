@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 
-import { addCard, expect, find, isRead, isSaved, openDemo, test } from './fixtures';
+import { addCard, expect, find, isRead, isSaved, ONE_SIZE, openDemo, test } from './fixtures';
 
 const VCARD = [
   'BEGIN:VCARD',
@@ -95,21 +95,25 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
     expect(text).toContain(value);
 });
 
-test('the exported book, imported again, is the same: nothing new, nothing different', async ({ page }) => {
-  await openDemo(page, '/settings');
-  const download = page.waitForEvent('download');
-  await page.getByTestId('export-book').click();
-  const path = await (await download).path();
-  await page.getByTestId('to-import').click();
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByTestId('choose-files').click();
-  await (await chooser).setFiles({ name: 'book.vcf', mimeType: 'text/vcard', buffer: readFileSync(path) });
-  await expect(page.getByTestId('import-preview')).toContainText('There is nothing new in it.');
-  await expect(page.getByTestId('import-preview')).toContainText(/\d+ cards are already here and the same/);
-  await expect(page.getByTestId('import-problems')).toHaveCount(0);
-});
+test(
+  'the exported book, imported again, is the same: nothing new, nothing different',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/settings');
+    const download = page.waitForEvent('download');
+    await page.getByTestId('export-book').click();
+    const path = await (await download).path();
+    await page.getByTestId('to-import').click();
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByTestId('choose-files').click();
+    await (await chooser).setFiles({ name: 'book.vcf', mimeType: 'text/vcard', buffer: readFileSync(path) });
+    await expect(page.getByTestId('import-preview')).toContainText('There is nothing new in it.');
+    await expect(page.getByTestId('import-preview')).toContainText(/\d+ cards are already here and the same/);
+    await expect(page.getByTestId('import-problems')).toHaveCount(0);
+  },
+);
 
-test('a file that holds no cards is refused in words, and nothing changes', async ({ page }) => {
+test('a file that holds no cards is refused in words, and nothing changes', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/import');
   const chooser = page.waitForEvent('filechooser');
   await page.getByTestId('choose-files').click();

@@ -4,7 +4,7 @@ import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import ICAL from 'ical.js';
 
-import { expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
+import { expect, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
 
 test('a reminder is set in words, stands on the card and, on its day, on Today', async ({ page }) => {
   await page.goto(`${OWN}/book/new`);
@@ -29,30 +29,34 @@ test('a reminder is set in words, stands on the card and, on its day, on Today',
   await expect(followUps).toContainText('Zora Quast');
 });
 
-test('an appointment goes out as a calendar file, and what was said takes its place', async ({ page }) => {
-  await openDemo(page, '/today');
-  const meetings = page.getByTestId('part-Meetings');
-  await meetings.getByText('Programme for the opening night').click();
-  await page.getByTestId('meet').click();
-  await page.getByTestId('meeting-title').fill('Supper; the patrons');
-  await page.getByTestId('meeting-day').fill('in ten days');
-  await page.getByTestId('meeting-time').fill('1930');
-  const download = page.waitForEvent('download');
-  await page.getByTestId('send-meeting').click();
-  const text = await readFile(await (await download).path(), 'utf8');
-  const root = new ICAL.Component(ICAL.parse(text) as unknown[]);
-  expect(root.getFirstPropertyValue('method')).toBe('REQUEST');
-  const event = new ICAL.Event(root.getFirstSubcomponent('vevent') as ICAL.Component);
-  expect([event.summary, event.duration.toSeconds()]).toEqual(['Supper; the patrons', 3600]);
-  await expect(page.getByTestId('planned')).toContainText('Supper; the patrons');
-  const today = page.getByTestId('planned-meeting').filter({ hasText: 'Programme for the opening night' });
-  await today.getByTestId('meeting-note').click();
-  await page.getByTestId('talk-said').fill('The octet opens.');
-  await page.getByTestId('save-talk').click();
-  await expect(today).toHaveCount(0);
-  await expect(page.getByTestId('talks')).toContainText('The octet opens.');
-  await expect(page.getByTestId('talks')).toContainText('Programme for the opening night');
-});
+test(
+  'an appointment goes out as a calendar file, and what was said takes its place',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/today');
+    const meetings = page.getByTestId('part-Meetings');
+    await meetings.getByText('Programme for the opening night').click();
+    await page.getByTestId('meet').click();
+    await page.getByTestId('meeting-title').fill('Supper; the patrons');
+    await page.getByTestId('meeting-day').fill('in ten days');
+    await page.getByTestId('meeting-time').fill('1930');
+    const download = page.waitForEvent('download');
+    await page.getByTestId('send-meeting').click();
+    const text = await readFile(await (await download).path(), 'utf8');
+    const root = new ICAL.Component(ICAL.parse(text) as unknown[]);
+    expect(root.getFirstPropertyValue('method')).toBe('REQUEST');
+    const event = new ICAL.Event(root.getFirstSubcomponent('vevent') as ICAL.Component);
+    expect([event.summary, event.duration.toSeconds()]).toEqual(['Supper; the patrons', 3600]);
+    await expect(page.getByTestId('planned')).toContainText('Supper; the patrons');
+    const today = page.getByTestId('planned-meeting').filter({ hasText: 'Programme for the opening night' });
+    await today.getByTestId('meeting-note').click();
+    await page.getByTestId('talk-said').fill('The octet opens.');
+    await page.getByTestId('save-talk').click();
+    await expect(today).toHaveCount(0);
+    await expect(page.getByTestId('talks')).toContainText('The octet opens.');
+    await expect(page.getByTestId('talks')).toContainText('Programme for the opening night');
+  },
+);
 
 test('the year by month, with a chart that is a table for who doesn’t see it', async ({ page }) => {
   await openDemo(page, '/today');
@@ -66,19 +70,23 @@ test('the year by month, with a chart that is a table for who doesn’t see it',
   await expect(page.getByRole('table', { name: /Talks by month/ }).getByRole('row')).toHaveCount(13);
 });
 
-test('the almanac looks as far ahead as it is told to, for a list or for everybody', async ({ page }) => {
-  await openDemo(page, '/today');
-  const days = page.getByTestId('almanac').getByRole('listitem');
-  await expect(days).toHaveCount(28);
-  await page.getByTestId('window').click();
-  await page.getByTestId('window-days').fill('5');
-  await expect(page.getByTestId('keep-window')).toBeDisabled();
-  await page.getByTestId('window-days').fill('10');
-  await page.getByRole('radio', { name: 'Patrons' }).click();
-  await page.getByTestId('keep-window').click();
-  await expect(days).toHaveCount(10);
-  await expect(page.getByTestId('window')).toContainText('10 days, Patrons');
-});
+test(
+  'the almanac looks as far ahead as it is told to, for a list or for everybody',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/today');
+    const days = page.getByTestId('almanac').getByRole('listitem');
+    await expect(days).toHaveCount(28);
+    await page.getByTestId('window').click();
+    await page.getByTestId('window-days').fill('5');
+    await expect(page.getByTestId('keep-window')).toBeDisabled();
+    await page.getByTestId('window-days').fill('10');
+    await page.getByRole('radio', { name: 'Patrons' }).click();
+    await page.getByTestId('keep-window').click();
+    await expect(days).toHaveCount(10);
+    await expect(page.getByTestId('window')).toContainText('10 days, Patrons');
+  },
+);
 
 const BOX = [
   'From me@example.org Wed Nov 25 10:00:00 2026',
@@ -114,39 +122,41 @@ async function openImportWithZora(page: Page) {
   await isRead(page);
 }
 
-test('a mailbox becomes talks, once; who has no card is unfiled, and is taken in with their talk', async ({
-  page,
-}) => {
-  await openImportWithZora(page);
-  const choose = async () => {
-    const picked = page.waitForEvent('filechooser');
-    await page.getByTestId('choose-mail').click();
-    await (
-      await picked
-    ).setFiles({ name: 'box.mbox', mimeType: 'application/mbox', buffer: Buffer.from(BOX) });
-  };
-  await choose();
-  // Nobody has said who the user is; the file gives it away.
-  await page.getByTestId('guessed-own').filter({ hasText: 'me@example.org' }).click();
-  await page.getByTestId('go-on').click();
-  const taken = page.getByTestId('talks-taken');
-  await expect(taken).toContainText('2 messages');
-  await expect(taken).toContainText('2 talks new.');
-  await page.getByRole('button', { name: 'Read other files' }).click();
-  await choose();
-  await expect(taken).toContainText('0 talks new, 2 known already.');
-  await page.getByTestId('to-unfiled').click();
-  const row = page.getByTestId('unfiled-row');
-  await expect(row).toContainText('Nía New');
-  await row.getByTestId('take-in').click();
-  await expect(row).toHaveCount(0);
-  await page.getByTestId('quick-line').fill('nia new');
-  await expect(page.getByRole('option', { name: /Nía New/ })).toBeVisible();
-  await page.keyboard.press('Enter');
-  await expect(page.getByTestId('talks')).toContainText('Fête');
-});
+test(
+  'a mailbox becomes talks, once; who has no card is unfiled, and is taken in with their talk',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openImportWithZora(page);
+    const choose = async () => {
+      const picked = page.waitForEvent('filechooser');
+      await page.getByTestId('choose-mail').click();
+      await (
+        await picked
+      ).setFiles({ name: 'box.mbox', mimeType: 'application/mbox', buffer: Buffer.from(BOX) });
+    };
+    await choose();
+    // Nobody has said who the user is; the file gives it away.
+    await page.getByTestId('guessed-own').filter({ hasText: 'me@example.org' }).click();
+    await page.getByTestId('go-on').click();
+    const taken = page.getByTestId('talks-taken');
+    await expect(taken).toContainText('2 messages');
+    await expect(taken).toContainText('2 talks new.');
+    await page.getByRole('button', { name: 'Read other files' }).click();
+    await choose();
+    await expect(taken).toContainText('0 talks new, 2 known already.');
+    await page.getByTestId('to-unfiled').click();
+    const row = page.getByTestId('unfiled-row');
+    await expect(row).toContainText('Nía New');
+    await row.getByTestId('take-in').click();
+    await expect(row).toHaveCount(0);
+    await page.getByTestId('quick-line').fill('nia new');
+    await expect(page.getByRole('option', { name: /Nía New/ })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('talks')).toContainText('Fête');
+  },
+);
 
-test('taking an import of talks back leaves the card as it was', async ({ page }) => {
+test('taking an import of talks back leaves the card as it was', ONE_SIZE, async ({ page }) => {
   await openImportWithZora(page);
   await page.getByTestId('own-address').fill('me@example.org');
   await page.getByTestId('add-own-address').click();
@@ -169,32 +179,36 @@ for (const [timezoneId, day, tomorrow] of [
 ] as const)
   test.describe(timezoneId, () => {
     test.use({ timezoneId });
-    test('the day is the one where the user is, for what is due, noted and said', async ({ page }) => {
-      await page.clock.setFixedTime(new Date('2026-11-25T23:30:00Z'));
-      await page.goto(`${OWN}/book/new`);
-      await isRead(page);
-      await page.getByTestId('field-name').fill('Zora Quast');
-      await page.getByTestId('save-card').click();
-      await page.getByTestId('note-talk').click();
-      await page.getByTestId('talk-said').fill('A word before a reload');
-      await isSaved(page);
-      await page.reload();
-      await isRead(page);
-      await page.getByTestId('note-talk').click();
-      await expect(page.getByTestId('talk-said')).toHaveValue('A word before a reload');
-      await page.getByTestId('talk-next').fill('tomorrow');
-      await page.getByTestId('save-talk').click();
-      await expect(page.getByTestId('standing')).toContainText('Call today');
-      await expect(page.getByTestId('standing')).toContainText('due in 1 day');
-      await isSaved(page);
-      await page.goto(`${OWN}/today`);
-      await isRead(page);
-      await expect(page.getByText(day, { exact: true })).toBeVisible();
-      await expect(page.getByRole('button', { name: `${tomorrow}: talk due` })).toBeVisible();
-    });
+    test(
+      'the day is the one where the user is, for what is due, noted and said',
+      ONE_SIZE,
+      async ({ page }) => {
+        await page.clock.setFixedTime(new Date('2026-11-25T23:30:00Z'));
+        await page.goto(`${OWN}/book/new`);
+        await isRead(page);
+        await page.getByTestId('field-name').fill('Zora Quast');
+        await page.getByTestId('save-card').click();
+        await page.getByTestId('note-talk').click();
+        await page.getByTestId('talk-said').fill('A word before a reload');
+        await isSaved(page);
+        await page.reload();
+        await isRead(page);
+        await page.getByTestId('note-talk').click();
+        await expect(page.getByTestId('talk-said')).toHaveValue('A word before a reload');
+        await page.getByTestId('talk-next').fill('tomorrow');
+        await page.getByTestId('save-talk').click();
+        await expect(page.getByTestId('standing')).toContainText('Call today');
+        await expect(page.getByTestId('standing')).toContainText('due in 1 day');
+        await isSaved(page);
+        await page.goto(`${OWN}/today`);
+        await isRead(page);
+        await expect(page.getByText(day, { exact: true })).toBeVisible();
+        await expect(page.getByRole('button', { name: `${tomorrow}: talk due` })).toBeVisible();
+      },
+    );
   });
 
-test('what somebody publishes stands among the talks, if the user wants it', async ({ page }) => {
+test('what somebody publishes stands among the talks, if the user wants it', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/book/c0a0d1a1-0000-4000-8a00-000000000001');
   await expect(page.getByTestId('post')).toHaveCount(0);
   await page.getByTestId('show-posts').click();

@@ -1,5 +1,5 @@
 // The quick line: finding, filling in and doing, by the keyboard alone.
-import { expect, isSaved, openDemo, test } from './fixtures';
+import { expect, isSaved, ONE_SIZE, openDemo, test } from './fixtures';
 
 test('a line shows what it would do before Enter, fills several things in, and undo takes them back', async ({
   page,
@@ -22,7 +22,7 @@ test('a line shows what it would do before Enter, fills several things in, and u
   await expect(page.getByRole('link', { name: /Phone, 07700 900123/ })).toHaveCount(0);
 });
 
-test('a name nobody has makes a card with what was recognised', async ({ page }) => {
+test('a name nobody has makes a card with what was recognised', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/book');
   await page.keyboard.press('/');
   await page.keyboard.type('Zora Quast zora@example.org born 3 May');
@@ -34,7 +34,7 @@ test('a name nobody has makes a card with what was recognised', async ({ page })
   await expect(page.getByTestId('card-page')).toContainText('3 May');
 });
 
-test('a name that is only like somebody’s offers a new card first', async ({ page }) => {
+test('a name that is only like somebody’s offers a new card first', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/book');
   await page.keyboard.press('/');
   await page.keyboard.type('Lowthre zora@example.org');
@@ -43,33 +43,37 @@ test('a name that is only like somebody’s offers a new card first', async ({ p
   await expect(options.nth(1)).toContainText('Add to');
 });
 
-test('one value is shown to copy, an act says what it needs, a page opens', async ({ page, context }) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await openDemo(page, '/book');
-  await page.keyboard.press('/');
-  await page.keyboard.type('ada lowther mail');
-  await expect(
-    page.getByRole('option', { name: /Ada Lowther: mail, ada.lowther@example.org/ }),
-  ).toBeVisible();
-  await page.keyboard.press('Enter');
-  await expect
-    .poll(() => page.evaluate(() => navigator.clipboard.readText()))
-    .toBe('ada.lowther@example.org');
-  await page.keyboard.press('/');
-  await page.keyboard.type('call ada lowther');
-  await expect(page.getByRole('option', { name: /^Call Ada Lowther, 020 7946/ })).toBeVisible();
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('/');
-  await page.keyboard.type('edit ada lowther');
-  await expect(page.getByRole('option', { name: /^Edit Ada Lowther/ })).toBeVisible();
-  await page.keyboard.press('Enter');
-  await expect(page.getByTestId('field-name')).toHaveValue('Ada Lowther');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('/');
-  await page.keyboard.type('devices');
-  await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/\/devices$/);
-});
+test(
+  'one value is shown to copy, an act says what it needs, a page opens',
+  ONE_SIZE,
+  async ({ page, context }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+    await openDemo(page, '/book');
+    await page.keyboard.press('/');
+    await page.keyboard.type('ada lowther mail');
+    await expect(
+      page.getByRole('option', { name: /Ada Lowther: mail, ada.lowther@example.org/ }),
+    ).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect
+      .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+      .toBe('ada.lowther@example.org');
+    await page.keyboard.press('/');
+    await page.keyboard.type('call ada lowther');
+    await expect(page.getByRole('option', { name: /^Call Ada Lowther, 020 7946/ })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('/');
+    await page.keyboard.type('edit ada lowther');
+    await expect(page.getByRole('option', { name: /^Edit Ada Lowther/ })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('field-name')).toHaveValue('Ada Lowther');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('/');
+    await page.keyboard.type('devices');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/\/devices$/);
+  },
+);
 
 test('the line says all it understands, with examples to try', async ({ page }) => {
   await openDemo(page, '/book');

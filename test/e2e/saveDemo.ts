@@ -12,6 +12,8 @@ export default async function saveDemo({ projects }: FullConfig): Promise<void> 
   const page = await context.newPage();
   await page.goto(`${DEMO}/today`);
   await isRead(page);
+  // What signatures in the mail say is looked for afterwards.
+  await page.getByTestId('news').waitFor();
   await isSaved(page);
   await context.storageState({ path: DEMO_STATE, indexedDB: true });
   await browser.close();

@@ -1,5 +1,5 @@
 // Tidy: cards that are the same, compared, merged, taken apart again, kept apart.
-import { expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
+import { expect, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
 
 test('duplicates are found with reasons; all certain ones are merged with one press, and one undo', async ({
   page,
@@ -93,7 +93,7 @@ test('two cards are shown as one and kept as they are, found as one, and let go 
   await expect(page.getByTestId('bundled')).toBeVisible();
 });
 
-test('what is kept apart stays apart, also after a reload', async ({ page }) => {
+test('what is kept apart stays apart, also after a reload', ONE_SIZE, async ({ page }) => {
   await writeTwins(page);
   await page.goto(`${OWN}/tidy`);
   await isRead(page);
@@ -105,7 +105,7 @@ test('what is kept apart stays apart, also after a reload', async ({ page }) => 
   await expect(page.getByText('No two cards look like the same person.')).toBeVisible();
 });
 
-test('any chosen cards can be merged from the Book', async ({ page }) => {
+test('any chosen cards can be merged from the Book', ONE_SIZE, async ({ page }) => {
   await writeTwins(page);
   await page.goto(`${OWN}/book`);
   await isRead(page);
@@ -125,19 +125,21 @@ test('a card that looks like another says so at once, on its own page', async ({
   await expect(hint).toHaveCount(0);
 });
 
-test('faults of a kind are mended with one press, taken back with one, and mended singly', async ({
-  page,
-}) => {
-  await openDemo(page, '/tidy');
-  const kind = page.getByTestId('faults-no-country-code');
-  const count = async () =>
-    Number(/: (\d+)/.exec((await kind.getByRole('heading').textContent()) ?? '')?.[1]);
-  await expect(kind).toBeVisible();
-  const before = await count();
-  await page.getByTestId('mend-all-no-country-code').click();
-  await expect.poll(count).toBeLessThan(before - 5);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect.poll(count).toBe(before);
-  await kind.getByTestId('mend').first().click();
-  await expect.poll(count).toBe(before - 1);
-});
+test(
+  'faults of a kind are mended with one press, taken back with one, and mended singly',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/tidy');
+    const kind = page.getByTestId('faults-no-country-code');
+    const count = async () =>
+      Number(/: (\d+)/.exec((await kind.getByRole('heading').textContent()) ?? '')?.[1]);
+    await expect(kind).toBeVisible();
+    const before = await count();
+    await page.getByTestId('mend-all-no-country-code').click();
+    await expect.poll(count).toBeLessThan(before - 5);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(count).toBe(before);
+    await kind.getByTestId('mend').first().click();
+    await expect.poll(count).toBe(before - 1);
+  },
+);

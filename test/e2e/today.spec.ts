@@ -1,5 +1,5 @@
 // Today, talks and rhythm: what a day asks for, and what is left when it is done.
-import { expect, isRead, isSaved, openDemo, OWN, test } from './fixtures';
+import { expect, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
 
 test('Today greets, names who is late, and what is done goes from it, with one undo', async ({ page }) => {
   await openDemo(page, '/');
@@ -19,7 +19,7 @@ test('Today greets, names who is late, and what is done goes from it, with one u
   await expect(greetings).toContainText(name);
 });
 
-test('somebody who is late is put off, or talked to, and is late no more', async ({ page }) => {
+test('somebody who is late is put off, or talked to, and is late no more', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/today');
   const late = page.getByTestId('part-Late');
   const nameOf = async () =>
@@ -84,7 +84,7 @@ test('a talk is noted on a card, says when next and how to begin, is changed, de
   await expect(talks).toContainText('She brings the old viola');
 });
 
-test('a rhythm is set for several at once, and an empty book has a free day', async ({ page }) => {
+test('a rhythm is set for several at once, and an empty book has a free day', ONE_SIZE, async ({ page }) => {
   await page.goto(`${OWN}/today`);
   await isRead(page);
   await expect(page.getByTestId('today-sentence')).toHaveText('A free day.');

@@ -4,7 +4,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import PostalMime from 'postal-mime';
 
-import { DEMO, expect, isRead, isSaved, openDemo, test } from './fixtures';
+import { DEMO, expect, isRead, isSaved, ONE_SIZE, openDemo, test } from './fixtures';
 
 test('a list opens into its people; one is taken off, one moved to copy, nobody twice; the file is what was written', async ({
   page,
@@ -49,32 +49,34 @@ test('a list opens into its people; one is taken off, one moved to copy, nobody 
   await expect(page.getByTestId('place-cc').getByRole('button')).toHaveCount(1);
 });
 
-test('a message to each is filled from the card, says what is missing, and becomes one talk of each', async ({
-  page,
-}) => {
-  await page.goto(`${DEMO}/write`);
-  await isRead(page);
-  await page.getByTestId('write-to').fill('ada lowther');
-  await page.getByRole('button', { name: 'Write to Ada Lowther' }).first().click();
-  // By keys alone, faster than anything is found: Enter means what was typed.
-  await page.getByTestId('write-to').focus();
-  await page.keyboard.type('box@example.org');
-  await page.keyboard.press('Enter');
-  await expect(page.getByTestId('place-to').getByRole('button')).toHaveCount(2);
-  await expect(page.getByTestId('write-to')).toBeFocused();
-  await page.getByTestId('mail-subject').fill('For {given}');
-  await page.getByTestId('mail-body').fill('Dear {given},');
-  await expect(page.getByTestId('out')).toContainText('only with a message to each');
-  await page.getByTestId('mail-each').click();
-  await expect(page.getByTestId('mail-preview')).toContainText('Dear Ada,');
-  await expect(page.getByTestId('missing')).toContainText('given');
-  const download = page.waitForEvent('download');
-  await page.getByTestId('mail-save').click();
-  expect((await download).suggestedFilename()).toMatch(/\.zip$/);
-  await page.getByTestId('mail-note').click();
-  await expect(page.getByText('Noted a mail to somebody')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-});
+test(
+  'a message to each is filled from the card, says what is missing, and becomes one talk of each',
+  ONE_SIZE,
+  async ({ page }) => {
+    await page.goto(`${DEMO}/write`);
+    await isRead(page);
+    await page.getByTestId('write-to').fill('ada lowther');
+    await page.getByRole('button', { name: 'Write to Ada Lowther' }).first().click();
+    // By keys alone, faster than anything is found: Enter means what was typed.
+    await page.getByTestId('write-to').focus();
+    await page.keyboard.type('box@example.org');
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('place-to').getByRole('button')).toHaveCount(2);
+    await expect(page.getByTestId('write-to')).toBeFocused();
+    await page.getByTestId('mail-subject').fill('For {given}');
+    await page.getByTestId('mail-body').fill('Dear {given},');
+    await expect(page.getByTestId('out')).toContainText('only with a message to each');
+    await page.getByTestId('mail-each').click();
+    await expect(page.getByTestId('mail-preview')).toContainText('Dear Ada,');
+    await expect(page.getByTestId('missing')).toContainText('given');
+    const download = page.waitForEvent('download');
+    await page.getByTestId('mail-save').click();
+    expect((await download).suggestedFilename()).toMatch(/\.zip$/);
+    await page.getByTestId('mail-note').click();
+    await expect(page.getByText('Noted a mail to somebody')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+  },
+);
 
 async function addressTo(page: Page, ...names: readonly string[]): Promise<void> {
   for (const name of names) {
@@ -120,20 +122,22 @@ test('people are moved by dragging and by the arrow keys, and a message is laid 
   await expect(page.getByTestId('place-bcc').getByRole('button')).toHaveCount(2);
 });
 
-test('a signature’s news stands on Today, and is taken over with one press that can be taken back', async ({
-  page,
-}) => {
-  await openDemo(page, '/today');
-  const news = page.getByTestId('news');
-  await expect(news).toBeVisible();
-  const first = await news.getByTestId('accept-news').count();
-  await news.getByTestId('accept-news').first().click();
-  await expect(news.getByTestId('accept-news')).toHaveCount(first - 1);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(news.getByTestId('accept-news')).toHaveCount(first);
-  await news.getByTestId('dismiss-news').first().click();
-  await isSaved(page);
-  await page.reload();
-  await isRead(page);
-  await expect(page.getByTestId('news').getByTestId('accept-news')).toHaveCount(first - 1);
-});
+test(
+  'a signature’s news stands on Today, and is taken over with one press that can be taken back',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/today');
+    const news = page.getByTestId('news');
+    await expect(news).toBeVisible();
+    const first = await news.getByTestId('accept-news').count();
+    await news.getByTestId('accept-news').first().click();
+    await expect(news.getByTestId('accept-news')).toHaveCount(first - 1);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(news.getByTestId('accept-news')).toHaveCount(first);
+    await news.getByTestId('dismiss-news').first().click();
+    await isSaved(page);
+    await page.reload();
+    await isRead(page);
+    await expect(page.getByTestId('news').getByTestId('accept-news')).toHaveCount(first - 1);
+  },
+);

@@ -80,7 +80,10 @@ const cases: readonly Planted[] = [
 function lint(): Record<string, string[]> {
   const script = `
     import { ESLint } from 'eslint';
-    const eslint = new ESLint({ cwd: ${JSON.stringify(ROOT)} });
+    // The command reads all files at once, from the disk; a text that stands in no file takes the service.
+    const parserOptions = { project: null, projectService: true };
+    const overrideConfig = [{ files: ['src/**/*.{ts,tsx}'], languageOptions: { parserOptions } }];
+    const eslint = new ESLint({ cwd: ${JSON.stringify(ROOT)}, overrideConfig });
     const found = {};
     for (const { name, file, text } of ${JSON.stringify(cases)}) {
       const [result] = await eslint.lintText(text, { filePath: ${JSON.stringify(`${ROOT}/`)} + file });
