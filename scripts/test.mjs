@@ -24,10 +24,7 @@ mkdirSync(RESULTS, { recursive: true });
 let failedSteps = 0;
 // Two lanes, as each of these uses one processor.
 await Promise.all([
-  inTurn(
-    ['Lint', 'eslint', '.', '--quiet'],
-    ['Layout', 'prettier', '--check', '--log-level', 'warn', '.'],
-  ),
+  inTurn(['Lint', 'eslint', '.', '--quiet'], ['Layout', 'prettier', '--check', '--log-level', 'warn', '.']),
   inTurn(
     ['Imports', join(ROOT, 'scripts/checkImports.mjs')],
     ['Types', 'tsc', '-p', '.'],

@@ -266,4 +266,30 @@ function wayRound(next, knot) {
   return [...path, start];
 }
 
-module.exports = { checkImports };
+/**
+ * The files that have to be tried again when some have changed: these, and all that import them, over however many files
+ * in between. Looks through indexes, so that a file of a domain doesn't stand for the whole domain.
+ *
+ * @param {ReadonlyMap<string, string>} files - path from the project's folder → text; tests among them
+ * @param {readonly string[]} changed - paths
+ * @returns {string[]} paths
+ */
+function dependentsOf(files, changed) {
+  const modules = new Map([...files].map(([file, text]) => [file, readModule(file, text)]));
+  const importers = new Map();
+  for (const module of modules.values()) {
+    if (isIndex(module.file)) continue;
+    for (const one of module.imports) {
+      const target = resolve(modules, module.file, one.source);
+      if (!target) continue;
+      const declared =
+        one.names.length > 0 ? one.names.map((name) => declaringFile(modules, target, name)) : [target];
+      for (const file of declared) importers.set(file, (importers.get(file) ?? new Set()).add(module.file));
+    }
+  }
+  const found = new Set(changed);
+  for (const file of found) for (const importer of importers.get(file) ?? []) found.add(importer);
+  return [...found].filter((file) => files.has(file));
+}
+
+module.exports = { checkImports, dependentsOf };

@@ -7,3 +7,5 @@ export interface ImportProblem {
 }
 /** @param files - path from the project's folder → text */
 export function checkImports(files: ReadonlyMap<string, string>): ImportProblem[];
+/** The files that import some files, over however many in between, and these. */
+export function dependentsOf(files: ReadonlyMap<string, string>, changed: readonly string[]): string[];

@@ -2,7 +2,7 @@ import { changeBook, changeSettings } from '@/book/commit';
 import { readCardNow } from '@/book/state/readCardNow';
 import { type Card, newCard, parseName } from '@/core/card';
 
-import { openBook, readNews, rememberRows } from './openBook';
+import { openBook, refreshFromStore, saveRowSnapshot } from './openBook';
 import { MemoryStorage, openTestBook } from './testing';
 
 function cardOf(name: string, more: Partial<Card> = {}): Card {
@@ -20,7 +20,7 @@ async function storedBook(...cards: Card[]): Promise<MemoryStorage> {
   await book.store.dispatch(openBook());
   await book.store.dispatch(add(...cards));
   await book.writer.flush();
-  await book.store.dispatch(rememberRows());
+  await book.store.dispatch(saveRowSnapshot());
   return book.storage;
 }
 
@@ -137,7 +137,7 @@ test('what another page has written comes in: cards, removals, history, settings
   await one.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: ['uid-Bo Ek'] }));
   one.store.dispatch(changeSettings({ sortBy: 'given' }));
   await one.writer.flush();
-  await two.store.dispatch(readNews(['uid-Cy Dee', 'uid-Bo Ek'], [change?.id ?? ''], true));
+  await two.store.dispatch(refreshFromStore(['uid-Cy Dee', 'uid-Bo Ek'], [change?.id ?? ''], true));
   expect(shownOf(two)).toEqual(['Ada Lowther', 'Cy Dee']);
   expect(two.store.getState().settings.sortBy).toBe('given');
   expect(two.store.getState().history.changes.map(({ id }) => id)).toContain(change?.id);

@@ -1,4 +1,4 @@
-import { changeSettings, readShards, readSummaries, showSettings } from '@/book/commit';
+import { applySettings, changeSettings, readShards, readSummaries } from '@/book/commit';
 import type { Change } from '@/book/history';
 import {
   type AppThunk,
@@ -10,8 +10,8 @@ import {
   pairingSchema,
   readingChanged,
   recordsSetAside,
-  rowsRemembered,
   rowsReordered,
+  rowsRestored,
   rowStyleOf,
   selectCardsByUid,
   selectOrder,
@@ -23,8 +23,8 @@ import {
   settingsSchema,
 } from '@/book/state';
 import { detachPhotos, KEYS, parseJson, readCards, SCHEMA_VERSION, type Written } from '@/book/store';
-import { takeInTalks } from '@/book/talks';
-import { errorWords, piecesOf } from '@/core/base';
+import { importTalks } from '@/book/talks';
+import { errorMessage, inBatches } from '@/core/base';
 import { type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
 import { DEMO_ADDRESS, DEMO_TONES } from '@/platform';
@@ -57,7 +57,7 @@ export function openBook(): AppThunk<Promise<void>> {
       const style = rowStyleOf(settings);
       dispatch(rowsReordered({ settings: style, cards: [] }));
       const rows = parseJson(first[KEYS.rows]);
-      if (isRowSnapshot(rows, style)) dispatch(rowsRemembered(rows.rows));
+      if (isRowSnapshot(rows, style)) dispatch(rowsRestored(rows.rows));
       const isNew = first[KEYS.schema] === null || first[KEYS.schema] === undefined;
       if (isNew) await dispatch(beginBook());
       dispatch(bookOpened());
@@ -82,13 +82,13 @@ export function openBook(): AppThunk<Promise<void>> {
         .sort()
         .slice(-CHANGES_AT_START);
       dispatch(changesArrived(await readChanges(services, changes)));
-      await dispatch(rememberRows());
+      await dispatch(saveRowSnapshot());
       if (isMore) {
         await dispatch(takeInFirstMail());
         dispatch(readingChanged(undefined));
       }
     } catch (error) {
-      dispatch(openFailed(errorWords(error)));
+      dispatch(openFailed(errorMessage(error)));
     }
   };
 }
@@ -130,7 +130,7 @@ function takeInFirstMail(): AppThunk<Promise<void>> {
     const options = { source: 'the simulated mailbox', withTexts: true, isQuiet: true };
     await fetchFirstMail()
       .then((files) =>
-        dispatch(takeInTalks(files, { ...options, onProgress: () => undefined, onJob: () => undefined })),
+        dispatch(importTalks(files, { ...options, onProgress: () => undefined, onJob: () => undefined })),
       )
       .catch(() => undefined);
   };
@@ -185,13 +185,13 @@ function readAllCards(keys: readonly string[], isMore: boolean): AppThunk<Promis
 }
 
 /** Keeps the rows for the next start. Not awaited by anything: if it is lost the rows are made from the cards. */
-export function rememberRows(): AppThunk<Promise<void>> {
+export function saveRowSnapshot(): AppThunk<Promise<void>> {
   return async (_, getState, services) => {
     const state = getState();
     const byUid = selectRowsByUid(state);
     const rows = selectOrder(state).flatMap((uid) => byUid.get(uid) ?? []);
     const texts: string[] = [];
-    for (const piece of piecesOf(rows, ROWS_AT_ONCE)) {
+    for (const piece of inBatches(rows, ROWS_AT_ONCE)) {
       texts.push(JSON.stringify(piece).slice(1, -1));
       await services.yieldToPage();
     }
@@ -201,7 +201,7 @@ export function rememberRows(): AppThunk<Promise<void>> {
 }
 
 /** What another page has written: reads it and shows it. */
-export function readNews(
+export function refreshFromStore(
   uids: readonly Uid[],
   changeIds: readonly string[],
   hasSettings: boolean,
@@ -225,7 +225,7 @@ export function readNews(
       ),
     );
     const settings = hasSettings ? await services.storage.getItem(KEYS.settings) : null;
-    if (settings !== null) dispatch(showSettings(settingsSchema.parse(parseJson(settings) ?? {})));
+    if (settings !== null) dispatch(applySettings(settingsSchema.parse(parseJson(settings) ?? {})));
     void services.search.put(cards, removed, selectSettings(getState()).country);
     // Months that nobody has looked at here yet are read when somebody does.
     const known = talks.months.filter((month) => selectShards(getState())[month]);

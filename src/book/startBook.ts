@@ -17,7 +17,7 @@ import {
   yieldToPage,
 } from '@/platform';
 
-import { openBook, readNews, readTalkQueue, rememberRows } from './openBook';
+import { openBook, readTalkQueue, refreshFromStore, saveRowSnapshot } from './openBook';
 
 /** How long after a write the rows are kept for the next start, in milliseconds. */
 const REMEMBER_AFTER_MS = 1500;
@@ -50,7 +50,7 @@ function startBook(name: BookName): Book {
     const { uids, changeIds, settings, queued, hub, ...talks } = message as Written;
     writer.sawQueued(queued);
     if (hub) void store.dispatch(readPairing());
-    void store.dispatch(readNews(uids, changeIds, settings, talks));
+    void store.dispatch(refreshFromStore(uids, changeIds, settings, talks));
     // What that page hasn't told when it is closed is told by this one.
     void store.dispatch(readTalkQueue(talks.months));
     if (queued.length > 0) exchanging.soon();
@@ -62,7 +62,7 @@ function startBook(name: BookName): Book {
       channel.post(written);
       if (written.queued.length > 0 || written.settings || writer.talkQueue.size > 0) exchanging.soon();
       clearTimeout(remember);
-      remember = setTimeout(() => void store.dispatch(rememberRows()), REMEMBER_AFTER_MS);
+      remember = setTimeout(() => void store.dispatch(saveRowSnapshot()), REMEMBER_AFTER_MS);
     },
     onFailed: (message) => store.dispatch(savingChanged({ kind: 'failed', message })),
     onMerged: (cards) => store.dispatch(cardsArrived({ upserts: cards, removed: [] })),

@@ -1,4 +1,5 @@
 // Not through the index, which loads what is read of it: a page that saves after its test has ended finds nothing any more.
+import { cardsArrived, makeAppStore, savingChanged, type Services } from '@/book/state';
 import { BookWriter, PhotoCache } from '@/book/store';
 import { checkArrivals } from '@/book/tidy';
 import type * as Twins from '@/book/workers/makeTwins';
@@ -6,11 +7,6 @@ import type { Card } from '@/core/card';
 import { emptyPlan } from '@/core/talks';
 import type * as Merging from '@/core/tidy';
 import { HubFault, type TextStorage } from '@/platform';
-
-import { cardsArrived } from './state/actions';
-import { makeAppStore } from './state/appStore';
-import type { Services } from './state/services';
-import { savingChanged } from './state/statusSlice';
 
 /** A storage in memory that counts and can be made to fail; for tests only. */
 export class MemoryStorage implements TextStorage {

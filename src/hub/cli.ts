@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { shownAs } from '@/core/card';
 import { utcNow } from '@/hub/base';
 import { allCards, backUpStore, type HubDb, openStore } from '@/hub/store';
@@ -58,7 +58,7 @@ function readArgs(argv: readonly string[]): { positionals: string[]; values: Fla
       },
     });
   } catch (error) {
-    throw new Unusable(`${errorWords(error)}; ${USAGE}`);
+    throw new Unusable(`${errorMessage(error)}; ${USAGE}`);
   }
 }
 

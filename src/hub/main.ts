@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { createServer } from 'node:https';
 import { join } from 'node:path';
 
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { COUNTRY } from '@/hub/base';
 import { openStore, seedDemo } from '@/hub/store';
 import { makeCode } from '@/hub/sync';
@@ -76,4 +76,4 @@ function fail(message: string): never {
   process.exit(1);
 }
 
-main().catch((error: unknown) => fail(errorWords(error)));
+main().catch((error: unknown) => fail(errorMessage(error)));

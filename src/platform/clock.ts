@@ -15,16 +15,16 @@ export function newUid(): string {
 
 /** The day it is where the user is, as an ISO 8601 calendar date. */
 export function localDay(atMs = Date.now()): string {
-  return ownMoment(atMs).day;
+  return localMoment(atMs).day;
 }
 
 /** The time it is where the user is, as HH:MM. */
 export function localTime(): string {
-  return ownMoment(Date.now()).time;
+  return localMoment(Date.now()).time;
 }
 
 /** A moment as the user's clock shows it: the day, and the time as HH:MM. @param ms - milliseconds since 1970 */
-export function ownMoment(ms: number): { readonly day: string; readonly time: string } {
+export function localMoment(ms: number): { readonly day: string; readonly time: string } {
   const at = new Date(ms);
   const two = (value: number) => String(value).padStart(2, '0');
   const day = `${String(at.getFullYear()).padStart(4, '0')}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;

@@ -46,7 +46,7 @@ export function offerInstalling(shortcuts: readonly Shortcut[]): void {
 const LAY_BY_AFTER_MS = 6000;
 
 /** Has the browser keep the application at hand, so that it opens where the hub is off. @returns calls it off */
-export function keepAtHand(): () => void {
+export function offerShortcuts(): () => void {
   if (typeof navigator === 'undefined' || !('serviceWorker' in navigator)) return () => undefined;
   // Where it is refused, as in a window that keeps nothing, the application needs the hub to open.
   const timer = setTimeout(

@@ -1,9 +1,11 @@
-import type { Ring } from '@/core/card';
+import type { Ringtone } from '@/core/card';
 
 /** One sound of a ring: hertz, and when it begins and how long it lasts, in seconds. */
 type Sound = readonly [hertz: number, startS: number, lengthS: number];
 
-const SOUNDS: Readonly<Record<Ring, { readonly type: OscillatorType; readonly sounds: readonly Sound[] }>> = {
+const SOUNDS: Readonly<
+  Record<Ringtone, { readonly type: OscillatorType; readonly sounds: readonly Sound[] }>
+> = {
   '': {
     type: 'triangle',
     sounds: [
@@ -43,7 +45,7 @@ const SOUNDS: Readonly<Record<Ring, { readonly type: OscillatorType; readonly so
 const RING_S = 2;
 
 /** Rings until it is stopped; silent where the browser has no sound. @returns stops it */
-export function ring(name: Ring = ''): () => void {
+export function ring(name: Ringtone = ''): () => void {
   if (typeof AudioContext === 'undefined') return () => undefined;
   const context = new AudioContext();
   const { type, sounds } = SOUNDS[name];
@@ -69,7 +71,7 @@ export function ring(name: Ring = ''): () => void {
 }
 
 /** Lets a tone be heard once. */
-export function ringOnce(name: Ring): void {
+export function ringOnce(name: Ringtone): void {
   const stop = ring(name);
   setTimeout(stop, (RING_S - 0.5) * 1000);
 }

@@ -1,10 +1,10 @@
 import { saveFile } from './files';
 
 /** How a file went out. */
-export type Handed = 'shared' | 'saved' | 'stopped';
+export type ShareResult = 'shared' | 'saved' | 'stopped';
 
 /** Hands a text file on through the device's share sheet where there is one, else saves it. */
-export async function shareFile(name: string, text: string, mediaType: string): Promise<Handed> {
+export async function shareFile(name: string, text: string, mediaType: string): Promise<ShareResult> {
   const file = new File([text], name, { type: mediaType.replace(/;.*/, '') });
   if (typeof navigator.canShare === 'function' && navigator.canShare({ files: [file] })) {
     try {

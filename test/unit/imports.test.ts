@@ -2,7 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 
-import { checkImports } from '../../scripts/checks/imports.cjs';
+import { checkImports, dependentsOf } from '../../scripts/checks/imports.cjs';
 
 const ROOT = join(__dirname, '../..');
 
@@ -190,3 +190,19 @@ for (const { name, rule, planted } of circles) {
     expect(found.map((problem) => problem.rule)).toContain(rule);
   });
 }
+
+test('what has to be tried again after a change is whatever imports it, and not the rest of its domain', () => {
+  const planted = new Map([
+    ['src/core/card/index.ts', "export { a } from './a';\nexport { b } from './b';"],
+    ['src/core/card/a.ts', 'export const a = 1;'],
+    ['src/core/card/b.ts', 'export const b = 1;'],
+    ['src/core/tidy/usesA.ts', "import { a } from '@/core/card';\nexport const c = a;"],
+    ['src/core/tidy/usesA.test.ts', "import { c } from './usesA';"],
+    ['src/core/tidy/usesB.test.ts', "import { b } from '@/core/card';"],
+  ]);
+  expect(dependentsOf(planted, ['src/core/card/a.ts']).sort()).toEqual([
+    'src/core/card/a.ts',
+    'src/core/tidy/usesA.test.ts',
+    'src/core/tidy/usesA.ts',
+  ]);
+});

@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import { makeHubClient } from '@/book/clients/hubClient';
 import { changeBook, changeSettings, readAllTalks, storeTalks, undo } from '@/book/commit';
-import { removeIntake } from '@/book/commit/intake';
+import { removeImportedTalks } from '@/book/commit/importedTalks';
 import { openBook } from '@/book/openBook';
 import { selectHub, selectSettings, selectSummaries } from '@/book/state';
 import { pairWithHub } from '@/book/sync';
@@ -191,7 +191,7 @@ test('an import of talks comes over and goes again as a whole, and files of talk
   const [file] = (await other.whole()).find(({ id }) => id === 'a')?.files ?? [];
   expect(file?.name).toBe('plan.txt');
   expect(await other.services.photos.get(file?.blobId ?? '')).toBe(uri);
-  await one.store.dispatch(removeIntake('mail1'));
+  await one.store.dispatch(removeImportedTalks('mail1'));
   await one.exchange();
   await other.exchange();
   expect(await other.talks()).toEqual(['said a']);

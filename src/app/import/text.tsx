@@ -1,6 +1,6 @@
 import { loadCardWork } from '@/places/card';
-import { LiftPage } from '@/places/extract';
+import { CardFromTextPage } from '@/places/extract';
 
 export default function LiftRoute() {
-  return <LiftPage loadShowing={loadCardWork} />;
+  return <CardFromTextPage loadShowing={loadCardWork} />;
 }

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 
 import { selectHistory, useAppSelector } from '@/book/state';
 import type { Uid } from '@/core/card';
-import { newsWords } from '@/core/talks';
+import { describeChanges } from '@/core/talks';
 
 /**
  * What has changed on a card since a day, in words, as far as the history is at hand; '' for nothing.
@@ -20,6 +20,6 @@ export function useNewsOf(uid: Uid, day: string | undefined): string {
           )
         : [],
     );
-    return newsWords(properties);
+    return describeChanges(properties);
   }, [changes, day, uid]);
 }

@@ -1,7 +1,7 @@
 import { proxy, type Remote } from 'comlink';
 
 import type { DuplicatesApi } from '@/book/workers';
-import { piecesOf } from '@/core/base';
+import { inBatches } from '@/core/base';
 import type { Card } from '@/core/card';
 import type { Cluster, Fault, FaultOptions, MergeChoices } from '@/core/tidy';
 
@@ -11,19 +11,19 @@ import { type Job, runJob } from './runJob';
 const PIECE = 1000;
 
 /** What a look through the whole book finds. */
-export interface BookLook {
+export interface DuplicatesReport {
   readonly clusters: readonly Cluster[];
   readonly faults: readonly Fault[];
 }
 
 /** Finds the cards that are the same and what is wrong with cards, in a worker. @param onProgress - told how far it is, 0 to 1 */
-export function lookThroughInWorker(
+export function findDuplicatesInWorker(
   cards: readonly Card[],
   options: FaultOptions,
   onProgress: (share01: number) => void,
-): Job<BookLook> {
+): Job<DuplicatesReport> {
   return run(async (api) => {
-    for (const piece of piecesOf(cards, PIECE)) await api.put(piece, options);
+    for (const piece of inBatches(cards, PIECE)) await api.put(piece, options);
     return { clusters: await api.find(proxy(onProgress)), faults: await api.faults() };
   });
 }

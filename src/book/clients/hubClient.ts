@@ -1,24 +1,22 @@
 import { z } from 'zod';
 
 import {
-  type AccountWish,
-  type AheadNow,
-  aheadSchema,
+  type AccountRequest,
   credentialsSchema,
-  type DevicesNow,
   devicesSchema,
-  type HeldNow,
+  type DevicesStatus,
+  type HeldCardView,
   type LogLine,
   logLineSchema,
-  type MailHeadNow,
   mailHeadSchema,
-  type MailNow,
+  type MailHeadView,
   mailSchema,
+  type MailView,
   type NewMail,
   newMailSchema,
   type NewPassport,
   pairedSchema,
-  type PassportWish,
+  type PassportRequest,
   type Pull,
   pullSchema,
   type Push,
@@ -26,12 +24,14 @@ import {
   recordsPullSchema,
   type RecordsPush,
   settleSchema,
-  type StandInNow,
   standInSchema,
+  type StandInStatus,
+  type SyncPreview,
+  syncPreviewSchema,
   type ToSettle,
-  type UndoneSyncNow,
+  type UndoneSyncResult,
   undoneSyncSchema,
-  type VisitNow,
+  type VisitResult,
   visitSchema,
 } from '@/core/sync';
 import { askHub, type HubQuestion, listenToHub } from '@/platform';
@@ -50,49 +50,49 @@ export interface HubClient {
   putRecords(token: string, push: RecordsPush): Promise<void>;
   records(token: string, since: number): Promise<RecordsPull>;
   putMembers(token: string, list: string, uids: readonly string[]): Promise<void>;
-  devices(token: string): Promise<DevicesNow>;
-  addDevice(token: string, wish: PassportWish): Promise<NewPassport>;
+  devices(token: string): Promise<DevicesStatus>;
+  addDevice(token: string, wish: PassportRequest): Promise<NewPassport>;
   /** Has the hub be a client of another server. */
-  addServer(token: string, wish: AccountWish): Promise<void>;
+  addServer(token: string, wish: AccountRequest): Promise<void>;
   visitServer(token: string, name: string): Promise<{ readonly came: number; readonly went: number }>;
-  changeDevice(token: string, name: string, wish: DeviceWish): Promise<void>;
+  changeDevice(token: string, name: string, wish: DeviceRequest): Promise<void>;
   removeDevice(token: string, name: string): Promise<void>;
   /** Takes back what came with a sync of a device. */
-  undoSync(token: string, id: number): Promise<UndoneSyncNow>;
+  undoSync(token: string, id: number): Promise<UndoneSyncResult>;
   log(token: string, of: { readonly device?: string; readonly uid?: string }): Promise<LogLine[]>;
   /** What a device would be told if it came now. */
-  ahead(token: string, name: string): Promise<AheadNow>;
+  ahead(token: string, name: string): Promise<SyncPreview>;
   toSettle(token: string): Promise<ToSettle[]>;
   /** The messages of the mailbox that ships with the product, the latest first. */
-  mails(token: string): Promise<MailHeadNow[]>;
-  mail(token: string, id: number): Promise<MailNow>;
+  mails(token: string): Promise<MailHeadView[]>;
+  mail(token: string, id: number): Promise<MailView>;
   /** Messages that were sent or came in since one of them. */
   newMail(token: string, since: number): Promise<NewMail>;
   /** Puts message files (RFC 5322) into the outbox. */
   sendMails(token: string, messages: readonly string[]): Promise<void>;
   settled(token: string, id: number): Promise<void>;
-  standIn(token: string, kind: StandInKind): Promise<StandInNow>;
-  addStandIn(token: string, kind: StandInKind): Promise<StandInNow>;
+  standIn(token: string, kind: StandInKind): Promise<StandInStatus>;
+  addStandIn(token: string, kind: StandInKind): Promise<StandInStatus>;
   resetStandIn(token: string, kind: StandInKind): Promise<void>;
   /** Has a device that ships with the product come now. */
-  visit(token: string, kind: StandInKind): Promise<VisitNow>;
-  setOffline(token: string, kind: StandInKind, isOffline: boolean): Promise<StandInNow>;
+  visit(token: string, kind: StandInKind): Promise<VisitResult>;
+  setOffline(token: string, kind: StandInKind, isOffline: boolean): Promise<StandInStatus>;
   /** @param uid - undefined for a new card */
-  editHeld(token: string, kind: StandInKind, uid: string | undefined, edit: HeldEdit): Promise<StandInNow>;
-  duplicateHeld(token: string, kind: StandInKind, uid: string): Promise<StandInNow>;
-  removeHeld(token: string, kind: StandInKind, uid: string): Promise<StandInNow>;
+  editHeld(token: string, kind: StandInKind, uid: string | undefined, edit: HeldEdit): Promise<StandInStatus>;
+  duplicateHeld(token: string, kind: StandInKind, uid: string): Promise<StandInStatus>;
+  removeHeld(token: string, kind: StandInKind, uid: string): Promise<StandInStatus>;
   /** @returns stops listening */
   listen(token: string, onChange: () => void): () => void;
 }
 
 /** The devices that ship with the product. */
-export type StandInKind = StandInNow['kind'];
+export type StandInKind = StandInStatus['kind'];
 
 /** What can be typed on such a device. */
-export type HeldEdit = Pick<HeldNow, 'name' | 'phones' | 'mails'>;
+export type HeldEdit = Pick<HeldCardView, 'name' | 'phones' | 'mails'>;
 
 /** What may be changed of a device. */
-export type DeviceWish = Partial<Omit<PassportWish, 'name'>> & {
+export type DeviceRequest = Partial<Omit<PassportRequest, 'name'>> & {
   readonly isPaused?: boolean;
   /** How often the hub visits it, or it comes. */
   readonly everyMinutes?: number;
@@ -153,7 +153,7 @@ export function makeHubClient(
       const query = new URLSearchParams(Object.entries(of)).toString();
       return z.array(logLineSchema).parse(await ask({ path: `/devices/log?${query}`, token }));
     },
-    ahead: async (token, name) => aheadSchema.parse(await ask({ path: `${at(name)}/ahead`, token })),
+    ahead: async (token, name) => syncPreviewSchema.parse(await ask({ path: `${at(name)}/ahead`, token })),
     standIn: (token, kind) => askNow({ path: kindAt(kind), token }),
     addStandIn: (token, kind) => askNow({ method: 'POST', path: kindAt(kind), token }),
     resetStandIn: async (token, kind) => {

@@ -7,7 +7,7 @@ import { type Job, runJob } from './runJob';
 const start = () => new Worker(new URL('../workers/mail', import.meta.url));
 
 /** Addresses that are likely the user's own, by the first messages of some files. */
-export function guessOwnInWorker(files: readonly File[]): Job<string[]> {
+export function guessOwnAddressesInWorker(files: readonly File[]): Job<string[]> {
   return runJob<MailApi, string[]>(start, (api) => api.guessOwn(files));
 }
 

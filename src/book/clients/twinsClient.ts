@@ -1,14 +1,14 @@
 import { type Remote, wrap } from 'comlink';
 
-import type { LiftedNow, LiftWish, Signed, TwinsApi } from '@/book/workers';
-import { piecesOf } from '@/core/base';
+import type { ExtractRequest, ExtractResult, Signed, TwinsApi } from '@/book/workers';
+import { inBatches } from '@/core/base';
 import type { Card, Uid } from '@/core/card';
 import type { News } from '@/core/talks';
 import type { Cluster, Fault, FaultOptions } from '@/core/tidy';
 
 import type { UidMap } from './uidMap';
 
-export type { LiftedNow };
+export type { ExtractResult };
 
 /** What compares single cards with the book, wherever it lives. */
 export interface TwinsClient {
@@ -17,7 +17,7 @@ export interface TwinsClient {
   /** What is wrong with cards by themselves. */
   faultsOf(cards: readonly Card[], options: FaultOptions): Promise<Fault[]>;
   /** Reads a card out of a text, and says whom of the book it looks like. */
-  lift(wish: LiftWish, book: UidMap<Card>): Promise<LiftedNow>;
+  lift(wish: ExtractRequest, book: UidMap<Card>): Promise<ExtractResult>;
   /** What signatures say of those who wrote them. */
   newsIn(signed: readonly Signed[], country: string): Promise<News[]>;
   /** The first card with what the second says beside it. */
@@ -48,7 +48,7 @@ export class TwinsWorker implements TwinsClient {
     return this.inTurn((api) => api.faultsOf(cards, options));
   }
 
-  lift(wish: LiftWish, book: UidMap<Card>): Promise<LiftedNow> {
+  lift(wish: ExtractRequest, book: UidMap<Card>): Promise<ExtractResult> {
     return this.inTurn(async (api) => {
       await this.tell(api, book);
       return api.lift(wish);
@@ -93,7 +93,7 @@ export class TwinsWorker implements TwinsClient {
     for (const card of book.values())
       if (card.kind !== 'group' && this.sent.get(card.uid) !== card) changed.push(card);
     const gone = [...this.sent.keys()].filter((uid) => !book.get(uid));
-    for (const piece of piecesOf(changed, PIECE)) {
+    for (const piece of inBatches(changed, PIECE)) {
       await api.update(piece, []);
       for (const card of piece) this.sent.set(card.uid, card);
     }

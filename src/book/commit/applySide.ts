@@ -12,13 +12,13 @@ export function applySide(side: SideChange, isBack: boolean): AppThunk {
         dispatch(changeSettings(editedSettings(selectSettings(getState()), side.edits, isBack)));
         return;
       case 'news':
-        dispatch(keepNews([isBack ? side.before : side.after]));
+        dispatch(storeNews([isBack ? side.before : side.after]));
     }
   };
 }
 
 /** Puts pieces of news as they are now in force and has them written. */
-export function keepNews(all: readonly StoredNews[]): AppThunk {
+export function storeNews(all: readonly StoredNews[]): AppThunk {
   return (dispatch, _, { writer }) => {
     for (const one of all) writer.put(`${KEYS.news}${one.news.id}`, JSON.stringify(one));
     if (all.length > 0) dispatch(newsChanged(all));

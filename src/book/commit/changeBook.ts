@@ -12,7 +12,7 @@ import {
   bookChanged,
   cardsChanged,
   type CardsNow,
-  noticed,
+  noticeShown,
   selectCardsByUid,
   selectChange,
   selectRedoable,
@@ -25,10 +25,10 @@ import type { Card, Uid } from '@/core/card';
 
 import { applySide } from './applySide';
 import { putTalks } from './changeTalks';
-import { removeIntake } from './intake';
+import { removeImportedTalks } from './importedTalks';
 
 /** A wish to change the book: cards as they shall be, and cards that shall go. */
-export interface Wish {
+export interface ChangeRequest {
   readonly cause: Cause;
   /** For the log and the message: "Deleted Ada Lowther". */
   readonly label: string;
@@ -56,7 +56,7 @@ export function changeBook({
   talks = [],
   completes,
   isQuiet = false,
-}: Wish): AppThunk<Promise<Change | undefined>> {
+}: ChangeRequest): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState, services) => {
     const known = selectCardsByUid(getState());
     const stamp = services.utcNow();
@@ -70,7 +70,7 @@ export function changeBook({
     const now: CardsNow = { upserts: changed.map(({ after }) => after), removed: [...removed] };
     dispatch(commit(change, now, false));
     dispatch(cardsChanged({ cause, pairs: changed }));
-    if (!isQuiet) dispatch(noticed({ text: label, tone: 'plain', changeId: change.id }));
+    if (!isQuiet) dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
     return change;
   };
 }
@@ -118,7 +118,7 @@ export function isOnlyStamped(pair: BeforeAfter): boolean {
 export function changeSides(change: Change, isQuiet = false): AppThunk {
   return (dispatch) => {
     dispatch(commit(change, { upserts: [], removed: [] }, false));
-    if (!isQuiet) dispatch(noticed({ text: change.label, tone: 'plain', changeId: change.id }));
+    if (!isQuiet) dispatch(noticeShown({ text: change.label, tone: 'plain', changeId: change.id }));
   };
 }
 
@@ -130,7 +130,7 @@ function commit(change: Change, now: CardsNow, isReplay: boolean): AppThunk {
     const { talks = [], sides = [], intake } = change;
     const isBack = change.state !== 'done';
     for (const side of sides) dispatch(applySide(side, isBack));
-    if (isBack && intake !== undefined) void dispatch(removeIntake(intake));
+    if (isBack && intake !== undefined) void dispatch(removeImportedTalks(intake));
     if (talks.length > 0)
       void dispatch(
         putTalks(
@@ -177,6 +177,6 @@ function replay(change: Change, direction: 'forward' | 'backward'): AppThunk {
     const verb = direction === 'backward' ? 'Taken back' : 'Done again';
     const rest =
       missed === 0 ? '' : ` ${missed} newer ${missed === 1 ? 'value was' : 'values were'} left as they are.`;
-    dispatch(noticed({ text: `${verb}: ${change.label}.${rest}`, tone: 'plain' }));
+    dispatch(noticeShown({ text: `${verb}: ${change.label}.${rest}`, tone: 'plain' }));
   };
 }

@@ -3,13 +3,13 @@ import type { AppThunk } from '@/book/state';
 import type { Card } from '@/core/card';
 
 import { changeBook } from './changeBook';
-import { changeInPieces, type PiecesOptions } from './changeInPieces';
+import { type BatchOptions, changeInBatches } from './changeInBatches';
 
 /** More cards than this are changed piece by piece, so that the page goes on answering. */
 const AT_ONCE = 200;
 
 /** What is done to many cards. */
-export interface ManyWish {
+export interface ManyChangeRequest {
   readonly cards: readonly Card[];
   /** For the log and the message: "Tagged 3 cards". */
   readonly label: string;
@@ -24,8 +24,8 @@ export interface ManyWish {
  * @returns the change; undefined where no card differs by it, or the user has stopped it
  */
 export function changeMany(
-  { cards, label, change, cause = 'edit' }: ManyWish,
-  options: PiecesOptions = {},
+  { cards, label, change, cause = 'edit' }: ManyChangeRequest,
+  options: BatchOptions = {},
 ): AppThunk<Promise<Change | undefined>> {
   const upserts: Card[] = [];
   const removed: string[] = [];
@@ -35,5 +35,5 @@ export function changeMany(
     else if (next !== card) upserts.push(next);
   }
   const wish = { cause, label, upserts, removed };
-  return upserts.length + removed.length > AT_ONCE ? changeInPieces(wish, options) : changeBook(wish);
+  return upserts.length + removed.length > AT_ONCE ? changeInBatches(wish, options) : changeBook(wish);
 }

@@ -13,13 +13,13 @@ import { KEYS } from '@/book/store';
 export function changeSettings(some: Partial<Settings>): AppThunk {
   return (dispatch, getState, services) => {
     const settings = { ...selectSettings(getState()), ...some };
-    dispatch(showSettings(settings));
+    dispatch(applySettings(settings));
     services.writer.put(KEYS.settings, JSON.stringify(settings));
   };
 }
 
 /** Puts settings in force, from wherever they come; another order or way of showing names makes its rows anew. */
-export function showSettings(settings: Settings): AppThunk {
+export function applySettings(settings: Settings): AppThunk {
   return (dispatch, getState) => {
     const before = selectSettings(getState());
     dispatch(settingsArrived(settings));

@@ -9,7 +9,7 @@ import {
   talksChanged,
 } from '@/book/state';
 import { KEYS, parseJson } from '@/book/store';
-import { piecesOf } from '@/core/base';
+import { inBatches } from '@/core/base';
 import type { Uid } from '@/core/card';
 import {
   parseTalk,
@@ -141,7 +141,7 @@ const SUMMARIES_AT_ONCE = 1000;
  */
 export function readSummaries(keys: readonly string[], isAnew = false): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
-    for (const some of piecesOf(keys, SUMMARIES_AT_ONCE)) {
+    for (const some of inBatches(keys, SUMMARIES_AT_ONCE)) {
       const stored = await services.storage.getMany([...some]);
       const known = selectSummaries(getState());
       const summaries = Object.entries(stored)

@@ -1,5 +1,5 @@
 import { type AppThunk, selectCardsByUid } from '@/book/state';
-import { keepFreshNews } from '@/book/talks';
+import { addNews } from '@/book/talks';
 import { newsBetween } from '@/core/talks';
 import { askHub, localDay } from '@/platform';
 
@@ -35,7 +35,7 @@ export function lookInDirectory(): AppThunk<Promise<void>> {
       const listed = cardOfEntry(answer);
       if (!listed) continue;
       const news = newsBetween(card, listed, { uid: card.uid, day: localDay(), from: 'directory' });
-      await dispatch(keepFreshNews(news));
+      await dispatch(addNews(news));
     }
   };
 }

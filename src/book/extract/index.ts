@@ -1,6 +1,6 @@
 /**
  * Cards from text: read in a worker, added to the book.
  */
-export { addLifted, addLiftedTo } from './takeLifted';
-export { keepTextToRead, keptTextToRead } from './textToRead';
-export { useLift } from './useLift';
+export { addExtracted, addExtractedTo } from './addExtracted';
+export { storedTextToRead, storeTextToRead } from './textToRead';
+export { useExtract } from './useExtract';

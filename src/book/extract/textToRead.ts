@@ -2,12 +2,12 @@ import type { Services } from '@/book/state';
 import { KEYS } from '@/book/store';
 
 /** Keeps the text that a card is being read out of, over a reload and from place to place; '' forgets it. */
-export function keepTextToRead({ writer }: Pick<Services, 'writer'>, text: string): void {
+export function storeTextToRead({ writer }: Pick<Services, 'writer'>, text: string): void {
   writer.put(KEYS.textToRead, text);
 }
 
 /** The text that is kept; '' for none. */
-export async function keptTextToRead({
+export async function storedTextToRead({
   storage,
   writer,
 }: Pick<Services, 'storage' | 'writer'>): Promise<string> {

@@ -1,5 +1,5 @@
 import { type Job, readBackupInWorker, writeBackupInWorker } from '@/book/clients';
-import { changeInPieces, changeSettings, type PiecesOptions, readAllTalks } from '@/book/commit';
+import { type BatchOptions, changeInBatches, changeSettings, readAllTalks } from '@/book/commit';
 import type { Change, TalkChange } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings, settingsSchema } from '@/book/state';
 import { withPhotos } from '@/book/store';
@@ -29,7 +29,7 @@ export function openBackup(bytes: Uint8Array): Job<RestoredBackup> {
 }
 
 /** How a backup is restored. */
-export interface RestoreOptions extends PiecesOptions {
+export interface RestoreOptions extends BatchOptions {
   /** Cards that are in the book and not in the backup go; without it they stay. */
   readonly isExact: boolean;
   readonly withSettings: boolean;
@@ -51,7 +51,7 @@ export function restoreBackup(
     const files = services.photos;
     const talks = await dispatch(talkChanges(await withoutFiles(backup.talks, files), isExact));
     const wish = { cause: 'import' as const, label, upserts: backup.cards, removed, talks };
-    const change = await dispatch(changeInPieces(wish, pieces));
+    const change = await dispatch(changeInBatches(wish, pieces));
     if (withSettings && pieces.isStopped?.() !== true) {
       const { lastBackupAt: _, ...settings } = settingsSchema.parse(backup.settings ?? {});
       dispatch(changeSettings(settings));

@@ -3,7 +3,7 @@ import { type AppThunk, selectCardsInOrder, selectSettings } from '@/book/state'
 import { withPhotos } from '@/book/store';
 import type { Progress } from '@/book/workers';
 import type { Card } from '@/core/card';
-import { asPicked, isRuleList } from '@/core/lists';
+import { isRuleList, toPickedList } from '@/core/lists';
 import { localDay } from '@/platform';
 
 interface ExportOptions {
@@ -24,7 +24,7 @@ export function exportCards(
     const { leapDay } = selectSettings(getState());
     const filled = await Promise.all(
       cards.map(async (card) =>
-        isRuleList(card) ? asPicked(card, await services.search.onList(card.uid, localDay())) : card,
+        isRuleList(card) ? toPickedList(card, await services.search.onList(card.uid, localDay())) : card,
       ),
     );
     const all = await withPhotos(filled, services.photos);

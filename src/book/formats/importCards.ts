@@ -1,24 +1,24 @@
-import { changeInPieces, type PiecesOptions } from '@/book/commit';
+import { type BatchOptions, changeInBatches } from '@/book/commit';
 import type { Change } from '@/book/history';
 import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { detachPhotos } from '@/book/store';
-import { piecesOf } from '@/core/base';
+import { inBatches } from '@/core/base';
 import type { Card } from '@/core/card';
-import { compareIntake, type Intake, latestByUid } from '@/core/formats';
-import { asKept } from '@/core/lists';
+import { compareImport, type ImportComparison, latestByUid } from '@/core/formats';
+import { withoutWrittenMembers } from '@/core/lists';
 
 /** Cards compared between two breaths of the page. */
 const PIECE = 300;
 
 /** What cards read from a file would do to the book. Photos are detached on both sides before they are compared. */
-export function previewImport(cards: readonly Card[]): AppThunk<Promise<Intake>> {
+export function previewImport(cards: readonly Card[]): AppThunk<Promise<ImportComparison>> {
   return async (_, getState, services) => {
-    const intake: Intake = { fresh: [], same: [], different: [] };
-    for (const piece of piecesOf(latestByUid(cards), PIECE)) {
+    const intake: ImportComparison = { fresh: [], same: [], different: [] };
+    for (const piece of inBatches(latestByUid(cards), PIECE)) {
       const whole = new Map(piece.map((card) => [card.uid, card]));
       const known = selectCardsByUid(getState());
-      const sorted = compareIntake(
-        piece.map((card) => detachPhotos(asKept(card)).card),
+      const sorted = compareImport(
+        piece.map((card) => detachPhotos(withoutWrittenMembers(card)).card),
         (uid) => known.get(uid),
       );
       for (const group of ['fresh', 'same', 'different'] as const)
@@ -33,11 +33,11 @@ export function previewImport(cards: readonly Card[]): AppThunk<Promise<Intake>>
 export function importCards(
   cards: readonly Card[],
   source: string,
-  options: PiecesOptions = {},
+  options: BatchOptions = {},
 ): AppThunk<Promise<Change | undefined>> {
   const count = cards.length === 1 ? '1 card' : `${cards.length} cards`;
-  return changeInPieces(
-    { cause: 'import', label: `Imported ${count} from ${source}`, upserts: cards.map(asKept) },
+  return changeInBatches(
+    { cause: 'import', label: `Imported ${count} from ${source}`, upserts: cards.map(withoutWrittenMembers) },
     options,
   );
 }

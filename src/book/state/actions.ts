@@ -16,7 +16,7 @@ export const bookChanged = createAction<CardsNow & { change: Change; isReplay?: 
 export const cardsArrived = createAction<CardsNow>('book/cardsArrived');
 
 /** Rows kept from last time, so that the book shows before its cards are read. */
-export const rowsRemembered = createAction<readonly CardRow[]>('book/rowsRemembered');
+export const rowsRestored = createAction<readonly CardRow[]>('book/rowsRemembered');
 
 /** Changes came from the store or another page. */
 export const changesArrived = createAction<readonly Change[]>('book/changesArrived');

@@ -51,7 +51,7 @@ export const hubSlice = createSlice({
       ...state,
       pairing: payload,
     }),
-    exchangeWent: (state, { payload }: PayloadAction<Partial<Omit<HubState, 'pairing' | 'round'>>>) => ({
+    exchangeFinished: (state, { payload }: PayloadAction<Partial<Omit<HubState, 'pairing' | 'round'>>>) => ({
       ...state,
       ...payload,
     }),
@@ -60,5 +60,5 @@ export const hubSlice = createSlice({
   selectors: { selectHub: (state) => state },
 });
 
-export const { pairingChanged, exchangeWent, roundEnded } = hubSlice.actions;
+export const { pairingChanged, exchangeFinished, roundEnded } = hubSlice.actions;
 export const { selectHub } = hubSlice.selectors;

@@ -10,7 +10,7 @@ export {
   type CardsNow,
   type ChangedCard,
   changesArrived,
-  rowsRemembered,
+  rowsRestored,
 } from './actions';
 export { type AppStore, type AppThunk, makeAppStore } from './appStore';
 export { selectCardsByUid } from './cardsSlice';
@@ -43,7 +43,14 @@ export {
   useServices,
   useWhenRead,
 } from './hooks';
-export { exchangeWent, type Pairing, pairingChanged, pairingSchema, roundEnded, selectHub } from './hubSlice';
+export {
+  exchangeFinished,
+  type Pairing,
+  pairingChanged,
+  pairingSchema,
+  roundEnded,
+  selectHub,
+} from './hubSlice';
 export { newsArrived, newsChanged, selectNewsById } from './newsSlice';
 export {
   type BookItem,
@@ -64,6 +71,7 @@ export type { Services } from './services';
 export { diffSettings, editedSettings } from './settingsEdits';
 export {
   defaultSettings,
+  defaultTable,
   rowStyleOf,
   selectNameStyle,
   selectSettings,
@@ -74,12 +82,11 @@ export {
   type TableLook,
   TODAY_PARTS,
   type TodayPart,
-  usualTable,
 } from './settingsSlice';
 export {
   bookOpened,
   noticeClosed,
-  noticed,
+  noticeShown,
   openFailed,
   readingChanged,
   recordsSetAside,

@@ -3,7 +3,7 @@ import { createAction, createSelector, type UnknownAction } from '@reduxjs/toolk
 import { UidMap } from '@/book/clients';
 import { type Card, type CardRow, compareRows, hasRow, type RowStyle, toRow, type Uid } from '@/core/card';
 
-import { bookChanged, cardsArrived, type CardsNow, rowsRemembered } from './actions';
+import { bookChanged, cardsArrived, type CardsNow, rowsRestored } from './actions';
 
 /** What rows and their order depend on. */
 export interface RowSettings extends RowStyle {
@@ -40,7 +40,7 @@ export function rowsReducer(state: RowsState = initialState, action: UnknownActi
     const { settings, cards } = action.payload;
     return putRows({ ...initialState, settings }, { upserts: cards, removed: [] });
   }
-  if (rowsRemembered.match(action)) {
+  if (rowsRestored.match(action)) {
     const rows = action.payload;
     return {
       settings: state.settings,

@@ -19,7 +19,7 @@ export const tableLookSchema = z.object({
 export type TableLook = z.infer<typeof tableLookSchema>;
 
 /** The table as it is before anybody has changed it. */
-export const usualTable: TableLook = {
+export const defaultTable: TableLook = {
   columns: ['name', 'organisation', 'post', 'number', 'mail', 'town', 'tags'],
   widths: {},
   sorting: [],
@@ -51,7 +51,7 @@ export const settingsSchema = z.object({
   tableColumns: z.record(z.string(), z.array(z.string())).catch({}),
   /** The parts of a card that are offered at once when one is written, in order; none for the usual ones. */
   cardLayout: z.array(z.string()).catch([]),
-  table: tableLookSchema.catch(usualTable),
+  table: tableLookSchema.catch(defaultTable),
   /** Looks that were kept, by name. */
   tableViews: z.array(z.object({ name: z.string(), look: tableLookSchema })).catch([]),
   /** Acts offered for what the quick line has found, in order. */

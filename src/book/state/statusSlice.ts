@@ -50,7 +50,7 @@ export const statusSlice = createSlice({
       ...state,
       setAside: [...state.setAside, ...payload],
     }),
-    noticed: (state, { payload }: PayloadAction<Omit<Notice, 'id'>>) => ({
+    noticeShown: (state, { payload }: PayloadAction<Omit<Notice, 'id'>>) => ({
       ...state,
       // One at a time: a newer message takes the place of the older.
       notices: [{ ...payload, id: (state.notices[0]?.id ?? 0) + 1 }],
@@ -76,7 +76,7 @@ export const {
   bookOpened,
   openFailed,
   recordsSetAside,
-  noticed,
+  noticeShown,
   noticeClosed,
 } = statusSlice.actions;
 export const { selectSaving, selectReading, selectIsOpen, selectOpenFault, selectSetAside, selectNotice } =

@@ -1,5 +1,5 @@
 import type { Change, TalkChange } from '@/book/history';
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { type Card, diffJson, isPrivate, rebaseJson, type Uid } from '@/core/card';
 import { monthOf, type Talk } from '@/core/talks';
 import { type TextStorage, withTabLock } from '@/platform';
@@ -265,7 +265,7 @@ export class BookWriter {
       try {
         await withTabLock(`${this.name}-write`, () => this.writeBatch(cards, others, talks));
       } catch (error) {
-        this.events.onFailed(errorWords(error));
+        this.events.onFailed(errorMessage(error));
         return;
       }
       // Only what has not changed again since is done.

@@ -1,17 +1,17 @@
 import {
   type AppThunk,
-  exchangeWent,
+  exchangeFinished,
   type Pairing,
   roundEnded,
   selectHub,
   selectReading,
 } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { HubFault, localDay, withTabLock } from '@/platform';
 
-import { hearHub } from './hearHub';
 import { readPairing, setPairing } from './keptPairing';
-import { tellAll, tellQueued } from './tellHub';
+import { pullFromHub } from './pullFromHub';
+import { pushAll, pushQueued } from './pushToHub';
 
 /** Rounds after which a page that is being edited without a stop waits for the next occasion. */
 const MAX_ROUNDS = 5;
@@ -42,14 +42,16 @@ function exchangeOnce(): AppThunk<Promise<void>> {
       if (!selectHub(getState()).pairing) return;
       const faults = Object.values(refused);
       const fault = faults.length === 0 ? '' : `${faults.length} cards were not taken: ${String(faults[0])}`;
-      dispatch(exchangeWent({ lastAt: utcNow(), fault }));
+      dispatch(exchangeFinished({ lastAt: utcNow(), fault }));
     } catch (error) {
       if (!selectHub(getState()).pairing) return;
       const isLetGo = error instanceof HubFault && error.status === 401;
       if (isLetGo) await dispatch(setPairing(undefined));
-      dispatch(exchangeWent({ fault: isLetGo ? 'this browser is no longer paired' : errorWords(error) }));
+      dispatch(
+        exchangeFinished({ fault: isLetGo ? 'this browser is no longer paired' : errorMessage(error) }),
+      );
     } finally {
-      dispatch(exchangeWent({ work: undefined, waiting: writer.queued().size + writer.talkQueue.size }));
+      dispatch(exchangeFinished({ work: undefined, waiting: writer.queued().size + writer.talkQueue.size }));
       dispatch(roundEnded());
     }
   };
@@ -59,22 +61,22 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
   return async (dispatch, getState, { writer }) => {
     let refused = {};
     if (pairing.isFirst) {
-      refused = await dispatch(tellAll(pairing));
+      refused = await dispatch(pushAll(pairing));
       // Ended meanwhile: noting how far it is would begin it again.
       if (!selectHub(getState()).pairing) return refused;
       await dispatch(setPairing({ ...pairing, isFirst: false }));
     }
-    refused = { ...refused, ...(await dispatch(tellQueued(pairing))) };
-    const { since, isWhole, lists, toSettle, mail } = await dispatch(hearHub(pairing, pairing.isFirst));
+    refused = { ...refused, ...(await dispatch(pushQueued(pairing))) };
+    const { since, isWhole, lists, toSettle, mail } = await dispatch(pullFromHub(pairing, pairing.isFirst));
     await writer.flush();
-    dispatch(exchangeWent({ toSettle }));
+    dispatch(exchangeFinished({ toSettle }));
     // Only when all of it stands in the store is it noted as known.
     const now = selectHub(getState()).pairing;
     if (isWhole && !writer.isBusy && now && since !== now.since)
       await dispatch(setPairing({ ...now, since }));
     await dispatch(tellMembers(pairing, lists));
-    const { shareRecords, takeNewMail } = await import('./records');
-    await dispatch(shareRecords());
+    const { exchangeRecords, takeNewMail } = await import('./records');
+    await dispatch(exchangeRecords());
     await dispatch(takeNewMail(pairing.token, mail));
     return refused;
   };

@@ -1,4 +1,4 @@
-import { type AppThunk, exchangeWent, selectHub } from '@/book/state';
+import { type AppThunk, exchangeFinished, selectHub } from '@/book/state';
 
 import { setPairing } from './keptPairing';
 
@@ -6,7 +6,7 @@ import { setPairing } from './keptPairing';
 export function pairWithHub(code: string, name: string): AppThunk<Promise<void>> {
   return async (dispatch, _, { hub }) => {
     const paired = await hub.pair(code, name);
-    dispatch(exchangeWent({ fault: '' }));
+    dispatch(exchangeFinished({ fault: '' }));
     await dispatch(setPairing({ ...paired, since: 0, isFirst: true }));
   };
 }
@@ -29,7 +29,7 @@ export function pairDemo(): AppThunk<Promise<void>> {
 export function unpairFromHub(): AppThunk<Promise<void>> {
   return async (dispatch, getState, { hub }) => {
     const { pairing } = selectHub(getState());
-    const ended = () => dispatch(exchangeWent({ fault: 'it was ended in this browser' }));
+    const ended = () => dispatch(exchangeFinished({ fault: 'it was ended in this browser' }));
     // Said before as well: a demo that sees itself unpaired without a reason pairs itself again.
     ended();
     await dispatch(setPairing(undefined));

@@ -25,7 +25,7 @@ export function beginSettings(): AppThunk<Promise<void>> {
 }
 
 /** Tells the hub of settings that are others than it knows; of those it knows nothing of, of those that were ever set. */
-export function tellSettings(token: string, since: number): AppThunk<Promise<void>> {
+export function pushSettings(token: string, since: number): AppThunk<Promise<void>> {
   return async (_, getState, services) => {
     const settings = selectSettings(getState());
     const told = await readTold(services);
@@ -41,7 +41,7 @@ export function tellSettings(token: string, since: number): AppThunk<Promise<voi
 }
 
 /** Puts settings in force that were set in another browser. */
-export function takeSettings(records: readonly SharedRecord[]): AppThunk<Promise<void>> {
+export function applyPulledSettings(records: readonly SharedRecord[]): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     const known = records.filter(
       ({ id }) => Object.hasOwn(defaultSettings, id) && !OWN.has(id as keyof Settings),

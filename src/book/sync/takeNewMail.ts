@@ -1,6 +1,6 @@
 import type { AppThunk } from '@/book/state';
 import { KEYS } from '@/book/store';
-import { takeInTalks } from '@/book/talks';
+import { importTalks } from '@/book/talks';
 
 /**
  * Takes what the hub's mailbox has sent and received into the talks, once: a message is known by its name, wherever else it
@@ -18,7 +18,7 @@ export function takeNewMail(token: string, last: number): AppThunk<Promise<void>
     if (news.mbox !== '') {
       const file = new File([news.mbox], 'mailbox.mbox', { type: 'application/mbox' });
       const silent = { onProgress: () => undefined, onJob: () => undefined };
-      await dispatch(takeInTalks([file], { source: 'the mailbox', withTexts: true, ...silent }));
+      await dispatch(importTalks([file], { source: 'the mailbox', withTexts: true, ...silent }));
     }
     await storage.setMany({ [KEYS.mailTaken]: String(news.last) });
   };

@@ -1,8 +1,15 @@
 import { useCallback, useEffect, useState } from 'react';
 
 import type { HubClient } from '@/book/clients';
-import { noticed, roundEnded, selectHub, useAppDispatch, useAppSelector, useServices } from '@/book/state';
-import { errorWords } from '@/core/base';
+import {
+  noticeShown,
+  roundEnded,
+  selectHub,
+  useAppDispatch,
+  useAppSelector,
+  useServices,
+} from '@/book/state';
+import { errorMessage } from '@/core/base';
 
 /** How often what the hub says is asked for again while it is looked at, in milliseconds. */
 const AGAIN_MS = 15_000;
@@ -44,7 +51,7 @@ export function useHubAnswer<T>(
         if (isCurrent) setAnswer({ key, value, fault: '' });
       },
       (error: unknown) => {
-        const fault = errorWords(error);
+        const fault = errorMessage(error);
         if (isCurrent)
           setAnswer((known) => ({ key, value: known?.key === key ? known.value : undefined, fault }));
       },
@@ -70,7 +77,7 @@ export function useHubAct(): <T>(
       try {
         return await work(hub, token);
       } catch (error) {
-        dispatch(noticed({ text: errorWords(error), tone: 'error' }));
+        dispatch(noticeShown({ text: errorMessage(error), tone: 'error' }));
         return undefined;
       } finally {
         dispatch(roundEnded());

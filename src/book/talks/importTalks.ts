@@ -11,7 +11,7 @@ import { lookForNews } from './news/changeNews';
 import { addressBook, putUnfiled } from './unfiled/changeUnfiled';
 
 /** What an import of mail and calendars has done. */
-export interface TalksTaken extends Omit<MailReport, 'unfiled' | 'meetings' | 'signatures'> {
+export interface ImportedTalks extends Omit<MailReport, 'unfiled' | 'meetings' | 'signatures'> {
   /** Talks that weren't known yet. */
   readonly added: number;
   /** Addresses that were written to and have no card. */
@@ -38,7 +38,7 @@ interface TakeOptions {
  * Reads mail and calendars into talks, as one step of the history. The step is noted first, so that what a crash leaves
  * half done can be taken back, too; reading the same files again adds nothing.
  */
-export function takeInTalks(files: readonly File[], options: TakeOptions): AppThunk<Promise<TalksTaken>> {
+export function importTalks(files: readonly File[], options: TakeOptions): AppThunk<Promise<ImportedTalks>> {
   return async (dispatch, getState, services) => {
     const intake = services.newUid().slice(-12);
     const begun = newChange(services, {

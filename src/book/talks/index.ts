@@ -1,10 +1,10 @@
 /**
  * Talks: read, imported, followed; Today; unfiled addresses; news noticed.
  */
-export { takeInTalks, type TalksTaken } from './importTalks';
+export { type ImportedTalks, importTalks } from './importTalks';
 export { acceptOneNews, dismissNews } from './news/changeNews';
 export { noteTwinNews } from './news/noteTwinNews';
-export { keepFreshNews } from './news/readNews';
+export { addNews } from './news/readNews';
 export { useOpenNews } from './news/useOpenNews';
 export { type PostsRead, readPosts } from './readPosts';
 export { sendMeeting } from './sendMeeting';
@@ -17,6 +17,6 @@ export {
   useTalksWith,
   useToday,
 } from './talkHooks';
-export { ignoreUnfiled, takeInUnfiled } from './unfiled/changeUnfiled';
-export { type UnfiledNow, useUnfiled } from './unfiled/useUnfiled';
+export { addUnfiled, dismissUnfiled } from './unfiled/changeUnfiled';
+export { type UnfiledView, useUnfiled } from './unfiled/useUnfiled';
 export { useTalkBars } from './useTalkBars';

@@ -1,6 +1,6 @@
 import type { AppThunk } from '@/book/state';
 import { KEYS, parseJson } from '@/book/store';
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { askHub } from '@/platform';
 
@@ -42,7 +42,7 @@ export function readPosts(
       writer.put(key, JSON.stringify({ address, atMs: nowMs(), feed }));
       onRead({ feed });
     } catch (error) {
-      onRead({ feed: kept?.feed, fault: errorWords(error) });
+      onRead({ feed: kept?.feed, fault: errorMessage(error) });
     }
   };
 }

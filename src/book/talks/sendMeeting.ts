@@ -1,6 +1,6 @@
 import { writeInvitationInWorker } from '@/book/clients';
-import { type AppThunk, noticed } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { type AppThunk, noticeShown } from '@/book/state';
+import { errorMessage } from '@/core/base';
 import type { Invitation } from '@/core/formats';
 import { fileName, shareFile, utcOf } from '@/platform';
 
@@ -14,10 +14,10 @@ export function sendMeeting(what: Omit<Invitation, 'startUtc' | 'stamp'>): AppTh
       const type = `text/calendar;charset=utf-8;method=${what.method}`;
       const handed = await shareFile(fileName(title, 'ics'), text, type);
       if (handed === 'saved')
-        dispatch(noticed({ text: `Saved the invitation to “${title}” as a file`, tone: 'plain' }));
+        dispatch(noticeShown({ text: `Saved the invitation to “${title}” as a file`, tone: 'plain' }));
     } catch (error) {
-      const reason = errorWords(error);
-      dispatch(noticed({ text: `The invitation could not be written: ${reason}`, tone: 'error' }));
+      const reason = errorMessage(error);
+      dispatch(noticeShown({ text: `The invitation could not be written: ${reason}`, tone: 'error' }));
     }
   };
 }

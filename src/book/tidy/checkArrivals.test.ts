@@ -1,5 +1,5 @@
 import { changeBook, undo } from '@/book/commit';
-import { addLiftedTo } from '@/book/extract';
+import { addExtractedTo } from '@/book/extract';
 import { openBook } from '@/book/openBook';
 import { MemoryStorage, openTestBook, testTwins } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
@@ -63,7 +63,7 @@ test('what was read out of a text is added to a card, which keeps all it had, an
     ...person('read', 'Ada Lowther', 'ADA@example.org'),
     phones: { p1: { number: '+442079460123' } },
   };
-  await store.dispatch(addLiftedTo(read, 'ada'));
+  await store.dispatch(addExtractedTo(read, 'ada'));
   const card = () => store.getState().cards.byUid.get('ada');
   expect(Object.values(card()?.phones ?? {})).toMatchObject([{ number: '+442079460123' }]);
   expect(Object.values(card()?.emails ?? {})).toHaveLength(1);

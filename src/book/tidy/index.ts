@@ -3,8 +3,8 @@
  */
 export { bundleInBook, takeOutOfBundle } from './changeBundle';
 export { checkArrivals } from './checkArrivals';
+export { dismissFaults, fixFaults } from './fixFaults';
 export { lookForDuplicates, stopLooking } from './lookForDuplicates';
-export { leaveFaults, mendFaults } from './mendFaults';
 export { keepApart, mergeInBook, unmerge } from './mergeInBook';
 export { type TidyState, useTidyLog } from './tidyLog';
 export { useBundle } from './useBundle';

@@ -1,4 +1,4 @@
-import { type BookLook, type Job, lookThroughInWorker } from '@/book/clients';
+import { type DuplicatesReport, findDuplicatesInWorker, type Job } from '@/book/clients';
 import {
   type AppThunk,
   duplicatesFound,
@@ -8,7 +8,7 @@ import {
 } from '@/book/state';
 import { localDay } from '@/platform';
 
-let job: Job<BookLook> | undefined;
+let job: Job<DuplicatesReport> | undefined;
 
 /** Finds the cards of the book that are the same, and what is wrong with cards; a search that is under way begins anew. */
 export function lookForDuplicates(): AppThunk<Promise<void>> {
@@ -19,7 +19,7 @@ export function lookForDuplicates(): AppThunk<Promise<void>> {
       .values()
       .filter(({ kind }) => kind !== 'group');
     const { country } = selectSettings(getState());
-    const mine = lookThroughInWorker(cards, { country, today: localDay() }, (share01) =>
+    const mine = findDuplicatesInWorker(cards, { country, today: localDay() }, (share01) =>
       dispatch(searchProgressed(share01)),
     );
     job = mine;

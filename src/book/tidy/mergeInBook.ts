@@ -3,7 +3,7 @@ import type { Change, TalkChange } from '@/book/history';
 import {
   type AppThunk,
   changesArrived,
-  noticed,
+  noticeShown,
   selectCardsByUid,
   selectChange,
   selectSettings,
@@ -100,7 +100,10 @@ export function unmerge(changeId: string): AppThunk<Promise<void>> {
     if (selectChange(getState(), changeId)?.state === 'done') dispatch(undo(changeId));
     else
       dispatch(
-        noticed({ text: 'This merge was done in another browser, or has been taken back', tone: 'error' }),
+        noticeShown({
+          text: 'This merge was done in another browser, or has been taken back',
+          tone: 'error',
+        }),
       );
   };
 }

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { unzipSync, zipSync } from 'fflate';
 
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
 import {
   type BackupContents,
@@ -88,7 +88,7 @@ const api: FilesApi = {
       return await readBackup(unzipSync(bytes), sha256);
     } catch (error) {
       return {
-        fault: `it is no archive that can be opened: ${errorWords(error)}`,
+        fault: `it is no archive that can be opened: ${errorMessage(error)}`,
       };
     }
   },

@@ -1,11 +1,11 @@
 import { expose } from 'comlink';
 
-import { decodeUtf8, errorWords } from '@/core/base';
+import { decodeUtf8, errorMessage } from '@/core/base';
 import type { Uid } from '@/core/card';
 import {
   type AppointmentTalks,
   appointmentTalks,
-  guessOwn,
+  guessOwnAddresses,
   type MailHead,
   type MailPart,
   mergeUnfiled,
@@ -18,7 +18,7 @@ import {
   toCorrespondence,
   type Unfiled,
 } from '@/core/talks';
-import { ownMoment } from '@/platform/clock';
+import { localMoment } from '@/platform/clock';
 
 import { mailText } from './mailText';
 import { type MailFile, readMailFile } from './readMailFile';
@@ -85,7 +85,7 @@ const api: MailApi = {
           return heads.length < LOOKED_AT;
         },
       });
-    return guessOwn(heads);
+    return guessOwnAddresses(heads);
   },
   read: async (files, options, onTalks, onProgress) => {
     const reading = new Reading(options, onTalks);
@@ -123,7 +123,7 @@ class Reading {
     this.matcher = {
       own: new Set(options.own),
       uidsOf: (address) => known.get(address) ?? [],
-      toOwnMoment: ownMoment,
+      toOwnMoment: localMoment,
       intake: options.intake,
     };
   }
@@ -144,7 +144,7 @@ class Reading {
       if (this.messages + this.appointments === found)
         this.problems.push(`${name}: there is no message and no appointment in it`);
     } catch (error) {
-      this.problems.push(`${name}: ${errorWords(error)}`);
+      this.problems.push(`${name}: ${errorMessage(error)}`);
     }
   }
 

@@ -1,10 +1,10 @@
 import type { Card, Uid } from '@/core/card';
 import {
-  cardFromMarks,
-  correctMarks,
-  findMarks,
+  cardFromSpans,
+  correctSpans,
   findNews,
-  type LiftCorrection,
+  findSpans,
+  type SpanCorrection,
   type TextPiece,
   textPieces,
 } from '@/core/extract';
@@ -20,7 +20,7 @@ import {
 } from '@/core/tidy';
 
 /** A card read out of a text, what of the text it was read from, and whom of the book it looks like. */
-export interface LiftedNow {
+export interface ExtractResult {
   readonly card: Card;
   /** The lines of the text in the pieces that can be pressed. */
   readonly lines: readonly (readonly TextPiece[])[];
@@ -29,13 +29,13 @@ export interface LiftedNow {
 }
 
 /** What reading a text goes by. */
-export interface LiftWish {
+export interface ExtractRequest {
   readonly text: string;
   /** The card that it becomes. */
   readonly empty: Card;
   readonly country: string;
   /** What the user has said of stretches, in that order. */
-  readonly corrections: readonly LiftCorrection[];
+  readonly corrections: readonly SpanCorrection[];
 }
 
 /** A signature, with the card of whoever wrote it. */
@@ -53,7 +53,7 @@ export interface TwinsApi {
   /** What is wrong with cards by themselves. */
   faultsOf(cards: readonly Card[], options: FaultOptions): Fault[];
   /** Reads a card out of a text. */
-  lift(wish: LiftWish): LiftedNow;
+  lift(wish: ExtractRequest): ExtractResult;
   /** What signatures say of those whose cards are given with them. */
   newsIn(signed: readonly Signed[], country: string): News[];
   /** The first card with what the second says beside it. */
@@ -75,9 +75,9 @@ export function makeTwins(): TwinsApi {
     },
     lift: ({ text, empty, country, corrections }) => {
       const options = { country };
-      let marks = findMarks(text, options);
-      for (const correction of corrections) marks = correctMarks(text, marks, correction);
-      const card = cardFromMarks(text, marks, empty, options);
+      let marks = findSpans(text, options);
+      for (const correction of corrections) marks = correctSpans(text, marks, correction);
+      const card = cardFromSpans(text, marks, empty, options);
       return {
         card,
         lines: textPieces(text, marks),

@@ -1,6 +1,6 @@
 import { strFromU8, unzipSync } from 'fflate';
 
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 
 /** A file out of another, or by itself. */
 export interface UnpackedFile {
@@ -44,7 +44,7 @@ export function unpackFile(name: string, bytes: Uint8Array): UnpackedFile[] {
     }));
     return [...good, ...refused];
   } catch (error) {
-    const fault = `the archive is damaged: ${errorWords(error)}`;
+    const fault = `the archive is damaged: ${errorMessage(error)}`;
     return [{ name, bytes: new Uint8Array(), fault }];
   }
 }

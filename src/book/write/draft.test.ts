@@ -1,11 +1,20 @@
 import { openTestBook } from '@/book/testing';
 
-import { cardsTo, dropDraft, emptyDraft, keepDraft, layAside, readDraft, readDrafts, writeTo } from './draft';
+import {
+  cardsTo,
+  dropDraft,
+  emptyDraft,
+  keepDraft,
+  readDraft,
+  readDrafts,
+  saveDraft,
+  writeTo,
+} from './draft';
 
 test('messages are laid aside, the latest first, gone on with and forgotten', async () => {
   const { store } = openTestBook();
-  store.dispatch(layAside({ ...emptyDraft, subject: 'First' }));
-  store.dispatch(layAside({ ...emptyDraft, body: 'Second' }));
+  store.dispatch(saveDraft({ ...emptyDraft, subject: 'First' }));
+  store.dispatch(saveDraft({ ...emptyDraft, body: 'Second' }));
   const drafts = await store.dispatch(readDrafts());
   expect(drafts.map(({ draft }) => draft.subject || draft.body)).toEqual(['Second', 'First']);
   await store.dispatch(dropDraft(drafts[0]?.id ?? ''));
@@ -14,7 +23,7 @@ test('messages are laid aside, the latest first, gone on with and forgotten', as
 
 test('a message with nothing in it is not laid aside', async () => {
   const { store } = openTestBook();
-  store.dispatch(layAside({ ...emptyDraft, subject: '  ', isEach: true }));
+  store.dispatch(saveDraft({ ...emptyDraft, subject: '  ', isEach: true }));
   expect(await store.dispatch(readDrafts())).toEqual([]);
 });
 

@@ -52,7 +52,7 @@ export function keepDraft(draft: MailDraft): AppThunk {
 }
 
 /** A message that was laid aside. */
-export interface LaidDraft {
+export interface SavedDraft {
   readonly id: string;
   /** UTCDateTime at which it was. */
   readonly at: string;
@@ -67,7 +67,7 @@ function isEmptyDraft({ to, subject, body, attached }: MailDraft): boolean {
 const laidSchema = z.object({ at: z.string(), draft: draftSchema });
 
 /** The messages that were laid aside, the latest first. */
-export function readDrafts(): AppThunk<Promise<LaidDraft[]>> {
+export function readDrafts(): AppThunk<Promise<SavedDraft[]>> {
   return async (_, __, { storage, writer }) => {
     await writer.flush();
     const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.aDraft));
@@ -81,7 +81,7 @@ export function readDrafts(): AppThunk<Promise<LaidDraft[]>> {
 }
 
 /** Lays a message aside, unless it is empty. */
-export function layAside(draft: MailDraft): AppThunk {
+export function saveDraft(draft: MailDraft): AppThunk {
   return (_, __, { writer, newUid, utcNow }) => {
     if (isEmptyDraft(draft)) return;
     writer.put(`${KEYS.aDraft}${newUid().slice(-12)}`, JSON.stringify({ at: utcNow(), draft }));

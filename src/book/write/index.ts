@@ -5,15 +5,15 @@ export {
   cardsTo,
   dropDraft,
   emptyDraft,
-  type LaidDraft,
-  layAside,
   type MailDraft,
   type PlaceOf,
   PLACES_OF,
   readDrafts,
+  type SavedDraft,
+  saveDraft,
   writeTo,
 } from './draft';
 export { noteSent, type SentMail } from './noteSent';
-export { noteUsed } from './noteUsed';
+export { rememberUsed } from './rememberUsed';
 export { sendCards } from './sendCards';
 export { type MailDraftNow, useMailDraft } from './useMailDraft';

@@ -1,6 +1,6 @@
 import { exportCards } from '@/book/formats';
-import { type AppThunk, noticed } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { type AppThunk, noticeShown } from '@/book/state';
+import { errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
 import { fileName, shareFile } from '@/platform';
 
@@ -12,10 +12,10 @@ export function sendCards(cards: readonly Card[], name: string): AppThunk<Promis
         exportCards(cards, 'vcard3', { onProgress: () => undefined, extensions: false }),
       );
       const handed = await shareFile(fileName(name, 'vcf'), await result, 'text/vcard;charset=utf-8');
-      if (handed === 'saved') dispatch(noticed({ text: `Saved ${name} as a file`, tone: 'plain' }));
+      if (handed === 'saved') dispatch(noticeShown({ text: `Saved ${name} as a file`, tone: 'plain' }));
     } catch (error) {
-      const reason = errorWords(error);
-      dispatch(noticed({ text: `The file could not be written: ${reason}`, tone: 'error' }));
+      const reason = errorMessage(error);
+      dispatch(noticeShown({ text: `The file could not be written: ${reason}`, tone: 'error' }));
     }
   };
 }

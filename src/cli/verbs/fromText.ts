@@ -1,8 +1,8 @@
 import { parseArgs } from 'node:util';
 
-import { decodeText, errorWords, hashText } from '@/core/base';
+import { decodeText, errorMessage, hashText } from '@/core/base';
 import { type Card, newCard } from '@/core/card';
-import { liftCard } from '@/core/extract';
+import { extractCard } from '@/core/extract';
 
 import { readBytes, UnusableInput } from '../input/readCardFile';
 
@@ -15,7 +15,7 @@ export function fromText(args: readonly string[]): Card {
   if (country !== undefined && !/^[A-Z]{2}$/.test(country))
     throw new UnusableInput(`--country takes two letters (ISO 3166-1), not "${values.country}"`);
   const { text } = decodeText(readBytes(input));
-  return liftCard(
+  return extractCard(
     text,
     newCard(`lifted-${hashText(text)}`, new Date().toISOString()),
     country ? { country } : {},
@@ -26,6 +26,6 @@ function readArgs(args: readonly string[]) {
   try {
     return parseArgs({ args: [...args], allowPositionals: true, options: { country: { type: 'string' } } });
   } catch (error) {
-    throw new UnusableInput(errorWords(error));
+    throw new UnusableInput(errorMessage(error));
   }
 }

@@ -19,15 +19,15 @@ export {
   type PartialDate,
   toPartialDate,
 } from './dates/partialDate';
-export { isObject, isSameJson, type JsonObject, own } from './json';
+export { inBatches } from './inBatches';
+export { isObject, isSameJson, type JsonObject, ownProperty } from './json';
 export { formatLanguage, parseLanguage } from './languageName';
-export { piecesOf } from './piecesOf';
 export { childOf, childrenOf, readXml, type XmlElement } from './readXml';
-export { errorWords } from './text/errorMessage';
+export { errorMessage } from './text/errorMessage';
 export { escapeHtml } from './text/escapeHtml';
 export { foldedWords, foldText } from './text/foldText';
 export { hashText } from './text/hashText';
-export { markMatches } from './text/markMatches';
+export { highlightMatches } from './text/highlightMatches';
 export {
   decodeCharset,
   type DecodedText,

@@ -10,7 +10,7 @@ export function isObject(value: unknown): value is JsonObject {
 }
 
 /** An object's own property; undefined for what it merely inherits, such as `constructor`. */
-export function own(object: JsonObject, key: string): unknown {
+export function ownProperty(object: JsonObject, key: string): unknown {
   return Object.hasOwn(object, key) ? object[key] : undefined;
 }
 
@@ -23,5 +23,5 @@ export function isSameJson(a: unknown, b: unknown): boolean {
   if (!isObject(a) || !isObject(b)) return false;
   const keys = Object.keys(a).filter((key) => a[key] !== undefined);
   const size = Object.keys(b).filter((key) => b[key] !== undefined).length;
-  return keys.length === size && keys.every((key) => isSameJson(a[key], own(b, key)));
+  return keys.length === size && keys.every((key) => isSameJson(a[key], ownProperty(b, key)));
 }

@@ -18,11 +18,11 @@
  */
 export { findUpcoming, type UpcomingDay } from './dates/findUpcoming';
 export type { LeapDayRule } from './dates/nextAnniversary';
-export { alsoKept } from './display/alsoKept';
 export { briefLines } from './display/briefLines';
 export type { CardValue, ShowOptions, ValueGroup } from './display/cardValue';
 export { cardValues } from './display/cardValues';
 export { type Reach, reachOf } from './display/reachOf';
+export { unshownValues } from './display/unshownValues';
 export { type CardForm, cardFormSchema } from './editing/cardForm';
 export { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from './editing/cardLayout';
 export { FILL_FIELDS, type FillField, fillIn } from './editing/fillIn';
@@ -63,7 +63,7 @@ export { preferEntry, preferredEntry } from './preferEntry';
 export { relateBack } from './relations/relateBack';
 export { RELATION_WORDS } from './relations/relationWords';
 export { relinkCard } from './relations/relinkCard';
-export { type Ring, ringOf, RINGS } from './ringtones';
+export { type Ringtone, ringtoneOf, RINGTONES } from './ringtones';
 export { type CardRow, compareRows, hasRow, type RowStyle, toRow } from './row';
 export type {
   Address,
@@ -82,8 +82,8 @@ export type {
 export { VENDOR } from './schema/vendor';
 export { organisationOf, SECOND_PARTS, secondLine, type SecondPart, townOf } from './secondLine';
 export { withSource } from './sources';
-export { type Block, blockOf, type CellAt, type CellText, spread } from './table/cellBlock';
-export { compareCells, type GridColumn, gridColumns, ownColumns } from './table/tableColumns';
+export { blockOf, type CellAt, type CellBlock, type CellText, spread } from './table/cellBlock';
+export { compareCells, customColumns, type TableColumn, tableColumns } from './table/tableColumns';
 export { readTsv, writeTsv } from './table/tsv';
 export { isSameTag, renameTag, tagsOf, withoutTag, withTag } from './tags';
 export { isPrivate, withoutPrivate } from './withoutPrivate';

@@ -1,5 +1,5 @@
 /** Tones that a call can have, with our words for them; a card without one rings as all others do. */
-export const RINGS = [
+export const RINGTONES = [
   ['', 'As all others'],
   ['bell', 'Bell: two notes that fade'],
   ['wood', 'Wood: three knocks'],
@@ -8,10 +8,10 @@ export const RINGS = [
 ] as const;
 
 /** The name of a tone; '' for the one that all others have. */
-export type Ring = (typeof RINGS)[number][0];
+export type Ringtone = (typeof RINGTONES)[number][0];
 
 /** The tone that a card asks for; what isn't known any more is the usual one. */
-export function ringOf(card: { readonly 'cordialis.example:ring'?: string } | undefined): Ring {
+export function ringtoneOf(card: { readonly 'cordialis.example:ring'?: string } | undefined): Ringtone {
   const name = card?.['cordialis.example:ring'];
-  return RINGS.find(([ring]) => ring === name)?.[0] ?? '';
+  return RINGTONES.find(([ring]) => ring === name)?.[0] ?? '';
 }

@@ -1,5 +1,5 @@
 import { newCard } from './newCard';
-import { ringOf } from './ringtones';
+import { ringtoneOf } from './ringtones';
 import type { Card } from './schema/types';
 import { withSource } from './sources';
 
@@ -19,5 +19,5 @@ test.each([
   ['a tone of a later version', ''],
   [undefined, ''],
 ])('the tone %s rings as %s', (ring, expected) => {
-  expect(ringOf(ring === undefined ? card : { ...card, 'cordialis.example:ring': ring })).toBe(expected);
+  expect(ringtoneOf(ring === undefined ? card : { ...card, 'cordialis.example:ring': ring })).toBe(expected);
 });

@@ -1,11 +1,11 @@
 import type { Address } from '@/core/card';
 
 import { countryOf } from './countries';
-import type { LiftField, LiftMark } from './marks';
 import { PREFIX_COUNTRIES } from './postcodes';
+import type { SpanField, TextSpan } from './spans';
 
 /** Fields of an address, and the kind of component (RFC 9553 §2.5.1.2) that each becomes. */
-const KINDS: Partial<Record<LiftField, string>> = {
+const KINDS: Partial<Record<SpanField, string>> = {
   ...{ building: 'building', street: 'name', postOfficeBox: 'postOfficeBox', postcode: 'postcode' },
   ...{ town: 'locality', region: 'region', country: 'country' },
 };
@@ -14,8 +14,8 @@ const KINDS: Partial<Record<LiftField, string>> = {
 const MAX_LINES_BETWEEN = 2;
 
 /** Addresses of the marked parts: parts that follow one another are one address, until one of them comes again. */
-export function addressesFrom(text: string, marks: readonly LiftMark[]): Address[] {
-  const groups: LiftMark[][] = [];
+export function addressesFrom(text: string, marks: readonly TextSpan[]): Address[] {
+  const groups: TextSpan[][] = [];
   for (const mark of marks.filter(({ field }) => KINDS[field] !== undefined)) {
     const group = groups.at(-1);
     const last = group?.at(-1);
@@ -34,7 +34,7 @@ export function addressesFrom(text: string, marks: readonly LiftMark[]): Address
   return groups.map((group) => addressOf(text, group));
 }
 
-function addressOf(text: string, group: readonly LiftMark[]): Address {
+function addressOf(text: string, group: readonly TextSpan[]): Address {
   const components: { kind: string; value: string }[] = [];
   for (const { field, start, end } of group) {
     const kind = KINDS[field] ?? '';

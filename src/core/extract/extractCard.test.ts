@@ -2,13 +2,13 @@ import fc from 'fast-check';
 
 import { newCard, parseCard } from '@/core/card';
 
-import { cardFromMarks } from './cardFromMarks';
-import { correctMarks } from './correctMarks';
-import { liftCard } from './extractCard';
-import { findMarks } from './findMarks';
-import type { LiftField } from './marks';
+import { cardFromSpans } from './cardFromSpans';
+import { correctSpans } from './correctSpans';
+import { extractCard } from './extractCard';
+import { findSpans } from './findSpans';
 import { plainText } from './plainText';
 import { valuesOf } from './sampleValues';
+import type { SpanField } from './spans';
 import { textPieces } from './textPieces';
 
 /** The word that is pressed at a place. */
@@ -20,7 +20,8 @@ const wordAt = (text: string, at: number) => {
 };
 
 const NOW = '2026-01-01T00:00:00Z';
-const read = (text: string, country = 'GB') => valuesOf(liftCard(text, newCard('x', NOW), { country }).card);
+const read = (text: string, country = 'GB') =>
+  valuesOf(extractCard(text, newCard('x', NOW), { country }).card);
 
 const cases: readonly { name: string; text: string; values: readonly string[] }[] = [
   // RFC 3676 §4.3: the signature follows a line of "-- ".
@@ -112,7 +113,7 @@ const texts = fc.oneof(
 test('whatever the text, marks lie in it in order, and the card is one', () => {
   fc.assert(
     fc.property(texts, fc.constantFrom(undefined, 'GB', 'DE', 'JP'), (text, country) => {
-      const { card, marks } = liftCard(text, newCard('x', NOW), country === undefined ? {} : { country });
+      const { card, marks } = extractCard(text, newCard('x', NOW), country === undefined ? {} : { country });
       let at = 0;
       for (const { start, end } of marks) {
         expect(start).toBeGreaterThanOrEqual(at);
@@ -131,7 +132,7 @@ test('plain text is as long as the text', () => {
 });
 
 test('a correction leaves marks in order and is what it says', () => {
-  const fields = fc.constantFrom<LiftField | undefined>('name', 'organisation', 'post', 'phone', undefined);
+  const fields = fc.constantFrom<SpanField | undefined>('name', 'organisation', 'post', 'phone', undefined);
   fc.assert(
     fc.property(texts, fc.nat(), fc.nat(), fields, (text, a, b, field) => {
       const [start, end] = [a % (text.length + 1), b % (text.length + 1)].toSorted((x, y) => x - y) as [
@@ -139,7 +140,7 @@ test('a correction leaves marks in order and is what it says', () => {
         number,
       ];
       if (start === end) return;
-      const marks = correctMarks(text, findMarks(text), { start, end, field });
+      const marks = correctSpans(text, findSpans(text), { start, end, field });
       const here = marks.filter((mark) => mark.start < end && start < mark.end);
       expect(here.map((mark) => mark.field)).toEqual(field === undefined ? [] : [field]);
       for (const [i, mark] of marks.entries())
@@ -152,11 +153,11 @@ test('a correction leaves marks in order and is what it says', () => {
 test('a name is said word by word, and takes the place of the one that was taken for it', () => {
   const text = 'Blue Lantern\nZy Qo Wu\n';
   const word = (value: string) => wordAt(text, text.indexOf(value)) ?? { start: 0, end: 0 };
-  let marks = findMarks(text);
+  let marks = findSpans(text);
   for (const value of ['Zy', 'Qo', 'Wu'])
-    marks = correctMarks(text, marks, { ...word(value), field: 'name' });
-  marks = correctMarks(text, marks, { start: 0, end: 12, field: 'organisation' });
-  expect(valuesOf(cardFromMarks(text, marks, newCard('x', NOW)))).toEqual([
+    marks = correctSpans(text, marks, { ...word(value), field: 'name' });
+  marks = correctSpans(text, marks, { start: 0, end: 12, field: 'organisation' });
+  expect(valuesOf(cardFromSpans(text, marks, newCard('x', NOW)))).toEqual([
     'name: Zy Qo Wu',
     'organisation: Blue Lantern',
   ]);

@@ -1,17 +1,17 @@
 import type { Card } from '@/core/card';
 
-import { cardFromMarks } from './cardFromMarks';
-import { findMarks } from './findMarks';
-import type { LiftMark, LiftOptions } from './marks';
+import { cardFromSpans } from './cardFromSpans';
+import { findSpans } from './findSpans';
+import type { ExtractOptions, TextSpan } from './spans';
 
 /** A card read out of a text, and where in the text each value stands. */
-export interface Lifted {
+export interface ExtractedCard {
   readonly card: Card;
-  readonly marks: readonly LiftMark[];
+  readonly marks: readonly TextSpan[];
 }
 
 /** Reads a card out of a text. @param empty - the new card that it becomes; not changed */
-export function liftCard(text: string, empty: Card, options: LiftOptions = {}): Lifted {
-  const marks = findMarks(text, options);
-  return { marks, card: cardFromMarks(text, marks, empty, options) };
+export function extractCard(text: string, empty: Card, options: ExtractOptions = {}): ExtractedCard {
+  const marks = findSpans(text, options);
+  return { marks, card: cardFromSpans(text, marks, empty, options) };
 }

@@ -2,8 +2,8 @@ import { ADDRESS_LABEL, BUILDING, POST_BOX, STREET } from './addressWords';
 import { countryOf } from './countries';
 import { findEastAsianAddresses } from './findEastAsianAddresses';
 import { REGISTRY } from './mailWords';
-import { type LiftMark, overlapsAny } from './marks';
 import { TOWN_FORMS } from './postcodes';
+import { overlapsAny, type TextSpan } from './spans';
 import type { Segment, TextLine } from './textLines';
 
 /** What follows a house's number in English and French, and is no town. */
@@ -15,11 +15,11 @@ const REGISTERED = /\bregistered (?:in|office|no)|amtsgericht|handelsregister|\b
 /** Finds addresses, each part by itself: the town with its postcode first, then what stands before and after it. */
 export function findAddresses(
   lines: readonly TextLine[],
-  taken: readonly LiftMark[],
+  taken: readonly TextSpan[],
   country?: string,
-): LiftMark[] {
+): TextSpan[] {
   const eastAsian = findEastAsianAddresses(lines, taken);
-  const marks: LiftMark[] = [...eastAsian];
+  const marks: TextSpan[] = [...eastAsian];
   const isFree = (segment: Segment) => !overlapsAny(segment, taken) && !overlapsAny(segment, marks);
   for (const [at, line] of lines.entries())
     for (const segment of REGISTERED.test(line.text) ? [] : freeSegments(line, isFree)) {
@@ -50,7 +50,7 @@ export function withoutLabel(segment: Segment): Segment {
     : { start: segment.start + label, end: segment.end, text: segment.text.slice(label) };
 }
 
-function townOf(segment: Segment, country: string | undefined): LiftMark[] | undefined {
+function townOf(segment: Segment, country: string | undefined): TextSpan[] | undefined {
   if (REGISTRY.test(segment.text)) return undefined;
   const [text, nation] = splitCountry(segment.text);
   for (const { form, countries, isLoose } of TOWN_FORMS) {
@@ -60,7 +60,7 @@ function townOf(segment: Segment, country: string | undefined): LiftMark[] | und
     // Four figures before a capital may be a year: "2024 Annual".
     if (!countries && STREET_NAME.test(match.groups?.['town'] ?? '')) continue;
     if (!countries && country === undefined && /^(?:19|20)\d\d /.test(text) && nation === '') continue;
-    const marks: LiftMark[] = [];
+    const marks: TextSpan[] = [];
     for (const field of ['postcode', 'town', 'region'] as const) {
       const value = match.groups?.[field];
       if (value === undefined) continue;
@@ -111,14 +111,14 @@ function streetBefore(
   at: number,
   segment: Segment,
   isFree: (segment: Segment) => boolean,
-  town: readonly LiftMark[],
-): LiftMark[] | undefined {
+  town: readonly TextSpan[],
+): TextSpan[] | undefined {
   const line = lines[at];
   if (!line) return undefined;
   const before = line.segments.filter((one) => one.end <= segment.start && isFree(one)).map(withoutLabel);
   const hasTown = town.some(({ field }) => field === 'town');
   if (!hasTown && before.length === 0) return placeAbove(lines, at, isFree);
-  const marks: LiftMark[] = [];
+  const marks: TextSpan[] = [];
   let rest = before;
   if (!hasTown) {
     const named = townBefore(before);
@@ -138,7 +138,7 @@ function streetBefore(
 }
 
 /** The town before a postcode that stands alone, the last mark first; a region may stand between: "Wexmere, Devon", "São Paulo, SP". */
-function townBefore(before: readonly Segment[]): LiftMark[] | undefined {
+function townBefore(before: readonly Segment[]): TextSpan[] | undefined {
   const name = before.at(-1);
   if (!name || !isTownLike(name.text)) return undefined;
   const prior = before.at(-2);
@@ -179,7 +179,7 @@ function placeAbove(
   lines: readonly TextLine[],
   at: number,
   isFree: (segment: Segment) => boolean,
-): LiftMark[] | undefined {
+): TextSpan[] | undefined {
   const above: Segment[] = [];
   for (let i = at - 1; i >= 0 && above.length < 3; i -= 1) {
     const one = lastOf(lines[i], isFree);
@@ -211,7 +211,7 @@ function streetAbove(
   lines: readonly TextLine[],
   at: number,
   isFree: (segment: Segment) => boolean,
-): LiftMark[] {
+): TextSpan[] {
   const line = lines[at - 1];
   if (!line || line.index < (lines[at]?.index ?? 0) - 2) return [];
   const segments = line.segments.filter(isFree).map(withoutLabel);
@@ -231,8 +231,8 @@ function streetAbove(
 }
 
 /** Segments of a street as one mark; a box and a floor by themselves. */
-function streetMarks(segments: readonly Segment[]): LiftMark[] {
-  const marks: LiftMark[] = [];
+function streetMarks(segments: readonly Segment[]): TextSpan[] {
+  const marks: TextSpan[] = [];
   let street: { start: number; end: number } | undefined;
   for (const { start, end, text } of segments) {
     if (POST_BOX.test(text)) marks.push({ start, end, field: 'postOfficeBox' });
@@ -247,7 +247,7 @@ function countryAfter(
   at: number,
   segment: Segment,
   isFree: (segment: Segment) => boolean,
-): LiftMark[] {
+): TextSpan[] {
   const same = lines[at]?.segments.find((one) => one.start >= segment.end && isFree(one));
   const next = lines[at + 1]?.segments.find(isFree);
   const region = same && countryOf(same.text) === undefined && /^[A-Z]{2}$/.test(same.text);
@@ -266,18 +266,18 @@ function isForLetters(lines: readonly TextLine[], at: number): boolean {
 }
 
 /** Without a postcode: a country's name, the town before it, and the street before that. */
-function townsByCountry(lines: readonly TextLine[], isFree: (segment: Segment) => boolean): LiftMark[] {
+function townsByCountry(lines: readonly TextLine[], isFree: (segment: Segment) => boolean): TextSpan[] {
   const segments = lines.flatMap((line) => line.segments.filter(isFree).map(withoutLabel));
   const at = segments.findLastIndex((one) => countryOf(one.text) !== undefined && one.text.length > 2);
   const nation = segments[at];
   if (!nation) return [];
-  const country: LiftMark = { start: nation.start, end: nation.end, field: 'country' };
+  const country: TextSpan = { start: nation.start, end: nation.end, field: 'country' };
   const [town, street] = [segments[at - 1], segments[at - 2]];
   const line = lines.find((one) => one.segments.some(({ start }) => start === nation.start));
   if (town && line?.segments.length === 2 && town.start >= line.start && isTownLike(town.text))
     return [{ start: town.start, end: town.end, field: 'town' }, country];
   if (!town || !street || !/^\p{Lu}[\p{L} .'’-]{1,30}(?: \d{1,2})?$/u.test(town.text)) return [country];
   if (!isStreetLike(street) || !/\d/.test(street.text)) return [country];
-  const place: LiftMark = { start: town.start, end: town.end, field: 'town' };
+  const place: TextSpan = { start: town.start, end: town.end, field: 'town' };
   return [...streetMarks([street]), place, country];
 }

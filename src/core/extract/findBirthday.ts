@@ -1,6 +1,6 @@
 import { parseTypedDate } from '@/core/base';
 
-import type { LiftMark } from './marks';
+import type { TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
 /** Labels of a day of birth. Common practice; written from memory. */
@@ -10,7 +10,7 @@ const DATE =
   /^(?:\d{4}年\d{1,2}月\d{1,2}日|\d{1,4}[./-]\d{1,2}(?:[./-]\d{2,4})?\.?|\d{1,2}\.?(?:st|nd|rd|th|º)?\s+(?:de\s+)?\p{L}+\.?(?:\s+(?:de\s+)?\d{4})?|\p{L}+\s+\d{1,2}(?:,?\s+\d{4})?)/iu;
 
 /** Finds a day of birth that is called so; any other date is none of the person's. */
-export function findBirthday(lines: readonly TextLine[]): LiftMark[] {
+export function findBirthday(lines: readonly TextLine[]): TextSpan[] {
   for (const line of lines) {
     const label = LABEL.exec(line.text);
     if (!label) continue;

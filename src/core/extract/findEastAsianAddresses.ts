@@ -1,4 +1,4 @@
-import { type LiftMark, overlapsAny } from './marks';
+import { overlapsAny, type TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
 /** Prefecture, city or ward, and the rest: Japan's addresses go from the large to the small. */
@@ -14,8 +14,8 @@ const CHINA =
 const CHINA_CODE = /(?:(?:邮编|邮政编码|郵遞區號|P\.?C\.?)\s*:?\s*|号\S{0,12}\s+)(?<postcode>\d{6})(?!\d)/u;
 
 /** Finds addresses written in Japanese or Chinese. */
-export function findEastAsianAddresses(lines: readonly TextLine[], taken: readonly LiftMark[]): LiftMark[] {
-  const marks: LiftMark[] = [];
+export function findEastAsianAddresses(lines: readonly TextLine[], taken: readonly TextSpan[]): TextSpan[] {
+  const marks: TextSpan[] = [];
   for (const [at, line] of lines.entries()) {
     const isFree = !overlapsAny(line, taken);
     const code = CHINA_CODE.exec(line.text) ?? JAPAN_CODE.exec(line.text);
@@ -46,7 +46,7 @@ function tailEnd(tail: string): number {
   return (cut < 0 ? tail : tail.slice(0, cut)).trimEnd().length;
 }
 
-function put(marks: LiftMark[], line: TextLine, match: RegExpExecArray, groups: readonly string[]): void {
+function put(marks: TextSpan[], line: TextLine, match: RegExpExecArray, groups: readonly string[]): void {
   let from = match.index;
   for (const group of groups) {
     const value = match.groups?.[group];

@@ -10,8 +10,8 @@ import {
 } from '@/core/card';
 import type { News, Signature } from '@/core/talks';
 
-import { liftCard } from './extractCard';
-import type { LiftOptions } from './marks';
+import { extractCard } from './extractCard';
+import type { ExtractOptions } from './spans';
 
 /** Lines at the end of a message in which a signature is looked for. */
 const LINES = 24;
@@ -20,9 +20,9 @@ const LINES = 24;
  * What a signature says that the card of whoever wrote it doesn't say: another organisation or post, a number, a mail
  * address or an address that isn't there. Nothing where the signature is somebody else's, as an assistant's is.
  */
-export function findNews(card: Card, { uid, day, text }: Signature, options: LiftOptions = {}): News[] {
+export function findNews(card: Card, { uid, day, text }: Signature, options: ExtractOptions = {}): News[] {
   const end = signatureIn(text, card);
-  const { card: read } = liftCard(end, newCard('signature', `${day}T00:00:00Z`), options);
+  const { card: read } = extractCard(end, newCard('signature', `${day}T00:00:00Z`), options);
   if (!isTheirs(card, read)) return [];
   const found: Omit<News, 'id' | 'uid' | 'day'>[] = [];
   for (const collection of ['organizations', 'titles'] as const) {

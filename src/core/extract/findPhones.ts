@@ -2,8 +2,8 @@ import { foldText } from '@/core/base';
 import { parsePhone } from '@/core/card';
 
 import { REGISTRY } from './mailWords';
-import { type LiftMark, overlapsAny, type Stretch } from './marks';
 import { type PhoneWord, phoneWord } from './phoneWords';
+import { overlapsAny, type TextRange, type TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
 /** Figures with what stands between figures of a number; an extension may follow. */
@@ -24,10 +24,10 @@ const POSTCODE = /^\d{5}-\d{3,4}$/;
 /** Finds the numbers one can ring, with what the label beside each says of it. */
 export function findPhones(
   lines: readonly TextLine[],
-  taken: readonly LiftMark[],
+  taken: readonly TextSpan[],
   country: string | undefined,
-): LiftMark[] {
-  const marks: LiftMark[] = [];
+): TextSpan[] {
+  const marks: TextSpan[] = [];
   let above: readonly PhoneWord[] = [];
   for (const line of lines) {
     const found = phonesOf(line, taken, country, above);
@@ -40,11 +40,11 @@ export function findPhones(
 
 function phonesOf(
   line: TextLine,
-  taken: readonly LiftMark[],
+  taken: readonly TextSpan[],
   country: string | undefined,
   above: readonly PhoneWord[],
-): LiftMark[] {
-  const marks: LiftMark[] = [];
+): TextSpan[] {
+  const marks: TextSpan[] = [];
   let from = line.start;
   let last: readonly PhoneWord[] = above;
   for (const { start, end } of candidatesIn(line)) {
@@ -66,9 +66,9 @@ function phonesOf(
 }
 
 /** Figures that may be a number. A stroke with space around it parts two numbers, or an area's code from the rest. */
-function candidatesIn(line: TextLine): Stretch[] {
+function candidatesIn(line: TextLine): TextRange[] {
   return [...line.text.matchAll(CANDIDATE)].flatMap(({ 0: text, index }) => {
-    const pieces: Stretch[] = [];
+    const pieces: TextRange[] = [];
     let from = 0;
     for (const stroke of text.matchAll(/ \/ /g)) {
       if (text.slice(from, stroke.index).replace(/\D/g, '').length < MIN_SPLIT_DIGITS) continue;
@@ -79,7 +79,7 @@ function candidatesIn(line: TextLine): Stretch[] {
   });
 }
 
-function placeOf(line: TextLine, index: number, text: string): Stretch {
+function placeOf(line: TextLine, index: number, text: string): TextRange {
   const lead = text.length - text.trimStart().length;
   const end = line.start + index + text.trimEnd().length;
   const start = line.start + index + lead;
@@ -89,7 +89,7 @@ function placeOf(line: TextLine, index: number, text: string): Stretch {
 }
 
 /** What stands between the value before and the number, at most back to the last separator. */
-function labelText(line: TextLine, taken: readonly LiftMark[], from: number, start: number): string {
+function labelText(line: TextLine, taken: readonly TextSpan[], from: number, start: number): string {
   const since = Math.max(from, ...taken.filter((mark) => mark.end <= start).map((mark) => mark.end));
   const text = line.text.slice(since - line.start, start - line.start);
   const cut = Math.max(
@@ -154,7 +154,7 @@ function looksNational(shown: string, digits: string, country: string | undefine
   return /^\(?0\d/.test(shown) || /^\(?\d{3}\)?[-. ]\d{3}[-. ]\d{4}$/.test(shown);
 }
 
-function toMark(start: number, end: number, kinds: readonly PhoneWord[]): LiftMark {
+function toMark(start: number, end: number, kinds: readonly PhoneWord[]): TextSpan {
   const isFax = kinds.includes('fax');
   const isVoice = kinds.includes('voice');
   const field = kinds.includes('mobile') ? 'mobile' : isFax && !isVoice ? 'fax' : 'phone';

@@ -1,5 +1,5 @@
 import { isSupportedRegion } from './countries';
-import { type LiftMark, overlapsAny } from './marks';
+import { overlapsAny, type TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
 const MAIL =
@@ -20,10 +20,10 @@ const HANDLE = /(?<![\p{L}\d./])@[\w.]{2,30}\b(?!@)/giu;
 const LABEL = /(?:^|[|•·,;\s])([\p{L}][\p{L}\d ]{1,20})\s*[:：]\s*$/u;
 
 /** Finds mail addresses, web addresses and accounts. */
-export function findReach(lines: readonly TextLine[]): LiftMark[] {
+export function findReach(lines: readonly TextLine[]): TextSpan[] {
   return lines.flatMap((line) => {
-    const marks: LiftMark[] = [];
-    const put = (field: LiftMark['field'], start: number, text: string, more: Partial<LiftMark> = {}) => {
+    const marks: TextSpan[] = [];
+    const put = (field: TextSpan['field'], start: number, text: string, more: Partial<TextSpan> = {}) => {
       const mark = { start: line.start + start, end: line.start + start + text.length, field, ...more };
       if (!overlapsAny(mark, marks)) marks.push(mark);
     };
@@ -53,7 +53,7 @@ function isHost(text: string, end: string): boolean {
   return ENDS.has(end) || (end.length === 2 && isSupportedRegion(end.toUpperCase()));
 }
 
-function serviceBefore(line: TextLine, index: number): Partial<LiftMark> {
+function serviceBefore(line: TextLine, index: number): Partial<TextSpan> {
   const service = LABEL.exec(line.text.slice(0, index))?.[1]?.trim();
   return service === undefined ? {} : { service };
 }

@@ -2,9 +2,9 @@ import { foldText } from '@/core/base';
 
 import { isGivenName } from './givenNames';
 import { IMPRINT } from './mailWords';
-import { type LiftField, type LiftMark, overlapsAny } from './marks';
 import { nameScore } from './nameScore';
 import { isProse, wordCount } from './readableLines';
+import { overlapsAny, type SpanField, type TextSpan } from './spans';
 import type { Segment, TextLine } from './textLines';
 import { candidatesOf, type WhoCandidate } from './whoCandidates';
 import { ADDRESSED, DEPARTMENT, HOUSE, INSTRUMENT, LEGAL_FORM, POST, PRONOUNS, WHO_LABELS } from './whoWords';
@@ -20,11 +20,11 @@ export interface WhoHints {
 }
 
 /** Finds the name, the post, the department and the organisation among what no other rule has taken. */
-export function findWho(lines: readonly TextLine[], taken: readonly LiftMark[], hints: WhoHints): LiftMark[] {
-  const marks: LiftMark[] = [...findPronouns(lines, taken)];
+export function findWho(lines: readonly TextLine[], taken: readonly TextSpan[], hints: WhoHints): TextSpan[] {
+  const marks: TextSpan[] = [...findPronouns(lines, taken)];
   marks.push(...findLabelled(lines, taken));
   const candidates = candidatesOf(lines, [...taken, ...marks], hints.text, hints.locals);
-  const has = (field: LiftField) => marks.some((mark) => mark.field === field);
+  const has = (field: SpanField) => marks.some((mark) => mark.field === field);
   const scored = candidates.map((candidate) => ({ candidate, ...scoresOf(candidate, candidates, hints) }));
   const isImprint = IMPRINT.test(hints.text);
   if (!has('name')) {
@@ -56,12 +56,12 @@ function isSupported({ text }: WhoCandidate, all: readonly Scored[], { isSignatu
   return isSignature || hasHouse || text.split(/\s+/).some(isGivenName);
 }
 
-function markOf({ start, end }: Segment, field: LiftField): LiftMark {
+function markOf({ start, end }: Segment, field: SpanField): TextSpan {
   return { start, end, field };
 }
 
 /** "(retd)" behind a name is none of it. */
-function nameMark({ start, text }: Segment): LiftMark {
+function nameMark({ start, text }: Segment): TextSpan {
   return {
     start,
     end: start + text.replace(/\s*\([^)]*\)$|\s*(?:女士|先生|小姐|様|さん)$/u, '').length,
@@ -69,20 +69,20 @@ function nameMark({ start, text }: Segment): LiftMark {
   };
 }
 
-function findPronouns(lines: readonly TextLine[], taken: readonly LiftMark[]): LiftMark[] {
+function findPronouns(lines: readonly TextLine[], taken: readonly TextSpan[]): TextSpan[] {
   for (const line of lines) {
     const match = PRONOUNS.exec(line.text);
     const said = match?.[1];
     if (!match || said === undefined || isProse(line.text)) continue;
     const start = line.start + match.index + match[0].indexOf(said);
-    const mark: LiftMark = { start, end: start + said.length, field: 'pronouns' };
+    const mark: TextSpan = { start, end: start + said.length, field: 'pronouns' };
     if (!overlapsAny(mark, taken)) return [mark];
   }
   return [];
 }
 
-function findLabelled(lines: readonly TextLine[], taken: readonly LiftMark[]): LiftMark[] {
-  const marks: LiftMark[] = [];
+function findLabelled(lines: readonly TextLine[], taken: readonly TextSpan[]): TextSpan[] {
+  const marks: TextSpan[] = [];
   for (const segment of lines.flatMap((line) =>
     line.segments.length > 1 ? [line, ...line.segments] : [line],
   ))
@@ -183,7 +183,7 @@ interface Scored extends Scores {
 }
 
 /** What is most like an organisation; else what stands right under the name or the post, in capitals of its own. */
-function houseOf(free: readonly Scored[], marks: readonly LiftMark[]): LiftMark[] {
+function houseOf(free: readonly Scored[], marks: readonly TextSpan[]): TextSpan[] {
   const best = free.filter(({ house }) => house >= 2.5).toSorted((a, b) => b.house - a.house)[0];
   if (best) return [markOf(best.candidate, 'organisation')];
   const head = Math.max(

@@ -2,8 +2,8 @@ import { parsePhone } from '@/core/card';
 
 import { countryOf, isSupportedRegion } from './countries';
 import { countryByLanguage } from './languages';
-import type { LiftMark } from './marks';
 import { countryOfTownLine, PREFIX_COUNTRIES } from './postcodes';
+import type { TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
 /** Ends of domains that are used far from the country whose they are. */
@@ -18,7 +18,7 @@ const ANYWHERE = new Set('io me tv co ai fm app cc ly gg to'.split(' '));
 export function homeOf(
   plain: string,
   lines: readonly TextLine[],
-  reach: readonly LiftMark[],
+  reach: readonly TextSpan[],
   country: string | undefined,
 ): string | undefined {
   const named = lines.flatMap(({ segments }) => segments.flatMap(({ text }) => nationOf(text) ?? []));

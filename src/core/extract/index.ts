@@ -3,10 +3,10 @@
  * Standards: quoting by RFC 3676 §4.3 and §4.5, addresses by the countries' postal habits, numbers by E.164.
  * Left out: reading text off a picture; comparing with the book (core/tidy).
  */
-export { cardFromMarks } from './cardFromMarks';
-export { correctMarks, type LiftCorrection } from './correctMarks';
-export { liftCard } from './extractCard';
-export { findMarks } from './findMarks';
+export { cardFromSpans } from './cardFromSpans';
+export { correctSpans, type SpanCorrection } from './correctSpans';
+export { extractCard } from './extractCard';
 export { findNews } from './findNews';
-export type { LiftField } from './marks';
+export { findSpans } from './findSpans';
+export type { SpanField } from './spans';
 export { type TextPiece, textPieces } from './textPieces';

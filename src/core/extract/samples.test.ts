@@ -3,7 +3,7 @@ import path from 'node:path';
 
 import { newCard } from '@/core/card';
 
-import { liftCard } from './extractCard';
+import { extractCard } from './extractCard';
 import { readSamples, valuesOf } from './sampleValues';
 
 // Texts of our own, all invented; what stands in each was written down by hand.
@@ -16,7 +16,7 @@ const samples = LANGUAGES.flatMap((language) =>
 function countsOf(some: typeof samples): { right: number; wrong: number; missed: number; faults: string[] } {
   const counts = { right: 0, wrong: 0, missed: 0, faults: [] as string[] };
   for (const { name, text, country, values } of some) {
-    const { card } = liftCard(text, newCard('x', '2026-01-01T00:00:00Z'), country ? { country } : {});
+    const { card } = extractCard(text, newCard('x', '2026-01-01T00:00:00Z'), country ? { country } : {});
     const [found, wanted] = [new Set(valuesOf(card)), new Set(values)];
     const wrong = [...found].filter((value) => !wanted.has(value));
     const missed = [...wanted].filter((value) => !found.has(value));

@@ -1,16 +1,16 @@
-import type { LiftField, LiftMark, Stretch } from './marks';
+import type { SpanField, TextRange, TextSpan } from './spans';
 
 /** A piece of a text that can be pressed: what is marked, or a word that isn't. */
-export interface TextPiece extends Stretch {
+export interface TextPiece extends TextRange {
   readonly text: string;
-  readonly field: LiftField | undefined;
+  readonly field: SpanField | undefined;
 }
 
 /** A word: what stands between space and the signs that part values. */
 const WORD = /[^\s|•·,;<>()]+/g;
 
 /** The lines of a text, each in the pieces that can be pressed; lines without any are left out. */
-export function textPieces(text: string, marks: readonly LiftMark[]): TextPiece[][] {
+export function textPieces(text: string, marks: readonly TextSpan[]): TextPiece[][] {
   const lines: TextPiece[][] = [];
   let at = 0;
   for (const raw of text.split('\n')) {

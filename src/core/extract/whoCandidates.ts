@@ -1,10 +1,10 @@
 import { foldText } from '@/core/base';
 
 import { REGISTRY, STANDS_FOR } from './mailWords';
-import type { LiftMark } from './marks';
 import { nameScore } from './nameScore';
 import { phoneWord } from './phoneWords';
 import { isProse } from './readableLines';
+import type { TextSpan } from './spans';
 import { type Segment, type TextLine, trimmed } from './textLines';
 import { DEPARTMENT, HOUSE, LEGAL_FORM, POST, POST_AT } from './whoWords';
 
@@ -23,7 +23,7 @@ const ON_BEHALF = /^(?:RA(?:in)?(?=\s)|i\. ?[av]\.|ppa\.|gez\.|p\.p\.|per pro\.?
 /** What no rule has taken, in the pieces that may each be something: by separators, and within a piece by what joins two things. */
 export function candidatesOf(
   lines: readonly TextLine[],
-  taken: readonly LiftMark[],
+  taken: readonly TextSpan[],
   text: string,
   locals: readonly string[],
 ): WhoCandidate[] {
@@ -80,7 +80,7 @@ const LABELS = new Set(
 );
 
 /** A piece of a line without what other rules took of it, without signs at its ends and what is left in brackets. */
-function withoutTaken(piece: Segment, taken: readonly LiftMark[], text: string): Segment | undefined {
+function withoutTaken(piece: Segment, taken: readonly TextSpan[], text: string): Segment | undefined {
   let { start, end } = piece;
   let isBehind = false;
   for (const mark of taken) {

@@ -26,7 +26,7 @@ export { FORMAT_FACTS, type FormatId } from './format/facts';
 export type { Problem, ReadableFormat, ReadResult, WriteOptions } from './format/format';
 export { type Invitation, writeInvitation } from './icalendar/writeInvitation';
 export { changedValues } from './import/changedValues';
-export { compareIntake, type Intake, latestByUid } from './import/compareImport';
+export { compareImport, type ImportComparison, latestByUid } from './import/compareImport';
 export { VERSION_3 } from './properties/version';
 export { writeProperties } from './properties/write/writeProperties';
 export { findFormat, FORMATS, getFormat } from './registry';

@@ -28,7 +28,7 @@ export function findPeople(list: Card, getCard: GetCard): Uid[] {
 }
 
 /** Whether a list would come to hold itself, at any depth, by taking another card on. */
-export function wouldHoldItself(list: Card, memberUid: Uid, getCard: GetCard): boolean {
+export function wouldContainItself(list: Card, memberUid: Uid, getCard: GetCard): boolean {
   if (memberUid === list.uid) return true;
   const seen = new Set<Uid>();
   const leadsBack = (uid: Uid): boolean => {

@@ -5,16 +5,16 @@
  * Left out: filling a list by a rule (core/find/rules), writing to it (core/write).
  */
 export { type Combination, combine } from './combine';
-export { findPeople, wouldHoldItself } from './findPeople';
+export { findPeople, wouldContainItself } from './findPeople';
 export {
-  asKept,
-  asPicked,
   isList,
   isRuleList,
   memberUids,
   newList,
   newRuleList,
+  toPickedList,
   withMembers,
   withoutMembers,
+  withoutWrittenMembers,
 } from './list';
 export { bareAddresses, type MemberReach, reachFor, withAddress, withReach } from './memberReach';

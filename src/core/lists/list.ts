@@ -21,12 +21,12 @@ export function isRuleList(card: Card): boolean {
 }
 
 /** A rule list for a file: whoever the rule is true of now is written as a member, for programs that know no rules. */
-export function asPicked(list: Card, uids: readonly Uid[]): Card {
+export function toPickedList(list: Card, uids: readonly Uid[]): Card {
   return isRuleList(list) ? withMembers(list, uids) : list;
 }
 
 /** The list as the book keeps it: the rule says who is on a rule list, whatever members a file has given it. */
-export function asKept(list: Card): Card {
+export function withoutWrittenMembers(list: Card): Card {
   return isRuleList(list) ? withoutMembers(list, memberUids(list)) : list;
 }
 

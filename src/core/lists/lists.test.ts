@@ -3,8 +3,16 @@ import fc from 'fast-check';
 import { type Card, newCard, type Uid } from '@/core/card';
 
 import { combine } from './combine';
-import { findPeople, wouldHoldItself } from './findPeople';
-import { asKept, asPicked, memberUids, newList, newRuleList, withMembers, withoutMembers } from './list';
+import { findPeople, wouldContainItself } from './findPeople';
+import {
+  memberUids,
+  newList,
+  newRuleList,
+  toPickedList,
+  withMembers,
+  withoutMembers,
+  withoutWrittenMembers,
+} from './list';
 import { bareAddresses, mailFor, numberFor, withAddress, withReach } from './memberReach';
 
 const now = '2026-01-01T00:00:00Z';
@@ -36,7 +44,7 @@ const loops = [
 for (const { name, list: uid, member, expected } of loops) {
   test(`a list can${expected ? 'not' : ''} take on ${name}`, () => {
     const get = bookOf(...people, list('a', 'b'), list('b', 'c'), list('c'));
-    expect(wouldHoldItself(get(uid) ?? list(uid), member, get)).toBe(expected);
+    expect(wouldContainItself(get(uid) ?? list(uid), member, get)).toBe(expected);
   });
 }
 
@@ -101,10 +109,10 @@ test('an address without a card is a mailto: member, and comes back as it was', 
 
 test('a rule list goes into a file with whoever is on it, and comes back with its rule alone', () => {
   const rule = newRuleList('r', 'Press', now, { kind: 'all', rules: [] });
-  const written = asPicked(rule, ['ada', 'bo']);
+  const written = toPickedList(rule, ['ada', 'bo']);
   expect(memberUids(written)).toEqual(['ada', 'bo']);
-  expect(asKept(written)).toEqual(rule);
+  expect(withoutWrittenMembers(written)).toEqual(rule);
   // A picked list is nobody's to fill or to empty.
   const picked = list('a', 'ada');
-  expect([asPicked(picked, ['bo']), asKept(picked)]).toEqual([picked, picked]);
+  expect([toPickedList(picked, ['bo']), withoutWrittenMembers(picked)]).toEqual([picked, picked]);
 });

@@ -1,4 +1,4 @@
-import { isObject, type JsonObject, own } from '@/core/base';
+import { isObject, type JsonObject, ownProperty } from '@/core/base';
 import { type Card, isSameValue, shownAs, UNITED, type United } from '@/core/card';
 
 import { alignEntries, type Entries } from './alignEntries';
@@ -46,10 +46,12 @@ export function deviceChange({ known, served, sent, keeps, country }: DeviceSays
   for (const key of new Set([...Object.keys(served), ...Object.keys(sent)])) {
     if (STAMPS.has(key) || key.startsWith('cordialis.example:')) continue;
     const [was, is] =
-      key === 'name' ? namesOf(served, sent) : [own({ ...served }, key), own({ ...sent }, key)];
+      key === 'name'
+        ? namesOf(served, sent)
+        : [ownProperty({ ...served }, key), ownProperty({ ...sent }, key)];
     const value = united.has(key)
       ? changedEntries(key as United, { known: known[key as United], was, is }, context)
-      : changedValue([key], { known: own({ ...known }, key), was, is }, context);
+      : changedValue([key], { known: ownProperty({ ...known }, key), was, is }, context);
     if (value === undefined) delete changed[key];
     else changed[key] = value;
   }
@@ -151,7 +153,11 @@ function changedObject(
   const result: JsonObject = isObject(known) ? { ...known } : {};
   const [before, after] = [isObject(was) ? was : {}, isObject(is) ? is : {}];
   for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
-    const values = { known: own(result, key), was: own(before, key), is: own(after, key) };
+    const values = {
+      known: ownProperty(result, key),
+      was: ownProperty(before, key),
+      is: ownProperty(after, key),
+    };
     // A part of a name that is gone was taken away: whoever keeps names keeps all parts of them.
     const isPart = path.at(-1) === 'components' && values.is === undefined;
     const value = isPart ? undefined : changedValue([...path, key], values, context);

@@ -1,4 +1,4 @@
-import { isObject, type JsonObject, own } from '@/core/base';
+import { isObject, type JsonObject, ownProperty } from '@/core/base';
 import { type Card, formatPointer, isSameValue, UNITED } from '@/core/card';
 
 import { alignEntries, type Entries } from './alignEntries';
@@ -46,7 +46,7 @@ export function mergeThree(base: Card, mine: Card, theirs: Card, { country }: Me
       ? stampOf(key, mine, theirs)
       : mergeValue(
           [key],
-          { base: own(base, key), mine: own(myOwn, key), theirs: own(theirOwn, key) },
+          { base: ownProperty(base, key), mine: ownProperty(myOwn, key), theirs: ownProperty(theirOwn, key) },
           context,
         );
     if (value !== undefined) merged[key] = value;
@@ -102,7 +102,10 @@ interface Three {
 }
 
 function stampOf(key: string, mine: Card, theirs: Card): unknown {
-  const [a, b] = [own(mine as unknown as JsonObject, key), own(theirs as unknown as JsonObject, key)];
+  const [a, b] = [
+    ownProperty(mine as unknown as JsonObject, key),
+    ownProperty(theirs as unknown as JsonObject, key),
+  ];
   if (key === 'updated' && typeof a === 'string' && typeof b === 'string') return a > b ? a : b;
   return a ?? b;
 }
@@ -138,7 +141,11 @@ function mergeObject(
   const [was, my, their] = [base, mine, theirs].map((value) => (isObject(value) ? value : {}));
   const merged: JsonObject = {};
   for (const key of new Set([...Object.keys(my ?? {}), ...Object.keys(their ?? {})])) {
-    const three = { base: own(was ?? {}, key), mine: own(my ?? {}, key), theirs: own(their ?? {}, key) };
+    const three = {
+      base: ownProperty(was ?? {}, key),
+      mine: ownProperty(my ?? {}, key),
+      theirs: ownProperty(their ?? {}, key),
+    };
     const value = mergeValue([...path, key], three, context);
     if (value !== undefined) merged[key] = value;
   }

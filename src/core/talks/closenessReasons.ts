@@ -1,6 +1,6 @@
 import { daysBetween } from '@/core/base';
 
-import { agoWords } from './standing';
+import { formatAgo } from './standing';
 import { type TalkSummary, usualGap } from './summary';
 
 /** How much larger one side has to be for it to be said. */
@@ -12,7 +12,7 @@ export function closenessReasons(summary: TalkSummary, today: string): string[] 
   const gap = usualGap(summary);
   const talks = count === 1 ? '1 talk' : `${count} talks`;
   return [
-    `${talks}, the last ${agoWords(daysBetween(last, today))}`,
+    `${talks}, the last ${formatAgo(daysBetween(last, today))}`,
     gap === undefined ? '' : `usually every ${Math.round(gap) <= 1 ? 'day' : `${Math.round(gap)} days`}`,
     sidesOf(out, came),
   ].filter(Boolean);

@@ -12,12 +12,13 @@
 export { balanceOf, type RhythmBalance, talksByMonth } from './chart';
 export { rankCloseness } from './closeness';
 export { closenessReasons } from './closenessReasons';
+export { describeChanges } from './describeChanges';
 export { type Due, dueOf, formatRhythm, type Rhythm, RHYTHM_UNITS, rhythmFor, withRhythm } from './due';
 export { amongTalks } from './feeds/amongTalks';
 export { type Feed, feedLinks, feedSchema, type Post } from './feeds/post';
 export { readFeed } from './feeds/readFeed';
 export { type AppointmentTalks, appointmentTalks } from './mail/appointmentTalks';
-export { guessOwn } from './mail/guessOwnAddresses';
+export { guessOwnAddresses } from './mail/guessOwnAddresses';
 export { type MailPart, MailSplitter } from './mail/mailSplitter';
 export { MonthBuffers } from './mail/monthBuffers';
 export { readAppointments } from './mail/readAppointments';
@@ -25,8 +26,7 @@ export { type MailHead, readMailHead } from './mail/readMailHead';
 export { type TalkMatcher, toCorrespondence } from './mail/toCorrespondence';
 export { acceptNews, isStillNews, type News, NEWS_WORDS, newsSchema, type Signature } from './news/news';
 export { newsBetween } from './news/newsBetween';
-export { newsWords } from './newsSince';
-export { agoWords, standingOf } from './standing';
+export { formatAgo, standingOf } from './standing';
 export { summarise, summarySchema, type TalkSummary, usualGap, withTalk } from './summary';
 export {
   type Direction,

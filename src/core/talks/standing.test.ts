@@ -1,4 +1,4 @@
-import { agoWords, dueWords, standingOf } from './standing';
+import { formatAgo, formatDue, standingOf } from './standing';
 
 const today = '2026-11-25';
 const cases = [
@@ -37,8 +37,8 @@ for (const { name, day, last, ...standing } of cases) {
 }
 
 test('days in words', () => {
-  expect([0, 1, -1, 6].map(dueWords)).toEqual(['due today', 'due in 1 day', '1 day late', 'due in 6 days']);
-  expect([0, 1, 6, 35, 90, 120, 365, 900].map(agoWords)).toEqual([
+  expect([0, 1, -1, 6].map(formatDue)).toEqual(['due today', 'due in 1 day', '1 day late', 'due in 6 days']);
+  expect([0, 1, 6, 35, 90, 120, 365, 900].map(formatAgo)).toEqual([
     'today',
     'yesterday',
     '6 days ago',

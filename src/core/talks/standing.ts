@@ -15,18 +15,18 @@ export function standingOf(due: Due, last: string | undefined, today: string): S
   const left = daysBetween(today, due.day);
   const whole = Math.max(1, daysBetween(last ?? today, due.day));
   const gone = last === undefined ? (left < 0 ? whole - left : 0) : daysBetween(last, today);
-  return { share: Math.max(0, gone / whole), label: dueWords(left), isLate: left < 0 };
+  return { share: Math.max(0, gone / whole), label: formatDue(left), isLate: left < 0 };
 }
 
 /** "due today", "due in 6 days", "3 days late". */
-export function dueWords(daysLeft: number): string {
+export function formatDue(daysLeft: number): string {
   if (daysLeft === 0) return 'due today';
   const days = Math.abs(daysLeft) === 1 ? '1 day' : `${Math.abs(daysLeft)} days`;
   return daysLeft > 0 ? `due in ${days}` : `${days} late`;
 }
 
 /** "today", "yesterday", "6 days ago", "5 weeks ago", "8 months ago". */
-export function agoWords(days: number): string {
+export function formatAgo(days: number): string {
   if (days === 0) return 'today';
   if (days === 1) return 'yesterday';
   if (days < 28) return `${days} days ago`;

@@ -15,7 +15,7 @@ export { planForBundles } from './bundles/planForBundles';
 export { duplicateFacts } from './duplicates/facts';
 export { type Cluster, type Grade, groupDuplicates } from './duplicates/groupDuplicates';
 export { TwinIndex } from './duplicates/twinIndex';
-export { type Fault, FAULT_CODES, type FaultCode, isStillWrong, leaveAlone, mendCard } from './faults/fault';
+export { dismissFault, type Fault, FAULT_CODES, type FaultCode, fixCard, isStillWrong } from './faults/fault';
 export { FaultFinder, type FaultOptions } from './faults/faultFinder';
 export { mergeCards, type MergeChoices } from './merging/mergeCards';
 export { mergeGroups } from './merging/mergeGroups';

@@ -1,23 +1,23 @@
 import { Router } from 'express';
 
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { accountSchema } from '@/core/sync';
 import { utcNow } from '@/hub/base';
 import { addAccount, listAccounts, syncAccount } from '@/hub/dav';
 import type { HubDb } from '@/hub/store';
 
-import { issueInWords } from './issueInWords';
+import { describeIssue } from './describeIssue';
 
 /** Servers of which the hub is a client. Behind onlyPaired. @param country - ISO 3166-1 alpha-2 */
 export function accountsApi(db: HubDb, country: string): Router {
   const router = Router();
   router.post('/', async (request, response) => {
     const wish = accountSchema.safeParse(request.body);
-    if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
+    if (!wish.success) return void response.status(400).json({ error: describeIssue(wish.error) });
     try {
       await addAccount(db, wish.data, utcNow());
     } catch (error) {
-      return void response.status(409).json({ error: errorWords(error) });
+      return void response.status(409).json({ error: errorMessage(error) });
     }
     response.status(201).json({ name: wish.data.name });
   });
@@ -27,7 +27,7 @@ export function accountsApi(db: HubDb, country: string): Router {
     try {
       response.json(await syncAccount({ db, now: utcNow(), country }, account));
     } catch (error) {
-      response.status(409).json({ error: errorWords(error) });
+      response.status(409).json({ error: errorMessage(error) });
     }
   });
   return router;

@@ -10,17 +10,17 @@ import {
   addDevice,
   changePassport,
   findDevice,
-  lookAhead,
   markSources,
   pauseDevice,
+  previewSync,
   removeDevice,
   undoSync,
 } from '@/hub/sync';
 
 import { accountsApi } from './accountsApi';
-import { devicesNow } from './devicesNow';
+import { describeIssue } from './describeIssue';
+import { devicesStatus } from './devicesStatus';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
-import { issueInWords } from './issueInWords';
 import { settleApi } from './settleApi';
 
 /** Lines of the log in one answer. */
@@ -41,11 +41,11 @@ export function devicesApi(db: HubDb, country: string): Router {
   router.use('/settle', settleApi(db));
   router.use('/accounts', accountsApi(db, country));
   router.get('/', async (request, response) => {
-    response.set('Cache-Control', 'no-store').json(await devicesNow(db, browserOf(request)));
+    response.set('Cache-Control', 'no-store').json(await devicesStatus(db, browserOf(request)));
   });
   router.post('/', async (request, response) => {
     const wish = passportSchema.safeParse(request.body);
-    if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
+    if (!wish.success) return void response.status(400).json({ error: describeIssue(wish.error) });
     try {
       const { tag, ...rest } = withoutGaps(await withDirectory(db, wish.data));
       const passport = tag === undefined || tag === '' ? rest : { ...rest, tag };
@@ -57,7 +57,7 @@ export function devicesApi(db: HubDb, country: string): Router {
   });
   router.patch('/:name', async (request, response) => {
     const wish = changeSchema.safeParse(request.body);
-    if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
+    if (!wish.success) return void response.status(400).json({ error: describeIssue(wish.error) });
     const { name } = request.params;
     const device = await findDevice(db, name);
     if (!device) return void response.status(404).json({ error: `there is no device called ${name}` });
@@ -77,7 +77,7 @@ export function devicesApi(db: HubDb, country: string): Router {
   router.get('/:name/ahead', async (request, response) => {
     const device = await findDevice(db, request.params.name);
     if (!device) return void response.status(404).json({ error: 'there is no such device' });
-    response.set('Cache-Control', 'no-store').json(await lookAhead(db, device));
+    response.set('Cache-Control', 'no-store').json(await previewSync(db, device));
   });
   router.delete('/:name', async (request, response) => {
     await removeDevice(db, request.params.name);

@@ -39,8 +39,8 @@ import {
 } from '@/hub/directory';
 import type { HubDb } from '@/hub/store';
 
+import { describeIssue } from './describeIssue';
 import { onlyOwnPages, onlyPaired } from './guards';
-import { issueInWords } from './issueInWords';
 
 /** What goes in and out beside the store. */
 export interface DirectoryApiOptions {
@@ -197,6 +197,6 @@ function userOf(request: Request): DirectoryUser & { readonly token: string } {
 /** @throws DirectoryError with what is wrong where */
 function parsed<T>(schema: z.ZodType<T>, value: unknown): T {
   const read = schema.safeParse(value);
-  if (!read.success) throw new DirectoryError(issueInWords(read.error), 400);
+  if (!read.success) throw new DirectoryError(describeIssue(read.error), 400);
   return read.data;
 }

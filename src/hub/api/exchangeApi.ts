@@ -4,10 +4,10 @@ import { z } from 'zod';
 import { pushSchema, recordsPushSchema } from '@/core/sync';
 import { utcNow } from '@/hub/base';
 import { type HubDb, inTransaction, onChange } from '@/hub/store';
-import { givePull, giveRecords, setMembers, takePush, takeRecords } from '@/hub/sync';
+import { answerPull, answerRecordsPull, applyPush, applyRecordsPush, setMembers } from '@/hub/sync';
 
+import { describeIssue } from './describeIssue';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
-import { issueInWords } from './issueInWords';
 import { numberOf } from './numberOf';
 
 /** Some hundred cards with photos; more at once is refused, so that nobody fills the memory. */
@@ -28,7 +28,7 @@ export function exchangeApi(db: HubDb, country: string): Router {
     if (!push.success)
       return void response.status(400).json({ error: push.error.issues[0]?.message ?? 'no push' });
     const context = { db, browser: browserOf(request), now: utcNow(), country };
-    response.json({ refused: await takePush(context, push.data) });
+    response.json({ refused: await applyPush(context, push.data) });
   });
   router.get('/pull', async (request, response) => {
     const since = numberOf(request.query['since']);
@@ -40,19 +40,19 @@ export function exchangeApi(db: HubDb, country: string): Router {
       await inTransaction(db, (store) =>
         store.updateTable('browsers').set({ seen: now }).where('id', '=', browser.id).execute(),
       );
-    response.set('Cache-Control', 'no-store').json(await givePull(db, browser, since));
+    response.set('Cache-Control', 'no-store').json(await answerPull(db, browser, since));
   });
   router.post('/records', async (request, response) => {
     const push = recordsPushSchema.safeParse(request.body);
-    if (!push.success) return void response.status(400).json({ error: issueInWords(push.error) });
-    await takeRecords(db, browserOf(request), push.data);
+    if (!push.success) return void response.status(400).json({ error: describeIssue(push.error) });
+    await applyRecordsPush(db, browserOf(request), push.data);
     response.status(204).end();
   });
   router.get('/records', async (request, response) => {
     const since = numberOf(request.query['since']);
     if (since === undefined)
       return void response.status(400).json({ error: 'since is the number of a record' });
-    response.set('Cache-Control', 'no-store').json(await giveRecords(db, browserOf(request), since));
+    response.set('Cache-Control', 'no-store').json(await answerRecordsPull(db, browserOf(request), since));
   });
   router.put('/members/:list', async (request, response) => {
     const uids = uidsSchema.safeParse(request.body);

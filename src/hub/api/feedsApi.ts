@@ -1,6 +1,6 @@
 import { Router } from 'express';
 
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { fetchFeed, type NameLookup } from '@/hub/talks';
 
 import { onlyOwnPages } from './guards';
@@ -24,7 +24,7 @@ export function feedsApi(lookupAt?: (port: number) => NameLookup): Router {
     const lookup = lookupAt?.(request.socket.localPort ?? 0);
     await fetchFeed(address, lookup).then(
       (feed) => void response.json(feed),
-      (error: unknown) => void response.status(422).json({ error: errorWords(error) }),
+      (error: unknown) => void response.status(422).json({ error: errorMessage(error) }),
     );
   });
   return router;

@@ -5,8 +5,8 @@ import { findStandIn } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
 import { listMails, MailFault, newMail, openMail, sendMails } from '@/hub/write';
 
+import { describeIssue } from './describeIssue';
 import { onlyOwnPages, onlyPaired } from './guards';
-import { issueInWords } from './issueInWords';
 import { numberOf } from './numberOf';
 
 /** Messages with cards attached go in one request. */
@@ -32,7 +32,7 @@ export function mailboxApi(db: HubDb): Router {
   });
   router.post('/', async (request, response) => {
     const wish = mailsToSendSchema.safeParse(request.body);
-    if (!wish.success) return void response.status(400).json({ error: issueInWords(wish.error) });
+    if (!wish.success) return void response.status(400).json({ error: describeIssue(wish.error) });
     if (!(await findStandIn(db, 'mail')))
       return void response.status(409).json({ error: 'the mail client is not in use' });
     try {

@@ -1,9 +1,9 @@
 import express, { type Request, type Response, Router } from 'express';
 import { z } from 'zod';
 
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { shownAs } from '@/core/card';
-import type { HeldNow, StandInNow } from '@/core/sync';
+import type { HeldCardView, StandInStatus } from '@/core/sync';
 import {
   addHeld,
   addStandIn,
@@ -22,8 +22,8 @@ import {
 } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
 
+import { describeIssue } from './describeIssue';
 import { onlyOwnPages, onlyPaired } from './guards';
-import { issueInWords } from './issueInWords';
 
 const text = z.string().max(500);
 const editSchema = z.object({
@@ -123,7 +123,7 @@ function forKind(handle: Handle) {
       await handle(kind, request, response);
     } catch (error) {
       if (!(error instanceof z.ZodError)) throw error;
-      response.status(400).json({ error: issueInWords(error) });
+      response.status(400).json({ error: describeIssue(error) });
     }
   };
 }
@@ -145,18 +145,18 @@ async function inWords<T>(
     return await work();
   } catch (error) {
     response.status(409);
-    return { error: errorWords(error) };
+    return { error: errorMessage(error) };
   }
 }
 
-async function standInNow(db: HubDb, kind: StandInKind): Promise<StandInNow | undefined> {
+async function standInNow(db: HubDb, kind: StandInKind): Promise<StandInStatus | undefined> {
   const state = await findStandIn(db, kind);
   if (!state) return undefined;
   const { name } = STAND_INS[kind];
   const everyMinutes = everyMinutesOf(kind, state);
   const cards = Object.entries(state.cards)
     .filter(([, held]) => held.state !== 'deleted')
-    .map(([uid, { card, state: how }]): HeldNow => ({
+    .map(([uid, { card, state: how }]): HeldCardView => ({
       uid,
       name: shownAs(card),
       phones: Object.values(card.phones ?? {}).map(({ number }) => number),

@@ -8,7 +8,7 @@ import { card as carddav } from './names';
 export type DataVersion = '3.0' | '4.0';
 
 /** How a client wants cards: a version, and perhaps some properties only (RFC 6352 §10.4). */
-export interface DataWish {
+export interface DataRequest {
   readonly version: DataVersion;
   /** Names in capitals; undefined for all. */
   readonly properties: ReadonlySet<string> | undefined;
@@ -18,7 +18,7 @@ export interface DataWish {
 const NEEDED = ['BEGIN', 'VERSION', 'END'];
 
 /** The wish that an address-data element states; undefined for a version or a type that isn't served. */
-export function readWish(element: XmlElement): DataWish | undefined {
+export function readDataRequest(element: XmlElement): DataRequest | undefined {
   const { 'content-type': type = 'text/vcard', version = '3.0' } = element.attributes;
   if (!/^text\/(?:x-)?vcard$/i.test(type) || (version !== '3.0' && version !== '4.0')) return undefined;
   const names = childrenOf(element, carddav('prop')).map(({ attributes }) =>
@@ -28,7 +28,7 @@ export function readWish(element: XmlElement): DataWish | undefined {
 }
 
 /** A card as a client wants it. */
-export function writeData(card: Card, { version, properties }: DataWish): string {
+export function writeData(card: Card, { version, properties }: DataRequest): string {
   const format = getFormat(version === '4.0' ? 'vcard4' : 'vcard3');
   const whole = format?.write([card], { extensions: false }) ?? '';
   if (!properties) return whole;
@@ -40,7 +40,7 @@ export function writeData(card: Card, { version, properties }: DataWish): string
 }
 
 /** RFC 6352 §5.1: vCard 3.0 where nothing else is asked for. */
-export const PLAIN_VERSION_3: DataWish = { version: '3.0', properties: undefined };
+export const PLAIN_VERSION_3: DataRequest = { version: '3.0', properties: undefined };
 
 /** A whole card in the newer version, which says the most. */
-export const PLAIN_VERSION_4: DataWish = { version: '4.0', properties: undefined };
+export const PLAIN_VERSION_4: DataRequest = { version: '4.0', properties: undefined };

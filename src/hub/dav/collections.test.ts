@@ -7,7 +7,7 @@ import { createDAVClient } from 'tsdav';
 import type { Card } from '@/core/card';
 import { addUser, putEntries, removeEntry, removeUser } from '@/hub/directory';
 import { findCard, lastSeq, putCard } from '@/hub/store';
-import { addDevice, changePassport, givePull, listDevices, type Passport, setMembers } from '@/hub/sync';
+import { addDevice, answerPull, changePassport, listDevices, type Passport, setMembers } from '@/hub/sync';
 import type { Credentials } from '@/hub/sync/passports/passports';
 import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 
@@ -146,7 +146,7 @@ test('a list that fills itself goes to a device as a group of those the applicat
   const cards = async () => (await client.fetchVCards({ addressBook })).map(({ data }) => String(data));
   expect(await cards()).toHaveLength(2);
   const browser = { id: 1, name: 'One', seen: null };
-  expect((await givePull(hub.db, browser as never, 0)).lists).toEqual(['choir']);
+  expect((await answerPull(hub.db, browser as never, 0)).lists).toEqual(['choir']);
   await setMembers(hub.db, { list: 'choir', uids: ['ada', 'bo'] }, { at: TEST_NOW, device: null });
   const group = (await cards()).find((text) => text.includes('The choir')) ?? '';
   expect([...group.matchAll(/MEMBER/g)]).toHaveLength(2);

@@ -12,7 +12,7 @@ import { propfind } from './propfind';
 import { checkConditions, putCardResource } from './putCardResource';
 import { rememberServed } from './rememberServed';
 import { report } from './report';
-import { cutDown, viewFor } from './viewFor';
+import { trimForDevice, viewFor } from './viewFor';
 
 /** What the router goes by. */
 export interface DavOptions {
@@ -155,7 +155,7 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
   checkConditions({ header: (name) => (name === 'if-match' ? request.header(name) : undefined) }, seen.etag);
   const version = /version\s*=\s*"?4\.0/i.test(request.header('accept') ?? '') ? '4.0' : '3.0';
   if (request.method === 'GET' && !isOfDirectory(resource)) await rememberServed(request, [seen]);
-  const [cut = seen] = await cutDown(request, [seen]);
+  const [cut = seen] = await trimForDevice(request, [seen]);
   return {
     status: 200,
     headers: { 'Content-Type': `text/vcard; charset=utf-8; version=${version}`, ETag: seen.etag },

@@ -1,6 +1,6 @@
 import type { DeviceView, SeenCard } from '@/hub/sync';
 
-import { type DataWish, PLAIN_VERSION_3, writeData } from './addressData';
+import { type DataRequest, PLAIN_VERSION_3, writeData } from './addressData';
 import { type DavRequest, isOfDirectory, type Resource } from './davRequest';
 import {
   bookPath,
@@ -22,7 +22,7 @@ export interface PropertySource {
   /** Of a card. */
   readonly seen?: SeenCard;
   /** How the client wants address-data; undefined where it doesn't ask for it. */
-  readonly wish?: DataWish | undefined;
+  readonly wish?: DataRequest | undefined;
 }
 
 type Property = (source: PropertySource) => readonly Xml[] | Xml | undefined;

@@ -6,7 +6,7 @@ import type { DavAnswer, DavRequest, Resource } from './davRequest';
 import { multistatus, responseOf } from './multistatus';
 import { card as carddav, dav } from './names';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
-import { cutDown, viewFor } from './viewFor';
+import { trimForDevice, viewFor } from './viewFor';
 import type { Xml } from './writeXml';
 
 /** PROPFIND (RFC 4918 §9.1), depth 0 and 1; without a body all properties are meant. */
@@ -61,7 +61,7 @@ async function listed(
   names: readonly string[],
 ): Promise<readonly SeenCard[]> {
   const all = [...byUid.values()];
-  return names.some((name) => OF_TEXT.includes(name)) ? cutDown(request, all) : all;
+  return names.some((name) => OF_TEXT.includes(name)) ? trimForDevice(request, all) : all;
 }
 
 function seenOf(resource: Resource, view: PropertySource['view']): Pick<PropertySource, 'seen'> {

@@ -21,7 +21,7 @@ import { type DataVersion, writeData } from './addressData';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest } from './davRequest';
 import { bookPath, card as carddav, dav, MAX_RESOURCE_OCTETS } from './names';
-import { noteHeld } from './noteHeld';
+import { recordHeld } from './recordHeld';
 import { noteGone } from './rememberServed';
 
 /** PUT of a card (RFC 6352 §6.3.2): what the device has changed goes into the book, whatever else happened meanwhile. */
@@ -32,7 +32,7 @@ export async function putCardResource(request: DavRequest, href: string): Promis
   const { sent, version } = readSent(request);
   const view = await viewOf(db, device);
   const seen = view.byHref.get(href);
-  if (seen && request.header('if-match') !== undefined) await noteHeld(request, seen.uid);
+  if (seen && request.header('if-match') !== undefined) await recordHeld(request, seen.uid);
   checkConditions(request, seen?.etag);
   if (seen) return changeKnown(request, { href, uid: seen.uid, sent, version });
   const known = view.byUid.get(sent.uid);

@@ -2,7 +2,7 @@ import { childOf, childrenOf, type XmlElement } from '@/core/base';
 import { changedSince } from '@/hub/store';
 import { type DeviceView, directoryChanges, hrefFor, listsOf, type SeenCard, seqOf } from '@/hub/sync';
 
-import { readWish } from './addressData';
+import { readDataRequest } from './addressData';
 import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource } from './davRequest';
 import { multistatus, responseOf, statusOf } from './multistatus';
@@ -11,7 +11,7 @@ import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
 import { rememberServed } from './rememberServed';
-import { cutDown, viewFor } from './viewFor';
+import { trimForDevice, viewFor } from './viewFor';
 import { element, text, type Xml } from './writeXml';
 
 /** REPORT (RFC 3253 §3.6): addressbook-multiget, addressbook-query, sync-collection. */
@@ -48,7 +48,7 @@ interface Tell extends Asked {
 function readAsked(body: XmlElement): Asked {
   const prop = childOf(body, dav('prop'));
   const data = childOf(prop, carddav('address-data'));
-  const wish = data ? readWish(data) : undefined;
+  const wish = data ? readDataRequest(data) : undefined;
   if (data && !wish)
     throw new DavError(403, 'that kind of address data is not served', carddav('supported-address-data'));
   return { names: namesIn(prop) ?? [dav('getetag')], wish };
@@ -63,7 +63,7 @@ function tellOf({ request, view, wish, names, isDirectory }: Tell, seen: SeenCar
 async function serve(tell: Tell, seen: readonly SeenCard[]): Promise<Xml[]> {
   if (!tell.wish) return seen.map((one) => tellOf(tell, one));
   if (!tell.isDirectory) await rememberServed(tell.request, seen);
-  return (await cutDown(tell.request, seen)).map((one) => tellOf(tell, one));
+  return (await trimForDevice(tell.request, seen)).map((one) => tellOf(tell, one));
 }
 
 /** RFC 6352 §8.7. */

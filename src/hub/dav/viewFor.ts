@@ -13,7 +13,7 @@ export async function viewFor({ db, device, now }: DavRequest, resource: Resourc
 }
 
 /** Cards as they are served to a device, their pictures cut down to what it shows. */
-export async function cutDown(
+export async function trimForDevice(
   { device }: Pick<DavRequest, 'device'>,
   seen: readonly SeenCard[],
 ): Promise<readonly SeenCard[]> {

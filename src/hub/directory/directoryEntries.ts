@@ -7,10 +7,10 @@ import { COUNTRY } from '@/hub/base';
 import { type DirectoryEntriesTable, type HubDb, inTransaction } from '@/hub/store';
 
 import { noteInLog } from './directoryLog';
-import type { Doer } from './directoryUsers';
+import type { Actor } from './directoryUsers';
 
 /** Puts some entries into the directory, in the place of those with their uids, as one act. */
-export async function putEntries(db: HubDb, entries: readonly DirectoryEntry[], by: Doer): Promise<void> {
+export async function putEntries(db: HubDb, entries: readonly DirectoryEntry[], by: Actor): Promise<void> {
   await inTransaction(db, async (store) => {
     for (const entry of entries) {
       const { uid } = entry.card;
@@ -37,7 +37,7 @@ export async function putEntries(db: HubDb, entries: readonly DirectoryEntry[], 
 }
 
 /** Takes somebody out of the directory. @returns whether they were in it */
-export async function removeEntry(db: HubDb, uid: string, by: Doer): Promise<boolean> {
+export async function removeEntry(db: HubDb, uid: string, by: Actor): Promise<boolean> {
   const isGone = await inTransaction(db, async (store) => {
     const known = await store
       .selectFrom('directoryEntries')

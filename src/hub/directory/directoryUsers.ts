@@ -16,7 +16,7 @@ export interface DirectoryUser {
 }
 
 /** Who does something, and when. */
-export interface Doer {
+export interface Actor {
   readonly name: string;
   /** UTCDateTime. */
   readonly now: string;
@@ -51,7 +51,7 @@ export async function addUser(
     role,
     passphrase,
   }: { readonly name: string; readonly role: Role; readonly passphrase: string },
-  by: Doer,
+  by: Actor,
 ): Promise<void> {
   const name = typed.trim().slice(0, MAX_NAME);
   if (name === '') throw new DirectoryError('a name is needed', 400);
@@ -68,7 +68,7 @@ export async function addUser(
 }
 
 /** Gives somebody another role. There is always an administrator. @throws DirectoryError */
-export function changeRole(db: HubDb, name: string, role: Role, by: Doer): Promise<void> {
+export function changeRole(db: HubDb, name: string, role: Role, by: Actor): Promise<void> {
   return inTransaction(db, async (store) => {
     const user = await getUser(store, name);
     if (role !== 'administrator') await keepOneAdministrator(store, user);
@@ -78,7 +78,12 @@ export function changeRole(db: HubDb, name: string, role: Role, by: Doer): Promi
 }
 
 /** Gives somebody another passphrase; whoever is signed in with the old one is signed out. @throws DirectoryError */
-export async function changePassphrase(db: HubDb, name: string, passphrase: string, by: Doer): Promise<void> {
+export async function changePassphrase(
+  db: HubDb,
+  name: string,
+  passphrase: string,
+  by: Actor,
+): Promise<void> {
   checkPassphrase(passphrase);
   const kept = await keepSecret(passphrase);
   await inTransaction(db, async (store) => {
@@ -90,7 +95,7 @@ export async function changePassphrase(db: HubDb, name: string, passphrase: stri
 }
 
 /** Takes somebody's access; what they have entered and what the log says of them stays. @throws DirectoryError */
-export function removeUser(db: HubDb, name: string, by: Doer): Promise<void> {
+export function removeUser(db: HubDb, name: string, by: Actor): Promise<void> {
   return inTransaction(db, async (store) => {
     const user = await getUser(store, name);
     await keepOneAdministrator(store, user);

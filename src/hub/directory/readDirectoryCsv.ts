@@ -4,7 +4,7 @@ import type { DirectoryEntry } from '@/core/directory';
 import { guessColumns, type Problem, readRows, readTable } from '@/core/formats';
 
 /** What a table would do to the directory. */
-export interface DirectoryIntake {
+export interface DirectoryImport {
   /** Those who aren't in it yet. */
   readonly fresh: readonly DirectoryEntry[];
   /** Those who are and would change, found by their mail address. */
@@ -23,7 +23,7 @@ export function readDirectoryCsv(
   octets: Uint8Array,
   known: readonly DirectoryEntry[],
   { isInside, newUid }: { readonly isInside: boolean; readonly newUid: () => string },
-): DirectoryIntake {
+): DirectoryImport {
   const table = readTable(octets);
   const { cards, problems } = readRows(table, guessColumns(table));
   const byMail = new Map(

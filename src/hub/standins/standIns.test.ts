@@ -3,7 +3,7 @@ import { type Card, diffJson, newCard, parseName } from '@/core/card';
 import { generateBook } from '@/demo';
 import { stageDemo } from '@/hub/stageDemo';
 import { allCards, findCard, type HubDb, lastSeq, putCard } from '@/hub/store';
-import { listDevices, lookAhead } from '@/hub/sync';
+import { listDevices, previewSync } from '@/hub/sync';
 import { startTestHub, TEST_NOW, type TestHub } from '@/hub/testing';
 
 import { addHeld, duplicateHeld, editHeld, removeHeld } from './editHeld';
@@ -112,7 +112,7 @@ test('what was changed on an offline device while the hub changed something else
   await type('phone', (now) => ({ ...now, isOffline: false }));
   const [device] = await listDevices(db);
   const ahead = { added: [], changed: ['Ada Lowther'], removed: [] };
-  expect(device && (await lookAhead(db, device))).toEqual(ahead);
+  expect(device && (await previewSync(db, device))).toEqual(ahead);
   await visit('phone');
   const after = await findCard(db, ADA.uid);
   expect(after?.emails?.['e1']?.address).toBe('ada@new.example');

@@ -1,6 +1,6 @@
 import type { Card } from '@/core/card';
 
-import { tellOfChange } from './changeNews';
+import { notifyOfChange } from './changeEvents';
 import type { HubDb } from './schema';
 
 /** Who changes cards, and what it is called in the log. */
@@ -79,7 +79,7 @@ export async function putCard(
       .values({ uid, card: after, seq })
       .onConflict((conflict) => conflict.column('uid').doUpdateSet({ card: after, seq }))
       .execute();
-  tellOfChange(seq);
+  notifyOfChange(seq);
   return seq;
 }
 

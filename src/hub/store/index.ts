@@ -2,7 +2,7 @@
  * The hub's store: SQLite through Kysely, migrations, backups.
  */
 export { allCards, changedSince, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
-export { onChange, tellOfChange } from './changeNews';
+export { notifyOfChange, onChange } from './changeEvents';
 export { lastMail } from './lastMail';
 export { findMemory } from './memory';
 export { backUpStore, inTransaction, openStore } from './openStore';

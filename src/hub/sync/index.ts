@@ -5,14 +5,13 @@
  * browsers/   pairing, pushing and pulling
  * accounts/   the hub as a client of other servers
  */
-export { givePull } from './browsers/givePull';
+export { answerPull } from './browsers/answerPull';
+export { applyPush } from './browsers/applyPush';
 export { type Browser, findBrowser, forgetBrowser, makeCode, pairBrowser } from './browsers/pairing';
-export { giveRecords, takeRecords } from './browsers/records';
+export { answerRecordsPull, applyRecordsPush } from './browsers/records';
 export { setMembers } from './browsers/setMembers';
-export { takePush } from './browsers/takePush';
 export { type DeviceView, etagOf, hrefFor, type SeenCard, servedCard, viewOf } from './passports/deviceView';
 export { directoryChanges, directoryView } from './passports/directoryView';
-export { lookAhead } from './passports/lookAhead';
 export { markSources } from './passports/markSources';
 export { noteVisit, syncNow } from './passports/noteVisit';
 export {
@@ -28,5 +27,6 @@ export {
   signIn,
 } from './passports/passports';
 export { pendingFor } from './passports/pendingFor';
+export { previewSync } from './passports/previewSync';
 export { seqOf } from './passports/syncToken';
 export { undoSync } from './passports/undoSync';

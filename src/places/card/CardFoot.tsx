@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useAppDispatch } from '@/book/state';
 import { useHub } from '@/book/sync';
 import { unmerge } from '@/book/tidy';
-import { alsoKept, type Card } from '@/core/card';
+import { type Card, unshownValues } from '@/core/card';
 import { formatCount, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Split, Txt } from '@/ui';
@@ -11,7 +11,7 @@ import { Act, Split, Txt } from '@/ui';
 /** What the card holds beside what is shown, and since when it is there. */
 export function CardFoot({ card }: { readonly card: Card }) {
   const dispatch = useAppDispatch();
-  const kept = alsoKept(card);
+  const kept = unshownValues(card);
   const dates = [
     card.created === undefined ? '' : `Written ${formatDay(card.created)}`,
     card.updated === undefined ? '' : `changed ${formatDay(card.updated)}`,

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { z } from 'zod';
 
 import { useServices } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { initialsOf, newCard, organisationOf, shownAs, townOf } from '@/core/card';
 import { type DirectoryEntry, directoryEntrySchema, isInForce, mayDo, type Role } from '@/core/directory';
 import { formatDay, localDay, saveFile } from '@/platform';
@@ -12,7 +12,7 @@ import { Act, Download, Field, FileText, ListRow, Plus, Stamp, Txt } from '@/ui'
 
 import { EntryForm } from './EntryForm';
 import { EntrySheet } from './EntrySheet';
-import { TakeInSheet } from './TakeInSheet';
+import { ImportEntriesSheet } from './ImportEntriesSheet';
 import { type AskDirectory, useDirectoryAct } from './useDirectory';
 
 interface EntriesPartProps {
@@ -126,7 +126,7 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
       {open?.kind === 'form' ? (
         <EntryForm entry={open.entry} ask={ask} onDone={done} onClose={close} />
       ) : null}
-      {open?.kind === 'table' ? <TakeInSheet ask={ask} onDone={done} onClose={close} /> : null}
+      {open?.kind === 'table' ? <ImportEntriesSheet ask={ask} onDone={done} onClose={close} /> : null}
     </View>
   );
 }
@@ -145,7 +145,7 @@ function useEntries(ask: AskDirectory, query: string) {
           setFault('');
         },
         (error: unknown) => {
-          if (isCurrent) setFault(errorWords(error));
+          if (isCurrent) setFault(errorMessage(error));
         },
       );
     }, PAUSE_MS);

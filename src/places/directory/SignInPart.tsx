@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useHub } from '@/book/sync';
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { askHub } from '@/platform';
 import { Field, NextAct, Txt } from '@/ui';
 
@@ -48,7 +48,7 @@ export function SignInPart({ isFirst, enter }: SignInProps) {
       <NextAct
         label={isFirst ? 'Make the directory' : 'Sign in'}
         isDisabled={name.trim() === '' || passphrase === '' || isBarred}
-        onPress={() => void go().catch((error: unknown) => setFault(errorWords(error)))}
+        onPress={() => void go().catch((error: unknown) => setFault(errorMessage(error)))}
         testID="directory-enter"
       />
     </View>

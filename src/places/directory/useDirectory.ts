@@ -7,8 +7,8 @@ import {
   keepDirectorySession,
   readDirectorySession,
 } from '@/book/directory';
-import { noticed, useAppDispatch, useServices } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { noticeShown, useAppDispatch, useServices } from '@/book/state';
+import { errorMessage } from '@/core/base';
 import { askHub, HubFault, type HubQuestion } from '@/platform';
 
 /** Who is signed in here. */
@@ -47,7 +47,7 @@ export function useDirectory() {
     };
     look().catch((error: unknown) => {
       const isOut = error instanceof HubFault && error.status === 401;
-      put(isOut ? { kind: 'out' } : { kind: 'unreachable', message: errorWords(error) });
+      put(isOut ? { kind: 'out' } : { kind: 'unreachable', message: errorMessage(error) });
     });
     return () => {
       isCurrent = false;
@@ -84,10 +84,10 @@ export function useDirectoryAct(): (work: () => Promise<unknown>, done: string) 
     async (work, done) => {
       try {
         await work();
-        if (done !== '') dispatch(noticed({ text: done, tone: 'plain' }));
+        if (done !== '') dispatch(noticeShown({ text: done, tone: 'plain' }));
         return true;
       } catch (error) {
-        dispatch(noticed({ text: `Not done: ${errorWords(error)}`, tone: 'error' }));
+        dispatch(noticeShown({ text: `Not done: ${errorMessage(error)}`, tone: 'error' }));
         return false;
       }
     },

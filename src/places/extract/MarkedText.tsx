@@ -1,23 +1,23 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import type { LiftedNow } from '@/book/clients';
-import type { LiftCorrection, LiftField, TextPiece } from '@/core/extract';
+import type { ExtractResult } from '@/book/clients';
+import type { SpanCorrection, SpanField, TextPiece } from '@/core/extract';
 import { Act, Sheet, Txt } from '@/ui';
 
 import { FIELD_WORDS } from './fieldWords';
 
 interface MarkedTextProps {
-  readonly lifted: LiftedNow;
+  readonly lifted: ExtractResult;
   readonly canUndo: boolean;
-  readonly onCorrect: (correction: LiftCorrection) => void;
+  readonly onCorrect: (correction: SpanCorrection) => void;
   readonly onUndo: () => void;
 }
 
 /** The text with what was recognised written under it; pressing a word says what it is. */
 export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextProps) {
   const [pressed, setPressed] = useState<TextPiece>();
-  const say = (field: LiftField | undefined) => {
+  const say = (field: SpanField | undefined) => {
     if (pressed) onCorrect({ start: pressed.start, end: pressed.end, field });
     setPressed(undefined);
   };
@@ -43,7 +43,7 @@ export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextPro
       </View>
       <Sheet title={pressed?.text ?? ''} isOpen={pressed !== undefined} onClose={() => setPressed(undefined)}>
         <View className="flex-row flex-wrap gap-x-5">
-          {(Object.keys(FIELD_WORDS) as LiftField[]).map((field) => (
+          {(Object.keys(FIELD_WORDS) as SpanField[]).map((field) => (
             <Act
               key={field}
               label={FIELD_WORDS[field]}

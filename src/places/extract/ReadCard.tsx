@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
-import type { LiftedNow } from '@/book/clients';
-import { addLifted, addLiftedTo } from '@/book/extract';
+import type { ExtractResult } from '@/book/clients';
+import { addExtracted, addExtractedTo } from '@/book/extract';
 import { selectRowsByUid, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { type Card, type cardValues, shownAs, type Uid } from '@/core/card';
 import type { Cluster } from '@/core/tidy';
@@ -13,7 +13,7 @@ import { Act, LabelledRow, NextAct, Pencil, Plus, Txt, useLoaded, UserPlus } fro
 export type LoadShowing = () => Promise<{ readonly cardValues: typeof cardValues }>;
 
 interface ReadCardProps {
-  readonly lifted: LiftedNow;
+  readonly lifted: ExtractResult;
   readonly loadShowing: LoadShowing;
 }
 
@@ -34,7 +34,7 @@ export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: Rea
   const name = shownAs(card);
   const work = workOf(card);
   const add = async (isEdited: boolean) => {
-    await dispatch(addLifted(card));
+    await dispatch(addExtracted(card));
     go(isEdited ? `${cardPath(card.uid)}/edit` : cardPath(card.uid), 'replace');
   };
   if (!hasMarks)
@@ -52,7 +52,7 @@ export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: Rea
           key={twin.uids.join(' ')}
           twin={twin}
           mine={card.uid}
-          onAdd={(uid) => void dispatch(addLiftedTo(card, uid)).then(() => go(cardPath(uid), 'replace'))}
+          onAdd={(uid) => void dispatch(addExtractedTo(card, uid)).then(() => go(cardPath(uid), 'replace'))}
         />
       ))}
       <View>

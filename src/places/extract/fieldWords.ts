@@ -1,7 +1,7 @@
-import type { LiftField } from '@/core/extract';
+import type { SpanField } from '@/core/extract';
 
 /** What the parts of a text are called. */
-export const FIELD_WORDS: Readonly<Record<LiftField, string>> = {
+export const FIELD_WORDS: Readonly<Record<SpanField, string>> = {
   name: 'name',
   sounds: 'how it sounds',
   post: 'what they do',

@@ -1,4 +1,4 @@
 /**
  * A card from text.
  */
-export { LiftPage } from './LiftPage';
+export { CardFromTextPage } from './CardFromTextPage';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 
 import { undo } from '@/book/commit';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
-import type { TalksTaken } from '@/book/talks';
+import type { ImportedTalks } from '@/book/talks';
 import { formatCount, onFileDrop, pickFiles } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, NextAct, OverPage, ProgressLine, Switch, Txt, Upload, usePageTitle } from '@/ui';
@@ -101,7 +101,7 @@ export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
   );
 }
 
-function Taken({ taken, onMore }: { readonly taken: TalksTaken; readonly onMore: () => void }) {
+function Taken({ taken, onMore }: { readonly taken: ImportedTalks; readonly onMore: () => void }) {
   const dispatch = useAppDispatch();
   const { messages, appointments, talks, added, unfiled, meetings, problems, changeId } = taken;
   const known = talks - added;

@@ -10,7 +10,7 @@ import {
 } from '@/book/formats';
 import { rememberColumns } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
 import { columnsKey } from '@/core/formats';
 
@@ -38,7 +38,7 @@ export function useImport() {
 
   const fail = useCallback((error: unknown) => {
     if (isStopped.current) return;
-    const reason = errorWords(error);
+    const reason = errorMessage(error);
     const message = `${source.current} could not be read: ${reason}. Nothing was changed.`;
     setState({ kind: 'failed', message });
   }, []);
@@ -153,7 +153,7 @@ export function useImport() {
       setLast(report);
       setState({ kind: 'done', ...report });
     } catch (error) {
-      const reason = errorWords(error);
+      const reason = errorMessage(error);
       setState({ kind: 'failed', message: `The cards could not be put into the book: ${reason}` });
     }
   };

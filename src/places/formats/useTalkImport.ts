@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react';
 
-import { guessOwnInWorker } from '@/book/clients';
+import { guessOwnAddressesInWorker } from '@/book/clients';
 import { selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
-import { takeInTalks, type TalksTaken } from '@/book/talks';
-import { errorWords } from '@/core/base';
+import { type ImportedTalks, importTalks } from '@/book/talks';
+import { errorMessage } from '@/core/base';
 
 /** How far an import of talks is. */
 export type TalkImportState =
@@ -11,7 +11,7 @@ export type TalkImportState =
   /** The user's own addresses are asked for, as without them nobody can tell who wrote. */
   | { readonly kind: 'asking'; readonly files: readonly File[]; readonly guessed: readonly string[] }
   | { readonly kind: 'reading'; readonly share01: number; readonly messages: number; readonly added: number }
-  | { readonly kind: 'done'; readonly taken: TalksTaken }
+  | { readonly kind: 'done'; readonly taken: ImportedTalks }
   | { readonly kind: 'failed'; readonly message: string };
 
 /** The steps of an import of mail and calendars. */
@@ -30,7 +30,7 @@ export function useTalkImport() {
     try {
       await whenRead();
       const taken = await dispatch(
-        takeInTalks(files, {
+        importTalks(files, {
           ...{ source, withTexts },
           onProgress: (share01, messages, added) => setState({ kind: 'reading', share01, messages, added }),
           onJob: (job) => (stopper.current = job.stop),
@@ -38,7 +38,7 @@ export function useTalkImport() {
       );
       setState({ kind: 'done', taken });
     } catch (error) {
-      const reason = errorWords(error);
+      const reason = errorMessage(error);
       setState(
         isStopped.current
           ? { kind: 'idle' }
@@ -54,7 +54,7 @@ export function useTalkImport() {
     if (files.length === 0) return;
     if (ownAddresses.length > 0) return take(files, withTexts);
     setState({ kind: 'reading', share01: 0, messages: 0, added: 0 });
-    const guessed = await guessOwnInWorker(files).result.catch(() => []);
+    const guessed = await guessOwnAddressesInWorker(files).result.catch(() => []);
     setState({ kind: 'asking', files, guessed });
   };
 

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 
 import { selectPinnedRows, selectReading, useAppSelector } from '@/book/state';
-import { cardPath, keepAtHand, offerInstalling } from '@/platform';
+import { cardPath, offerInstalling, offerShortcuts } from '@/platform';
 
 /** Shortcuts that launchers show at most (common practice). */
 const MAX_SHORTCUTS = 4;
@@ -17,5 +17,5 @@ export function useInstalling(): void {
       .map(({ shown, uid }) => ({ name: shown, path: cardPath(uid) }));
     offerInstalling([{ name: 'New card', path: '/book/new' }, ...people]);
   }, [isRead, pinned]);
-  useEffect(() => (isRead ? keepAtHand() : undefined), [isRead]);
+  useEffect(() => (isRead ? offerShortcuts() : undefined), [isRead]);
 }

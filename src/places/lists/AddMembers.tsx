@@ -3,9 +3,9 @@ import { View } from 'react-native';
 
 import { changeBook, changeMany } from '@/book/commit';
 import { foundBy, useFoundByName } from '@/book/lists';
-import { noticed, selectCardsByUid, useAppDispatch, useAppSelector, useServices } from '@/book/state';
+import { noticeShown, selectCardsByUid, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, newCard, parseName, shownAs, type Uid } from '@/core/card';
-import { withAddress, withMembers, wouldHoldItself } from '@/core/lists';
+import { withAddress, withMembers, wouldContainItself } from '@/core/lists';
 import { type FieldOffer, OfferField } from '@/ui';
 
 /** Cards offered at once. */
@@ -26,9 +26,12 @@ export function AddMembers({ list }: { readonly list: Card }) {
     .filter(({ uid }) => uid !== list.uid && list.members?.[uid] !== true)
     .slice(0, OFFERED);
   const put = (uid: Uid, name: string) => {
-    if (wouldHoldItself(list, uid, (one) => byUid.get(one)))
+    if (wouldContainItself(list, uid, (one) => byUid.get(one)))
       return void dispatch(
-        noticed({ text: `${name} has ${shownAs(list)} on it already, so it can’t go on it`, tone: 'error' }),
+        noticeShown({
+          text: `${name} has ${shownAs(list)} on it already, so it can’t go on it`,
+          tone: 'error',
+        }),
       );
     setText('');
     void dispatch(

@@ -4,7 +4,7 @@ import { useStore } from 'react-redux';
 
 import { selectTags, type TagCount } from '@/book/card';
 import { changeMany } from '@/book/commit';
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import {
   type AppStore,
   choiceMade,
@@ -40,7 +40,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
   const setTone = (index: number | undefined, key = tag.toLowerCase()) => {
     const { [tag.toLowerCase()]: _, ...others } = tagTones;
     dispatch(
-      setInSteps(`Colour of the tag ${tag}`, {
+      changeSettingsUndoably(`Colour of the tag ${tag}`, {
         tagTones: index === undefined ? others : { ...others, [key]: index },
       }),
     );

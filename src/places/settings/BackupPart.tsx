@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { backUpBook, noteBackup, openBackup } from '@/book/formats';
-import { noticed, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
+import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
 import type { RestoredBackup } from '@/core/formats';
 import { fileName, formatDay, localDay, pickFiles, saveFile } from '@/platform';
 import { Act, ProgressLine, Txt } from '@/ui';
@@ -20,7 +20,7 @@ export function BackupPart() {
     setWorking(text);
     work()
       .catch((error: Error) =>
-        dispatch(noticed({ text: `That did not work: ${error.message}`, tone: 'error' })),
+        dispatch(noticeShown({ text: `That did not work: ${error.message}`, tone: 'error' })),
       )
       .finally(() => setWorking(undefined));
   };
@@ -30,7 +30,9 @@ export function BackupPart() {
       const bytes = await (await dispatch(backUpBook())).result;
       saveFile(fileName(`Cordialis backup ${localDay()}`, 'zip'), bytes, 'application/zip');
       dispatch(noteBackup());
-      dispatch(noticed({ text: 'The backup is saved as a file; keep it on another device', tone: 'plain' }));
+      dispatch(
+        noticeShown({ text: 'The backup is saved as a file; keep it on another device', tone: 'plain' }),
+      );
     });
   const choose = () =>
     run('Opening the backup', async () => {

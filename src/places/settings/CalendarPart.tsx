@@ -3,8 +3,8 @@ import { View } from 'react-native';
 
 import { changeSettings } from '@/book/commit';
 import { publishCalendar } from '@/book/formats';
-import { noticed, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
+import { errorMessage } from '@/core/base';
 import { calendarAddress, newCalendarToken, removeCalendar } from '@/platform';
 import { Act, Copy, Switch, Txt } from '@/ui';
 
@@ -27,12 +27,12 @@ export function CalendarPart() {
     try {
       await dispatch(publishCalendar());
     } catch (error) {
-      setFault(`${errorWords(error)}; it is tried again after the next change`);
+      setFault(`${errorMessage(error)}; it is tried again after the next change`);
     }
   };
   const copy = async () => {
     await navigator.clipboard.writeText(calendarAddress(calendarToken));
-    dispatch(noticed({ text: 'Copied the address of the calendar', tone: 'plain' }));
+    dispatch(noticeShown({ text: 'Copied the address of the calendar', tone: 'plain' }));
   };
   return (
     <View>

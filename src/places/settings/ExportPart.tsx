@@ -3,8 +3,8 @@ import { View } from 'react-native';
 
 import type { Job } from '@/book/clients';
 import { exportBook } from '@/book/formats';
-import { noticed, useAppDispatch, useWhenRead } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { noticeShown, useAppDispatch, useWhenRead } from '@/book/state';
+import { errorMessage } from '@/core/base';
 import { FORMAT_FACTS, type FormatId } from '@/core/formats';
 import { fileName, formatCount, localDay, saveFile } from '@/platform';
 import { Act, Choice, ProgressLine, Txt } from '@/ui';
@@ -35,11 +35,11 @@ export function ExportPart() {
       setJob(writing);
       const text = await writing.result;
       saveFile(fileName(`Cordialis ${localDay()}`, format.extension), text, format.mediaType);
-      dispatch(noticed({ text: `Exported the book as ${format.label}`, tone: 'plain' }));
+      dispatch(noticeShown({ text: `Exported the book as ${format.label}`, tone: 'plain' }));
     } catch (error) {
-      const reason = errorWords(error);
+      const reason = errorMessage(error);
       if (reason !== 'stopped')
-        dispatch(noticed({ text: `The book could not be exported: ${reason}`, tone: 'error' }));
+        dispatch(noticeShown({ text: `The book could not be exported: ${reason}`, tone: 'error' }));
     } finally {
       setRunning(undefined);
       setJob(undefined);

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from '@/core/card';
 import { Act, OrderedChoice, Txt } from '@/ui';
@@ -15,7 +15,8 @@ export function LayoutPart() {
     chosen.length === 0
       ? DEFAULT_LAYOUT
       : [...chosen].sort((a, b) => cardLayout.indexOf(a) - cardLayout.indexOf(b));
-  const set = (next: readonly FormPartId[]) => dispatch(setInSteps('Card layout', { cardLayout: [...next] }));
+  const set = (next: readonly FormPartId[]) =>
+    dispatch(changeSettingsUndoably('Card layout', { cardLayout: [...next] }));
   return (
     <View>
       <Txt size="small" tone="faded">

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, type Settings, SORT_ORDERS, useAppDispatch, useAppSelector } from '@/book/state';
 import type { SecondPart } from '@/core/card';
 import { Choice, OrderedChoice, Switch, Txt } from '@/ui';
@@ -31,7 +31,7 @@ const SECOND_PARTS: readonly (readonly [SecondPart, string])[] = [
 export function NamesPart() {
   const dispatch = useAppDispatch();
   const { nameOrder, nameLength, secondLine, sortBy, particlesCount } = useAppSelector(selectSettings);
-  const set = (some: Partial<Settings>) => dispatch(setInSteps('How names are shown', some));
+  const set = (some: Partial<Settings>) => dispatch(changeSettingsUndoably('How names are shown', some));
   return (
     <View className="gap-3">
       <Titled title="Names shown">

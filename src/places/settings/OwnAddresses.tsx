@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { normalizeAddress } from '@/core/card';
 import { Act, Field, Plus, Txt, X } from '@/ui';
@@ -14,7 +14,7 @@ export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly str
   const address = normalizeAddress(typed);
   const isAddress = /^[^\s@]+@[^\s@]+$/.test(address);
   const put = (addresses: readonly string[]) =>
-    dispatch(setInSteps('Your own addresses', { ownAddresses: [...new Set(addresses)] }));
+    dispatch(changeSettingsUndoably('Your own addresses', { ownAddresses: [...new Set(addresses)] }));
   const offered = guessed.filter((one) => !ownAddresses.includes(one));
   return (
     <View className="gap-1" testID="own-addresses">

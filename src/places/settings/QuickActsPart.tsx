@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, type Settings, useAppDispatch, useAppSelector } from '@/book/state';
 import { Act, OrderedChoice, Txt } from '@/ui';
 
@@ -30,7 +30,9 @@ export function QuickActsPart() {
       <OrderedChoice
         options={ACTS}
         chosen={quickActs}
-        onChange={(acts) => dispatch(setInSteps('Acts beside the quick line', { quickActs: acts }))}
+        onChange={(acts) =>
+          dispatch(changeSettingsUndoably('Acts beside the quick line', { quickActs: acts }))
+        }
         nameOf={(title) => `${title} is offered`}
         testID="quick-offer"
       />
@@ -38,7 +40,9 @@ export function QuickActsPart() {
         <View className="flex-row">
           <Act
             label="Forget what was done lately"
-            onPress={() => dispatch(setInSteps('Forgot what was done lately', { recentActs: [] }, false))}
+            onPress={() =>
+              dispatch(changeSettingsUndoably('Forgot what was done lately', { recentActs: [] }, false))
+            }
           />
         </View>
       )}

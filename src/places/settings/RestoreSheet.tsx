@@ -2,8 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 
 import { previewImport, restoreBackup } from '@/book/formats';
-import { noticed, selectCounts, useAppDispatch, useAppSelector } from '@/book/state';
-import type { Intake, RestoredBackup } from '@/core/formats';
+import { noticeShown, selectCounts, useAppDispatch, useAppSelector } from '@/book/state';
+import type { ImportComparison, RestoredBackup } from '@/core/formats';
 import { formatCount, formatDay } from '@/platform';
 import { Act, NextAct, ProgressLine, Sheet, Switch, Txt } from '@/ui';
 
@@ -17,7 +17,7 @@ export function RestoreSheet({
 }) {
   const dispatch = useAppDispatch();
   const counts = useAppSelector(selectCounts);
-  const [intake, setIntake] = useState<Intake>();
+  const [intake, setIntake] = useState<ImportComparison>();
   const [isExact, setExact] = useState(false);
   const [withSettings, setSettings] = useState(false);
   const [share01, setShare] = useState<number>();
@@ -38,7 +38,7 @@ export function RestoreSheet({
         isStopped: () => isStopped.current,
       }),
     ).then(onClose, (error: Error) => {
-      dispatch(noticed({ text: `The backup could not be restored: ${error.message}`, tone: 'error' }));
+      dispatch(noticeShown({ text: `The backup could not be restored: ${error.message}`, tone: 'error' }));
       setShare(undefined);
     });
   };

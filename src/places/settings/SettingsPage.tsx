@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -44,7 +44,7 @@ export function SettingsPage() {
       <TitledPart title="Numbers">
         <CountryField
           country={settings.country}
-          onChange={(country) => dispatch(setInSteps('Country for numbers', { country }))}
+          onChange={(country) => dispatch(changeSettingsUndoably('Country for numbers', { country }))}
         />
       </TitledPart>
       <TitledPart title="Quick line">
@@ -68,7 +68,7 @@ export function SettingsPage() {
             ['dark', 'Dark'],
           ]}
           value={settings.scheme}
-          onChange={(scheme) => dispatch(setInSteps('Colours', { scheme }))}
+          onChange={(scheme) => dispatch(changeSettingsUndoably('Colours', { scheme }))}
         />
       </TitledPart>
       <TitledPart title="Size of type">
@@ -76,7 +76,7 @@ export function SettingsPage() {
           name="Size of type"
           options={SIZES}
           value={String(settings.typeScale) as '1'}
-          onChange={(size) => dispatch(setInSteps('Size of type', { typeScale: Number(size) }))}
+          onChange={(size) => dispatch(changeSettingsUndoably('Size of type', { typeScale: Number(size) }))}
         />
       </TitledPart>
       <TitledPart title="Your own addresses">

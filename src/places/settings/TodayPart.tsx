@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeSettings } from '@/book/commit';
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import {
   selectSettings,
   TODAY_PARTS,
@@ -38,7 +38,7 @@ export function TodayPart() {
         <OrderedChoice
           options={TODAY_PARTS.map((part) => [part, PART_NAMES[part]] as const)}
           chosen={todayParts}
-          onChange={(parts) => dispatch(setInSteps('Parts of Today', { todayParts: parts }))}
+          onChange={(parts) => dispatch(changeSettingsUndoably('Parts of Today', { todayParts: parts }))}
           nameOf={(title) => `${title} is shown`}
           testID="today-parts"
         />
@@ -48,7 +48,7 @@ export function TodayPart() {
         value={String(quietCount)}
         onChange={(text) =>
           dispatch(
-            setInSteps('How many gone quiet', {
+            changeSettingsUndoably('How many gone quiet', {
               quietCount: Math.min(12, Number(text.replace(/\D/g, '')) || 0),
             }),
           )
@@ -69,7 +69,7 @@ export function TodayPart() {
             ['march-1', 'Is kept on 1 March'],
           ]}
           value={leapDay}
-          onChange={(value) => dispatch(setInSteps('Day for 29 February', { leapDay: value }))}
+          onChange={(value) => dispatch(changeSettingsUndoably('Day for 29 February', { leapDay: value }))}
         />
       </View>
     </View>

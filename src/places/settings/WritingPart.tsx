@@ -1,4 +1,4 @@
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { Field } from '@/ui';
 
@@ -13,7 +13,9 @@ export function WritingPart() {
       onChange={(text) => {
         const count = Number(text.replace(/\D/g, '')) || 2;
         dispatch(
-          setInSteps('From how many on Bcc is offered', { bccFrom: Math.min(1000, Math.max(2, count)) }),
+          changeSettingsUndoably('From how many on Bcc is offered', {
+            bccFrom: Math.min(1000, Math.max(2, count)),
+          }),
         );
       }}
       kind="tel"

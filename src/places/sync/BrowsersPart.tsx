@@ -3,13 +3,13 @@ import { View } from 'react-native';
 
 import { useAppDispatch } from '@/book/state';
 import { unpairFromHub, useHubAct } from '@/book/sync';
-import type { DevicesNow } from '@/core/sync';
+import type { DevicesStatus } from '@/core/sync';
 import { Act, Txt } from '@/ui';
 
 import { formatMoment } from './words';
 
 interface BrowsersPartProps {
-  readonly browsers: DevicesNow['browsers'];
+  readonly browsers: DevicesStatus['browsers'];
   /** Milliseconds since 1970. */
   readonly now: number;
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch } from '@/book/state';
+import { noticeShown, useAppDispatch } from '@/book/state';
 import { useHub, useHubAct } from '@/book/sync';
 import type { NewPassport } from '@/core/sync';
 import { copyText } from '@/platform';
@@ -78,7 +78,7 @@ function Made({ made, name }: { readonly made: NewPassport; readonly name: strin
   const dispatch = useAppDispatch();
   const text = `CardDAV\nServer: ${made.url}\nUser name: ${made.user}\nPassword: ${made.password}\n`;
   const copy = async () => {
-    if (await copyText(text)) dispatch(noticed({ text: 'Copied what to type', tone: 'plain' }));
+    if (await copyText(text)) dispatch(noticeShown({ text: 'Copied what to type', tone: 'plain' }));
   };
   return (
     <View className="gap-4" testID="passport-made">

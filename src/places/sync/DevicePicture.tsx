@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 
-import type { DeviceNow } from '@/core/sync';
+import type { DeviceStatus } from '@/core/sync';
 import { go } from '@/platform/navigation';
 import { linkProps, Txt, useColours } from '@/ui';
 
@@ -14,7 +14,7 @@ const [CELL, BOOK, ROW] = [96, 64, 104];
 const HEAD = 6;
 
 interface DevicePictureProps {
-  readonly devices: readonly DeviceNow[];
+  readonly devices: readonly DeviceStatus[];
   /** Names of devices whose values are to settle. */
   readonly unsettled: ReadonlySet<string>;
   /** Milliseconds since 1970. */
@@ -81,7 +81,15 @@ export function DevicePicture({ devices, unsettled, now }: DevicePictureProps) {
   );
 }
 
-function DeviceMark({ device, isUnsettled, now }: { device: DeviceNow; isUnsettled: boolean; now: number }) {
+function DeviceMark({
+  device,
+  isUnsettled,
+  now,
+}: {
+  device: DeviceStatus;
+  isUnsettled: boolean;
+  now: number;
+}) {
   const colours = useColours();
   const last = device.seen === null ? 'never here' : formatMoment(device.seen, now);
   const words = [
@@ -111,7 +119,7 @@ function DeviceMark({ device, isUnsettled, now }: { device: DeviceNow; isUnsettl
 }
 
 /** What kind of device it is, by its outline. */
-function Shape({ kind, colour, fill }: { kind: DeviceNow['standIn']; colour: string; fill: string }) {
+function Shape({ kind, colour, fill }: { kind: DeviceStatus['standIn']; colour: string; fill: string }) {
   const line = { stroke: colour, strokeWidth: 1.75, fill };
   switch (kind) {
     case 'phone':
@@ -153,7 +161,7 @@ interface Point {
 interface LineProps {
   readonly from: Point;
   readonly to: Point;
-  readonly direction: DeviceNow['direction'];
+  readonly direction: DeviceStatus['direction'];
   readonly colour: string;
   readonly isDashed: boolean;
   /** The colour of a knot in the middle, where something is to settle. */

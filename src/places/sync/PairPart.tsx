@@ -3,7 +3,7 @@ import { View } from 'react-native';
 
 import { selectReading, useAppDispatch, useAppSelector } from '@/book/state';
 import { pairDemo, pairWithHub, useHub } from '@/book/sync';
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { bookName } from '@/platform';
 import { Field, NextAct, Txt } from '@/ui';
 
@@ -16,11 +16,12 @@ export function PairPart() {
   const [name, setName] = useState('Browser');
   const [fault, setFault] = useState('');
   const isDemo = bookName() === 'cordialis-demo';
-  const pair = () => dispatch(pairWithHub(code, name)).catch((error: unknown) => setFault(errorWords(error)));
+  const pair = () =>
+    dispatch(pairWithHub(code, name)).catch((error: unknown) => setFault(errorMessage(error)));
   useEffect(() => {
     // A demo from which somebody has just been let go doesn't pair itself again.
     if (isDemo && isRead && left === '')
-      dispatch(pairDemo()).catch((error: unknown) => setFault(errorWords(error)));
+      dispatch(pairDemo()).catch((error: unknown) => setFault(errorMessage(error)));
   }, [isRead, isDemo, left, dispatch]);
   if (isDemo && fault === '' && left === '') return <Txt tone="faded">Asking the hub …</Txt>;
   return (

@@ -3,15 +3,15 @@ import { View } from 'react-native';
 import { selectTags } from '@/book/card';
 import { selectLists, useAppSelector } from '@/book/state';
 import { shownAs } from '@/core/card';
-import type { PassportWish } from '@/core/sync';
+import type { PassportRequest } from '@/core/sync';
 import { Choice, Switch, Tick, TitledPart, Txt } from '@/ui';
 
 import { DIRECTIONS } from './words';
 
 /** What a passport says, without its name. */
 export type PassportDraft = {
-  readonly [K in Exclude<keyof PassportWish, 'name' | 'directoryToken'>]-?: Exclude<
-    PassportWish[K],
+  readonly [K in Exclude<keyof PassportRequest, 'name' | 'directoryToken'>]-?: Exclude<
+    PassportRequest[K],
     undefined
   >;
 };

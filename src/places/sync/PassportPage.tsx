@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch } from '@/book/state';
+import { noticeShown, useAppDispatch } from '@/book/state';
 import { useHubAct } from '@/book/sync';
-import type { AheadNow, DeviceNow, VisitNow } from '@/core/sync';
+import type { DeviceStatus, SyncPreview, VisitResult } from '@/core/sync';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, OverPage, Repeat, TitledPart, Trash, Txt, usePageTitle } from '@/ui';
@@ -50,7 +50,7 @@ export function PassportPage({ name }: { readonly name: string }) {
   );
 }
 
-function PassportActs({ device }: { readonly device: DeviceNow }) {
+function PassportActs({ device }: { readonly device: DeviceStatus }) {
   const act = useHubAct();
   const dispatch = useAppDispatch();
   const [isSure, setSure] = useState(false);
@@ -58,16 +58,17 @@ function PassportActs({ device }: { readonly device: DeviceNow }) {
   const visit = async () => {
     if (standIn === null) {
       const went = await act((hub, token) => hub.visitServer(token, name));
-      if (went) dispatch(noticed({ text: `${name}: ${went.came} came, ${went.went} went`, tone: 'plain' }));
+      if (went)
+        dispatch(noticeShown({ text: `${name}: ${went.came} came, ${went.went} went`, tone: 'plain' }));
       return;
     }
     const done = await act((hub, token) => hub.visit(token, standIn));
-    if (done) dispatch(noticed({ text: `${name}: ${visitInWords(done)}`, tone: 'plain' }));
+    if (done) dispatch(noticeShown({ text: `${name}: ${visitInWords(done)}`, tone: 'plain' }));
   };
   const remove = async () => {
     await act((hub, token) => hub.removeDevice(token, name));
     dispatch(
-      noticed({ text: `${name} has no passport any more. Its cards stay as they are.`, tone: 'plain' }),
+      noticeShown({ text: `${name} has no passport any more. Its cards stay as they are.`, tone: 'plain' }),
     );
     go('/devices');
   };
@@ -99,7 +100,7 @@ function PassportActs({ device }: { readonly device: DeviceNow }) {
 }
 
 /** What a visit did, in words. */
-function visitInWords({ sent, received, removed }: VisitNow): string {
+function visitInWords({ sent, received, removed }: VisitResult): string {
   const parts = [
     sent.length > 0 ? `sent ${formatCount(sent.length, 'card', 'cards')}` : '',
     received.length > 0 ? `got ${formatCount(received.length, 'card', 'cards')}` : '',
@@ -112,9 +113,9 @@ function visitInWords({ sent, received, removed }: VisitNow): string {
 const NAMED = 8;
 
 /** What the next visit would bring the device, without having it come. */
-function AheadPart({ device }: { readonly device: DeviceNow }) {
+function AheadPart({ device }: { readonly device: DeviceStatus }) {
   const act = useHubAct();
-  const [ahead, setAhead] = useState<AheadNow>();
+  const [ahead, setAhead] = useState<SyncPreview>();
   const lines = ahead
     ? ([
         ['New there', ahead.added],
@@ -146,7 +147,7 @@ function AheadPart({ device }: { readonly device: DeviceNow }) {
   );
 }
 
-function Passport({ device }: { readonly device: DeviceNow }) {
+function Passport({ device }: { readonly device: DeviceStatus }) {
   const act = useHubAct();
   const tokenFor = useDirectoryToken();
   const { direction, tag, lists, notes, photos, photoSide, groups, own, directory } = device;
@@ -177,7 +178,7 @@ function Passport({ device }: { readonly device: DeviceNow }) {
 /** Syncs shown. */
 const SHOWN = 6;
 
-function SyncsPart({ device, now }: { readonly device: DeviceNow; readonly now: number }) {
+function SyncsPart({ device, now }: { readonly device: DeviceStatus; readonly now: number }) {
   const act = useHubAct();
   const dispatch = useAppDispatch();
   const takeBack = async (id: number) => {
@@ -185,7 +186,7 @@ function SyncsPart({ device, now }: { readonly device: DeviceNow; readonly now: 
     if (!undone) return;
     const rest = undone.missed === 0 ? '' : ` ${undone.missed} newer values were left as they are.`;
     const text = `Took back ${formatCount(undone.cards, 'card', 'cards')} that ${device.name} had changed.${rest}`;
-    dispatch(noticed({ text, tone: 'plain' }));
+    dispatch(noticeShown({ text, tone: 'plain' }));
   };
   return (
     <View>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
 import { useHub, useHubAct } from '@/book/sync';
-import type { AccountWish } from '@/core/sync';
+import type { AccountRequest } from '@/core/sync';
 import { go } from '@/platform/navigation';
 import { Choice, Field, NextAct, OverPage, Txt, usePageTitle } from '@/ui';
 
@@ -14,11 +14,11 @@ export function ServerPage() {
   usePageTitle('Another server');
   const { pairing } = useHub();
   const act = useHubAct();
-  const [wish, setWish] = useState<AccountWish>({
+  const [wish, setWish] = useState<AccountRequest>({
     ...{ name: '', base: '', user: '', password: '' },
     ...{ direction: 'both', everyMinutes: 60, own: true },
   });
-  const set = (some: Partial<AccountWish>) => setWish({ ...wish, ...some });
+  const set = (some: Partial<AccountRequest>) => setWish({ ...wish, ...some });
   const name = wish.name.trim();
   const save = async () => {
     const added = await act(async (hub, token) => {

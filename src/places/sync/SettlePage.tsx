@@ -9,7 +9,7 @@ import { go } from '@/platform/navigation';
 import { Act, Field, NameLink, OverPage, Txt, usePageTitle } from '@/ui';
 
 import { useNow, useToSettle } from './useDevices';
-import { formatMoment, placeInWords, valueInWords, whoseInWords } from './words';
+import { describeOwner, describePlace, describeValue, formatMoment } from './words';
 
 /** Values that two sides have changed, each to something else: both beside each other, to choose between. */
 export function SettlePage() {
@@ -41,8 +41,8 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
   const card = useCard(value.uid) ?? undefined;
   const now = useNow();
   const [text, setText] = useState<string>();
-  const whose = whoseInWords(card);
-  const place = placeInWords(value);
+  const whose = describeOwner(card);
+  const place = describePlace(value);
   // Through the hub's act, so that what is to settle is asked for again afterwards.
   const settle = (choice: Choice) => void act(() => dispatch(settleValue(value, choice)));
   const isText = typeof value.mine === 'string' && typeof value.theirs === 'string';
@@ -73,12 +73,12 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
             <Txt size="small" tone={side === 'mine' ? 'moss' : 'ochre'} font="sansBold">
               {side === 'mine' ? 'Stands now' : 'Waits'}
             </Txt>
-            <Txt size="strong">{valueInWords(said)}</Txt>
+            <Txt size="strong">{describeValue(said)}</Txt>
             <Txt size="small" tone="faded">{`${by ?? 'The hub'}, ${formatMoment(at, now)}`}</Txt>
             <View className="flex-row">
               <Act
                 label={side === 'mine' ? 'Keep this' : 'Take this'}
-                name={`${side === 'mine' ? 'Keep' : 'Take'} ${valueInWords(said)} for ${whose}`}
+                name={`${side === 'mine' ? 'Keep' : 'Take'} ${describeValue(said)} for ${whose}`}
                 onPress={() => settle({ kind: side })}
                 testID={`settle-${side}`}
               />
@@ -94,7 +94,7 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
           <Act
             label="Type another"
             tone="faded"
-            onPress={() => setText(valueInWords(value.mine))}
+            onPress={() => setText(describeValue(value.mine))}
             testID="settle-other"
           />
         ) : null}

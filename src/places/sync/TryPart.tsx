@@ -2,7 +2,7 @@ import { View } from 'react-native';
 
 import type { StandInKind } from '@/book/clients';
 import { useHubAct } from '@/book/sync';
-import type { DeviceNow } from '@/core/sync';
+import type { DeviceStatus } from '@/core/sync';
 import { go } from '@/platform/navigation';
 import { Act, Plus } from '@/ui';
 
@@ -13,7 +13,7 @@ const KINDS: readonly (readonly [StandInKind, string])[] = [
 ];
 
 /** The devices that ship with the product, as far as they aren't in use. */
-export function TryPart({ devices }: { readonly devices: readonly DeviceNow[] }) {
+export function TryPart({ devices }: { readonly devices: readonly DeviceStatus[] }) {
   const act = useHubAct();
   const inUse = new Set(devices.map(({ standIn }) => standIn));
   const left = KINDS.filter(([kind]) => !inUse.has(kind));

@@ -1,16 +1,16 @@
 import { useEffect, useMemo, useState } from 'react';
 
 import { useHubAnswer } from '@/book/sync';
-import type { DeviceNow, DevicesNow, ToSettle } from '@/core/sync';
+import type { DevicesStatus, DeviceStatus, ToSettle } from '@/core/sync';
 import { nowMs } from '@/platform';
 
 /** The devices as the hub has them; undefined until it has said so. */
-export function useDevices(): { readonly value: DevicesNow | undefined; readonly fault: string } {
+export function useDevices(): { readonly value: DevicesStatus | undefined; readonly fault: string } {
   return useHubAnswer('devices', (hub, token) => hub.devices(token));
 }
 
 /** One device; null where there is none of that name. */
-export function useDevice(name: string): DeviceNow | null | undefined {
+export function useDevice(name: string): DeviceStatus | null | undefined {
   const { value } = useDevices();
   return value && (value.devices.find((device) => device.name === name) ?? null);
 }

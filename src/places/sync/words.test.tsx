@@ -1,10 +1,10 @@
-import type { DeviceNow } from '@/core/sync';
+import type { DeviceStatus } from '@/core/sync';
 
 import { adviceFor } from './advice';
-import { formatMoment, placeInWords, standingOf, valueInWords } from './words';
+import { describePlace, describeValue, formatMoment, standingOf } from './words';
 
 const NOW = Date.parse('2026-11-26T12:00:00Z');
-const device: DeviceNow = {
+const device: DeviceStatus = {
   ...{ name: 'Phone', user: 'phone', direction: 'both', tag: null, lists: [], notes: true, photos: true },
   ...{
     groups: false,
@@ -48,14 +48,14 @@ test('how a device stands is said in words: never here, paused, at fault, or wit
 test('what is to settle is called by our word for it, and read part by part', () => {
   expect(
     ['emails/e1/address', 'name/components', 'cordialis.example:opener'].map((path) =>
-      placeInWords(value(path)),
+      describePlace(value(path)),
     ),
   ).toEqual(['Mail address', 'Name', 'opener']);
   const parts = [
     { kind: 'given', value: 'Ada' },
     { kind: 'surname', value: 'Ek' },
   ];
-  expect([valueInWords('a'), valueInWords(parts), valueInWords(undefined)]).toEqual([
+  expect([describeValue('a'), describeValue(parts), describeValue(undefined)]).toEqual([
     'a',
     'Ada Ek',
     'nothing',

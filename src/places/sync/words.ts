@@ -1,16 +1,16 @@
 import { isObject } from '@/core/base';
 import { type Card, parsePointer, shownAs } from '@/core/card';
-import type { DeviceNow, ToSettle } from '@/core/sync';
-import { formatCount, formatDay, ownMoment } from '@/platform';
+import type { DeviceStatus, ToSettle } from '@/core/sync';
+import { formatCount, formatDay, localMoment } from '@/platform';
 
 /** A moment for people: the time where it is today, else the day. @param now - milliseconds since 1970 */
 export function formatMoment(utc: string, now: number): string {
-  const { day, time } = ownMoment(Date.parse(utc));
-  return day === ownMoment(now).day ? time : formatDay(utc);
+  const { day, time } = localMoment(Date.parse(utc));
+  return day === localMoment(now).day ? time : formatDay(utc);
 }
 
 /** How a device stands, in a few words. */
-export function standingOf(device: DeviceNow, now: number): string {
+export function standingOf(device: DeviceStatus, now: number): string {
   const [last] = device.syncs;
   if (device.isPaused) return 'Paused';
   const fault = last?.fault ?? null;
@@ -43,26 +43,26 @@ const PLACES: Readonly<Record<string, string>> = {
 };
 
 /** What a value to settle is, in words. */
-export function placeInWords({ path }: ToSettle): string {
+export function describePlace({ path }: ToSettle): string {
   const [collection = ''] = parsePointer(path);
   return PLACES[collection] ?? collection.replace(/^cordialis\.example:/, '');
 }
 
 /** A value as it is read: a text as it stands, anything else part by part. */
-export function valueInWords(value: unknown): string {
+export function describeValue(value: unknown): string {
   if (typeof value === 'string') return value;
-  if (Array.isArray(value)) return value.map(valueInWords).join(' ');
+  if (Array.isArray(value)) return value.map(describeValue).join(' ');
   if (isObject(value)) {
     if (typeof value['value'] === 'string') return value['value'];
     return Object.entries(value)
       .filter(([key]) => key !== 'kind' && !key.startsWith('@'))
-      .map(([, part]) => valueInWords(part))
+      .map(([, part]) => describeValue(part))
       .join(' ');
   }
   return value === undefined || value === null ? 'nothing' : String(value);
 }
 
 /** Whose value it is: the card's name, or what is left of it. */
-export function whoseInWords(card: Card | undefined): string {
+export function describeOwner(card: Card | undefined): string {
   return card ? shownAs(card) : 'A card that has gone';
 }

@@ -6,9 +6,9 @@ import { useToday } from '@/book/talks';
 import { daysBetween } from '@/core/base';
 import type { Uid } from '@/core/card';
 import {
-  agoWords,
   type DueCard,
   emptyPlan,
+  formatAgo,
   type Occasion,
   type PlannedFollowUp,
   type PlannedMeeting,
@@ -176,7 +176,7 @@ function FollowUps({ plan, acts: { FollowUpActs } }: PartProps) {
 
 /** "today", "yesterday", "3 days ago". */
 function agoOf(day: string): string {
-  return agoWords(daysBetween(day, localDay()));
+  return formatAgo(daysBetween(day, localDay()));
 }
 
 function Dues({

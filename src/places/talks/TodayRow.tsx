@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { selectRow, selectSummaries, useAppSelector, usePhoto } from '@/book/state';
 import { daysBetween } from '@/core/base';
 import type { Uid } from '@/core/card';
-import { agoWords, type Due, standingOf } from '@/core/talks';
+import { type Due, formatAgo, standingOf } from '@/core/talks';
 import { cardPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { ListRow, Stamp, Thread } from '@/ui';
@@ -25,7 +25,7 @@ export function TodayRow({ uid, why = '', due, acts }: TodayRowProps) {
   if (!row) return null;
   const today = localDay();
   const standing = due && standingOf(due, last, today);
-  const ago = last === undefined ? '' : `last talk ${agoWords(daysBetween(last, today))}`;
+  const ago = last === undefined ? '' : `last talk ${formatAgo(daysBetween(last, today))}`;
   const second = [why, standing?.label, ago, why === '' && !due ? row.second : '']
     .filter(Boolean)
     .join(' · ');

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectLists, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { shownAs } from '@/core/card';
 import { formatCount } from '@/platform';
@@ -37,7 +37,7 @@ export function WindowSheet({ onClose }: { readonly onClose: () => void }) {
   const days = Number(typed);
   const isWrong = !Number.isInteger(days) || days < FEWEST || days > MOST;
   const keep = () => {
-    dispatch(setInSteps('Days shown ahead', { almanacDays: days }));
+    dispatch(changeSettingsUndoably('Days shown ahead', { almanacDays: days }));
     onClose();
   };
   return (
@@ -60,7 +60,7 @@ export function WindowSheet({ onClose }: { readonly onClose: () => void }) {
             name="Whose birthdays and anniversaries"
             options={[['', 'Everybody’s'], ...lists.map((list) => [list.uid, shownAs(list)] as const)]}
             value={daysOf}
-            onChange={(uid) => dispatch(setInSteps('Whose days are shown', { daysOf: uid }))}
+            onChange={(uid) => dispatch(changeSettingsUndoably('Whose days are shown', { daysOf: uid }))}
           />
         </View>
         <NextAct label="Keep" isDisabled={isWrong} onPress={keep} testID="keep-window" />

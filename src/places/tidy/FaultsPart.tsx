@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
 import { selectRowsByUid, useAppDispatch, useAppSelector } from '@/book/state';
-import { leaveFaults, mendFaults } from '@/book/tidy';
+import { dismissFaults, fixFaults } from '@/book/tidy';
 import { type Fault, FAULT_CODES, type FaultCode } from '@/core/tidy';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -62,7 +62,7 @@ function FaultsOf({ code, faults }: { readonly code: FaultCode; readonly faults:
             }
             name={`${title}: mend ${sure.length}`}
             icon={Wrench}
-            onPress={() => void dispatch(mendFaults(sure))}
+            onPress={() => void dispatch(fixFaults(sure))}
             testID={`mend-all-${code}`}
           />
         ) : null
@@ -92,7 +92,7 @@ function FaultRow({ fault }: { readonly fault: Fault }) {
             label={mend.edits ? `${mend.isSure ? 'Mend' : 'Perhaps'}${become}` : 'Delete the card'}
             name={`${mend.edits ? 'Mend' : 'Delete'} ${name}${become}`}
             icon={Wrench}
-            onPress={() => void dispatch(mendFaults([fault]))}
+            onPress={() => void dispatch(fixFaults([fault]))}
             testID="mend"
           />
         ) : null}
@@ -100,7 +100,7 @@ function FaultRow({ fault }: { readonly fault: Fault }) {
           label="It’s right"
           name={`${isCard ? name : shown} is right as it is`}
           tone="faded"
-          onPress={() => void dispatch(leaveFaults([fault]))}
+          onPress={() => void dispatch(dismissFaults([fault]))}
           testID="leave-fault"
         />
         <Act

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
 import { selectCounts, useAppSelector } from '@/book/state';
-import type { UnfiledNow } from '@/book/talks';
+import type { UnfiledView } from '@/book/talks';
 import { type TidyState, useTidyLog } from '@/book/tidy';
 import type { Cluster, Fault } from '@/core/tidy';
 import { formatCount, formatDay } from '@/platform';
@@ -17,7 +17,7 @@ interface StateProps {
   /** Undefined until they have been looked for. */
   readonly clusters: readonly Cluster[] | undefined;
   readonly faults: readonly Fault[];
-  readonly unfiled: UnfiledNow | undefined;
+  readonly unfiled: UnfiledView | undefined;
 }
 
 /** How the book stands, what to do first, and how it stood before. */

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useAppDispatch } from '@/book/state';
-import { ignoreUnfiled, takeInUnfiled, type UnfiledNow } from '@/book/talks';
+import { addUnfiled, dismissUnfiled, type UnfiledView } from '@/book/talks';
 import type { Unfiled } from '@/core/talks';
 import { formatCount, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -12,7 +12,7 @@ import { Act, Eye, Tick, Txt, UserPlus, X } from '@/ui';
 const SHOWN = 60;
 
 /** Addresses that were written to and have no card: taken in, one or many, or ignored for good. */
-export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: UnfiledNow }) {
+export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: UnfiledView }) {
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [shown, setShown] = useState(SHOWN);
@@ -27,8 +27,8 @@ export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: 
     work(all);
     setChosen(new Set());
   };
-  const takeIn = (all: readonly Unfiled[]) => run((some) => void dispatch(takeInUnfiled(some)), all);
-  const ignore = (all: readonly Unfiled[]) => run((some) => dispatch(ignoreUnfiled(some, true)), all);
+  const takeIn = (all: readonly Unfiled[]) => run((some) => void dispatch(addUnfiled(some)), all);
+  const ignore = (all: readonly Unfiled[]) => run((some) => dispatch(dismissUnfiled(some, true)), all);
   return (
     <View testID="unfiled">
       <Txt font="serif" size="title" heading={2}>
@@ -157,7 +157,7 @@ function Ignored({ ignored }: { readonly ignored: readonly Unfiled[] }) {
               <Act
                 label="Bring back"
                 name={`Offer ${one.name || one.address} again`}
-                onPress={() => dispatch(ignoreUnfiled([one], false))}
+                onPress={() => dispatch(dismissUnfiled([one], false))}
               />
             </View>
           ))

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { noteOwnAddress } from '@/book/settings';
-import { noticed, useAppDispatch } from '@/book/state';
+import { noticeShown, useAppDispatch } from '@/book/state';
 import { useHub, useHubAct, useHubAnswer } from '@/book/sync';
 import { formatCount } from '@/platform';
 import { Act, Field, Send } from '@/ui';
@@ -39,7 +39,10 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
     if (isSent !== true) return;
     dispatch(noteOwnAddress(from));
     dispatch(
-      noticed({ text: `In the outbox: ${formatCount(texts.length, 'message', 'messages')}`, tone: 'plain' }),
+      noticeShown({
+        text: `In the outbox: ${formatCount(texts.length, 'message', 'messages')}`,
+        tone: 'plain',
+      }),
     );
     onSent();
   };

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 
 import { useAppDispatch } from '@/book/state';
-import { dropDraft, type LaidDraft, layAside, type MailDraft, readDrafts } from '@/book/write';
+import { dropDraft, type MailDraft, readDrafts, type SavedDraft, saveDraft } from '@/book/write';
 import { formatCount, formatDay } from '@/platform';
 import { Act, Sheet, Trash, Txt } from '@/ui';
 
@@ -15,11 +15,11 @@ interface DraftsSheetProps {
 /** Messages that were laid aside: each can be gone on with, whereupon the one being written is laid aside instead. */
 export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
   const dispatch = useAppDispatch();
-  const [drafts, setDrafts] = useState<readonly LaidDraft[]>();
+  const [drafts, setDrafts] = useState<readonly SavedDraft[]>();
   const read = useCallback(() => void dispatch(readDrafts()).then(setDrafts), [dispatch]);
   useEffect(read, [read]);
-  const goOn = async (laid: LaidDraft) => {
-    dispatch(layAside(draft));
+  const goOn = async (laid: SavedDraft) => {
+    dispatch(saveDraft(draft));
     set(laid.draft);
     await dispatch(dropDraft(laid.id));
     onClose();

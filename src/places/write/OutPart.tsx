@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { exportCards } from '@/book/formats';
-import { noticed, selectSettings, useAppDispatch, useAppSelector, useCardGetter } from '@/book/state';
-import { emptyDraft, type MailDraftNow, noteSent, noteUsed, type SentMail } from '@/book/write';
+import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useCardGetter } from '@/book/state';
+import { emptyDraft, type MailDraftNow, noteSent, rememberUsed, type SentMail } from '@/book/write';
 import { shownAs } from '@/core/card';
 import {
   type Attachment,
@@ -90,7 +90,7 @@ export function OutPart({ now, work }: OutPartProps) {
     });
   };
   const wentOut = () => {
-    dispatch(noteUsed(people));
+    dispatch(rememberUsed(people));
     setSent(true);
   };
   const save = async () => {
@@ -111,7 +111,7 @@ export function OutPart({ now, work }: OutPartProps) {
   const copy = async () => {
     if (await copyText(people.map(formatMailbox).join(', ')))
       dispatch(
-        noticed({ text: `Copied ${formatCount(people.length, 'address', 'addresses')}`, tone: 'plain' }),
+        noticeShown({ text: `Copied ${formatCount(people.length, 'address', 'addresses')}`, tone: 'plain' }),
       );
   };
   const note = async () => {
@@ -175,7 +175,7 @@ export function OutPart({ now, work }: OutPartProps) {
         messages={messages.length}
         textsFrom={textsFrom}
         onSent={() => {
-          dispatch(noteUsed(people));
+          dispatch(rememberUsed(people));
           set(emptyDraft);
         }}
       />

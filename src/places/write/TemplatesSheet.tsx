@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import type { MailDraft } from '@/book/write';
 import { fieldsIn, SHIPPED, type Template } from '@/core/write';
@@ -28,12 +28,12 @@ export function TemplatesSheet({ draft, set, onClose }: TemplatesSheetProps) {
   const keep = () => {
     const others = templates.filter((one) => one.name !== wanted);
     const kept = { name: wanted, subject: draft.subject, body: draft.body };
-    dispatch(setInSteps(`Kept the template ${wanted}`, { templates: [...others, kept] }, false));
+    dispatch(changeSettingsUndoably(`Kept the template ${wanted}`, { templates: [...others, kept] }, false));
     onClose();
   };
   const forget = (gone: Template) => {
     const left = templates.filter((one) => one.name !== gone.name);
-    dispatch(setInSteps(`Forgot the template ${gone.name}`, { templates: left }, false));
+    dispatch(changeSettingsUndoably(`Forgot the template ${gone.name}`, { templates: left }, false));
   };
   return (
     <Sheet title="Templates" isOpen onClose={onClose}>

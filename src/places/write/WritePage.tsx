@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useAppDispatch } from '@/book/state';
-import { emptyDraft, layAside, useMailDraft } from '@/book/write';
+import { emptyDraft, saveDraft, useMailDraft } from '@/book/write';
 import { fieldWords } from '@/core/write';
 import { go, goBack } from '@/platform/navigation';
 import { Act, Archive, Field, FileText, OverPage, Printer, Switch, Txt, useLoaded, usePageTitle } from '@/ui';
@@ -90,7 +90,7 @@ export function WritePage({ loadWords }: WriteProps) {
               icon={Archive}
               tone="faded"
               onPress={() => {
-                dispatch(layAside(draft));
+                dispatch(saveDraft(draft));
                 set(emptyDraft);
               }}
               testID="mail-anew"

@@ -29,14 +29,14 @@ import { syncStandIn } from '@/hub/standins/syncStandIn';
 import { allCards, backUpStore, type HubDb, lastSeq, openStore } from '@/hub/store';
 import {
   addDevice,
+  answerPull,
+  answerRecordsPull,
+  applyPush,
+  applyRecordsPush,
   findBrowser,
-  givePull,
-  giveRecords,
   listDevices,
   makeCode,
   pairBrowser,
-  takePush,
-  takeRecords,
   viewOf,
 } from '@/hub/sync';
 import { HubFault, type HubQuestion } from '@/platform';
@@ -148,19 +148,19 @@ class World {
       const url = new URL(path, 'http://hub.example');
       if (url.pathname === '/exchange/pull')
         return JSON.parse(
-          JSON.stringify(await givePull(this.db, browser, Number(url.searchParams.get('since')))),
+          JSON.stringify(await answerPull(this.db, browser, Number(url.searchParams.get('since')))),
         );
       if (url.pathname === '/exchange/records' && body === undefined)
         return JSON.parse(
-          JSON.stringify(await giveRecords(this.db, browser, Number(url.searchParams.get('since')))),
+          JSON.stringify(await answerRecordsPull(this.db, browser, Number(url.searchParams.get('since')))),
         );
       if (url.pathname === '/exchange/records') {
-        await takeRecords(this.db, browser, recordsPushSchema.parse(JSON.parse(JSON.stringify(body))));
+        await applyRecordsPush(this.db, browser, recordsPushSchema.parse(JSON.parse(JSON.stringify(body))));
         if (this.isAnswerLost) throw new HubFault('the hub can’t be reached', 0);
         return {};
       }
       const push = pushSchema.parse(JSON.parse(JSON.stringify(body)));
-      const refused = await takePush({ db: this.db, browser, now: NOW, country: 'GB' }, push);
+      const refused = await applyPush({ db: this.db, browser, now: NOW, country: 'GB' }, push);
       if (this.isAnswerLost) throw new HubFault('the hub can’t be reached', 0);
       return { refused };
     };

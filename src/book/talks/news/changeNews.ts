@@ -3,7 +3,7 @@ import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { shownAs } from '@/core/card';
 import { acceptNews, type News, NEWS_WORDS, type Signature } from '@/core/talks';
 
-import { keepFreshNews } from './readNews';
+import { addNews } from './readNews';
 
 /** Compares signatures with the cards of those who wrote them, in the worker; what is known already stays as it is. */
 export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<void>> {
@@ -16,7 +16,7 @@ export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<
     if (signed.length === 0) return;
     // Nobody waits for it; the next import finds what this one didn't.
     const found = await twins.newsIn(signed, selectSettings(getState()).country).catch(() => []);
-    await dispatch(keepFreshNews(found));
+    await dispatch(addNews(found));
   };
 }
 

@@ -5,7 +5,7 @@ import { newsBetween } from '@/core/talks';
 import type { Cluster } from '@/core/tidy';
 import { localDay } from '@/platform';
 
-import { keepFreshNews } from './readNews';
+import { addNews } from './readNews';
 
 /** From where cards come whose values are news of those whom they are the second card of. */
 const SOURCES: Partial<Record<Cause, 'import' | 'device'>> = { import: 'import', sync: 'device' };
@@ -35,6 +35,6 @@ export function noteTwinNews(
       const [other] = cardsOf(uids.filter((uid) => fresh.has(uid)));
       return own && other ? newsBetween(own, other, { uid: own.uid, day: localDay(), from }) : [];
     });
-    await dispatch(keepFreshNews(news));
+    await dispatch(addNews(news));
   };
 }

@@ -1,4 +1,4 @@
-import { keepNews } from '@/book/commit';
+import { storeNews } from '@/book/commit';
 import type { StoredNews } from '@/book/history';
 import { type AppThunk, newsArrived, selectNewsById } from '@/book/state';
 import { KEYS, parseJson } from '@/book/store';
@@ -26,10 +26,10 @@ function parseStored(text: string | null): StoredNews | undefined {
 }
 
 /** Keeps news that has been found; what is known already, dismissed or not, stays as it is. */
-export function keepFreshNews(found: readonly News[]): AppThunk<Promise<void>> {
+export function addNews(found: readonly News[]): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
     await dispatch(readNewsOfPeople());
     const known = selectNewsById(getState()) ?? {};
-    dispatch(keepNews(found.filter(({ id }) => !known[id]).map((news) => ({ news }))));
+    dispatch(storeNews(found.filter(({ id }) => !known[id]).map((news) => ({ news }))));
   };
 }

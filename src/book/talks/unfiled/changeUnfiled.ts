@@ -8,7 +8,7 @@ import {
   unfiledChanged,
 } from '@/book/state';
 import { KEYS, parseJson } from '@/book/store';
-import { piecesOf } from '@/core/base';
+import { inBatches } from '@/core/base';
 import { type Card, newCard, normalizeAddress, parseName, type Uid } from '@/core/card';
 import { mergeUnfiled, type Unfiled, unfiledSchema } from '@/core/talks';
 
@@ -32,7 +32,7 @@ export function addressBook(cards: readonly Card[]): Map<string, Uid[]> {
 
 async function readStored(services: Services, keys: readonly string[]): Promise<Unfiled[]> {
   const found: Unfiled[] = [];
-  for (const piece of piecesOf(keys, PIECE)) {
+  for (const piece of inBatches(keys, PIECE)) {
     const stored = await services.storage.getMany([...piece]);
     for (const text of Object.values(stored)) {
       const one = unfiledSchema.safeParse(parseJson(text)).data;
@@ -75,12 +75,12 @@ function keep(all: readonly Unfiled[]): AppThunk {
 }
 
 /** Has addresses never offered again, or offered again. */
-export function ignoreUnfiled(all: readonly Unfiled[], isIgnored: boolean): AppThunk {
+export function dismissUnfiled(all: readonly Unfiled[], isIgnored: boolean): AppThunk {
   return keep(all.map(({ isIgnored: _, ...one }) => (isIgnored ? { ...one, isIgnored } : one)));
 }
 
 /** Makes a card of each address, named as the headers named it, with the talks that are known. */
-export function takeInUnfiled(all: readonly Unfiled[]): AppThunk<Promise<Change | undefined>> {
+export function addUnfiled(all: readonly Unfiled[]): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, _, { newUid, utcNow }) => {
     const cards = all.map((one) => cardOf(one, newUid(), utcNow()));
     const talks = all.flatMap((one, i) =>

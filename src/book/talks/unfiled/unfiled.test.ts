@@ -5,7 +5,7 @@ import { KEYS } from '@/book/store';
 import { openTestBook } from '@/book/testing';
 import type { Unfiled } from '@/core/talks';
 
-import { addressBook, ignoreUnfiled, putUnfiled, takeInUnfiled } from './changeUnfiled';
+import { addressBook, addUnfiled, dismissUnfiled, putUnfiled } from './changeUnfiled';
 
 const unfiled = (address: string, name: string): Unfiled => ({
   ...{ address, name, count: 2, last: '2026-11-02' },
@@ -17,7 +17,7 @@ const unfiled = (address: string, name: string): Unfiled => ({
 test('taking in makes a card named as the header named it, with its talks; undo takes both away', async () => {
   const { store } = openTestBook();
   const change = await store.dispatch(
-    takeInUnfiled([unfiled('j.q@example.org', 'Quennell, Jory'), unfiled('box@example.org', '')]),
+    addUnfiled([unfiled('j.q@example.org', 'Quennell, Jory'), unfiled('box@example.org', '')]),
   );
   await store.dispatch(putTalks([]));
   const cards = [...selectCardsByUid(store.getState()).values()];
@@ -46,7 +46,7 @@ test('what another import brings is put together with what is stored; ignoring i
   await store.dispatch(putUnfiled([{ ...unfiled('a@example.org', 'Ada'), count: 3 }]));
   const one = await read();
   expect([one.name, one.count, one.talks.length]).toEqual(['Ada', 4, 1]);
-  store.dispatch(ignoreUnfiled([one], true));
+  store.dispatch(dismissUnfiled([one], true));
   await store.dispatch(putUnfiled([unfiled('a@example.org', '')]));
   expect((await read()).isIgnored).toBe(true);
 });

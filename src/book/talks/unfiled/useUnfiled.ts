@@ -6,14 +6,14 @@ import type { Unfiled } from '@/core/talks';
 import { addressBook, readUnfiled } from './changeUnfiled';
 
 /** Addresses without a card; those that are ignored apart. Undefined until they have been read. */
-export interface UnfiledNow {
+export interface UnfiledView {
   /** The ones written to most often first. */
   readonly open: readonly Unfiled[];
   readonly ignored: readonly Unfiled[];
 }
 
 /** What is unfiled now: an address that has a card by now is not among it. Follows every change. */
-export function useUnfiled(): UnfiledNow | undefined {
+export function useUnfiled(): UnfiledView | undefined {
   const dispatch = useAppDispatch();
   const byAddress = useAppSelector(selectUnfiledByAddress);
   const cards = useAppSelector(selectCardsByUid);

@@ -28,7 +28,7 @@ export function parseWhen(text: string, today: string, locale?: string): string 
 }
 
 /** A day to come that some text speaks of. */
-export interface SaidDay {
+export interface SpokenDay {
   /** The words that say it: "in ten days". */
   readonly words: string;
   /** ISO 8601 calendar date. */
@@ -39,7 +39,7 @@ export interface SaidDay {
  * The first day after today that a text speaks of, such as "… call again in ten days"; undefined where it speaks of
  * none. A month or a year alone is no day.
  */
-export function findWhen(text: string, today: string): SaidDay | undefined {
+export function findWhen(text: string, today: string): SpokenDay | undefined {
   for (const found of parseWords(text, today)) {
     const day = dayOf(found);
     const isDay = ['day', 'weekday'].some((part) => found.start.isCertain(part as 'day' | 'weekday'));

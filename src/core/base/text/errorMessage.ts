@@ -1,4 +1,4 @@
 /** What went wrong, in the words of whatever was thrown. */
-export function errorWords(error: unknown): string {
+export function errorMessage(error: unknown): string {
   return error instanceof Error ? error.message : String(error);
 }

@@ -7,7 +7,7 @@ import { portraitsOf } from '../portraitOf';
 import type { Anniversary, Card, Media } from '../schema/types';
 import { type CardValue, each, joined, type ShowOptions, used, type ValueGroup } from './cardValue';
 import { peopleThere, phones, phonesThere, relations, work } from './peopleValues';
-import { mailUri, wayUri } from './reachOf';
+import { directionsUri, mailUri } from './reachOf';
 import { safeUri } from './safeUri';
 
 /** The values of a card in the order of the page; groups without a value are left out. */
@@ -66,7 +66,7 @@ function mails(card: Card): CardValue[] {
 function addresses(card: Card): CardValue[] {
   return Object.entries(card.addresses ?? {}).map(([id, address]) => {
     const lines = formatAddress(address);
-    const uri = wayUri(address);
+    const uri = directionsUri(address);
     return {
       collection: 'addresses',
       id,

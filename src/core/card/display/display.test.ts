@@ -1,9 +1,9 @@
 import { newCard } from '../newCard';
 import type { Card } from '../schema/types';
-import { alsoKept } from './alsoKept';
 import { cardValues } from './cardValues';
 import { reachOf } from './reachOf';
 import { safeUri } from './safeUri';
+import { unshownValues } from './unshownValues';
 
 const options = { country: 'GB', locale: 'en-GB', today: '2026-11-24' };
 const card = (more: Partial<Card>): Card => ({ ...newCard('u', '2026-01-01T00:00:00Z'), ...more });
@@ -98,8 +98,8 @@ test('what has no group is counted, so that it is not thought lost', () => {
       ['x-b', {}, 'text', '2'],
     ],
   });
-  expect(alsoKept(shown)).toEqual(['1 member', '2 properties of other programs']);
-  expect(alsoKept(card({}))).toEqual([]);
+  expect(unshownValues(shown)).toEqual(['1 member', '2 properties of other programs']);
+  expect(unshownValues(card({}))).toEqual([]);
 });
 
 test('the first post and organisation stand at the head of the page; departments and further ones among the values', () => {

@@ -25,13 +25,13 @@ export function reachOf(card: Card, country: string): Reach {
     ({ features }) => features?.['mobile'] === true || features?.['text'] === true,
   );
   const mail = preferredEntry(card.emails);
-  const address = preferredEntry(card.addresses, (entry) => wayUri(entry) !== undefined);
+  const address = preferredEntry(card.addresses, (entry) => directionsUri(entry) !== undefined);
   const link = preferredEntry(card.links, ({ uri }) => /^https?:/i.test(safeUri(uri) ?? ''));
   return {
     ...(phone ? { call: dialUri(phone.number, country) } : {}),
     ...(mobile ? { message: smsUri(mobile.number, country) } : {}),
     ...(mail ? { write: mailUri(mail.address) } : {}),
-    ...some('way', address && wayUri(address)),
+    ...some('way', address && directionsUri(address)),
     ...some('web', link && safeUri(link.uri)),
   };
 }
@@ -53,7 +53,7 @@ export function mailUri(address: string): string {
 }
 
 /** geo: to the coordinates where they are known, else to the address as a query; undefined for an empty address. */
-export function wayUri(address: Address): string | undefined {
+export function directionsUri(address: Address): string | undefined {
   const known = safeUri(address.coordinates ?? '');
   if (known?.startsWith('geo:')) return known;
   const query = formatAddress(address).join(', ');

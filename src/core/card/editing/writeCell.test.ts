@@ -5,10 +5,10 @@ import { findCountryCode, isSameJson } from '@/core/base';
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
 import { newCard } from '../newCard';
 import type { Card } from '../schema/types';
-import { gridColumns, ownColumns } from '../table/tableColumns';
+import { customColumns, tableColumns } from '../table/tableColumns';
 import { writeCell } from './writeCell';
 
-const columns = gridColumns({ locale: 'en-GB', order: { by: 'surname', particlesCount: false } });
+const columns = tableColumns({ locale: 'en-GB', order: { by: 'surname', particlesCount: false } });
 const context = { locale: 'en-GB', findCountryCode };
 const read = (card: Card, id: string) => columns.find((column) => column.id === id)?.read(card);
 function written(card: Card, id: string, text: string): Card {
@@ -79,7 +79,7 @@ test('the country of an address gets its code', () => {
 });
 
 test('an own field has a column once a card has it, and is made where a card has none', () => {
-  const [first] = ownColumns([written(blank, 'own:shoe size', '38')]);
+  const [first] = customColumns([written(blank, 'own:shoe size', '38')]);
   expect(first).toMatchObject({ id: 'own:shoe size', title: 'shoe size' });
   const card = writeCell(blank, 'own:shoe size', '41', { title: 'Shoe size' });
   expect('card' in card && card.card['cordialis.example:fields']).toEqual({

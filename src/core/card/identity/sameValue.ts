@@ -1,4 +1,4 @@
-import { isObject, isSameJson, own } from '@/core/base';
+import { isObject, isSameJson, ownProperty } from '@/core/base';
 
 import { parsePhone } from '../phone/parsePhone';
 import { normalizeAddress } from './normalizeAddress';
@@ -23,7 +23,9 @@ export function isSameValue(path: readonly string[], a: unknown, b: unknown, cou
     );
   if (!isObject(a) || !isObject(b)) return false;
   const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
-  return [...keys].every((key) => isSameValue([...path, key], own(a, key), own(b, key), country));
+  return [...keys].every((key) =>
+    isSameValue([...path, key], ownProperty(a, key), ownProperty(b, key), country),
+  );
 }
 
 /** A text without what programs change of it by themselves. */

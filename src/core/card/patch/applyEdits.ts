@@ -1,4 +1,4 @@
-import { isObject, isSameJson, type JsonObject, own } from '@/core/base';
+import { isObject, isSameJson, type JsonObject, ownProperty } from '@/core/base';
 
 import { diffJson, type Edit } from './diffJson';
 
@@ -12,7 +12,7 @@ export function setAt(object: JsonObject, path: readonly string[], value: unknow
   const [key, ...rest] = path;
   if (key === undefined) return isObject(value) ? value : {};
   if (key === '__proto__') throw new RangeError('no property may be called __proto__');
-  const inner = own(object, key);
+  const inner = ownProperty(object, key);
   const { [key]: _, ...others } = object;
   if (rest.length === 0) return value === undefined ? others : { ...object, [key]: value };
   const set = setAt(isObject(inner) ? inner : {}, rest, value);
@@ -21,7 +21,7 @@ export function setAt(object: JsonObject, path: readonly string[], value: unknow
 
 /** The value at a path; undefined where there is none. */
 export function getAt(value: unknown, path: readonly string[]): unknown {
-  return path.reduce<unknown>((inner, key) => (isObject(inner) ? own(inner, key) : undefined), value);
+  return path.reduce<unknown>((inner, key) => (isObject(inner) ? ownProperty(inner, key) : undefined), value);
 }
 
 /** Which way edits are read. */

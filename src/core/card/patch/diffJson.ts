@@ -1,4 +1,4 @@
-import { isObject, isSameJson, type JsonObject, own } from '@/core/base';
+import { isObject, isSameJson, type JsonObject, ownProperty } from '@/core/base';
 
 /**
  * One place at which two versions of a card differ. Read forwards it puts `after` there, backwards `before`;
@@ -19,7 +19,9 @@ export function diffJson(before: unknown, after: unknown, path: readonly string[
   // An empty object is a value: taken apart, its removal and that of its last part would look alike.
   if (!hasParts(before) || !hasParts(after)) return [editOf(path, before, after)];
   const keys = new Set([...Object.keys(before), ...Object.keys(after)]);
-  return [...keys].flatMap((key) => diffJson(own(before, key), own(after, key), [...path, key]));
+  return [...keys].flatMap((key) =>
+    diffJson(ownProperty(before, key), ownProperty(after, key), [...path, key]),
+  );
 }
 
 /** An object with a property called __proto__, which no path may lead to, is one value as well. */

@@ -5,7 +5,7 @@ export interface CellAt {
 }
 
 /** A block of cells, both ends inclusive. */
-export interface Block {
+export interface CellBlock {
   readonly top: number;
   readonly left: number;
   readonly bottom: number;
@@ -13,7 +13,7 @@ export interface Block {
 }
 
 /** The block between two corners. */
-export function blockOf(a: CellAt, b: CellAt): Block {
+export function blockOf(a: CellAt, b: CellAt): CellBlock {
   return {
     top: Math.min(a.row, b.row),
     bottom: Math.max(a.row, b.row),
@@ -34,7 +34,7 @@ export interface CellText extends CellAt {
  * @returns the cells within the table, and how many would lie outside of it
  */
 export function spread(
-  chosen: Block,
+  chosen: CellBlock,
   pasted: readonly (readonly string[])[],
   size: { readonly rows: number; readonly columns: number },
 ): { readonly cells: CellText[]; readonly outside: number } {

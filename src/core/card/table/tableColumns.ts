@@ -18,7 +18,7 @@ export function compareCells(a: string, b: string, collator: Intl.Collator, isDe
 }
 
 /** A column of the table of the book. */
-export interface GridColumn {
+export interface TableColumn {
   /** Own fields begin with `own:`, followed by what they are called. */
   readonly id: string;
   readonly title: string;
@@ -39,7 +39,7 @@ const NARROW = 120;
 const MIDDLE = 170;
 const BROAD = 230;
 
-type Short = readonly [id: string, title: string, width: number, read: GridColumn['read']];
+type Short = readonly [id: string, title: string, width: number, read: TableColumn['read']];
 
 const WRITABLE: readonly Short[] = [
   ['name', 'Name', BROAD, (card) => formatName(card.name)],
@@ -63,7 +63,7 @@ const WRITABLE: readonly Short[] = [
 ];
 
 /** What cells are read and sorted by. */
-export interface GridOptions {
+export interface TableOptions {
   /** BCP 47, for dates and languages in words. */
   readonly locale?: string;
   /** Names are sorted as the Book sorts them. */
@@ -71,7 +71,7 @@ export interface GridOptions {
 }
 
 /** The columns that every book has. */
-export function gridColumns({ locale, order }: GridOptions): GridColumn[] {
+export function tableColumns({ locale, order }: TableOptions): TableColumn[] {
   const birthday = (card: Card) =>
     Object.values(card.anniversaries ?? {}).find(({ kind }) => kind === 'birth')?.date;
   const writable = WRITABLE.map(([id, title, width, read]) => ({
@@ -116,7 +116,7 @@ export function gridColumns({ locale, order }: GridOptions): GridColumn[] {
 }
 
 /** A column for each own field that some card has, in the order of their names. */
-export function ownColumns(cards: readonly Card[]): GridColumn[] {
+export function customColumns(cards: readonly Card[]): TableColumn[] {
   const titles = new Map<string, string>();
   for (const card of cards)
     for (const { label } of Object.values(card['cordialis.example:fields'] ?? {}))
@@ -132,7 +132,7 @@ export function ownColumns(cards: readonly Card[]): GridColumn[] {
   }));
 }
 
-function dayColumn(id: string, title: string, at: (card: Card) => string | undefined): GridColumn {
+function dayColumn(id: string, title: string, at: (card: Card) => string | undefined): TableColumn {
   return { id, title, width: NARROW, isWritable: false, read: (card) => at(card)?.slice(0, 10) ?? '' };
 }
 

@@ -14,7 +14,7 @@ export interface Town extends Point {
 }
 
 /** What is known of a place that is looked for. */
-export interface PlaceWish {
+export interface TownQuery {
   readonly name: string;
   /** ISO 3166-1 alpha-2; '' where it isn't known. */
   readonly country?: string;
@@ -50,7 +50,7 @@ export class Gazetteer {
   }
 
   /** A town by its name: in its country where that is known, the largest of several; undefined where there is none. */
-  find({ name, country = '', region = '' }: PlaceWish): Town | undefined {
+  find({ name, country = '', region = '' }: TownQuery): Town | undefined {
     const towns = this.named(name);
     const there = country === '' ? towns : towns.filter((town) => town.country === country);
     const near = region === '' ? undefined : there.find((town) => placeKey(town.region) === placeKey(region));

@@ -1,6 +1,6 @@
 import { newCard } from '@/core/card';
 
-import { compareIntake } from './compareImport';
+import { compareImport } from './compareImport';
 
 const now = '2026-01-01T00:00:00Z';
 const known = { ...newCard('a', now), name: { full: 'Ada' } };
@@ -18,7 +18,7 @@ const cases = [
 ] as const;
 for (const { name, card, group } of cases) {
   test(name, () => {
-    const intake = compareIntake([card], find);
+    const intake = compareImport([card], find);
     expect(intake[group]).toEqual([card]);
     expect(intake.fresh.length + intake.same.length + intake.different.length).toBe(1);
   });
@@ -26,7 +26,7 @@ for (const { name, card, group } of cases) {
 
 test('of two cards with one uid the last counts', () => {
   const first = { ...known, uid: 'b' };
-  expect(compareIntake([first, { ...first, name: { full: 'Bo' } }], find).fresh).toEqual([
+  expect(compareImport([first, { ...first, name: { full: 'Bo' } }], find).fresh).toEqual([
     { ...first, name: { full: 'Bo' } },
   ]);
 });

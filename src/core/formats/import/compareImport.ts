@@ -2,7 +2,7 @@ import { isSameJson } from '@/core/base';
 import type { Card } from '@/core/card';
 
 /** Cards from outside, sorted by what they would do to the book. */
-export interface Intake {
+export interface ImportComparison {
   /** Not in the book. */
   readonly fresh: Card[];
   /** In the book, saying the same. */
@@ -20,8 +20,11 @@ export function latestByUid(cards: readonly Card[]): Card[] {
  * Compares cards with those of the book that have the same uid. When a card was written and by which program says
  * nothing about a person and doesn't count. Of several with one uid the last wins.
  */
-export function compareIntake(cards: readonly Card[], findCard: (uid: string) => Card | undefined): Intake {
-  const intake: Intake = { fresh: [], same: [], different: [] };
+export function compareImport(
+  cards: readonly Card[],
+  findCard: (uid: string) => Card | undefined,
+): ImportComparison {
+  const intake: ImportComparison = { fresh: [], same: [], different: [] };
   for (const card of latestByUid(cards)) {
     const known = findCard(card.uid);
     if (!known) intake.fresh.push(card);

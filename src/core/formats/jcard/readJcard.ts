@@ -1,4 +1,4 @@
-import { decodeText, errorWords } from '@/core/base';
+import { decodeText, errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
 
 import type { ContentLine } from '../contentLines/contentLine';
@@ -51,7 +51,7 @@ function parseJson(text: string, problems: Problem[]): unknown {
   try {
     return JSON.parse(text);
   } catch (error) {
-    const reason = errorWords(error);
+    const reason = errorMessage(error);
     problems.push({ code: 'not-this-format', line: 0, message: `this is no JSON: ${reason}`, text });
     return undefined;
   }

@@ -1,4 +1,4 @@
-import { decodeUtf8, errorWords } from '@/core/base';
+import { decodeUtf8, errorMessage } from '@/core/base';
 import { type Card, parseCard } from '@/core/card';
 
 import type { Problem, ReadOptions, ReadResult } from '../format/format';
@@ -25,7 +25,7 @@ function parseJson(text: string, problems: Problem[]): unknown {
   try {
     return JSON.parse(text);
   } catch (error) {
-    const reason = errorWords(error);
+    const reason = errorMessage(error);
     problems.push({ code: 'not-this-format', line: 0, message: `this is no JSON: ${reason}` });
     return undefined;
   }

@@ -1,4 +1,4 @@
-import { encodeUtf8, errorWords } from '@/core/base';
+import { encodeUtf8, errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
 
 import type { ContentLine } from '../contentLines/contentLine';
@@ -133,7 +133,7 @@ function readBlock({ start, lines, raw }: Block, result: ReadResult): Card | und
     });
     return undefined;
   } catch (error) {
-    const message = `this card can't be read: ${errorWords(error)}`;
+    const message = `this card can't be read: ${errorMessage(error)}`;
     problems.push({ code: 'unreadable-card', line: start, message, text: text() });
     return undefined;
   }

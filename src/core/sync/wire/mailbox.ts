@@ -20,12 +20,12 @@ export const mailHeadSchema = z.object({
   isRead: z.boolean(),
 });
 /** A message of the mailbox, as a list shows it. */
-export type MailHeadNow = z.infer<typeof mailHeadSchema>;
+export type MailHeadView = z.infer<typeof mailHeadSchema>;
 
 /** A message with its text, and the names of what is attached. */
 export const mailSchema = mailHeadSchema.extend({ text: z.string(), files: z.array(z.string()) });
 /** A message with its text. */
-export type MailNow = z.infer<typeof mailSchema>;
+export type MailView = z.infer<typeof mailSchema>;
 
 /** Messages to be sent: files (RFC 5322), each with From, To and a Message-ID. */
 export const mailsToSendSchema = z.object({ messages: z.array(z.string().max(20_000_000)).min(1).max(2000) });

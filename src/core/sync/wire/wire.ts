@@ -97,7 +97,7 @@ export const passportSchema = z.object({
   directoryToken: z.string().max(200).optional(),
 });
 /** What a device may receive. */
-export type PassportWish = z.infer<typeof passportSchema>;
+export type PassportRequest = z.infer<typeof passportSchema>;
 
 /** A server of which the hub shall be a client. */
 export const accountSchema = passportSchema.pick({ name: true, direction: true, own: true }).extend({
@@ -107,7 +107,7 @@ export const accountSchema = passportSchema.pick({ name: true, direction: true, 
   everyMinutes: z.number().int().min(5).max(10_080),
 });
 /** A server of which the hub shall be a client. */
-export type AccountWish = z.infer<typeof accountSchema>;
+export type AccountRequest = z.infer<typeof accountSchema>;
 
 /** A sync as the log has it: what came from a device, and what it was served. */
 const syncSchema = z.object({
@@ -125,7 +125,7 @@ const syncSchema = z.object({
 /** What taking a sync back did: cards, and values left alone as they have been changed since. */
 export const undoneSyncSchema = z.object({ cards: z.number(), missed: z.number() });
 /** What taking a sync back did. */
-export type UndoneSyncNow = z.infer<typeof undoneSyncSchema>;
+export type UndoneSyncResult = z.infer<typeof undoneSyncSchema>;
 
 /** A device as the application shows it. */
 export const deviceSchema = z.object({
@@ -157,7 +157,7 @@ export const deviceSchema = z.object({
   everyMinutes: z.number().nullable(),
 });
 /** A device as the application shows it. */
-export type DeviceNow = z.infer<typeof deviceSchema>;
+export type DeviceStatus = z.infer<typeof deviceSchema>;
 
 /** Everything that the place of devices shows. */
 export const devicesSchema = z.object({
@@ -165,7 +165,7 @@ export const devicesSchema = z.object({
   browsers: z.array(z.object({ name: z.string(), seen: z.string().nullable(), isThis: z.boolean() })),
 });
 /** Everything that the place of devices shows. */
-export type DevicesNow = z.infer<typeof devicesSchema>;
+export type DevicesStatus = z.infer<typeof devicesSchema>;
 
 /** A value to settle. */
 export const settleSchema = z.object({
@@ -211,7 +211,7 @@ export const heldSchema = z.object({
   isWaiting: z.boolean(),
 });
 /** A card on a device that ships with the product. */
-export type HeldNow = z.infer<typeof heldSchema>;
+export type HeldCardView = z.infer<typeof heldSchema>;
 
 /** A device that ships with the product. */
 export const standInSchema = z.object({
@@ -225,7 +225,7 @@ export const standInSchema = z.object({
   cards: z.array(heldSchema),
 });
 /** A device that ships with the product. */
-export type StandInNow = z.infer<typeof standInSchema>;
+export type StandInStatus = z.infer<typeof standInSchema>;
 
 /** What a visit did, or would do: names of cards. */
 export const visitSchema = z.object({
@@ -234,13 +234,13 @@ export const visitSchema = z.object({
   removed: z.array(z.string()),
 });
 /** What a visit did, or would do: names of cards. */
-export type VisitNow = z.infer<typeof visitSchema>;
+export type VisitResult = z.infer<typeof visitSchema>;
 
 /** What a device would be told if it came now: names of cards. */
-export const aheadSchema = z.object({
+export const syncPreviewSchema = z.object({
   added: z.array(z.string()),
   changed: z.array(z.string()),
   removed: z.array(z.string()),
 });
 /** What a device would be told if it came now: names of cards. */
-export type AheadNow = z.infer<typeof aheadSchema>;
+export type SyncPreview = z.infer<typeof syncPreviewSchema>;

@@ -1,4 +1,4 @@
-import { errorWords, readXml } from '@/core/base';
+import { errorMessage, readXml } from '@/core/base';
 
 import { type Feed, MAX_POSTS } from './post';
 import { type FeedDocument, webAddress } from './postFrom';
@@ -30,7 +30,7 @@ export function readFeed(text: string, base: string): FeedDocument {
   } catch (error) {
     const page = readPage(trimmed, base);
     if (page.kind === 'page' || !trimmed.startsWith('<?xml')) return page;
-    const reason = errorWords(error);
+    const reason = errorMessage(error);
     return { kind: 'other', message: `the feed can’t be read: ${reason}` };
   }
 }

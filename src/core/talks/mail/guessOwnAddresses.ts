@@ -6,7 +6,7 @@ import type { MailHead } from './readMailHead';
 const SHARE = 0.4;
 
 /** The addresses that are likely the user's own: they take part in most messages, as sender or as one written to. */
-export function guessOwn(mails: readonly MailHead[]): string[] {
+export function guessOwnAddresses(mails: readonly MailHead[]): string[] {
   const counts = new Map<string, number>();
   for (const { from, to, cc, bcc } of mails) {
     const there = new Set([...from, ...to, ...cc, ...bcc].map(({ address }) => normalizeAddress(address)));

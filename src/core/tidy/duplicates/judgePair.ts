@@ -4,7 +4,7 @@ import { compareWords, NAME_SHARES, type NameAgreement, wordWeight } from './com
 import { clamp, type Evidence } from './evidence';
 import type { DuplicateFacts } from './facts';
 import type { Frequencies } from './frequencies';
-import { judgeHouses } from './judgeHouses';
+import { judgeOrganisations } from './judgeOrganisations';
 import { placeEvidence, type PlaceWeights } from './placeEvidence';
 import { rarest, reachEvidence } from './reachEvidence';
 
@@ -23,7 +23,7 @@ const TWINS_SHARE = 0.1;
 export function judgePair(a: DuplicateFacts, b: DuplicateFacts, frequencies: Frequencies): Judgement {
   if (a.isOrg !== b.isOrg)
     return { probability: 0, evidence: [{ kind: 'name', words: 'a person and an organisation', bits: -20 }] };
-  const evidence = a.isOrg ? judgeHouses(a, b, frequencies) : judgePeople(a, b, frequencies);
+  const evidence = a.isOrg ? judgeOrganisations(a, b, frequencies) : judgePeople(a, b, frequencies);
   const bits = evidence.reduce((sum, one) => sum + one.bits, Math.log2((2 * TWINS_SHARE) / frequencies.size));
   return {
     probability: 1 / (1 + 2 ** -bits),

@@ -43,19 +43,19 @@ export interface Fault {
 
 /** Whether a card still has what was found wrong. */
 export function isStillWrong(card: Card | undefined, fault: Fault): boolean {
-  if (!card || isLeft(card, fault)) return false;
+  if (!card || isDismissed(card, fault)) return false;
   return fault.path.length === 0
     ? fault.was === card.updated
     : isSameJson(getAt(card, fault.path), fault.was);
 }
 
 /** Whether the user has said of a card that what looks wrong is right as it is. */
-export function isLeft(card: Card, fault: Fault): boolean {
+export function isDismissed(card: Card, fault: Fault): boolean {
   return card['cordialis.example:right']?.[leftKey(fault)] === true;
 }
 
 /** The card with what looks wrong never named again; another value in its place is looked at anew. */
-export function leaveAlone(card: Card, faults: readonly Fault[]): Card {
+export function dismissFault(card: Card, faults: readonly Fault[]): Card {
   const left = Object.fromEntries(faults.map((fault) => [leftKey(fault), true as const]));
   return { ...card, 'cordialis.example:right': { ...card['cordialis.example:right'], ...left } };
 }
@@ -66,6 +66,6 @@ function leftKey({ code, path, shown }: Fault): string {
 }
 
 /** The card put right; the same card where it has changed since, or where nothing is known that would help. */
-export function mendCard(card: Card, faults: readonly Fault[]): Card {
+export function fixCard(card: Card, faults: readonly Fault[]): Card {
   return faults.reduce((now, { mend }) => (mend?.edits ? applyEdits(now, mend.edits).value : now), card);
 }

@@ -1,13 +1,13 @@
 import type { Card } from '@/core/card';
 
-import { type Fault, isLeft } from './fault';
+import { type Fault, isDismissed } from './fault';
 import { findDateFaults } from './findDateFaults';
 import { findGaps } from './findGaps';
 import { findMailFaults } from './findMailFaults';
 import { findNameFaults } from './findNameFaults';
 import { findPhoneFaults } from './findPhoneFaults';
 import { findRepeats } from './findRepeats';
-import { HouseWritings } from './houseWritings';
+import { OrganisationSpellings } from './organisationSpellings';
 
 /** What finding goes by. */
 export interface FaultOptions {
@@ -19,7 +19,7 @@ export interface FaultOptions {
 
 /** Reads through a book and tells what is wrong; cards may be given some at a time. */
 export class FaultFinder {
-  private readonly houses = new HouseWritings();
+  private readonly houses = new OrganisationSpellings();
 
   constructor(private readonly options: FaultOptions) {}
 
@@ -34,7 +34,7 @@ export class FaultFinder {
       ...findNameFaults(card),
       ...findRepeats(card, this.options.country),
       ...findGaps(card),
-    ].filter((fault) => !isLeft(card, fault));
+    ].filter((fault) => !isDismissed(card, fault));
   }
 
   /** What is wrong between the cards given so far: organisations written in several ways. */

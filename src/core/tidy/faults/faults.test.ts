@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { type Card, formatName, newCard, parseName } from '@/core/card';
 import { generateBook, generateLargeBook } from '@/demo';
 
-import { isStillWrong, leaveAlone, mendCard } from './fault';
+import { dismissFault, fixCard, isStillWrong } from './fault';
 import { FaultFinder } from './faultFinder';
 
 const OPTIONS = { country: 'GB', today: '2026-11-26' };
@@ -105,7 +105,7 @@ test('names in capitals, in small letters, and with a title among the given name
     });
   const mend = (one: Card) => {
     let now = one;
-    for (let i = 0; i < 3; i += 1) now = mendCard(now, find(now));
+    for (let i = 0; i < 3; i += 1) now = fixCard(now, find(now));
     return now.name ? formatName(now.name) : '';
   };
   expect(mend(named(['given', 'ADA'], ['surname', 'VAN DER BERG']))).toBe('Ada van der Berg');
@@ -148,7 +148,7 @@ test('what is mended is no longer found, nothing else changes, and it fits only 
     const before = byUid.get(fault.uid);
     expect(isStillWrong(before, fault)).toBe(true);
     if (!before || !fault.mend?.edits) continue;
-    const after = mendCard(before, [fault]);
+    const after = fixCard(before, [fault]);
     expect(isStillWrong(after, fault)).toBe(false);
     const { updated: _, ...rest } = after;
     expect(Object.keys(rest).sort()).toEqual(
@@ -156,7 +156,7 @@ test('what is mended is no longer found, nothing else changes, and it fits only 
         .filter((key) => key !== 'updated')
         .sort(),
     );
-    expect(mendCard(after, [fault])).toEqual(after);
+    expect(fixCard(after, [fault])).toEqual(after);
   }
 });
 
@@ -164,7 +164,7 @@ test('whatever stands there, finding ends and mending never throws', () => {
   fc.assert(
     fc.property(fc.string({ unit: 'grapheme' }), (text) => {
       const one = card({ phones: { p1: { number: text } }, emails: { e1: { address: text } } });
-      for (const fault of find(one)) expect(mendCard(one, [fault]).uid).toBe('x');
+      for (const fault of find(one)) expect(fixCard(one, [fault]).uid).toBe('x');
     }),
   );
 });
@@ -172,7 +172,7 @@ test('whatever stands there, finding ends and mending never throws', () => {
 test('what is right as it is stays unnamed until another value stands there', () => {
   const wrong = card({ emails: { e1: { address: 'nowhere@' } }, notes: {} });
   const faults = find(wrong);
-  const left = leaveAlone(wrong, faults);
+  const left = dismissFault(wrong, faults);
   expect(faults.length).toBeGreaterThan(0);
   expect(find(left)).toEqual([]);
   for (const fault of faults) expect(isStillWrong(left, fault)).toBe(false);

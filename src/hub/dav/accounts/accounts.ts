@@ -1,6 +1,6 @@
 import type { Selectable } from 'kysely';
 
-import type { AccountWish } from '@/core/sync';
+import type { AccountRequest } from '@/core/sync';
 import { type AccountsTable, type HubDb, inTransaction, seal } from '@/hub/store';
 import { addDevice, type Device, findDevice, listDevices } from '@/hub/sync';
 
@@ -15,7 +15,7 @@ export interface Account extends Selectable<AccountsTable> {
 const LOOPBACK = new Set(['localhost', '127.0.0.1', '[::1]']);
 
 /** Adds a server once it has let the hub in. @throws RangeError for a name or an address that won't do, Error in words where the server refuses */
-export async function addAccount(db: HubDb, wish: AccountWish, now: string): Promise<void> {
+export async function addAccount(db: HubDb, wish: AccountRequest, now: string): Promise<void> {
   const { name, base, user, password, direction, everyMinutes, own = false } = wish;
   const url = URL.canParse(base) ? new URL(base) : undefined;
   if (!url || !/^https?:$/.test(url.protocol)) throw new RangeError('the address begins with https://');

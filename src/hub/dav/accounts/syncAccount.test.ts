@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import type { Card } from '@/core/card';
-import type { AccountWish } from '@/core/sync';
+import type { AccountRequest } from '@/core/sync';
 import { allCards, findCard, type HubDb, lastSeq, putCard } from '@/hub/store';
 import { addDevice } from '@/hub/sync';
 import type { Credentials } from '@/hub/sync/passports/passports';
@@ -38,7 +38,7 @@ const BO = testPerson('urn:uuid:00000000-0000-4000-8000-000000000002', 'Bo Ek', 
 });
 const put = (db: HubDb, card: Card | undefined, uid = card?.uid ?? '') =>
   putCard(db, uid, card, { at: NOW, device: null, says: 'put' });
-const add = (some: Partial<AccountWish> = {}) =>
+const add = (some: Partial<AccountRequest> = {}) =>
   addAccount(
     here,
     { name: 'Office', base, ...credentials, direction: 'both', everyMinutes: 60, ...some },

@@ -1,4 +1,4 @@
-import { errorWords } from '@/core/base';
+import { errorMessage } from '@/core/base';
 import { type HubDb, inTransaction, unseal } from '@/hub/store';
 import { noteVisit, pendingFor, syncNow, viewOf } from '@/hub/sync';
 
@@ -8,7 +8,7 @@ import type { DavRequest } from '../davRequest';
 import { deleteCardResource } from '../deleteCardResource';
 import { putCardResource } from '../putCardResource';
 import { rememberServed } from '../rememberServed';
-import { cutDown } from '../viewFor';
+import { trimForDevice } from '../viewFor';
 import type { Account } from './accounts';
 import { type DavNews, type DavSession, openDavSession } from './davSession';
 
@@ -65,7 +65,7 @@ export async function syncAccount(context: AccountContext, account: Account): Pr
     await noteVisit(db, account.passport, now, visit);
     return visit;
   } catch (error) {
-    const fault = errorWords(error);
+    const fault = errorMessage(error);
     await noteVisit(db, account.passport, now, { came: 0, went: 0, fault });
     throw error;
   }
@@ -149,7 +149,7 @@ async function sendNews(
   let went = 0;
   for (const seen of new Set([...added, ...changed, ...again])) {
     const { href } = seen;
-    const [cut = seen] = await cutDown({ device: passport }, [seen]);
+    const [cut = seen] = await trimForDevice({ device: passport }, [seen]);
     const text = writeData(cut.card, { version: '3.0', properties: undefined });
     const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
     // Changed there meanwhile: it comes with the next visit, and is merged then.

@@ -8,7 +8,7 @@ import {
   type SharedRecord,
 } from '@/core/sync';
 import { monthOf, parseTalk, type Talk } from '@/core/talks';
-import { type HubDb, inTransaction, type RecordsTable, tellOfChange } from '@/hub/store';
+import { type HubDb, inTransaction, notifyOfChange, type RecordsTable } from '@/hub/store';
 
 import type { Browser } from './pairing';
 
@@ -20,7 +20,7 @@ type NewRow = Omit<Row, 'seq'>;
  * is not overwritten by a deletion; of a talk that both have changed nothing that was said is lost; of a setting the later
  * one stands.
  */
-export function takeRecords(
+export function applyRecordsPush(
   db: HubDb,
   browser: Browser,
   { since, records, gone }: RecordsPush,
@@ -103,11 +103,11 @@ async function putRows(store: HubDb, rows: readonly NewRow[]): Promise<void> {
     const put = await store.insertInto('records').values(some).returning('seq').execute();
     last = put.at(-1)?.seq ?? last;
   }
-  if (last > 0) tellOfChange(last);
+  if (last > 0) notifyOfChange(last);
 }
 
 /** Talks and settings that are new since one of them, the oldest first, without those that the browser has sent itself. */
-export async function giveRecords(db: HubDb, browser: Browser, since: number): Promise<RecordsPull> {
+export async function answerRecordsPull(db: HubDb, browser: Browser, since: number): Promise<RecordsPull> {
   const head = await db
     .selectFrom('records')
     .select(({ fn }) => fn.max('seq').as('seq'))

@@ -6,7 +6,7 @@ import { duplicateFacts, TwinIndex } from '@/core/tidy';
 import { cardToSend } from '@/core/write';
 import { allCards, changedSince, type HubDb, lastSeq } from '@/hub/store';
 
-import { membersOf, membersToldOf } from './membersOf';
+import { membersOf, sentMembers } from './membersOf';
 import { type Device, listsOf } from './passports';
 import { syncTokenOf } from './syncToken';
 
@@ -127,7 +127,7 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
 
 /** A list that fills itself, with whoever the application says is on it; undefined where it hasn't said so yet. */
 async function filledList(db: HubDb, list: Card): Promise<Card | undefined> {
-  const uids = await membersToldOf(db, list.uid);
+  const uids = await sentMembers(db, list.uid);
   return uids && { ...list, members: Object.fromEntries(uids.map((uid) => [uid, true as const])) };
 }
 

@@ -10,14 +10,14 @@ import { findCard, type HubDb } from '@/hub/store';
 export async function membersOf(db: HubDb, lists: readonly string[]): Promise<ReadonlySet<string>> {
   const members = new Set<string>();
   for (const uid of lists) {
-    const uids = (await membersToldOf(db, uid)) ?? (await chosenOn(db, uid));
+    const uids = (await sentMembers(db, uid)) ?? (await chosenOn(db, uid));
     for (const one of uids) members.add(one);
   }
   return members;
 }
 
 /** Who is on a list as the application has worked it out; undefined where it hasn't said anything of it. */
-export async function membersToldOf(db: HubDb, list: string): Promise<string[] | undefined> {
+export async function sentMembers(db: HubDb, list: string): Promise<string[] | undefined> {
   const told = await db.selectFrom('members').select('uids').where('list', '=', list).executeTakeFirst();
   // Written by setMembers only.
   return told && (JSON.parse(told.uids) as string[]);

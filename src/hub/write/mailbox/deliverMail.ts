@@ -2,7 +2,7 @@ import { mailDate } from '@/core/write';
 import { addHeld, findStandIn, keepStandIn, STAND_INS } from '@/hub/standins';
 import { type HubDb, inTransaction } from '@/hub/store';
 
-import { arrive, type KeptMail, type MailAddress, readMail, rowOf } from './mailbox';
+import { deliverToInbox, type KeptMail, type MailAddress, readMail, rowOf } from './mailbox';
 import { nameIn, repliesTo } from './replies';
 
 /**
@@ -23,7 +23,7 @@ export async function deliverMail(db: HubDb, nowMs: number): Promise<void> {
   if (!state || state.isOffline) return;
   const writtenTo: MailAddress[] = [];
   for (const mail of due) {
-    if (mail.box === 'coming') await inTransaction(db, (store) => arrive(store, mail, 'inbox'));
+    if (mail.box === 'coming') await inTransaction(db, (store) => deliverToInbox(store, mail, 'inbox'));
     else writtenTo.push(...(await send(db, mail, nowMs)));
   }
   await keepRecipients(db, writtenTo);
@@ -36,7 +36,7 @@ async function send(db: HubDb, mail: KeptMail, nowMs: number): Promise<readonly 
   const date = (inS: number) => mailDate(nowMs + inS * 1000);
   const replies = from ? repliesTo({ ...read, from }, date) : [];
   await inTransaction(db, async (store) => {
-    await arrive(store, mail, 'sent');
+    await deliverToInbox(store, mail, 'sent');
     for (const { from: by, subject, message, inS } of replies) {
       const at = new Date(nowMs + inS * 1000).toISOString();
       const to = from ? [from] : [];

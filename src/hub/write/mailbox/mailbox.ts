@@ -1,8 +1,8 @@
 import type { Selectable } from 'kysely';
 import PostalMime from 'postal-mime';
 
-import type { MailHeadNow, MailNow, NewMail } from '@/core/sync';
-import { type HubDb, inTransaction, type MailsTable, tellOfChange } from '@/hub/store';
+import type { MailHeadView, MailView, NewMail } from '@/core/sync';
+import { type HubDb, inTransaction, type MailsTable, notifyOfChange } from '@/hub/store';
 
 /** A message as it is kept. */
 export type KeptMail = Selectable<MailsTable>;
@@ -80,7 +80,7 @@ export async function readMail(message: string): Promise<ReadMail> {
 }
 
 /** The messages of the mailbox, the latest first. */
-export async function listMails(db: HubDb): Promise<MailHeadNow[]> {
+export async function listMails(db: HubDb): Promise<MailHeadView[]> {
   const rows = await db
     .selectFrom('mails')
     .selectAll()
@@ -92,7 +92,7 @@ export async function listMails(db: HubDb): Promise<MailHeadNow[]> {
 }
 
 /** One message whole; from then on it has been read. */
-export async function openMail(db: HubDb, id: number): Promise<MailNow | undefined> {
+export async function openMail(db: HubDb, id: number): Promise<MailView | undefined> {
   const row = await db.selectFrom('mails').selectAll().where('id', '=', id).executeTakeFirst();
   const head = row && headOf(row);
   if (!row || !head) return undefined;
@@ -104,7 +104,7 @@ export async function openMail(db: HubDb, id: number): Promise<MailNow | undefin
   return { ...head, isRead: true, text: text.trim(), files: [...files] };
 }
 
-function headOf({ id, box, at, sender, recipients, subject, isRead }: KeptMail): MailHeadNow | undefined {
+function headOf({ id, box, at, sender, recipients, subject, isRead }: KeptMail): MailHeadView | undefined {
   if (box === 'coming') return undefined;
   // Written by rowOf only.
   const people = { from: JSON.parse(sender) as MailAddress, to: JSON.parse(recipients) as MailAddress[] };
@@ -131,11 +131,15 @@ export async function newMail(db: HubDb, since: number): Promise<NewMail> {
 }
 
 /** Puts a message that is on its way where it arrives: under a new number, so that whoever asks what is new hears of it. */
-export async function arrive(store: HubDb, { id, ...mail }: KeptMail, box: 'sent' | 'inbox'): Promise<void> {
+export async function deliverToInbox(
+  store: HubDb,
+  { id, ...mail }: KeptMail,
+  box: 'sent' | 'inbox',
+): Promise<void> {
   await store.deleteFrom('mails').where('id', '=', id).execute();
   await store
     .insertInto('mails')
     .values({ ...mail, box })
     .execute();
-  tellOfChange(0);
+  notifyOfChange(0);
 }

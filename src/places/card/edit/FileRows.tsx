@@ -1,7 +1,7 @@
 import { useFieldArray } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch } from '@/book/state';
+import { noticeShown, useAppDispatch } from '@/book/state';
 import { pickFiles, readAsDataUri } from '@/platform';
 import { Act, Plus, Txt, X } from '@/ui';
 
@@ -22,7 +22,7 @@ export function FileRows({ form }: PartProps) {
     for (const file of await pickFiles('')) {
       if (file.size > MAX_BYTES) {
         const text = `${file.name} is larger than ${MAX_BYTES / 1e6} MB, which is the most that is kept with a card`;
-        dispatch(noticed({ text, tone: 'error' }));
+        dispatch(noticeShown({ text, tone: 'error' }));
       } else
         append({ id: `new-${file.name}-${Date.now()}`, text: file.name, uri: await readAsDataUri(file) });
     }

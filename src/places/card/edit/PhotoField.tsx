@@ -2,8 +2,8 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch, usePhoto, useServices } from '@/book/state';
-import { errorWords, hashText } from '@/core/base';
+import { noticeShown, useAppDispatch, usePhoto, useServices } from '@/book/state';
+import { errorMessage, hashText } from '@/core/base';
 import { initialsOf, newCard, parseName } from '@/core/card';
 import {
   cropPicture,
@@ -39,8 +39,8 @@ export function PhotoField({ form }: Pick<PartProps, 'form'>) {
     try {
       setOpened(await openPicture(file));
     } catch (error) {
-      const reason = errorWords(error);
-      dispatch(noticed({ text: `${file.name}: ${reason}`, tone: 'error' }));
+      const reason = errorMessage(error);
+      dispatch(noticeShown({ text: `${file.name}: ${reason}`, tone: 'error' }));
     }
   };
   useEffect(() => {

@@ -18,7 +18,7 @@ import {
 } from './ListRows';
 import { NameParts } from './NameParts';
 import { RelationRows } from './RelationRows';
-import { RingChoice } from './RingChoice';
+import { RingtoneChoice } from './RingtoneChoice';
 import { LanguagesLine, NicknameLine, PronounsLine, TagsLine, TimeZoneLine } from './SingleLines';
 import { WorkRows } from './WorkRows';
 
@@ -38,7 +38,7 @@ export const PART_VIEWS: Readonly<Record<FormPartId, ComponentType<PartProps>>> 
   infos: InfoRows,
   languages: LanguagesLine,
   timeZone: TimeZoneLine,
-  ring: RingChoice,
+  ring: RingtoneChoice,
   tags: TagsLine,
   notes: NoteRows,
   ownFields: OwnRows,

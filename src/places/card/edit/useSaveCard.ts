@@ -3,7 +3,7 @@ import type { UseFormReturn } from 'react-hook-form';
 
 import { selectOrganisations } from '@/book/card';
 import { changeBook } from '@/book/commit';
-import { noticed, useAppDispatch, useAppSelector, useCardGetter, useServices } from '@/book/state';
+import { noticeShown, useAppDispatch, useAppSelector, useCardGetter, useServices } from '@/book/state';
 import { findCountryCode } from '@/core/base';
 import {
   type Card,
@@ -90,7 +90,10 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
       )()
       .catch((error: Error) =>
         dispatch(
-          noticed({ text: `Not saved: ${error.message}. Everything typed is still here.`, tone: 'error' }),
+          noticeShown({
+            text: `Not saved: ${error.message}. Everything typed is still here.`,
+            tone: 'error',
+          }),
         ),
       );
   };

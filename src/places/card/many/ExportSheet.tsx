@@ -3,8 +3,8 @@ import { View } from 'react-native';
 
 import type { Job } from '@/book/clients';
 import { exportCards } from '@/book/formats';
-import { noticed, useAppDispatch } from '@/book/state';
-import { errorWords } from '@/core/base';
+import { noticeShown, useAppDispatch } from '@/book/state';
+import { errorMessage } from '@/core/base';
 import { FORMAT_FACTS, type FormatId } from '@/core/formats';
 import { fileName, localDay, saveFile } from '@/platform';
 import { Choice, NextAct, ProgressLine, Sheet, Txt } from '@/ui';
@@ -25,12 +25,12 @@ export function ExportSheet({ cards, onSheet }: ManySheetProps) {
       const writing = await dispatch(exportCards(cards, formatId, { onProgress: setShare }));
       setJob(writing);
       saveFile(fileName(`${count} ${localDay()}`, format.extension), await writing.result, format.mediaType);
-      dispatch(noticed({ text: `Exported ${count} as ${format.label}`, tone: 'plain' }));
+      dispatch(noticeShown({ text: `Exported ${count} as ${format.label}`, tone: 'plain' }));
       onSheet(undefined);
     } catch (error) {
-      const reason = errorWords(error);
+      const reason = errorMessage(error);
       if (reason !== 'stopped')
-        dispatch(noticed({ text: `The cards could not be exported: ${reason}`, tone: 'error' }));
+        dispatch(noticeShown({ text: `The cards could not be exported: ${reason}`, tone: 'error' }));
     } finally {
       setJob(undefined);
     }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { noticed, selectSettings, useAppDispatch, useAppSelector, useServices } from '@/book/state';
+import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { cardsTo, sendCards, writeTo } from '@/book/write';
 import { portraitOf } from '@/core/card';
 import { cardAsText, cardsAsPage, cardToSend, hasPrivate } from '@/core/write';
@@ -30,7 +30,7 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
     const text = isCopied
       ? `Copied ${formatCount(sent.length, 'card', 'cards')} as text`
       : 'Nothing could be copied';
-    dispatch(noticed({ text, tone: isCopied ? 'plain' : 'error' }));
+    dispatch(noticeShown({ text, tone: isCopied ? 'plain' : 'error' }));
   };
   const print = async () => {
     const portraits = await Promise.all(

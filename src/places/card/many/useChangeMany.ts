@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 
-import { changeMany, type ManyWish } from '@/book/commit';
+import { changeMany, type ManyChangeRequest } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
 
 /** Cards that are changed before anybody would look for progress. */
@@ -11,7 +11,7 @@ export function useChangeMany() {
   const dispatch = useAppDispatch();
   const [running, setRunning] = useState<{ text: string; share01: number }>();
   const isStopped = useRef(false);
-  const change = async (wish: ManyWish) => {
+  const change = async (wish: ManyChangeRequest) => {
     isStopped.current = false;
     const text = `Changing ${wish.cards.length} cards`;
     // What is done at once needs no word about how far it is.

@@ -13,7 +13,7 @@ import {
   shownAs,
   styledName,
 } from '@/core/card';
-import { agoWords, dueOf, rhythmFor, standingOf } from '@/core/talks';
+import { dueOf, formatAgo, rhythmFor, standingOf } from '@/core/talks';
 import { localDay } from '@/platform';
 import { Stamp, Thread, Txt, useWide } from '@/ui';
 
@@ -90,7 +90,7 @@ function StandingLine({ card }: { readonly card: Card }) {
   const standing = due && standingOf(due, summary?.last, today);
   if (!summary && !standing) return null;
   const last = summary
-    ? `${KIND_WORDS[summary.lastKind]} ${agoWords(daysBetween(summary.last, today))}`
+    ? `${KIND_WORDS[summary.lastKind]} ${formatAgo(daysBetween(summary.last, today))}`
     : 'No talk yet';
   return (
     <View className="flex-row flex-wrap items-center gap-x-3" testID="standing">

@@ -1,4 +1,4 @@
-import type { ManyWish } from '@/book/commit';
+import type { ManyChangeRequest } from '@/book/commit';
 import type { Card } from '@/core/card';
 
 /** The sheets that the bar of the chosen opens. */
@@ -9,7 +9,7 @@ export interface ManySheetProps {
   readonly cards: readonly Card[];
   /** Opens another sheet in its place; undefined closes it. */
   readonly onSheet: (sheet: ManySheet | undefined) => void;
-  readonly onChange: (wish: ManyWish) => Promise<void>;
+  readonly onChange: (wish: ManyChangeRequest) => Promise<void>;
   /** Called when the cards are out of sight: deleted or archived. */
   readonly onGone: () => void;
 }

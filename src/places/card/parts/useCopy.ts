@@ -1,4 +1,4 @@
-import { noticed, useAppDispatch } from '@/book/state';
+import { noticeShown, useAppDispatch } from '@/book/state';
 import { copyText } from '@/platform';
 
 /** Copies a text and says whether that worked. */
@@ -9,11 +9,14 @@ export function useCopy(): (text: string) => Promise<void> {
     const shown = text.replaceAll('\n', ', ');
     if (isCopied)
       dispatch(
-        noticed({ text: `Copied ${shown.length > 60 ? `${shown.slice(0, 60)}…` : shown}`, tone: 'plain' }),
+        noticeShown({
+          text: `Copied ${shown.length > 60 ? `${shown.slice(0, 60)}…` : shown}`,
+          tone: 'plain',
+        }),
       );
     else
       dispatch(
-        noticed({
+        noticeShown({
           text: 'The browser does not let this page copy. Mark the text and copy it by hand.',
           tone: 'error',
         }),

@@ -1,4 +1,4 @@
-import { noticed, useAppDispatch, useServices } from '@/book/state';
+import { noticeShown, useAppDispatch, useServices } from '@/book/state';
 import type { CardValue } from '@/core/card';
 import { saveDataUri } from '@/platform';
 
@@ -8,7 +8,7 @@ export function useFileOut(): (file: NonNullable<CardValue['file']>) => void {
   const dispatch = useAppDispatch();
   return ({ name, uri, blobId }) => {
     const fail = (reason: string) =>
-      dispatch(noticed({ text: `${name} could not be opened: ${reason}`, tone: 'error' }));
+      dispatch(noticeShown({ text: `${name} could not be opened: ${reason}`, tone: 'error' }));
     void Promise.resolve(uri ?? (blobId === undefined ? null : photos.get(blobId)))
       .then((bytes) => (bytes === null ? fail('its bytes are missing') : saveDataUri(name, bytes)))
       .catch((error: Error) => fail(error.message));

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { noticed, useAppDispatch, useServices } from '@/book/state';
+import { noticeShown, useAppDispatch, useServices } from '@/book/state';
 import { hashText } from '@/core/base';
 import type { TalkFile } from '@/core/talks';
 import { pickFiles, readAsDataUri } from '@/platform';
@@ -25,7 +25,7 @@ export function FilesField({ files, onChange }: FilesFieldProps) {
     const added: TalkFile[] = [];
     for (const file of await pickFiles('')) {
       if (file.size > MAX_BYTES) {
-        dispatch(noticed({ text: `${file.name} is larger than 20 MB and was left out`, tone: 'error' }));
+        dispatch(noticeShown({ text: `${file.name} is larger than 20 MB and was left out`, tone: 'error' }));
         continue;
       }
       const uri = await readAsDataUri(file);

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, SORT_ORDERS, useAppDispatch, useAppSelector } from '@/book/state';
 import { Choice, Sheet, Switch } from '@/ui';
 
@@ -15,13 +15,15 @@ export function OrderSheet({ isOpen, onClose }: { readonly isOpen: boolean; read
           name="Sorted by"
           options={SORT_ORDERS}
           value={sortBy}
-          onChange={(value) => dispatch(setInSteps('Order of the Book', { sortBy: value }))}
+          onChange={(value) => dispatch(changeSettingsUndoably('Order of the Book', { sortBy: value }))}
         />
         <Switch
           label="Particles count"
           hint="“van Dijk” stands under V"
           isOn={particlesCount}
-          onChange={(isOn) => dispatch(setInSteps('Particles in the order', { particlesCount: isOn }))}
+          onChange={(isOn) =>
+            dispatch(changeSettingsUndoably('Particles in the order', { particlesCount: isOn }))
+          }
         />
       </View>
     </Sheet>

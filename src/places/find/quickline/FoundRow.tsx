@@ -1,5 +1,5 @@
 import { selectRow, useAppSelector, usePhoto } from '@/book/state';
-import { markMatches } from '@/core/base';
+import { highlightMatches } from '@/core/base';
 import type { Hit } from '@/core/find';
 import { cardPath, formatKm, listPath } from '@/platform';
 import { ListRow, ListStamp, Stamp } from '@/ui';
@@ -39,7 +39,7 @@ export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
         )
       }
       isChosen={isChosen}
-      mark={(text) => markMatches(text, words)}
+      mark={(text) => highlightMatches(text, words)}
       onPress={onOpen}
     />
   );

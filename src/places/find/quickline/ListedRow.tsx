@@ -1,5 +1,5 @@
 import type { FoundInDirectory } from '@/book/directory';
-import { markMatches } from '@/core/base';
+import { highlightMatches } from '@/core/base';
 import { ListRow, Stamp } from '@/ui';
 
 interface ListedRowProps {
@@ -22,7 +22,7 @@ export function ListedRow({ person, words, id, isChosen, onOpen }: ListedRowProp
       second={['In the directory', house].filter(Boolean).join(' · ')}
       stamp={<Stamp initials={initials} isOrg={isOrg} />}
       isChosen={isChosen}
-      mark={(text) => markMatches(text, words)}
+      mark={(text) => highlightMatches(text, words)}
       onPress={onOpen}
     />
   );

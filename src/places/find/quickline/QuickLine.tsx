@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { type NativeSyntheticEvent, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
 import { type FoundInDirectory, useFoundInDirectory } from '@/book/directory';
-import { keepTextToRead } from '@/book/extract';
+import { storeTextToRead } from '@/book/extract';
 import { noteAct } from '@/book/settings';
 import { useAppDispatch, useServices } from '@/book/state';
 import type { Hit, Offer } from '@/core/find';
@@ -63,7 +63,7 @@ export function QuickLine() {
   useEffect(
     () =>
       onPasteOfLines(input.current, (text) => {
-        keepTextToRead(services, text);
+        storeTextToRead(services, text);
         go('/import/text');
       }),
     [services],

@@ -1,6 +1,6 @@
 import { changeBook } from '@/book/commit';
 import { noteAct } from '@/book/settings';
-import { noticed, useAppDispatch } from '@/book/state';
+import { noticeShown, useAppDispatch } from '@/book/state';
 import type { Offer } from '@/core/find';
 import { cardPath, copyText, openOutside } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -23,7 +23,7 @@ export function useRunOffer(): (offer: Offer) => boolean {
       case 'copy':
         void copyText(offer.text).then((isCopied) =>
           dispatch(
-            noticed({
+            noticeShown({
               text: isCopied ? `Copied ${offer.detail}` : 'Nothing could be copied',
               tone: isCopied ? 'plain' : 'error',
             }),

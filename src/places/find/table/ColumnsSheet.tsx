@@ -1,13 +1,13 @@
 import { View } from 'react-native';
 
-import { usualTable } from '@/book/state';
-import type { GridColumn } from '@/core/card';
+import { defaultTable } from '@/book/state';
+import type { TableColumn } from '@/core/card';
 import { Act, OrderedChoice, Sheet, Txt } from '@/ui';
 
 import { useLook } from './useLook';
 
 interface ColumnsSheetProps {
-  readonly columns: readonly GridColumn[];
+  readonly columns: readonly TableColumn[];
   readonly onClose: () => void;
 }
 
@@ -31,7 +31,7 @@ export function ColumnsSheet({ columns, onClose }: ColumnsSheetProps) {
       <View className="flex-row pt-2">
         <Act
           label="As it was at first"
-          onPress={() => setLook({ columns: usualTable.columns, widths: {} })}
+          onPress={() => setLook({ columns: defaultTable.columns, widths: {} })}
         />
       </View>
     </Sheet>

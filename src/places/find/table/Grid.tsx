@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useRef } from 'react';
 
 import { choiceAdded, choiceToggled, useAppDispatch } from '@/book/state';
-import type { Card, CellAt, GridColumn } from '@/core/card';
+import type { Card, CellAt, TableColumn } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { useTypeScale } from '@/ui';
@@ -21,7 +21,7 @@ import { type LoadWriting, useWriting } from './useWriting';
 interface GridProps {
   readonly cards: readonly Card[];
   /** All there are; the look says which are shown. */
-  readonly columns: readonly GridColumn[];
+  readonly columns: readonly TableColumn[];
   readonly loadWriting: LoadWriting;
 }
 

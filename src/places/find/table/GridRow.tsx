@@ -8,7 +8,7 @@ import {
   useAppDispatch,
   useAppSelector,
 } from '@/book/state';
-import { type Card, type CellAt, type GridColumn, shownAs } from '@/core/card';
+import { type Card, type CellAt, shownAs, type TableColumn } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, ChevronRight, linkProps, Square, SquareCheck, useColours } from '@/ui';
@@ -25,7 +25,7 @@ interface GridRowProps {
   readonly height: number;
   readonly lead: number;
   readonly widths: readonly number[];
-  readonly columns: readonly GridColumn[];
+  readonly columns: readonly TableColumn[];
   readonly activeColumn: number | undefined;
   /** The chosen columns; -1 where none of this row is. */
   readonly left: number;

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
-import { selectSettings, useAppDispatch, useAppSelector, usualTable } from '@/book/state';
+import { changeSettingsUndoably } from '@/book/settings';
+import { defaultTable, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { Act, Field, NextAct, Sheet, Trash, Txt } from '@/ui';
 
 import { useLook } from './useLook';
@@ -18,7 +18,11 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
   const keep = () => {
     const others = tableViews.filter((view) => view.name !== wanted);
     dispatch(
-      setInSteps(`Kept the view ${wanted}`, { tableViews: [...others, { name: wanted, look }] }, false),
+      changeSettingsUndoably(
+        `Kept the view ${wanted}`,
+        { tableViews: [...others, { name: wanted, look }] },
+        false,
+      ),
     );
     setName('');
   };
@@ -49,7 +53,7 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
                 tone="faded"
                 onPress={() =>
                   dispatch(
-                    setInSteps(
+                    changeSettingsUndoably(
                       `Forgot the view ${view.name}`,
                       { tableViews: tableViews.filter((one) => one !== view) },
                       false,
@@ -74,7 +78,7 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
         />
         <NextAct label="Keep" isDisabled={wanted === ''} onPress={keep} testID="keep-view" />
         <View className="flex-row">
-          <Act label="The table as it was at first" onPress={() => take(usualTable)} />
+          <Act label="The table as it was at first" onPress={() => take(defaultTable)} />
         </View>
       </View>
     </Sheet>

@@ -10,7 +10,7 @@ import {
 import { useMemo } from 'react';
 
 import { selectSettings, useAppSelector } from '@/book/state';
-import { type Card, compareCells, type GridColumn, gridColumns, ownColumns } from '@/core/card';
+import { type Card, compareCells, customColumns, type TableColumn, tableColumns } from '@/core/card';
 import { LOCALE } from '@/platform';
 
 import { useLook } from './useLook';
@@ -19,14 +19,14 @@ const MIN_WIDTH = 64;
 const MAX_WIDTH = 640;
 
 /** All columns that the book's cards can have, in the order in which they are offered. */
-export function useColumns(cards: readonly Card[]): readonly GridColumn[] {
+export function useColumns(cards: readonly Card[]): readonly TableColumn[] {
   const { sortBy, particlesCount } = useAppSelector(selectSettings);
   const by = sortBy === 'given' ? 'given' : 'surname';
   const usual = useMemo(
-    () => gridColumns({ locale: LOCALE, order: { by, particlesCount } }),
+    () => tableColumns({ locale: LOCALE, order: { by, particlesCount } }),
     [by, particlesCount],
   );
-  const own = useMemo(() => ownColumns(cards), [cards]);
+  const own = useMemo(() => customColumns(cards), [cards]);
   return useMemo(() => [...usual, ...own], [usual, own]);
 }
 
@@ -38,7 +38,7 @@ function sortingFn(isDescending: boolean): SortingFn<Card> {
 }
 
 /** The table of cards as it is set: its columns in order, their widths, by what it is sorted. */
-export function useCardTable(cards: readonly Card[], columns: readonly GridColumn[]): Table<Card> {
+export function useCardTable(cards: readonly Card[], columns: readonly TableColumn[]): Table<Card> {
   const { look, setLook } = useLook();
   const defs = useMemo(
     () =>

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 
-import { type Block, blockOf, type CellAt, type Uid } from '@/core/card';
+import { blockOf, type CellAt, type CellBlock, type Uid } from '@/core/card';
 
 interface Cell {
   readonly uid: Uid;
@@ -10,7 +10,7 @@ interface Cell {
 /** The cell that has the keys and the block that is chosen with it, and moving both. */
 export interface ChosenCells {
   readonly active: CellAt | undefined;
-  readonly block: Block | undefined;
+  readonly block: CellBlock | undefined;
   /** Makes a cell the active one; with `extends` the block reaches from where it began up to it. */
   readonly choose: (at: CellAt, extendsBlock?: boolean) => void;
 }

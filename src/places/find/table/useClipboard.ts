@@ -1,11 +1,11 @@
 import type { ClipboardEvent } from 'react';
 
-import { noticed, useAppDispatch } from '@/book/state';
-import { type Block, type CellAt, type CellText, readTsv, spread, writeTsv } from '@/core/card';
+import { noticeShown, useAppDispatch } from '@/book/state';
+import { type CellAt, type CellBlock, type CellText, readTsv, spread, writeTsv } from '@/core/card';
 import { formatCount } from '@/platform';
 
 interface ClipboardWish {
-  readonly block: Block | undefined;
+  readonly block: CellBlock | undefined;
   readonly size: { readonly rows: number; readonly columns: number };
   readonly textAt: (at: CellAt) => string;
   readonly write: (cells: readonly CellText[]) => Promise<unknown>;
@@ -25,7 +25,7 @@ export function useClipboard({ block, size, textAt, write, choose }: ClipboardWi
     event.clipboardData.setData('text/plain', writeTsv(texts));
     if (isCut) return empty();
     const count = formatCount(texts.flat().length, 'cell', 'cells');
-    dispatch(noticed({ text: `Copied ${count}`, tone: 'plain' }));
+    dispatch(noticeShown({ text: `Copied ${count}`, tone: 'plain' }));
   };
   const paste = async (event: ClipboardEvent) => {
     if (!block || isInField(event)) return;
@@ -39,7 +39,7 @@ export function useClipboard({ block, size, textAt, write, choose }: ClipboardWi
     }
     if (outside === 0) return;
     const left = `${formatCount(outside, 'cell', 'cells')} lay outside of the table, and ${outside === 1 ? 'was' : 'were'} left out`;
-    dispatch(noticed({ text: left, tone: 'error' }));
+    dispatch(noticeShown({ text: left, tone: 'error' }));
   };
   return {
     empty,
@@ -54,7 +54,7 @@ function isInField(event: ClipboardEvent): boolean {
   return event.target !== event.currentTarget;
 }
 
-function linesOf({ top, left, bottom, right }: Block): CellAt[][] {
+function linesOf({ top, left, bottom, right }: CellBlock): CellAt[][] {
   return Array.from({ length: bottom - top + 1 }, (_, down) =>
     Array.from({ length: right - left + 1 }, (__, along) => ({ row: top + down, column: left + along })),
   );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
-import { noticed, useAppDispatch } from '@/book/state';
-import type { CellAt, CellText, GridColumn } from '@/core/card';
+import { noticeShown, useAppDispatch } from '@/book/state';
+import type { CellAt, CellText, TableColumn } from '@/core/card';
 
 import type { Refused } from './useWriting';
 
@@ -15,7 +15,7 @@ export interface Draft {
 
 interface DraftWish {
   readonly active: CellAt | undefined;
-  readonly columns: readonly GridColumn[];
+  readonly columns: readonly TableColumn[];
   readonly textAt: (at: CellAt) => string;
   readonly write: (cells: readonly CellText[], isQuiet: boolean) => Promise<readonly Refused[]>;
   /** Gives the keys back to the table, and goes on to another cell. */
@@ -30,7 +30,7 @@ export function useDraft({ active, columns, textAt, write, onDone }: DraftWish) 
     if (!active) return;
     const column = columns[active.column];
     if (column?.isWritable === true) setDraft({ at: active, text: text ?? textAt(active) });
-    else dispatch(noticed({ text: `${column?.title ?? 'This'} can’t be written`, tone: 'error' }));
+    else dispatch(noticeShown({ text: `${column?.title ?? 'This'} can’t be written`, tone: 'error' }));
   };
   const finish = async (text: string, move: readonly [down: number, along: number] = [0, 0]) => {
     if (!draft) return;

@@ -1,4 +1,4 @@
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, type TableLook, useAppDispatch, useAppSelector } from '@/book/state';
 
 /** How the table looks now, and changing it; it stays so for the next time. */
@@ -7,6 +7,7 @@ export function useLook(): { look: TableLook; setLook: (some: Partial<TableLook>
   const { table } = useAppSelector(selectSettings);
   return {
     look: table,
-    setLook: (some) => dispatch(setInSteps('Look of the table', { table: { ...table, ...some } })),
+    setLook: (some) =>
+      dispatch(changeSettingsUndoably('Look of the table', { table: { ...table, ...some } })),
   };
 }

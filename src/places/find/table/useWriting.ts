@@ -3,7 +3,7 @@ import { useCallback, useState } from 'react';
 import { changeMany } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
 import { findCountryCode } from '@/core/base';
-import { type Card, type CellText, type GridColumn, shownAs } from '@/core/card';
+import { type Card, type CellText, shownAs, type TableColumn } from '@/core/card';
 import { formatCount, LOCALE } from '@/platform';
 
 /** Gives what writes cells; it is loaded when the first cell is written. */
@@ -30,7 +30,7 @@ export interface Refused {
 interface Places {
   readonly cards: readonly Card[];
   /** The columns that are shown, from the left. */
-  readonly columns: readonly GridColumn[];
+  readonly columns: readonly TableColumn[];
   readonly loadWriting: LoadWriting;
 }
 
@@ -64,7 +64,7 @@ export function useWriting({ cards, columns, loadWriting }: Places) {
 function writeAll(
   cells: readonly CellText[],
   cards: readonly Card[],
-  columns: readonly GridColumn[],
+  columns: readonly TableColumn[],
   writeCell: Awaited<ReturnType<LoadWriting>>['writeCell'],
 ) {
   const written = new Map<string, Card>();

@@ -2,15 +2,15 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 
 import { selectRow, useAppSelector, useCard, useCardGetter, usePhoto } from '@/book/state';
-import { initialsOf, ringOf, shownAs } from '@/core/card';
-import type { HeldNow, StandInNow } from '@/core/sync';
+import { initialsOf, ringtoneOf, shownAs } from '@/core/card';
+import type { HeldCardView, StandInStatus } from '@/core/sync';
 import { cardPath, ring } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, Phone, Stamp, Txt } from '@/ui';
 
 /** A call that comes in on the phone: it rings, and shows who it is as far as the phone knows. */
-export function CallPart({ now }: { readonly now: StandInNow }) {
-  const [caller, setCaller] = useState<HeldNow>();
+export function CallPart({ now }: { readonly now: StandInStatus }) {
+  const [caller, setCaller] = useState<HeldCardView>();
   const getCard = useCardGetter();
   const stop = useRef<() => void>(undefined);
   const end = () => {
@@ -23,7 +23,7 @@ export function CallPart({ now }: { readonly now: StandInNow }) {
     const next = callers[Math.floor((performance.now() * 7) % Math.max(1, callers.length))];
     if (!next) return;
     end();
-    stop.current = ring(ringOf(getCard(next.uid)));
+    stop.current = ring(ringtoneOf(getCard(next.uid)));
     setCaller(next);
   };
   useEffect(() => () => stop.current?.(), []);
@@ -37,7 +37,7 @@ export function CallPart({ now }: { readonly now: StandInNow }) {
   );
 }
 
-function Caller({ caller, onEnd }: { readonly caller: HeldNow; readonly onEnd: () => void }) {
+function Caller({ caller, onEnd }: { readonly caller: HeldCardView; readonly onEnd: () => void }) {
   const card = useCard(caller.uid);
   const opener = card?.['cordialis.example:opener'];
   const row = useAppSelector((state) => selectRow(state, caller.uid));

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
 import { foldText } from '@/core/base';
-import type { StandInNow } from '@/core/sync';
+import type { StandInStatus } from '@/core/sync';
 import { formatCount } from '@/platform';
 import { Act, Field, Txt } from '@/ui';
 
@@ -10,7 +10,7 @@ import { Act, Field, Txt } from '@/ui';
 const ROWS = 40;
 
 interface HeldListProps {
-  readonly now: StandInNow;
+  readonly now: StandInStatus;
   readonly onOpen: (uid: string) => void;
 }
 

@@ -2,11 +2,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useHubAct } from '@/book/sync';
-import type { StandInNow } from '@/core/sync';
+import type { StandInStatus } from '@/core/sync';
 import { Act, Field, NextAct, Sheet, Trash } from '@/ui';
 
 interface HeldSheetProps {
-  readonly now: StandInNow;
+  readonly now: StandInStatus;
   /** '' for a new card. */
   readonly uid: string;
   readonly onClose: () => void;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
 import { useHubAnswer } from '@/book/sync';
-import { type Box, BOXES, type MailHeadNow, type StandInNow } from '@/core/sync';
+import { type Box, BOXES, type MailHeadView, type StandInStatus } from '@/core/sync';
 import { formatCount } from '@/platform';
 import { Act, Choice, Pencil, Txt } from '@/ui';
 
@@ -16,7 +16,7 @@ const WORDS: Readonly<Record<Box, string>> = { inbox: 'Come in', outbox: 'Waitin
 const ROWS = 20;
 
 /** The mailbox of the mail client: what has come in, what waits and what was sent. */
-export function MailboxPart({ now }: { readonly now: StandInNow }) {
+export function MailboxPart({ now }: { readonly now: StandInStatus }) {
   const { value: mails } = useHubAnswer('mails', (hub, token) => hub.mails(token));
   const [box, setBox] = useState<Box>('inbox');
   const [open, setOpen] = useState<number>();
@@ -67,14 +67,14 @@ export function MailboxPart({ now }: { readonly now: StandInNow }) {
   );
 }
 
-function labelOf(box: Box, mails: readonly MailHeadNow[]): string {
+function labelOf(box: Box, mails: readonly MailHeadView[]): string {
   const here = mails.filter((mail) => mail.box === box);
   const unread = here.filter(({ isRead }) => !isRead).length;
   const rest = unread === 0 ? '' : `, ${formatCount(unread, 'new one', 'new ones')}`;
   return `${WORDS[box]}: ${here.length}${rest}`;
 }
 
-function MailRow({ mail, onOpen }: { readonly mail: MailHeadNow; readonly onOpen: () => void }) {
+function MailRow({ mail, onOpen }: { readonly mail: MailHeadView; readonly onOpen: () => void }) {
   const now = useNow();
   const { box, from, to, subject, at, isRead } = mail;
   const [first, ...others] = box === 'inbox' ? [from] : to;

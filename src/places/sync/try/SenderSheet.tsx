@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
-import { addLifted, keepTextToRead, useLift } from '@/book/extract';
+import { addExtracted, storeTextToRead, useExtract } from '@/book/extract';
 import { selectCardsByUid, selectLists, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, normalizeAddress, shownAs } from '@/core/card';
 import { isRuleList, withMembers } from '@/core/lists';
@@ -105,7 +105,7 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
 function NewSender({ text }: { readonly text: string }) {
   const dispatch = useAppDispatch();
   const services = useServices();
-  const lifted = useLift(text, NO_CORRECTIONS);
+  const lifted = useExtract(text, NO_CORRECTIONS);
   const card = lifted?.card;
   const lines = card
     ? [
@@ -118,11 +118,11 @@ function NewSender({ text }: { readonly text: string }) {
     : [];
   const add = async () => {
     if (!card) return;
-    await dispatch(addLifted(card));
+    await dispatch(addExtracted(card));
     go(cardPath(card.uid));
   };
   const look = () => {
-    keepTextToRead(services, text);
+    storeTextToRead(services, text);
     go('/import/text');
   };
   return (

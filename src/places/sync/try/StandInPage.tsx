@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import type { StandInKind } from '@/book/clients';
-import { noticed, useAppDispatch } from '@/book/state';
+import { noticeShown, useAppDispatch } from '@/book/state';
 import { useHub, useHubAct, useHubAnswer } from '@/book/sync';
-import type { StandInNow } from '@/core/sync';
+import type { StandInStatus } from '@/core/sync';
 import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
 import { Act, OverPage, Plus, Repeat, Switch, Txt, usePageTitle } from '@/ui';
@@ -84,7 +84,7 @@ function StandIn({ kind }: { readonly kind: StandInKind }) {
 }
 
 /** Whether it is online, and when it comes. */
-function Online({ now }: { readonly now: StandInNow }) {
+function Online({ now }: { readonly now: StandInStatus }) {
   const act = useHubAct();
   const dispatch = useAppDispatch();
   const moment = useNow();
@@ -93,7 +93,7 @@ function Online({ now }: { readonly now: StandInNow }) {
     if (!done) return;
     const { sent, received, removed } = done;
     const text = `Sent ${sent.length}, got ${received.length}, took ${removed.length} away`;
-    dispatch(noticed({ text, tone: 'plain' }));
+    dispatch(noticeShown({ text, tone: 'plain' }));
   };
   const waiting = now.waiting === 0 ? '' : ` · ${formatCount(now.waiting, 'change waits', 'changes wait')}`;
   return (

@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { noteOwnAddress } from '@/book/settings';
-import { noticed, selectSettings, useAppDispatch, useAppSelector, useServices } from '@/book/state';
+import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { useHubAct } from '@/book/sync';
 import { foldText } from '@/core/base';
-import type { StandInNow } from '@/core/sync';
+import type { StandInStatus } from '@/core/sync';
 import { mailDate, writeMessage } from '@/core/write';
 import { nowMs } from '@/platform';
 import { Act, Field, Mail, Txt } from '@/ui';
@@ -22,7 +22,7 @@ export interface ReplyTo {
 }
 
 interface WritePartProps {
-  readonly now: StandInNow;
+  readonly now: StandInStatus;
   /** Whom it begins with. */
   readonly to?: ReplyTo | undefined;
   readonly onSent: () => void;
@@ -63,7 +63,9 @@ export function WritePart({ now, to: first, onSent }: WritePartProps) {
       return true;
     });
     if (sent !== true) return;
-    dispatch(noticed({ text: `In the outbox: ${subject === '' ? 'a message' : subject}`, tone: 'plain' }));
+    dispatch(
+      noticeShown({ text: `In the outbox: ${subject === '' ? 'a message' : subject}`, tone: 'plain' }),
+    );
     onSent();
   };
   return (

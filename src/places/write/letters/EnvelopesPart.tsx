@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { ENVELOPES, envelopesAsPage, type Letter } from '@/core/write';
 import { formatCount, printPage } from '@/platform';
@@ -25,7 +25,7 @@ export function EnvelopesPart({ letters }: { readonly letters: readonly Letter[]
       <Field
         label="Sender"
         value={sender}
-        onChange={(text) => dispatch(setInSteps('Sender of letters', { sender: text }))}
+        onChange={(text) => dispatch(changeSettingsUndoably('Sender of letters', { sender: text }))}
         hint="Stands small at the top left; none where it is empty"
         isLong
         testID="sender"

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { setInSteps } from '@/book/settings';
+import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import {
   LABEL_SHEETS,
@@ -75,7 +75,8 @@ function useSheet() {
   if (!sheet) throw new Error('there is no sheet of labels');
   return {
     sheet,
-    take: (next: LabelSheet) => void dispatch(setInSteps('Sheet of labels', { labelSheet: next })),
+    take: (next: LabelSheet) =>
+      void dispatch(changeSettingsUndoably('Sheet of labels', { labelSheet: next })),
   };
 }
 

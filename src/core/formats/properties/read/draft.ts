@@ -32,7 +32,7 @@ export function addEntry(
 }
 
 /** Notes that an organisation or a title stands in a group of lines. */
-export function noteHouse(draft: Draft, line: ContentLine, what: 'orgs' | 'titles', id: string): void {
+export function addOrganisation(draft: Draft, line: ContentLine, what: 'orgs' | 'titles', id: string): void {
   if (line.group === undefined) return;
   const group = line.group.toLowerCase();
   const known = draft.houses.get(group) ?? { orgs: [], titles: [] };

@@ -2,7 +2,7 @@ import { type Card, deriveName, type Name, type NameComponent } from '@/core/car
 
 import type { ContentLine } from '../../contentLines/contentLine';
 import { readCompound, readTextList, splitValue, unescapeText } from '../../contentLines/text';
-import { addEntry, noteHouse, type PropertyReader } from './draft';
+import { addEntry, addOrganisation, type PropertyReader } from './draft';
 import { readPositions } from './readPositions';
 import { readUse } from './readUse';
 
@@ -90,7 +90,7 @@ const readOrg: PropertyReader = (draft, line) => {
     ...(sortAs === '' ? {} : { sortAs }),
     ...readUse(draft, line, undefined, ['SORT-AS']),
   });
-  noteHouse(draft, line, 'orgs', path[1]);
+  addOrganisation(draft, line, 'orgs', path[1]);
   return path;
 };
 
@@ -104,7 +104,7 @@ function titleReader(kind: 'title' | 'role'): PropertyReader {
     const name = unescapeText(line.value).trim();
     if (name === '') return undefined;
     const path = addEntry(draft, 'titles', line, { name, kind, ...readUse(draft, line) });
-    noteHouse(draft, line, 'titles', path[1]);
+    addOrganisation(draft, line, 'titles', path[1]);
     return path;
   };
 }

@@ -3,7 +3,7 @@ import type { Anniversary, Card, Media } from '@/core/card';
 import type { Params } from '../../contentLines/contentLine';
 import { escapeText } from '../../contentLines/text';
 import { formatDate } from '../dates';
-import { type Sheet, writeEntry } from './useParams';
+import { type PropertySheet, writeEntry } from './writeEntry';
 
 const DAY_NAMES: Record<string, string> = { birth: 'BDAY', death: 'DEATHDATE', wedding: 'ANNIVERSARY' };
 const PLACE_NAMES: Record<string, string> = { birth: 'BIRTHPLACE', death: 'DEATHPLACE' };
@@ -11,7 +11,7 @@ const MEDIA_NAMES: Record<string, string> = { photo: 'PHOTO', logo: 'LOGO', soun
 const EXPERTISE_LEVELS: Record<string, string> = { high: 'expert', medium: 'average', low: 'beginner' };
 
 /** Writes dates, notes, words, interests and everything that points elsewhere. */
-export function writeDetail(sheet: Sheet, card: Card): void {
+export function writeDetail(sheet: PropertySheet, card: Card): void {
   for (const [id, entry] of Object.entries(card.anniversaries ?? {})) writeAnniversary(sheet, entry, id);
   for (const [id, entry] of Object.entries(card.notes ?? {})) {
     const params: Params = {
@@ -46,7 +46,7 @@ export function writeDetail(sheet: Sheet, card: Card): void {
 }
 
 /** Kinds without a property of their own are left to JSPROP. */
-function writeAnniversary(sheet: Sheet, entry: Anniversary, id: string): void {
+function writeAnniversary(sheet: PropertySheet, entry: Anniversary, id: string): void {
   const name = DAY_NAMES[entry.kind];
   if (name === undefined) return;
   const scale = 'utc' in entry.date ? undefined : entry.date.calendarScale;
@@ -63,7 +63,7 @@ function writeAnniversary(sheet: Sheet, entry: Anniversary, id: string): void {
     writeEntry(sheet, placeName, coordinates, {}, undefined, { VALUE: ['uri'] });
 }
 
-function writeResources(sheet: Sheet, card: Card): void {
+function writeResources(sheet: PropertySheet, card: Card): void {
   for (const [id, entry] of Object.entries(card.media ?? {})) writeMedia(sheet, entry, id);
   const resources = [
     ['links', card.links, (kind?: string) => (kind === 'contact' ? 'CONTACT-URI' : 'URL')],
@@ -87,7 +87,7 @@ function writeResources(sheet: Sheet, card: Card): void {
 }
 
 /** Bytes: a data: URI in 4.0; in 3.0 ENCODING=b with the subtype as TYPE (RFC 2426 §2.4.1). */
-function writeMedia(sheet: Sheet, entry: Media, id: string): void {
+function writeMedia(sheet: PropertySheet, entry: Media, id: string): void {
   const name = MEDIA_NAMES[entry.kind ?? ''];
   if (name === undefined || entry.uri === undefined) return;
   const data = /^data:([\w.+/-]+);base64,(.*)$/s.exec(entry.uri);

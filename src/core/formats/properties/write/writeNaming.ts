@@ -3,7 +3,7 @@ import { type Card, deriveName, type Name, shownAs } from '@/core/card';
 import type { Params } from '../../contentLines/contentLine';
 import { escapePart, escapeText } from '../../contentLines/text';
 import { N_KINDS } from '../read/readNaming';
-import { type Sheet, writeEntry } from './useParams';
+import { type PropertySheet, writeEntry } from './writeEntry';
 import { isWrittenAsPhonetic, writeOlderPhonetic, writePhonetic } from './writePhonetic';
 import { writePositions } from './writePositions';
 
@@ -11,7 +11,7 @@ import { writePositions } from './writePositions';
 const REPEATED: Record<string, number> = { surname2: 0, generation: 4 };
 
 /** Writes what names a card and what it belongs to. */
-export function writeNaming(sheet: Sheet, card: Card): void {
+export function writeNaming(sheet: PropertySheet, card: Card): void {
   writeName(sheet, card);
   for (const [id, entry] of Object.entries(card.nicknames ?? {})) {
     writeEntry(sheet, 'NICKNAME', escapeText(entry.name), entry, { collection: 'nicknames', id });
@@ -50,7 +50,7 @@ export function writeNaming(sheet: Sheet, card: Card): void {
 }
 
 /** FN and N. Both versions ask for FN, 3.0 for N too (RFC 2426 §3.1.2, RFC 6350 §6.2.1). */
-function writeName(sheet: Sheet, card: Card): void {
+function writeName(sheet: PropertySheet, card: Card): void {
   const { name } = card;
   const isDerived = name?.full === undefined;
   const shown = isDerived ? deriveName(name) || shownAs(card) : name.full;
@@ -64,7 +64,7 @@ function writeName(sheet: Sheet, card: Card): void {
   writeN(sheet, name);
 }
 
-function writeN(sheet: Sheet, name: Name): void {
+function writeN(sheet: PropertySheet, name: Name): void {
   const { hasLongNames } = sheet.version;
   const components = name.components ?? [];
   const places: string[][] = N_KINDS.map(() => []);

@@ -1,6 +1,6 @@
 import type { Params } from '../../contentLines/contentLine';
 import { escapePart, escapeText } from '../../contentLines/text';
-import { type Sheet, writeEntry } from './useParams';
+import { type PropertySheet, writeEntry } from './writeEntry';
 
 interface Spoken {
   readonly components?: readonly { readonly kind: string; readonly phonetic?: string }[];
@@ -9,14 +9,14 @@ interface Spoken {
 }
 
 /** Whether PHONETIC (RFC 9554 §4.6) can say how something is spoken: it needs a system or a script. */
-export function isWrittenAsPhonetic({ version }: Sheet, spoken: Spoken): boolean {
+export function isWrittenAsPhonetic({ version }: PropertySheet, spoken: Spoken): boolean {
   if (!version.hasLongNames || (spoken.phoneticSystem ?? spoken.phoneticScript) === undefined) return false;
   return (spoken.components ?? []).some(({ phonetic }) => phonetic !== undefined);
 }
 
 /** The same property once more, with what each component sounds like in its place. */
 export function writePhonetic(
-  sheet: Sheet,
+  sheet: PropertySheet,
   name: 'N' | 'ADR',
   spoken: Spoken,
   kinds: readonly string[],
@@ -45,7 +45,7 @@ const OLDER: Readonly<Record<string, string>> = {
 };
 
 /** Common practice of vCard 3.0: a property for each part that is there once. */
-export function writeOlderPhonetic(sheet: Sheet, { components = [] }: Spoken): void {
+export function writeOlderPhonetic(sheet: PropertySheet, { components = [] }: Spoken): void {
   for (const [kind, name] of Object.entries(OLDER)) {
     const same = components.filter((component) => component.kind === kind);
     const [only] = same;

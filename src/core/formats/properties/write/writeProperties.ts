@@ -4,8 +4,8 @@ import type { ContentLine, Params } from '../../contentLines/contentLine';
 import { escapeText } from '../../contentLines/text';
 import { readProperties } from '../read/readProperties';
 import type { VcardVersion } from '../version';
-import { type Sheet, writeEntry } from './useParams';
 import { writeDetail } from './writeDetail';
+import { type PropertySheet, writeEntry } from './writeEntry';
 import { writeNaming } from './writeNaming';
 import { writeReach } from './writeReach';
 
@@ -24,7 +24,7 @@ export function writeProperties(
   withExtensions: boolean,
   asRead: (lines: readonly ContentLine[]) => readonly ContentLine[] = (lines) => lines,
 ): ContentLine[] {
-  const sheet: Sheet = { version, lines: [], groups: groupsOf(card), ids: new Map() };
+  const sheet: PropertySheet = { version, lines: [], groups: groupsOf(card), ids: new Map() };
   writeEntry(sheet, 'VERSION', version.id, {}, undefined);
   writeRecord(sheet, card);
   writeNaming(sheet, card);
@@ -42,7 +42,7 @@ function groupsOf(card: Card): Set<string> {
 }
 
 /** What the card says of itself as a record. UID is a URI unless told otherwise (RFC 6350 §6.7.6). */
-function writeRecord(sheet: Sheet, card: Card): void {
+function writeRecord(sheet: PropertySheet, card: Card): void {
   const isUri = /^[a-z][\w+.-]*:/i.test(card.uid);
   const uidParams: Params = isUri || sheet.version.prefersByType ? {} : { VALUE: ['text'] };
   writeEntry(sheet, 'UID', escapeText(card.uid), {}, undefined, uidParams);
@@ -58,7 +58,7 @@ function writeRecord(sheet: Sheet, card: Card): void {
 }
 
 /** vCardProps go out as they came in; their values are still in their escapes. */
-function writeKept(sheet: Sheet, card: Card): void {
+function writeKept(sheet: PropertySheet, card: Card): void {
   for (const [name, { group, ...params }, type, value] of card.vCardProps ?? []) {
     if (typeof value !== 'string') continue;
     const all = Object.fromEntries(
@@ -74,7 +74,7 @@ function writeKept(sheet: Sheet, card: Card): void {
   }
 }
 
-function writeExtensions(sheet: Sheet, card: Card, lines: readonly ContentLine[]): void {
+function writeExtensions(sheet: PropertySheet, card: Card, lines: readonly ContentLine[]): void {
   const { card: back } = readProperties(lines, () => card.uid);
   for (const { path, after } of diffJson(back, card)) {
     const value = escapeText(JSON.stringify(after ?? null));

@@ -3,12 +3,12 @@ import type { Address, Card, OnlineService } from '@/core/card';
 import type { Params } from '../../contentLines/contentLine';
 import { escapePart, escapeText } from '../../contentLines/text';
 import { ADR_KINDS, FIRST_LONG_PLACE } from '../read/readAddressComponents';
-import { type Sheet, writeEntry } from './useParams';
+import { type PropertySheet, writeEntry } from './writeEntry';
 import { isWrittenAsPhonetic, writePhonetic } from './writePhonetic';
 import { writePositions } from './writePositions';
 
 /** Writes the ways in which somebody is reached. */
-export function writeReach(sheet: Sheet, card: Card): void {
+export function writeReach(sheet: PropertySheet, card: Card): void {
   for (const [id, entry] of Object.entries(card.phones ?? {})) {
     const params: Params =
       entry.number.startsWith('tel:') && !sheet.version.prefersByType ? { VALUE: ['uri'] } : {};
@@ -25,7 +25,7 @@ export function writeReach(sheet: Sheet, card: Card): void {
   }
 }
 
-function writeService(sheet: Sheet, entry: OnlineService, id: string): void {
+function writeService(sheet: PropertySheet, entry: OnlineService, id: string): void {
   const isUser = entry.uri === undefined;
   const params: Params = {
     ...(isUser ? { VALUE: ['text'] } : {}),
@@ -37,7 +37,7 @@ function writeService(sheet: Sheet, entry: OnlineService, id: string): void {
   writeEntry(sheet, name, value, entry, { collection: 'onlineServices', id }, params);
 }
 
-function writeAddress(sheet: Sheet, entry: Address, id: string): void {
+function writeAddress(sheet: PropertySheet, entry: Address, id: string): void {
   const { hasLongNames, hasLabelProperty } = sheet.version;
   const components = entry.components ?? [];
   const isLong = hasLongNames && components.some(({ kind }) => FIRST_LONG.has(kind));

@@ -1,0 +1,76 @@
+import {
+  type AppThunk,
+  noticeShown,
+  selectShards,
+  selectSummaries,
+  summariesArrived,
+  talksChanged,
+} from '@/book/state';
+import { KEYS } from '@/book/store';
+import type { Uid } from '@/core/card';
+import { parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
+
+import { inTurn } from './changeTalks';
+
+/** Months between two words of how far it is. */
+const SAY_EVERY = 24;
+
+/**
+ * Stores talks of a month that an import brings, those known already left out, and keeps what is at hand of them up to
+ * date. Months that nobody has looked at are not kept in memory.
+ *
+ * @returns those that were new
+ */
+export function storeTalks(month: string, talks: readonly Talk[]): AppThunk<Promise<readonly Talk[]>> {
+  return (dispatch, _, services) => inTurn(services, () => dispatch(storeNow(month, talks)));
+}
+
+function storeNow(month: string, talks: readonly Talk[]): AppThunk<Promise<readonly Talk[]>> {
+  return async (dispatch, getState, services) => {
+    const summaries = new Map<Uid, TalkSummary>();
+    const added = await services.writer.addTalks(month, talks, (fresh) => {
+      const known = selectSummaries(getState());
+      for (const talk of fresh)
+        for (const uid of talk.with) summaries.set(uid, withTalk(summaries.get(uid) ?? known.get(uid), talk));
+      return Object.fromEntries(
+        [...summaries].map(([uid, summary]) => [`${KEYS.summary}${uid}`, JSON.stringify(summary)]),
+      );
+    });
+    if (added.length === 0) return added;
+    if (selectShards(getState())[month]) dispatch(talksChanged(added.map((after) => ({ after }))));
+    dispatch(summariesArrived([...summaries]));
+    void services.search.putTalks([...summaries]);
+    return added;
+  };
+}
+
+/** Takes the talks of an import away again, and makes what is kept of the cards they were with anew. */
+export function removeImportedTalks(intake: string): AppThunk<Promise<void>> {
+  return (dispatch, _, services) => inTurn(services, () => dispatch(removeNow(intake)));
+}
+
+function removeNow(intake: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState, services) => {
+    const summaries = new Map<Uid, TalkSummary>();
+    const concerned = new Set<Uid>();
+    const keys = (await services.storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks)).sort();
+    for (const [i, key] of keys.entries()) {
+      const month = key.slice(KEYS.talks.length);
+      const { gone, left } = await services.writer.removeIntake(month, intake);
+      const talks = gone.flatMap((talk) => parseTalk(talk) ?? []);
+      for (const talk of talks) for (const uid of talk.with) concerned.add(uid);
+      for (const talk of left.flatMap((one) => parseTalk(one) ?? []))
+        for (const uid of talk.with) summaries.set(uid, withTalk(summaries.get(uid), talk));
+      if (talks.length > 0 && selectShards(getState())[month])
+        dispatch(talksChanged(talks.map((before) => ({ before }))));
+      if (i % SAY_EVERY === SAY_EVERY - 1)
+        dispatch(noticeShown({ text: `Taking talks back: ${month}`, tone: 'plain' }));
+      await services.yieldToPage();
+    }
+    const changed = [...concerned].map((uid) => [uid, summaries.get(uid)] as const);
+    dispatch(summariesArrived(changed));
+    void services.search.putTalks(changed);
+    for (const [uid, summary] of changed)
+      services.writer.put(`${KEYS.summary}${uid}`, summary ? JSON.stringify(summary) : '');
+  };
+}

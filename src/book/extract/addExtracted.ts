@@ -1,0 +1,30 @@
+import { changeBook } from '@/book/commit';
+import type { Change } from '@/book/history';
+import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
+import { type Card, shownAs, type Uid } from '@/core/card';
+
+import { storeTextToRead } from './textToRead';
+
+/** Puts a card that was read out of a text into the book. */
+export function addExtracted(card: Card): AppThunk<Promise<Change | undefined>> {
+  return async (dispatch, _, services) => {
+    storeTextToRead(services, '');
+    return dispatch(changeBook({ cause: 'add', label: `Added ${shownAs(card)}`, upserts: [card] }));
+  };
+}
+
+/** Adds what was read out of a text to a card of the book; what the card has already stays as it is. */
+export function addExtractedTo(card: Card, uid: Uid): AppThunk<Promise<Change | undefined>> {
+  return async (dispatch, getState, services) => {
+    const known = selectCardsByUid(getState()).get(uid);
+    if (!known) return undefined;
+    const { country } = selectSettings(getState());
+    const united = await services.twins.unite(known, card, country);
+    // The card that was read was never in the book, so that nothing can have led to it.
+    const { 'cordialis.example:was': _, ...rest } = united;
+    const was = known['cordialis.example:was'];
+    const after = was ? { ...rest, 'cordialis.example:was': was } : rest;
+    storeTextToRead(services, '');
+    return dispatch(changeBook({ cause: 'edit', label: `Added to ${shownAs(known)}`, upserts: [after] }));
+  };
+}

@@ -1,0 +1,116 @@
+import { isOnlyStamped, newChange } from '@/book/commit';
+import { type BeforeAfter, toCardChanges } from '@/book/history';
+import {
+  type AppThunk,
+  bookChanged,
+  cardsChanged,
+  noticeShown,
+  type Pairing,
+  selectCardsByUid,
+  selectSettings,
+} from '@/book/state';
+import { detachPhotos } from '@/book/store';
+import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
+import { fromHub, type Pull } from '@/core/sync';
+
+/** What asking the hub came to. */
+export interface PulledCards {
+  /** The change up to which everything is here now. */
+  readonly since: number;
+  /** Whether all was taken in; cards that are just being changed here are told first, and asked for again. */
+  readonly isWhole: boolean;
+  readonly lists: readonly Uid[];
+  readonly toSettle: number;
+  /** The last message of the hub's mailbox. */
+  readonly mail: number;
+}
+
+/** Takes in what others have changed, page by page; a step of the history for each who did. @param isQuiet - nothing is said of it */
+export function pullFromHub({ token, since }: Pairing, isQuiet: boolean): AppThunk<Promise<PulledCards>> {
+  return async (dispatch, _, { hub }) => {
+    let isWhole = true;
+    let at = since;
+    for (;;) {
+      const page = await hub.pull(token, at);
+      isWhole = (await dispatch(takePage(page, isQuiet))) && isWhole;
+      at = page.seq;
+      if (page.isMore) continue;
+      const { lists, toSettle, mail } = page;
+      return { since: at, isWhole, lists, toSettle, mail };
+    }
+  };
+}
+
+interface Arrived {
+  readonly uid: Uid;
+  readonly card: Card | undefined;
+  readonly by: string | null;
+}
+
+/** @returns whether every card of it was taken in */
+function takePage({ cards }: Pull, isQuiet: boolean): AppThunk<Promise<boolean>> {
+  return async (dispatch, getState, services) => {
+    const arrived: Arrived[] = [];
+    const photos: Record<string, string> = {};
+    for (const { uid, card, by } of cards) {
+      const parsed = card === null ? undefined : parseCard(card);
+      // Written by the same program on the other side; what isn't a card all the same is left where it is.
+      if (parsed?.kind === 'fault') continue;
+      const detached = parsed && detachPhotos(parsed.card);
+      Object.assign(photos, detached?.photos);
+      arrived.push({ uid, card: detached?.card, by });
+    }
+    await services.photos.put(photos);
+    // From here on nothing waits: no edit may come between looking at a card and changing it.
+    const { writer } = services;
+    const known = selectCardsByUid(getState());
+    let isWhole = true;
+    const bySource = new Map<string | null, BeforeAfter[]>();
+    for (const { uid, card, by } of arrived) {
+      const mine = known.get(uid);
+      if (writer.queued().has(uid)) isWhole = false;
+      else if (mine?.['cordialis.example:private'] === true) {
+        // It has come back to the hub, where it has no business: it is told again that it is gone.
+        if (card) writer.sawQueued([uid]);
+      } else {
+        const pairs = bySource.get(by) ?? [];
+        pairs.push({ before: mine, after: card && fromHub(mine, card) });
+        bySource.set(by, pairs);
+      }
+    }
+    for (const [by, pairs] of bySource) dispatch(takeChanges(by, pairs, isQuiet));
+    return isWhole;
+  };
+}
+
+function takeChanges(by: string | null, pairs: readonly BeforeAfter[], isQuiet: boolean): AppThunk {
+  return (dispatch, getState, services) => {
+    const changed = pairs.filter((pair) => !isOnlyStamped(pair));
+    if (changed.length === 0) return;
+    const label = labelOf(by, changed);
+    const cards = toCardChanges(changed);
+    const change = newChange(services, { cause: 'sync', label, cards, at: services.utcNow() });
+    const upserts = changed.flatMap(({ after }) => after ?? []);
+    const removed = changed.flatMap(({ before, after }) => (after || !before ? [] : before.uid));
+    dispatch(bookChanged({ upserts, removed, change }));
+    services.writer.putChange(change, upserts, removed, true);
+    void services.search.put(upserts, removed, selectSettings(getState()).country);
+    dispatch(
+      cardsChanged({
+        cause: 'sync',
+        pairs: changed.flatMap(({ before, after }) => (after ? [{ before, after }] : [])),
+      }),
+    );
+    if (!isQuiet) dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
+  };
+}
+
+/** "Phone: changed Ada Lowther", "Laptop: 12 cards". */
+function labelOf(by: string | null, pairs: readonly BeforeAfter[]): string {
+  const who = by ?? 'The hub';
+  const [{ before, after } = {}, second] = pairs;
+  if (second) return `${who}: ${pairs.length} cards`;
+  const verb = !after ? 'deleted' : before ? 'changed' : 'added';
+  const card = after ?? before;
+  return `${who}: ${verb} ${card ? shownAs(card) : 'a card'}`;
+}

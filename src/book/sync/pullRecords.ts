@@ -1,0 +1,108 @@
+import { inTurn, newChange, parseShard, putNow } from '@/book/commit';
+import type { TalkChange } from '@/book/history';
+import { type AppThunk, bookChanged, noticeShown, selectCardsByUid } from '@/book/state';
+import { KEYS } from '@/book/store';
+import { withoutFiles } from '@/book/talks';
+import { isSameJson } from '@/core/base';
+import { isPrivate, shownAs, type Uid } from '@/core/card';
+import { type RecordsPull, talkFromHub } from '@/core/sync';
+import { parseTalk, type Talk } from '@/core/talks';
+
+import { applyPulledSettings } from './sharedSettings';
+
+/** What asking the hub for talks and settings came to. */
+export interface PulledRecords {
+  /** The record up to which everything is here now. */
+  readonly since: number;
+  /** Whether all was taken in; a talk that is just being changed here is told first, and asked for again. */
+  readonly isWhole: boolean;
+}
+
+type Heard = RecordsPull['records'][number];
+
+/** Takes in talks and settings that others have changed. @param isQuiet - without a step of the history */
+export function pullRecords(
+  token: string,
+  since: number,
+  isQuiet: boolean,
+): AppThunk<Promise<PulledRecords>> {
+  return async (dispatch, _, { hub }) => {
+    let isWhole = true;
+    for (let at = since; ;) {
+      const page = await hub.records(token, at);
+      await dispatch(applyPulledSettings(page.records.filter(({ kind }) => kind === 'setting')));
+      const talks = page.records.filter(({ kind }) => kind === 'talk');
+      if (talks.length > 0) isWhole = (await dispatch(takeTalks(talks, isQuiet))) && isWhole;
+      at = page.seq;
+      if (!page.isMore) return { since: at, isWhole };
+    }
+  };
+}
+
+/** @returns whether all of them were taken in */
+function takeTalks(heard: readonly Heard[], isQuiet: boolean): AppThunk<Promise<boolean>> {
+  return async (dispatch, getState, services) => {
+    const talks = heard.flatMap(({ value }) => parseTalk(value) ?? []);
+    const light = new Map((await withoutFiles(talks, services.photos)).map((talk) => [talk.id, talk]));
+    return inTurn(services, async () => {
+      const known = await dispatch(readTalks(heard));
+      const cards = selectCardsByUid(getState());
+      const isHidden = (uid: Uid) => isPrivate(cards.get(uid));
+      let isWhole = true;
+      const changes: TalkChange[] = [];
+      const by = new Set<string>();
+      for (const { id, months, by: name } of heard) {
+        if (months.some((month) => services.writer.talkQueue.has(month, id))) {
+          isWhole = false;
+          continue;
+        }
+        const before = known.get(id);
+        const theirs = light.get(id);
+        const after = theirs && talkFromHub(before, theirs, isHidden);
+        // One with nobody but people whose cards are private is told as gone: here it stays.
+        if (!after && before?.with.every(isHidden) === true) continue;
+        if ((!before && !after) || (before && after && isSameJson(before, after))) continue;
+        changes.push({ ...(before ? { before } : {}), ...(after ? { after } : {}) });
+        by.add(name ?? 'The hub');
+      }
+      if (changes.length === 0) return isWhole;
+      await dispatch(putNow(changes, true));
+      if (!isQuiet) dispatch(noteStep([...by].join(', '), changes));
+      return isWhole;
+    });
+  };
+}
+
+/** The talks as they are here, from the months in which they have been. */
+function readTalks(heard: readonly Heard[]): AppThunk<Promise<Map<string, Talk>>> {
+  return async (_, __, { writer, storage }) => {
+    await writer.flush();
+    const wanted = new Set(heard.map(({ id }) => id));
+    const months = [...new Set(heard.flatMap((one) => one.months))];
+    const found = new Map<string, Talk>();
+    for (const month of months)
+      for (const talk of parseShard(await storage.getItem(`${KEYS.talks}${month}`)))
+        if (wanted.has(talk.id)) found.set(talk.id, talk);
+    return found;
+  };
+}
+
+/** Talks that one step of the history keeps; more are many, and can't be looked through one by one. */
+const STEP = 200;
+
+function noteStep(by: string, talks: readonly TalkChange[]): AppThunk {
+  return (dispatch, getState, services) => {
+    if (talks.length > STEP) return;
+    const [{ before, after } = {}, second] = talks;
+    const uid = (after ?? before)?.with[0];
+    const card = uid === undefined ? undefined : selectCardsByUid(getState()).get(uid);
+    const verb = !after ? 'deleted' : before ? 'changed' : 'noted';
+    const label = second
+      ? `${by}: ${talks.length} talks`
+      : `${by}: ${verb} a talk with ${card ? shownAs(card) : 'somebody'}`;
+    const change = newChange(services, { cause: 'sync', label, cards: [], talks, at: services.utcNow() });
+    dispatch(bookChanged({ upserts: [], removed: [], change }));
+    services.writer.putChange(change, [], [], true);
+    dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
+  };
+}

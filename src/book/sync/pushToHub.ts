@@ -1,0 +1,63 @@
+import { type AppThunk, exchangeFinished, type Pairing, selectCardsByUid } from '@/book/state';
+import { withPhotos } from '@/book/store';
+import { inBatches } from '@/core/base';
+import type { Card, Uid } from '@/core/card';
+import { cardForHub, CARDS_AT_ONCE } from '@/core/sync';
+
+/** What the hub would not take, by uid, in words. */
+export type Refused = Readonly<Record<Uid, string>>;
+
+/** Tells the hub of every card, as it has to be once after pairing; a break begins it anew, which changes nothing twice. */
+export function pushAll(pairing: Pairing): AppThunk<Promise<Refused>> {
+  return async (dispatch, getState) => {
+    const uids = [...selectCardsByUid(getState()).values()].map(({ uid }) => uid);
+    let refused: Refused = {};
+    let done = 0;
+    for (const piece of inBatches(uids, CARDS_AT_ONCE)) {
+      dispatch(exchangeFinished({ work: { done, total: uids.length } }));
+      refused = { ...refused, ...(await dispatch(push(pairing, piece, false))) };
+      done += piece.length;
+    }
+    return refused;
+  };
+}
+
+/** Tells the hub what has changed here since it was last told. */
+export function pushQueued(pairing: Pairing): AppThunk<Promise<Refused>> {
+  return async (dispatch, _, { writer }) => {
+    let refused: Refused = {};
+    const all = [...writer.queued()];
+    let done = 0;
+    for (const piece of inBatches(all, CARDS_AT_ONCE)) {
+      if (all.length > CARDS_AT_ONCE) dispatch(exchangeFinished({ work: { done, total: all.length } }));
+      const told = new Map(piece);
+      refused = { ...refused, ...(await dispatch(push(pairing, [...told.keys()], true))) };
+      await writer.unqueue(told);
+      done += piece.length;
+    }
+    return refused;
+  };
+}
+
+/** @param withDeletions - whether a card that isn't here has been deleted here */
+function push(
+  { token, since }: Pairing,
+  uids: readonly Uid[],
+  withDeletions: boolean,
+): AppThunk<Promise<Refused>> {
+  return async (_, getState, { hub, photos }) => {
+    const byUid = selectCardsByUid(getState());
+    const open = uids.flatMap((uid): Card[] => {
+      const card = byUid.get(uid);
+      const told = card && cardForHub(card);
+      return told ? [told] : [];
+    });
+    const sent = new Map((await withPhotos(open, photos)).map((card) => [card.uid, card]));
+    // A card that has become private is gone for the hub, as one that was deleted is.
+    const changes = uids.flatMap((uid) => {
+      const card = sent.get(uid) ?? null;
+      return card || withDeletions ? [{ uid, card }] : [];
+    });
+    return changes.length === 0 ? {} : hub.push(token, { since, changes });
+  };
+}

@@ -1,4 +1,0 @@
-/** A list in pieces of a size, the last one shorter, so that the page can breathe between them. */
-export function* piecesOf<T>(list: readonly T[], size: number): Generator<readonly T[]> {
-  for (let start = 0; start < list.length; start += size) yield list.slice(start, start + size);
-}

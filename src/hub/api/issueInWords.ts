@@ -1,6 +1,0 @@
-import type { ZodError } from 'zod';
-
-/** The first thing that is wrong with what was sent: where, and what. */
-export function issueInWords({ issues: [issue] }: ZodError): string {
-  return `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'unusable'}`;
-}

@@ -1,0 +1,40 @@
+import { findMemory, inTransaction, toCard } from '@/hub/store';
+import { etagOf, servedCard } from '@/hub/sync';
+
+import type { DavRequest } from './davRequest';
+
+/** Versions of a card that are looked through, the latest first. */
+const VERSIONS = 50;
+
+/**
+ * A device that names an entity tag which is no longer good has the card as it was with that tag, whatever it has been
+ * served since: an answer may have got lost. What it sends next is compared with that version, or what came in between
+ * would look as if the device had taken it away.
+ */
+export async function recordHeld(request: DavRequest, uid: string): Promise<void> {
+  const { db, device } = request;
+  const named = (request.header('if-match') ?? '').split(',').map((tag) => tag.trim());
+  const memory = await findMemory(db, device.id, uid);
+  if (!memory || named.includes(etagOf(servedCard(toCard(memory.card), device), device))) return;
+  const rows = await db
+    .selectFrom('changes')
+    .select('after')
+    .where('uid', '=', uid)
+    .where('after', 'is not', null)
+    .orderBy('seq', 'desc')
+    .limit(VERSIONS)
+    .execute();
+  const held = rows.find(({ after }) =>
+    named.includes(etagOf(servedCard(toCard(after ?? '{}'), device), device)),
+  );
+  if (!held?.after) return;
+  const card = held.after;
+  await inTransaction(db, (store) =>
+    store
+      .updateTable('memory')
+      .set({ card })
+      .where('device', '=', device.id)
+      .where('uid', '=', uid)
+      .execute(),
+  );
+}

@@ -1,0 +1,16 @@
+import { EventEmitter } from 'node:events';
+
+const news = new EventEmitter();
+// Every open page of every browser listens.
+news.setMaxListeners(0);
+
+/** Tells whoever listens that there is a change. It may not be on the disk yet: who reads sooner, reads again later. */
+export function notifyOfChange(seq: number): void {
+  news.emit('change', seq);
+}
+
+/** Listens for changes, until the function that is returned is called. */
+export function onChange(listen: (seq: number) => void): () => void {
+  news.on('change', listen);
+  return () => news.off('change', listen);
+}

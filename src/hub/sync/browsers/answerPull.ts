@@ -1,0 +1,67 @@
+import { isRuleList } from '@/core/lists';
+import { CARDS_AT_ONCE, type Pull } from '@/core/sync';
+import { type HubDb, lastMail, lastSeq, toCard } from '@/hub/store';
+
+import { type Device, listDevices, listsOf } from '../passports/passports';
+import type { Browser } from './pairing';
+
+/** What has changed since a change, the oldest first, without what the browser has sent itself and that has stayed so. */
+export async function answerPull(db: HubDb, browser: Browser, since: number): Promise<Pull> {
+  const head = await lastSeq(db);
+  const latest = db
+    .selectFrom('changes')
+    .select(({ fn }) => ['uid', fn.max('seq').as('seq')])
+    .where('seq', '>', since)
+    .groupBy('uid')
+    .as('latest');
+  const rows = await db
+    .selectFrom(latest)
+    .innerJoin('changes', 'changes.seq', 'latest.seq')
+    .leftJoin('cards', 'cards.uid', 'latest.uid')
+    .leftJoin('devices', 'devices.id', 'changes.device')
+    .leftJoin('browsers', 'browsers.id', 'changes.browser')
+    .leftJoin('sent', (join) => join.onRef('sent.uid', '=', 'latest.uid').on('sent.browser', '=', browser.id))
+    .select(['latest.uid', 'latest.seq', 'cards.card', 'devices.name as device', 'browsers.name as browser'])
+    .where(({ eb, or }) =>
+      or([eb('sent.seq', 'is', null), eb('sent.isSame', '=', 0), eb('sent.seq', '<', eb.ref('latest.seq'))]),
+    )
+    .orderBy('latest.seq')
+    .limit(CARDS_AT_ONCE + 1)
+    .execute();
+  const isMore = rows.length > CARDS_AT_ONCE;
+  const told = rows.slice(0, CARDS_AT_ONCE);
+  const { count } = await db
+    .selectFrom('settle')
+    .select(({ fn }) => fn.countAll<number>().as('count'))
+    .executeTakeFirstOrThrow();
+  const devices = await listDevices(db);
+  const lists = [...devices.flatMap(listsOf), ...(await ruleListsFor(db, devices))];
+  return {
+    cards: told.map(({ uid, card, device, browser: other }) => ({
+      uid,
+      card: card === null ? null : toCard(card),
+      by: device ?? other,
+    })),
+    seq: isMore ? (told.at(-1)?.seq ?? head) : head,
+    isMore,
+    lists: [...new Set(lists)],
+    toSettle: count,
+    mail: await lastMail(db),
+  };
+}
+
+/** Lists that fill themselves and that some device gets as group cards. */
+async function ruleListsFor(db: HubDb, devices: readonly Device[]): Promise<string[]> {
+  const takers = devices.filter(({ groups, tag, paused }) => groups === 1 && tag === null && paused === 0);
+  if (!takers.some((device) => listsOf(device).length === 0)) return [];
+  // Of thousands of cards a few dozen are lists: only these are looked into.
+  const rows = await db
+    .selectFrom('cards')
+    .select('card')
+    .where('card', 'like', '%"kind":"group"%')
+    .execute();
+  return rows
+    .map(({ card }) => toCard(card))
+    .filter(isRuleList)
+    .map(({ uid }) => uid);
+}

@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { z } from 'zod';
+
+import { formatCount, pickFiles } from '@/platform';
+import { Act, Field, FileText, NextAct, Sheet, Switch, Txt } from '@/ui';
+
+import { type AskDirectory, useDirectoryAct } from './useDirectory';
+
+const previewSchema = z.object({
+  fresh: z.array(z.string()),
+  changed: z.array(z.string()),
+  same: z.number(),
+  problems: z.array(z.object({ line: z.number(), message: z.string() })),
+});
+type Preview = z.infer<typeof previewSchema>;
+
+interface TakeInProps {
+  readonly ask: AskDirectory;
+  readonly onDone: () => void;
+  readonly onClose: () => void;
+}
+
+/** Names told of those who would come or change, and rows told that can't be read. */
+const NAMED = 6;
+
+/** A table of people: from a file or pasted, looked at before anything is done. */
+export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
+  const act = useDirectoryAct();
+  const [csv, setCsv] = useState('');
+  const [isInside, setInside] = useState(false);
+  const [preview, setPreview] = useState<Preview>();
+  const put = (text: string) => {
+    setCsv(text);
+    setPreview(undefined);
+  };
+  const take = async (isToApply: boolean) => {
+    const body = { csv, isInside, isToApply };
+    return act(
+      async () => setPreview(previewSchema.parse(await ask({ method: 'POST', path: '/import', body }))),
+      isToApply && preview
+        ? `Took in ${formatCount(preview.fresh.length + preview.changed.length, 'entry', 'entries')}`
+        : '',
+    );
+  };
+  const choose = async () => {
+    const [file] = await pickFiles('.csv,.txt,.tsv,text/csv');
+    if (file) put(await file.text());
+  };
+  const count = preview ? preview.fresh.length + preview.changed.length : 0;
+  return (
+    <Sheet title="Take in a table" isOpen onClose={onClose}>
+      <View className="gap-4" testID="take-in-sheet">
+        <View className="flex-row">
+          <Act label="Choose a file" icon={FileText} onPress={() => void choose()} />
+        </View>
+        <Field
+          label="Or paste it: a heading, then a line for each"
+          value={csv}
+          onChange={put}
+          isLong
+          testID="take-in-text"
+        />
+        <Switch label="They belong to the house" isOn={isInside} onChange={setInside} />
+        {preview ? <Told preview={preview} /> : null}
+        {preview && count > 0 ? (
+          <NextAct
+            label={`Take in ${formatCount(count, 'entry', 'entries')}`}
+            onPress={() => void take(true).then((isDone) => (isDone ? onDone() : undefined))}
+            testID="take-in-now"
+          />
+        ) : (
+          <NextAct
+            label="See what it would do"
+            isDisabled={csv.trim() === ''}
+            onPress={() => void take(false)}
+            testID="take-in-look"
+          />
+        )}
+      </View>
+    </Sheet>
+  );
+}
+
+function Told({ preview: { fresh, changed, same, problems } }: { readonly preview: Preview }) {
+  const named = (names: readonly string[]) =>
+    `${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`;
+  return (
+    <View role="status" testID="take-in-preview">
+      {fresh.length === 0 ? null : <Txt>{`${fresh.length} new: ${named(fresh)}`}</Txt>}
+      {changed.length === 0 ? null : <Txt>{`${changed.length} changed: ${named(changed)}`}</Txt>}
+      {same === 0 ? null : <Txt tone="faded">{`${same} are there already as they are`}</Txt>}
+      {problems.slice(0, NAMED).map(({ line, message }) => (
+        <Txt key={`${line} ${message}`} tone="brick">{`Line ${line}: ${message}`}</Txt>
+      ))}
+      {problems.length > NAMED ? <Txt tone="brick">{`${problems.length - NAMED} more lines`}</Txt> : null}
+      {fresh.length + changed.length + same + problems.length === 0 ? (
+        <Txt tone="ochre">There is nobody in this table.</Txt>
+      ) : null}
+    </View>
+  );
+}

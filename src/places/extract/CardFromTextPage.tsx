@@ -1,0 +1,98 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useCallback, useEffect, useState } from 'react';
+import { View } from 'react-native';
+
+import { storedTextToRead, storeTextToRead, useExtract } from '@/book/extract';
+import { useServices } from '@/book/state';
+import type { SpanCorrection } from '@/core/extract';
+import { onFileDrop } from '@/platform';
+import { go } from '@/platform/navigation';
+import { Act, Field, OverPage, usePageTitle, useWide } from '@/ui';
+
+import { MarkedText } from './MarkedText';
+import { type LoadShowing, ReadCard } from './ReadCard';
+
+/** A text longer than this is no signature and no mail; it would only take time. */
+const MAX_CHARS = 20_000;
+
+interface LiftProps {
+  /** Loads what says the values of a card, which has the numbering plans with it. */
+  readonly loadShowing: LoadShowing;
+}
+
+/** A card out of a text: pasted, dropped or shared; what was recognised is shown in it and can be put right. */
+export function CardFromTextPage({ loadShowing }: LiftProps) {
+  usePageTitle('Card from text');
+  const { isWide } = useWide();
+  const [text, setText] = useTextToRead();
+  const [corrections, setCorrections] = useState<readonly SpanCorrection[]>([]);
+  const change = useCallback(
+    (now: string) => {
+      setCorrections([]);
+      setText(now.slice(0, MAX_CHARS));
+    },
+    [setText],
+  );
+  useEffect(() => onFileDrop(([file]) => void file?.text().then(change)), [change]);
+  const lifted = useExtract(text, corrections);
+  return (
+    <OverPage
+      title="Card from text"
+      backLabel="Book"
+      onBack={() => go('/book')}
+      className="max-w-[1080px] gap-5"
+      testID="lift-page"
+    >
+      <View className="max-w-[720px]">
+        <Field
+          label="Text"
+          hint="A signature, a whole mail, the words on a printed card. Paste it here or drop a file; it stays in this browser."
+          value={text}
+          onChange={change}
+          isLong
+          testID="lift-text"
+        />
+        {text === '' ? null : (
+          <View className="flex-row">
+            <Act label="Empty the field" tone="faded" onPress={() => change('')} />
+          </View>
+        )}
+      </View>
+      {lifted ? (
+        <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>
+          <View className={isWide ? 'min-w-0 flex-1' : ''}>
+            <MarkedText
+              lifted={lifted}
+              canUndo={corrections.length > 0}
+              onCorrect={(correction) => setCorrections([...corrections, correction])}
+              onUndo={() => setCorrections(corrections.slice(0, -1))}
+            />
+          </View>
+          <View className={isWide ? 'min-w-0 flex-1' : ''}>
+            <ReadCard lifted={lifted} loadShowing={loadShowing} />
+          </View>
+        </View>
+      ) : null}
+    </OverPage>
+  );
+}
+
+/** The text that is being read: handed over in the address by another application, or kept from before. */
+function useTextToRead(): [string, (text: string) => void] {
+  const services = useServices();
+  const shared = useLocalSearchParams<{ title?: string; text?: string; url?: string }>();
+  const handed = [shared.title, shared.text, shared.url].filter(Boolean).join('\n');
+  const [text, setText] = useState(handed);
+  useEffect(() => {
+    if (handed !== '') return;
+    void storedTextToRead(services).then((kept) => setText((now) => (now === '' ? kept : now)));
+  }, [handed, services]);
+  const keep = useCallback(
+    (now: string) => {
+      setText(now);
+      storeTextToRead(services, now);
+    },
+    [services],
+  );
+  return [text, keep];
+}
