@@ -21,7 +21,7 @@ export function readTls(env: Readonly<Record<string, string | undefined>>): Tls 
   const { CORDIALIS_CERT: cert, CORDIALIS_KEY: key, CORDIALIS_NAME: name } = env;
   if (cert === undefined && key === undefined) return undefined;
   if (cert === undefined || key === undefined || name === undefined)
-    throw new Error('TLS wants all three: CORDIALIS_CERT, CORDIALIS_KEY and CORDIALIS_NAME');
+    throw new Error('TLS needs all three: CORDIALIS_CERT, CORDIALIS_KEY and CORDIALIS_NAME');
   const port = Number(env['CORDIALIS_TLS_PORT'] ?? DEFAULT_PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new Error('CORDIALIS_TLS_PORT must be a number from 0 to 65535');

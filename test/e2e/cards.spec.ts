@@ -34,7 +34,7 @@ test(
     await expect(page.getByTestId('mapping-cards')).toContainText('Ottilie Quast');
     await page.getByTestId('confirm-columns').click();
     await page.getByTestId('do-import').click();
-    await expect(page.getByTestId('import-done')).toContainText('2 cards taken in from people.csv');
+    await expect(page.getByTestId('import-done')).toContainText('2 cards imported from people.csv');
     await isSaved(page);
 
     await page.getByRole('button', { name: 'Import another file' }).click();
@@ -51,7 +51,7 @@ test('pasted text and an archive of several files are taken in like files', ONE_
   await page.getByTestId('import-text').fill('BEGIN:VCARD\nVERSION:2.1\nN:Ek;Bo\nEND:VCARD');
   await page.getByTestId('read-text').click();
   await expect(page.getByTestId('import-preview')).toContainText('Bo Ek');
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   const text = (value: string) => new TextEncoder().encode(value);
   const archive = zipSync({
     'a.vcf': text('BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ada Lowther\r\nEND:VCARD\r\n'),

@@ -10,9 +10,9 @@ test('several cards are chosen by touch, sent as one file, tagged, put on a list
   await page.getByTestId('choose-several').click();
   const rows = page.getByTestId('book-list').getByRole('checkbox');
   for (const at of [0, 1, 2]) await rows.nth(at).click();
-  await expect(page.getByTestId('chosen-count')).toHaveText('3 cards chosen');
+  await expect(page.getByTestId('chosen-count')).toHaveText('3 cards selected');
   await rows.nth(1).click();
-  await expect(page.getByTestId('chosen-count')).toHaveText('2 cards chosen');
+  await expect(page.getByTestId('chosen-count')).toHaveText('2 cards selected');
 
   await page.getByTestId('many-send').click();
   const download = page.waitForEvent('download');
@@ -55,10 +55,10 @@ test('rows are chosen by keys alone: Space, Shift with Space, Escape', WIDE_ONLY
   await openDemo(page, '/book');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Space');
-  await expect(page.getByTestId('chosen-count')).toHaveText('1 card chosen');
+  await expect(page.getByTestId('chosen-count')).toHaveText('1 card selected');
   for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Shift+Space');
-  await expect(page.getByTestId('chosen-count')).toHaveText('5 cards chosen');
+  await expect(page.getByTestId('chosen-count')).toHaveText('5 cards selected');
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('chosen-count')).toHaveCount(0);
 });

@@ -95,10 +95,10 @@ test.describe('a demo', () => {
       await expect(page.getByTestId('card-page')).toContainText('wrong@typed.example');
       await page.goto(`${hub.url}/devices/Computer`);
       await page.getByTestId('undo-sync').first().click();
-      await expect(page.getByTestId('passport-page')).toContainText('Taken back');
+      await expect(page.getByTestId('passport-page')).toContainText('Undone');
       await page.goto(`${hub.url}/devices/log`);
       await page
-        .getByRole('link', { name: /^Took back what Computer did to Maëlle/ })
+        .getByRole('link', { name: /^Undid what Computer did to Maëlle/ })
         .first()
         .click();
       await expect(page.getByTestId('card-page')).not.toContainText('wrong@typed.example');
@@ -134,7 +134,7 @@ test.describe('a demo', () => {
       await page.getByTestId('mail-body').fill('Please send it.');
       await page.getByTestId('mail-send').click();
       await expect(page.getByText(/In the outbox: 1 message/)).toBeVisible();
-      await expect(page.getByText(/Took in 1 talk from the mailbox/)).toBeVisible({ timeout: 30_000 });
+      await expect(page.getByText(/Imported 1 talk from the mailbox/)).toBeVisible({ timeout: 30_000 });
       await page.getByTestId('quick-line').fill('henrike');
       await page
         .getByRole('option', { name: /Henrike/ })
@@ -157,20 +157,20 @@ test.describe('a demo', () => {
       await page.getByTestId('connect').click();
       const name = `Tablet ${test.info().project.name}`;
       await page.getByTestId('device-name').fill(name);
-      await page.getByRole('radio', { name: 'Those on some lists' }).click();
+      await page.getByRole('radio', { name: 'Cards on certain lists' }).click();
       await page.getByTestId('make-passport').click();
       await expect(page.getByTestId('password')).toHaveText(/^[a-z2-9]{20}$/);
       await page.getByTestId('passport-done').click();
-      await expect(page.getByTestId('passport-page')).toContainText('Has not been here yet');
+      await expect(page.getByTestId('passport-page')).toContainText('Not synced yet');
       await page.getByTestId('ahead').click();
-      await expect(page.getByTestId('passport-page')).toContainText('New there:');
+      await expect(page.getByTestId('passport-page')).toContainText('New on the device:');
       await page.getByTestId('pause').click();
       await expect(page.getByTestId('passport-page').getByText('Paused')).toBeVisible();
       await page.getByTestId('remove').click();
       await page.getByTestId('remove-sure').click();
       await expect(page.getByRole('link', { name: new RegExp(`^${name}`) })).toHaveCount(0);
       // Ended in a browser, the exchange doesn't begin again by itself.
-      await page.getByRole('button', { name: 'Stop the exchange in this browser' }).click();
+      await page.getByRole('button', { name: 'Stop sharing in this browser' }).click();
       await expect(page.getByTestId('pair')).toContainText('it was ended in this browser');
     },
   );
@@ -203,7 +203,7 @@ test('two browsers paired with one hub share a book, live', ONE_SIZE, async ({ b
     await isRead(two);
     await two.getByTestId('pair-code').fill('WRONG-CODE');
     await two.getByTestId('pair-now').click();
-    await expect(two.getByTestId('pair')).toContainText('that code is not good');
+    await expect(two.getByTestId('pair')).toContainText('that code is not valid');
     await two.getByTestId('pair-code').fill(code ?? '');
     await two.getByTestId('pair-now').click();
     await two.getByTestId('in-step').first().waitFor();

@@ -17,7 +17,7 @@ test('an empty book says what will be here and offers the first step; a card nee
 }) => {
   await page.goto(`${OWN}/book`);
   await isRead(page);
-  await page.getByRole('button', { name: 'Write the first card' }).click();
+  await page.getByRole('button', { name: 'Create the first card' }).click();
   await page.getByTestId('save-card').click();
   await expect(page.getByText('one of them is enough')).toBeVisible();
   await expect(page.getByTestId('field-name')).toBeFocused();
@@ -78,7 +78,7 @@ test('every kind of value is typed, labelled, kept and shown', async ({ page }) 
     'href',
     'tel:+447700900123',
   );
-  await expect(page.getByRole('link', { name: 'Way there', exact: true })).toHaveAttribute(
+  await expect(page.getByRole('link', { name: 'Directions', exact: true })).toHaveAttribute(
     'href',
     /^geo:0,0\?q=4%20Quay%20Street/,
   );
@@ -105,11 +105,11 @@ test('leaving with unsaved changes asks, by a link and by the browser’s back; 
   await page.getByTestId('field-title').fill('Viola');
   const dialog = page.getByRole('dialog');
   await page.getByRole('link', { name: 'Lists' }).click();
-  await expect(dialog).toContainText('Changes are not saved');
+  await expect(dialog).toContainText('Unsaved changes');
   await page.getByTestId('leave-stay').click();
   await expect(page.getByTestId('field-title')).toHaveValue('Viola');
   await page.goBack();
-  await expect(dialog).toContainText('Changes are not saved');
+  await expect(dialog).toContainText('Unsaved changes');
   await page.getByTestId('leave-stay').click();
   await expect(page.getByTestId('field-title')).toHaveValue('Viola');
   await page.getByTestId('close-editor').click();

@@ -162,7 +162,7 @@ test(
     await page.getByTestId('keep-template').click();
     await page.getByTestId('open-templates').click();
     await expect(page.getByRole('button', { name: 'Begin with Welcome' })).toBeVisible();
-    await page.getByRole('button', { name: 'Forget the template Welcome' }).click();
+    await page.getByRole('button', { name: 'Delete the template Welcome' }).click();
     await expect(page.getByRole('button', { name: 'Begin with Welcome' })).toHaveCount(0);
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Undo' }).click();

@@ -18,7 +18,7 @@ test('a list is made, people are put on it by typing, a new one on the spot, and
   await page.getByTestId('add-member').fill('patr');
   await page.getByRole('button', { name: 'Put Patrons on it' }).click();
   await expect(page.getByTestId('members')).toContainText('Through Patrons');
-  await page.getByRole('button', { name: 'Take Zora Quast off' }).click();
+  await page.getByRole('button', { name: 'Remove Zora Quast' }).click();
   await expect(page.getByTestId('members')).not.toContainText('Zora Quast');
   await isSaved(page);
   await page.reload();
@@ -80,7 +80,7 @@ test('a search with limits says what it understood, and is kept as a list or cho
   await page.getByTestId('quick-line').fill('people in leipzig');
   await expect(page.getByTestId('understood')).toHaveText('Understood: people only, in leipzig');
   await page.getByTestId('choose-found').click();
-  await expect(page.getByTestId('chosen-count')).toHaveText(/[1-9] cards? chosen/);
+  await expect(page.getByTestId('chosen-count')).toHaveText(/[1-9] cards? selected/);
   await page.getByTestId('choosing-done').click();
   await page.getByTestId('quick-line').fill('people in leipzig');
   await page.getByTestId('keep-found').click();

@@ -68,7 +68,7 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
   await expect(page.getByTestId('import-preview')).toContainText('2 new cards');
   await expect(page.getByTestId('import-problems')).toContainText('line 8');
   await page.getByTestId('do-import').click();
-  await expect(page.getByTestId('import-done')).toContainText('2 cards taken in from old phone.vcf');
+  await expect(page.getByTestId('import-done')).toContainText('2 cards imported from old phone.vcf');
   await isSaved(page);
 
   // All of it is there after a reload.

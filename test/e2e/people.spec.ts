@@ -141,7 +141,7 @@ test(
     const taken = page.getByTestId('talks-taken');
     await expect(taken).toContainText('2 messages');
     await expect(taken).toContainText('2 talks new.');
-    await page.getByRole('button', { name: 'Read other files' }).click();
+    await page.getByRole('button', { name: 'Import other files' }).click();
     await choose();
     await expect(taken).toContainText('0 talks new, 2 known already.');
     await page.getByTestId('to-unfiled').click();

@@ -115,7 +115,7 @@ test('columns are chosen, moved and widened, and the whole is kept as a view', a
   await page.getByTestId('table-views').click();
   await page.getByTestId('view-name').fill('Birthdays');
   await page.getByTestId('keep-view').click();
-  await page.getByRole('button', { name: 'The table as it was at first' }).click();
+  await page.getByRole('button', { name: 'The default table' }).click();
   await expect.poll(async () => (await titles()).length).toBe(7);
   await expect.poll(titles).not.toContain('Birthday');
   await isSaved(page);

@@ -20,7 +20,7 @@ test('a list opens into its people; one is taken off, one moved to copy, nobody 
   await page.getByRole('button', { name: 'Write to Patrons' }).click();
   await expect(to).toHaveCount(count);
   await to.first().click();
-  await page.getByRole('radio', { name: 'Not this message' }).click();
+  await page.getByRole('radio', { name: 'Leave out of this message' }).click();
   await to.first().click();
   await page.getByRole('radio', { name: /^Cc/ }).click();
   await expect(page.getByTestId('place-cc').getByRole('button')).toHaveCount(1);

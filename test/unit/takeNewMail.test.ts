@@ -15,7 +15,7 @@ jest.setTimeout(60_000);
 /** What was read out of the files that were taken in. */
 const taken: string[] = [];
 jest.mock('@/book/talks/importTalks', () => ({
-  takeInTalks: (files: readonly File[]) => async () => {
+  importTalks: (files: readonly File[]) => async () => {
     for (const file of files) taken.push(await file.text());
   },
 }));

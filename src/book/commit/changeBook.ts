@@ -174,7 +174,7 @@ function replay(change: Change, direction: 'forward' | 'backward'): AppThunk {
         pairs: upserts.map((after) => ({ before: known.get(after.uid), after })),
       }),
     );
-    const verb = direction === 'backward' ? 'Taken back' : 'Done again';
+    const verb = direction === 'backward' ? 'Undone' : 'Redone';
     const rest =
       missed === 0 ? '' : ` ${missed} newer ${missed === 1 ? 'value was' : 'values were'} left as they are.`;
     dispatch(noticeShown({ text: `${verb}: ${change.label}.${rest}`, tone: 'plain' }));

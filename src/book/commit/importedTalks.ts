@@ -64,7 +64,7 @@ function removeNow(intake: string): AppThunk<Promise<void>> {
       if (talks.length > 0 && selectShards(getState())[month])
         dispatch(talksChanged(talks.map((before) => ({ before }))));
       if (i % SAY_EVERY === SAY_EVERY - 1)
-        dispatch(noticeShown({ text: `Taking talks back: ${month}`, tone: 'plain' }));
+        dispatch(noticeShown({ text: `Undoing talks: ${month}`, tone: 'plain' }));
       await services.yieldToPage();
     }
     const changed = [...concerned].map((uid) => [uid, summaries.get(uid)] as const);

@@ -42,7 +42,7 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
   return async (dispatch, getState, services) => {
     const intake = services.newUid().slice(-12);
     const begun = newChange(services, {
-      ...{ cause: 'import', label: `Took in talks from ${options.source}`, cards: [], intake },
+      ...{ cause: 'import', label: `Imported talks from ${options.source}`, cards: [], intake },
       at: services.utcNow(),
     });
     const note = (change: Change) => {
@@ -77,7 +77,7 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
       await dispatch(putUnfiled(unfiled));
       void dispatch(lookForNews(signatures));
       const upserts = withMeetings(meetings, (uid) => selectCardsByUid(getState()).get(uid));
-      const label = `Took in ${added === 1 ? '1 talk' : `${added} talks`} from ${options.source}`;
+      const label = `Imported ${added === 1 ? '1 talk' : `${added} talks`} from ${options.source}`;
       // Everything was known already: there is nothing that Undo could take back.
       if (isNoted && added === 0) note({ ...begun, state: 'dropped' });
       const isNew = added > 0 || upserts.length > 0;

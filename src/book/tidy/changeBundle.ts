@@ -17,6 +17,6 @@ export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | un
 
 /** Takes a card out of a bundle: it stands for itself again. */
 export function takeOutOfBundle(lead: Card, out: Card): AppThunk<Promise<Change | undefined>> {
-  const label = `Took ${shownAs(out)} out of the bundle`;
+  const label = `Removed ${shownAs(out)} from the bundle`;
   return changeBook({ cause: 'edit', label, upserts: [takeOut(lead, out.uid)] });
 }

@@ -22,8 +22,8 @@ export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Change
     const [first] = upserts;
     const label =
       upserts.length === 1 && first
-        ? `Right as it is: ${shownAs(first)}`
-        : `Right as they are: ${upserts.length} cards`;
+        ? `Marked as correct: ${shownAs(first)}`
+        : `Marked as correct: ${upserts.length} cards`;
     return dispatch(changeBook({ cause: 'edit', label, upserts }));
   };
 }
@@ -45,7 +45,7 @@ export function fixFaults(faults: readonly Fault[]): AppThunk<Promise<Change | u
     }
     const count = upserts.length + removed.length;
     const [only] = upserts;
-    const label = count === 1 && only ? `Mended ${shownAs(only)}` : `Mended ${count} cards`;
+    const label = count === 1 && only ? `Fixed ${shownAs(only)}` : `Fixed ${count} cards`;
     return dispatch(changeBook({ cause: 'edit', label, upserts, removed }));
   };
 }

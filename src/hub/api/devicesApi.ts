@@ -89,7 +89,7 @@ export function devicesApi(db: HubDb, country: string): Router {
       Number(request.params.id),
     );
     if (!undone)
-      return void response.status(404).json({ error: 'there is no such sync, or it has been taken back' });
+      return void response.status(404).json({ error: 'there is no such sync, or it has been undone' });
     response.json(undone);
   });
   router.get('/log', async (request, response) => {

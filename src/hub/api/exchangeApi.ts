@@ -56,7 +56,7 @@ export function exchangeApi(db: HubDb, country: string): Router {
   });
   router.put('/members/:list', async (request, response) => {
     const uids = uidsSchema.safeParse(request.body);
-    if (!uids.success) return void response.status(400).json({ error: 'a list of uids is wanted' });
+    if (!uids.success) return void response.status(400).json({ error: 'a list of uids is needed' });
     const source = { at: utcNow(), device: null, browser: browserOf(request).id };
     await setMembers(db, { list: request.params.list, uids: uids.data }, source);
     response.status(204).end();

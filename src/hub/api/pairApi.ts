@@ -19,10 +19,10 @@ export function pairApi(db: HubDb, isDemo: boolean): Router {
   router.use(onlyOwnPages, express.json({ limit: '4kb' }));
   router.post('/', async (request, response) => {
     const { success, data } = pairSchema.safeParse(request.body);
-    if (!success) return void response.status(400).json({ error: 'a code and a name are wanted' });
+    if (!success) return void response.status(400).json({ error: 'a code and a name are needed' });
     const paired = await pairBrowser(db, data, Date.now());
     if (!paired)
-      return void response.status(403).json({ error: 'that code is not good; a new one may be asked for' });
+      return void response.status(403).json({ error: 'that code is not valid; ask for a new one' });
     response.status(201).json(paired);
   });
   if (isDemo)

@@ -46,7 +46,7 @@ export async function removeEntry(db: HubDb, uid: string, by: Actor): Promise<bo
       .executeTakeFirst();
     if (!known) return false;
     await store.deleteFrom('directoryEntries').where('uid', '=', uid).execute();
-    const says = `Took out ${shownAs(toEntry(known)?.card ?? EMPTY)}`;
+    const says = `Removed ${shownAs(toEntry(known)?.card ?? EMPTY)}`;
     await noteInLog(store, { by, act: 'remove', uid, says, before: JSON.stringify(known) });
     return true;
   });

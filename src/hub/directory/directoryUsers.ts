@@ -101,7 +101,7 @@ export function removeUser(db: HubDb, name: string, by: Actor): Promise<void> {
     await keepOneAdministrator(store, user);
     await store.deleteFrom('directorySessions').where('user', '=', user.id).execute();
     await store.deleteFrom('directoryUsers').where('id', '=', user.id).execute();
-    await noteInLog(store, { by, act: 'user', says: `Took the access of ${name}` });
+    await noteInLog(store, { by, act: 'user', says: `Removed the access of ${name}` });
   });
 }
 
@@ -195,5 +195,5 @@ async function keepOneAdministrator(db: HubDb, { role }: Pick<DirectoryUser, 'ro
     .select('id')
     .where('role', '=', 'administrator')
     .execute();
-  if (all.length < 2) throw new DirectoryError('the last administrator stays one', 409);
+  if (all.length < 2) throw new DirectoryError('the last administrator can’t be changed', 409);
 }

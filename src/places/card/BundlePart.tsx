@@ -31,15 +31,15 @@ export function BundlePart({ lead, others, groupsOf }: BundlePartProps) {
     return (
       <View key={other.uid} className="mt-5 border-t border-rule pt-3" testID="bundled">
         <Txt size="small" tone="faded">
-          {`Also the same person, on a card of its own${other.created === undefined ? '' : ` since ${formatDay(other.created)}`}`}
+          {`The same person, on a separate card${other.created === undefined ? '' : ` since ${formatDay(other.created)}`}`}
         </Txt>
         <NameLink label={name} href={path} onPress={() => go(path)} font="serif" />
-        {groups.length === 0 ? <Txt tone="faded">It says nothing more.</Txt> : null}
+        {groups.length === 0 ? <Txt tone="faded">It adds nothing.</Txt> : null}
         <ValueRows card={other} groups={groups} />
         <View className="flex-row">
           <Act
-            label="Take it out of the bundle"
-            name={`Take ${name} out of the bundle`}
+            label="Remove it from the bundle"
+            name={`Remove ${name} from the bundle`}
             icon={Split}
             tone="faded"
             onPress={() => void dispatch(takeOutOfBundle(lead, other))}
@@ -57,7 +57,7 @@ export function BundledHint({ lead }: { readonly lead: Card }) {
   return (
     <View className="mx-5 mt-3 border-l-2 border-rule pl-3" testID="bundled-hint">
       <Txt size="small" tone="faded">
-        One of a bundle, which is shown as
+        Part of a bundle shown as
       </Txt>
       <NameLink label={shownAs(lead) || 'No name yet'} href={path} onPress={() => go(path)} font="serif" />
     </View>

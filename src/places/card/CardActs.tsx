@@ -22,7 +22,7 @@ export function CardActs({ card }: { readonly card: Card }) {
   const bringBack = () =>
     void work.change({
       cards: [card],
-      label: `Brought back ${nameCards([card])}`,
+      label: `Restored ${nameCards([card])}`,
       change: (one) => withFlag(one, 'archived', false),
     });
   return (
@@ -32,9 +32,9 @@ export function CardActs({ card }: { readonly card: Card }) {
       {isArchived ? (
         <View className="w-full flex-row items-center justify-between gap-4">
           <View className="min-w-0 flex-1">
-            <Txt tone="ochre">Archived: out of sight in the Book and on lists</Txt>
+            <Txt tone="ochre">Archived: hidden in the Book and on lists</Txt>
           </View>
-          <Act label="Bring back" icon={Archive} onPress={bringBack} testID="bring-back" />
+          <Act label="Restore" icon={Archive} onPress={bringBack} testID="bring-back" />
         </View>
       ) : null}
       <NextAct
@@ -46,7 +46,7 @@ export function CardActs({ card }: { readonly card: Card }) {
       <View className={`flex-row flex-wrap gap-x-5 ${isWide ? 'min-w-0 flex-1' : 'justify-between'}`}>
         <Act
           label="Send"
-          name="Send this card to somebody"
+          name="Send this card"
           icon={Send}
           onPress={() => setSending(true)}
           testID="send-card"

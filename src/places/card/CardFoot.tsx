@@ -28,7 +28,7 @@ export function CardFoot({ card }: { readonly card: Card }) {
             {`${formatCount(merged, 'other card was', 'other cards were')} merged into this one.`}
           </Txt>
           <Act
-            label="Take the last merge back"
+            label="Undo the last merge"
             icon={Split}
             tone="faded"
             onPress={() => void dispatch(unmerge(merges.sort().at(-1) ?? ''))}
@@ -37,11 +37,11 @@ export function CardFoot({ card }: { readonly card: Card }) {
         </View>
       )}
       {sources.length === 0 ? null : (
-        <Txt size="small" tone="faded" testID="sources">{`Kept at ${sources.join(' and ')}.`}</Txt>
+        <Txt size="small" tone="faded" testID="sources">{`Stored on ${sources.join(' and ')}.`}</Txt>
       )}
       {card['cordialis.example:unwritten'] === true ? (
         <Txt size="small" tone="faded">
-          Messages to many leave them out.
+          Left out of messages to many people.
         </Txt>
       ) : null}
       {kept.length === 0 ? null : <Txt size="small" tone="faded">{`Also kept: ${kept.join(', ')}.`}</Txt>}
@@ -53,7 +53,7 @@ export function CardFoot({ card }: { readonly card: Card }) {
       {isPaired ? (
         <View className="flex-row">
           <Act
-            label="What browsers and devices did to it"
+            label="Changes by browsers and devices"
             tone="faded"
             onPress={() => go(`/devices/log?uid=${encodeURIComponent(card.uid)}`)}
             testID="card-log"

@@ -11,7 +11,7 @@ const WAYS: readonly (readonly [keyof Reach, string, Icon])[] = [
   ['call', 'Call', Phone],
   ['message', 'Message', MessageSquare],
   ['write', 'Write', Mail],
-  ['way', 'Way there', MapPin],
+  ['way', 'Directions', MapPin],
   ['web', 'Web', Globe],
 ];
 

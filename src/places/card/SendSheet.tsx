@@ -64,11 +64,11 @@ export function SendSheet({ card, onClose }: { readonly card: Card; readonly onC
         </View>
         <CodePart card={sent} />
         {card.notes || card.keywords ? (
-          <Switch label="Notes and tags go along" isOn={withNotes} onChange={setNotes} testID="send-notes" />
+          <Switch label="Include notes and tags" isOn={withNotes} onChange={setNotes} testID="send-notes" />
         ) : null}
         {hasPrivate(card) ? (
           <Switch
-            label="Private values go along"
+            label="Include private values"
             isOn={withPrivate}
             onChange={setPrivate}
             testID="send-private"
@@ -89,8 +89,8 @@ function CodePart({ card }: { readonly card: Card }) {
       </View>
       <Txt size="small" tone="faded">
         {left.length === 0
-          ? 'Another phone takes the card in by its camera.'
-          : `Another phone takes the card in by its camera, without: ${left.map((key) => WORDS[key] ?? key).join(', ')}.`}
+          ? 'Another phone can scan the card with its camera.'
+          : `Another phone can scan the card with its camera, without: ${left.map((key) => WORDS[key] ?? key).join(', ')}.`}
       </Txt>
     </View>
   );

@@ -112,7 +112,7 @@ test('values are added and taken off', async () => {
     ada,
   ]);
   const takeOff = () =>
-    drawn.all('button').filter((button) => button.getAttribute('aria-label')?.startsWith('Take off phone'));
+    drawn.all('button').filter((button) => button.getAttribute('aria-label')?.startsWith('Remove phone'));
   expect(takeOff()).toHaveLength(2);
   drawn.press(drawn.get('add-phones'));
   await settle();

@@ -25,7 +25,7 @@ export function DirectoryPage() {
       className="max-w-[720px] gap-4"
       testID="directory-page"
     >
-      {standing.kind === 'asking' ? <Txt tone="faded">Asking the hub …</Txt> : null}
+      {standing.kind === 'asking' ? <Txt tone="faded">Contacting the hub …</Txt> : null}
       {standing.kind === 'unreachable' ? (
         <View className="flex-row flex-wrap items-center gap-x-5">
           <Txt tone="brick">{`No directory: ${standing.message}.`}</Txt>

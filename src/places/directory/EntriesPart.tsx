@@ -76,7 +76,7 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
               testID="new-entry"
             />
             <Act
-              label="Take in a table"
+              label="Import a table"
               icon={FileText}
               onPress={() => setOpen({ kind: 'table' })}
               testID="take-in"
@@ -117,7 +117,7 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
           onEdit={() => setOpen({ kind: 'form', entry: open.entry })}
           onRemove={async () => {
             const path = `/entries/${encodeURIComponent(open.entry.card.uid)}`;
-            const said = `Took ${shownAs(open.entry.card)} out of the directory`;
+            const said = `Removed ${shownAs(open.entry.card)} from the directory`;
             if (await act(() => ask({ method: 'DELETE', path }), said)) done();
           }}
           onClose={close}
@@ -171,7 +171,7 @@ function secondOf(entry: DirectoryEntry): string {
         ? `from ${day(validFrom)}`
         : `ended ${validTo === undefined ? '' : day(validTo)}`,
   ];
-  return [isInside ? 'Inside' : 'Outside', post, organisationOf(card) ?? '', townOf(card) ?? '', ...marks]
+  return [isInside ? 'Internal' : 'External', post, organisationOf(card) ?? '', townOf(card) ?? '', ...marks]
     .filter(Boolean)
     .join(' · ');
 }

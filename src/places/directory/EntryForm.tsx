@@ -86,8 +86,8 @@ export function EntryForm({ entry, ask, onDone, onClose }: EntryFormProps) {
         <Choice
           name="Belongs to"
           options={[
-            ['outside', 'Outside: a vendor, a consultant, a partner'],
-            ['inside', 'Inside: the house'],
+            ['outside', 'External: a vendor, consultant or partner'],
+            ['inside', 'Internal: your organisation'],
           ]}
           value={isInside ? 'inside' : 'outside'}
           onChange={(side) => setInside(side === 'inside')}
@@ -107,7 +107,7 @@ export function EntryForm({ entry, ask, onDone, onClose }: EntryFormProps) {
           </View>
         </View>
         <Txt size="small" tone="faded">
-          Readers find the entry from the one day to the other; without days, always.
+          Readers see the entry between these days; without days, always.
         </Txt>
         <NextAct
           label="Save"

@@ -54,7 +54,7 @@ export function EntrySheet({ entry: { card }, mayEdit, onEdit, onRemove, onClose
           <View className="flex-row flex-wrap gap-x-5">
             <Act label="Edit" icon={Pencil} onPress={onEdit} testID="edit-entry" />
             <Act
-              label="Take out of the directory"
+              label="Remove from the directory"
               icon={Trash}
               tone="brick"
               onPress={() => void onRemove()}

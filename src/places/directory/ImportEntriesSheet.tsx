@@ -39,7 +39,7 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
     return act(
       async () => setPreview(previewSchema.parse(await ask({ method: 'POST', path: '/import', body }))),
       isToApply && preview
-        ? `Took in ${formatCount(preview.fresh.length + preview.changed.length, 'entry', 'entries')}`
+        ? `Imported ${formatCount(preview.fresh.length + preview.changed.length, 'entry', 'entries')}`
         : '',
     );
   };
@@ -49,7 +49,7 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
   };
   const count = preview ? preview.fresh.length + preview.changed.length : 0;
   return (
-    <Sheet title="Take in a table" isOpen onClose={onClose}>
+    <Sheet title="Import a table" isOpen onClose={onClose}>
       <View className="gap-4" testID="take-in-sheet">
         <View className="flex-row">
           <Act label="Choose a file" icon={FileText} onPress={() => void choose()} />
@@ -61,17 +61,17 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
           isLong
           testID="take-in-text"
         />
-        <Switch label="They belong to the house" isOn={isInside} onChange={setInside} />
+        <Switch label="They are internal" isOn={isInside} onChange={setInside} />
         {preview ? <Told preview={preview} /> : null}
         {preview && count > 0 ? (
           <NextAct
-            label={`Take in ${formatCount(count, 'entry', 'entries')}`}
+            label={`Import ${formatCount(count, 'entry', 'entries')}`}
             onPress={() => void take(true).then((isDone) => (isDone ? onDone() : undefined))}
             testID="take-in-now"
           />
         ) : (
           <NextAct
-            label="See what it would do"
+            label="Preview the import"
             isDisabled={csv.trim() === ''}
             onPress={() => void take(false)}
             testID="take-in-look"

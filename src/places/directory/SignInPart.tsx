@@ -29,7 +29,7 @@ export function SignInPart({ isFirst, enter }: SignInProps) {
     <View className="gap-4" testID="sign-in">
       <Txt font="serifItalic" size="strong" tone="faded">
         {isFirst
-          ? 'A directory is kept by one and looked up by all who have access: vendors, consultants, partners, colleagues. Whoever makes it is its administrator.'
+          ? 'One person keeps the directory, and everybody with access looks people up in it: vendors, consultants, partners, colleagues. Whoever creates it is its administrator.'
           : 'Sign in to look people up.'}
       </Txt>
       {isBarred ? (
@@ -41,12 +41,12 @@ export function SignInPart({ isFirst, enter }: SignInProps) {
         value={passphrase}
         onChange={setPassphrase}
         isSecret
-        hint={isFirst ? 'Twelve letters at least; several words are easy to remember' : undefined}
+        hint={isFirst ? 'At least twelve characters; several words are easy to remember' : undefined}
         error={fault === '' ? undefined : fault}
         testID="directory-passphrase"
       />
       <NextAct
-        label={isFirst ? 'Make the directory' : 'Sign in'}
+        label={isFirst ? 'Create the directory' : 'Sign in'}
         isDisabled={name.trim() === '' || passphrase === '' || isBarred}
         onPress={() => void go().catch((error: unknown) => setFault(errorMessage(error)))}
         testID="directory-enter"

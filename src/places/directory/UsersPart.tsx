@@ -13,7 +13,7 @@ const usersSchema = z.array(z.object({ name: z.string(), role: roleSchema, creat
 const ROLE_WORDS: readonly (readonly [Role, string])[] = [
   ['reader', 'Reader: looks people up'],
   ['editor', 'Editor: adds and changes entries'],
-  ['administrator', 'Administrator: gives access, too'],
+  ['administrator', 'Administrator: also gives access'],
 ];
 
 interface UsersPartProps {
@@ -60,7 +60,7 @@ export function UsersPart({ ask, own }: UsersPartProps) {
             </View>
             {user.name === own ? null : (
               <Act
-                label={`Take the access of ${user.name}`}
+                label={`Remove the access of ${user.name}`}
                 icon={Trash}
                 iconOnly
                 tone="faded"
@@ -71,13 +71,13 @@ export function UsersPart({ ask, own }: UsersPartProps) {
         ))}
       </View>
       <View className="gap-4">
-        <Field label="Somebody’s name" value={name} onChange={setName} testID="user-name" />
+        <Field label="Name" value={name} onChange={setName} testID="user-name" />
         <Field
-          label="Their passphrase"
+          label="Passphrase"
           value={passphrase}
           onChange={setPassphrase}
           isSecret
-          hint="Twelve letters at least; tell them by another way"
+          hint="At least twelve characters; tell them in person"
           testID="user-passphrase"
         />
         <Choice name="Role" options={ROLE_WORDS} value={role} onChange={setRole} />

@@ -54,7 +54,7 @@ export function CardFromTextPage({ loadShowing }: LiftProps) {
         />
         {text === '' ? null : (
           <View className="flex-row">
-            <Act label="Empty the field" tone="faded" onPress={() => change('')} />
+            <Act label="Clear the text" tone="faded" onPress={() => change('')} />
           </View>
         )}
       </View>

@@ -52,7 +52,12 @@ export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextPro
               testID={`say-${field}`}
             />
           ))}
-          <Act label="Nothing of the card" tone="faded" onPress={() => say(undefined)} testID="say-nothing" />
+          <Act
+            label="Not part of the card"
+            tone="faded"
+            onPress={() => say(undefined)}
+            testID="say-nothing"
+          />
         </View>
       </Sheet>
     </View>

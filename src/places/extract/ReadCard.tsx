@@ -39,7 +39,7 @@ export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: Rea
   };
   if (!hasMarks)
     return (
-      <Txt tone="faded">Nothing was recognised in it. Press the words that are the name, and so on.</Txt>
+      <Txt tone="faded">Nothing was recognised. Press the words that are the name, the number and so on.</Txt>
     );
   return (
     <View className="gap-3" testID="read-card">
@@ -66,12 +66,7 @@ export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: Rea
       </View>
       <NextAct label="Add to the Book" icon={UserPlus} onPress={() => void add(false)} testID="add-lifted" />
       <View className="flex-row">
-        <Act
-          label="Add and go on editing"
-          icon={Pencil}
-          onPress={() => void add(true)}
-          testID="add-lifted-edit"
-        />
+        <Act label="Add and edit" icon={Pencil} onPress={() => void add(true)} testID="add-lifted-edit" />
       </View>
     </View>
   );

@@ -19,7 +19,7 @@ export function Done({ summary, onMore }: DoneProps) {
   const dispatch = useAppDispatch();
   const { source, taken, same, left, problems, changeId } = summary;
   const lines = [
-    `${formatCount(taken, 'card', 'cards')} taken in from ${source}.`,
+    `${formatCount(taken, 'card', 'cards')} imported from ${source}.`,
     same === 0 ? '' : `${formatCount(same, 'card was', 'cards were')} already here and the same.`,
     left === 0 ? '' : `${formatCount(left, 'card was', 'cards were')} left out, as you chose.`,
   ].filter(Boolean);

@@ -42,7 +42,7 @@ export function ImportPage() {
             <View className="border-t border-rule pt-3">
               <Txt tone="faded">{`Last import: ${formatCount(work.last.taken, 'card', 'cards')} from ${work.last.source}.`}</Txt>
               <View className="flex-row">
-                <Act label="Read what it did" onPress={work.showLast} testID="show-last-import" />
+                <Act label="See what it did" onPress={work.showLast} testID="show-last-import" />
               </View>
             </View>
           ) : null}
@@ -68,7 +68,7 @@ export function ImportPage() {
       ) : null}
       {state.kind === 'taking' ? (
         <ProgressLine
-          text={`Putting in: ${formatCount(state.cards, 'card', 'cards')}. Stop takes back what is in by then`}
+          text={`Importing: ${formatCount(state.cards, 'card', 'cards')}. Stop undoes what has been imported so far`}
           share01={state.share01}
           onStop={work.stop}
         />

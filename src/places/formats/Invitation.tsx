@@ -41,7 +41,7 @@ export function Invitation({ onChoose, onText }: InvitationProps) {
               onPress={() => onText(new File([text], 'pasted text', { type: 'text/plain' }))}
               testID="read-text"
             />
-            <Act label="Leave it" tone="faded" onPress={() => setTyping(false)} />
+            <Act label="Cancel" tone="faded" onPress={() => setTyping(false)} />
           </View>
         </View>
       ) : (

@@ -30,7 +30,7 @@ export function Mapping({ mapping, onColumn, onConfirm, onDrop }: MappingProps) 
         {`${part.name}: a table of ${formatCount(table.rows, 'row', 'rows')}. ${
           isRemembered
             ? 'Its columns are matched as you did for the last such file.'
-            : 'See whether its columns are understood.'
+            : 'Check that its columns are understood.'
         }`}
       </Txt>
       <View>
@@ -69,7 +69,7 @@ export function Mapping({ mapping, onColumn, onConfirm, onDrop }: MappingProps) 
           onPress={onConfirm}
           testID="confirm-columns"
         />
-        <Act label="Leave it" tone="faded" onPress={onDrop} />
+        <Act label="Cancel" tone="faded" onPress={onDrop} />
       </View>
       {open === undefined ? null : (
         <ColumnSheet

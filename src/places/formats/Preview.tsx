@@ -65,7 +65,7 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
         {hasNews ? (
           <NextAct
             label={
-              cards.length === 0 ? 'Nothing chosen' : `Import ${formatCount(cards.length, 'card', 'cards')}`
+              cards.length === 0 ? 'Nothing selected' : `Import ${formatCount(cards.length, 'card', 'cards')}`
             }
             isDisabled={cards.length === 0}
             onPress={() => onImport(cards)}
@@ -110,7 +110,7 @@ function Group({ title, hint, cards, left, onChoose, isCompared = false, testID 
       >
         <Txt font="sansBold">{title}</Txt>
         <Txt size="small" tone="faded">
-          {chosen === 0 || chosen === cards.length ? hint : `${hint}; ${chosen} of them chosen`}
+          {chosen === 0 || chosen === cards.length ? hint : `${hint}; ${chosen} of them selected`}
         </Txt>
       </Tick>
       <View className="pl-8">

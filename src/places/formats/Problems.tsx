@@ -38,7 +38,7 @@ export function Problems({ problems }: { readonly problems: readonly FileProblem
         {shown.length < problems.length && !isAll ? (
           <Act label={`Show more (${problems.length - shown.length})`} onPress={() => setAll(true)} />
         ) : null}
-        <Act label="Keep them as a text file" onPress={save} />
+        <Act label="Save them as a text file" onPress={save} />
       </View>
     </View>
   );

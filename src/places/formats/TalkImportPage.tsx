@@ -68,22 +68,22 @@ export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
       ) : null}
       {state.kind === 'asking' ? (
         <View className="gap-4">
-          <Txt>Which addresses are yours? By them it is known what you wrote and what came to you.</Txt>
+          <Txt>Which addresses are yours? They tell what you sent from what you received.</Txt>
           <OwnAddresses guessed={state.guessed} />
           <NextAct
-            label="Go on"
+            label="Continue"
             isDisabled={ownAddresses.length === 0}
             onPress={() => void take(state.files, withTexts)}
             testID="go-on"
           />
           <View className="flex-row">
-            <Act label="Leave it" tone="faded" onPress={reset} />
+            <Act label="Cancel" tone="faded" onPress={reset} />
           </View>
         </View>
       ) : null}
       {state.kind === 'reading' ? (
         <ProgressLine
-          text={`${formatCount(state.messages, 'message', 'messages')} read, ${formatCount(state.added, 'talk', 'talks')} new. Stop takes back what is in by then`}
+          text={`${formatCount(state.messages, 'message', 'messages')} read, ${formatCount(state.added, 'talk', 'talks')} new. Stop undoes what has been imported so far`}
           share01={state.share01}
           onStop={stop}
         />
@@ -125,12 +125,12 @@ function Taken({ taken, onMore }: { readonly taken: ImportedTalks; readonly onMo
       ))}
       <View className="flex-row flex-wrap gap-x-5">
         {unfiled > 0 ? (
-          <Act label="Look at the unfiled" onPress={() => go('/tidy')} testID="to-unfiled" />
+          <Act label="Review unfiled addresses" onPress={() => go('/tidy')} testID="to-unfiled" />
         ) : null}
         {changeId === undefined ? null : (
-          <Act label="Take it back" onPress={() => dispatch(undo(changeId))} testID="undo-talks" />
+          <Act label="Undo the import" onPress={() => dispatch(undo(changeId))} testID="undo-talks" />
         )}
-        <Act label="Read other files" tone="faded" onPress={onMore} />
+        <Act label="Import other files" tone="faded" onPress={onMore} />
       </View>
     </View>
   );

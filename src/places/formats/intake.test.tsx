@@ -66,7 +66,7 @@ test('new, different and equal cards are told apart, and nothing is taken that w
   const { byUid } = drawn.store.getState().cards;
   expect(byUid.uids().sort()).toEqual(['a', 'b', 'c']);
   expect(byUid.get('a')?.emails).toEqual(ada.emails);
-  expect(drawn.get('import-done').textContent).toContain('2 cards taken in from old.vcf');
+  expect(drawn.get('import-done').textContent).toContain('2 cards imported from old.vcf');
   expect(drawn.get('import-done').textContent).toContain('1 card was left out');
 });
 
@@ -83,7 +83,7 @@ test('what an import did can be read again even after a reload', async () => {
   const again = await renderInBook(<ImportPage />, [], { storage: drawn.storage });
   await settle();
   again.press(again.get('show-last-import'));
-  expect(again.get('import-done').textContent).toContain('1 card taken in from old.vcf');
+  expect(again.get('import-done').textContent).toContain('1 card imported from old.vcf');
   expect(again.get('import-problems').textContent).toContain('scribble');
 });
 

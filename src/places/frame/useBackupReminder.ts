@@ -36,7 +36,7 @@ export function useBackupReminder(): void {
     if (age < OLD_AFTER_DAYS || daysSince(backupRemindedAt) < AGAIN_AFTER_DAYS) return;
     const text =
       lastBackupAt === '' ? 'No backup of this book has been made yet' : `The last backup is ${age} days old`;
-    dispatch(noticeShown({ text: `${text}. Settings has “Make a backup”`, tone: 'plain' }));
+    dispatch(noticeShown({ text: `${text}. Settings has “Create a backup”`, tone: 'plain' }));
     dispatch(changeSettings({ backupRemindedAt: new Date(nowMs()).toISOString() }));
   }, [isRead, isLarge, lastBackupAt, backupRemindedAt, dispatch]);
 }

@@ -37,7 +37,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Put ${name} on ${shownAs(list)}`,
+        label: `Added ${name} to ${shownAs(list)}`,
         change: (one) => withMembers(one, [uid]),
       }),
     );
@@ -48,7 +48,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     void dispatch(
       changeBook({
         cause: 'add',
-        label: `Made a card for ${shownAs(card)} and put it on ${shownAs(list)}`,
+        label: `Created a card for ${shownAs(card)} on ${shownAs(list)}`,
         upserts: [card, withMembers(list, [card.uid])],
       }),
     );
@@ -59,7 +59,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Put ${address} on ${shownAs(list)}`,
+        label: `Added ${address} to ${shownAs(list)}`,
         change: (one) => withAddress(one, address),
       }),
     );

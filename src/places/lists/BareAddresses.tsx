@@ -21,7 +21,7 @@ export function BareAddresses({ list, onTakeOff }: BareAddressesProps) {
   const makeCard = async (uid: Uid, address: string) => {
     const card: Card = { ...newCard(newUid(), utcNow()), kind: 'individual', emails: { e1: { address } } };
     const after = withMembers(withoutMembers(list, [uid]), [card.uid]);
-    const label = `Made a card of ${address}, on ${shownAs(list)} as before`;
+    const label = `Created a card for ${address}, on ${shownAs(list)} as before`;
     await dispatch(changeBook({ cause: 'add', label, upserts: [card, after] }));
     go(cardPath(card.uid, '/edit'));
   };
@@ -39,14 +39,14 @@ export function BareAddresses({ list, onTakeOff }: BareAddressesProps) {
         </Txt>
       </View>
       <Act
-        label={`Make a card of ${address}`}
+        label={`Create a card for ${address}`}
         icon={UserPlus}
         iconOnly
         tone="faded"
         onPress={() => void makeCard(uid, address)}
       />
       <Act
-        label={`Take ${address} off`}
+        label={`Remove ${address}`}
         icon={X}
         iconOnly
         tone="faded"

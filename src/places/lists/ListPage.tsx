@@ -38,7 +38,7 @@ export function ListPage({ uid }: { readonly uid: Uid }) {
     <View className="flex-1" testID="list-page">
       {isWide ? null : <PageBar backLabel="Lists" onBack={() => go('/lists')} />}
       {list === null || !isList(list) ? (
-        <EmptyPlace title="No such list" text="It may have been deleted. Undo brings it back." />
+        <EmptyPlace title="List not found" text="It may have been deleted. Undo restores it." />
       ) : (
         <OpenList list={list} />
       )}
@@ -80,8 +80,8 @@ function OpenList({ list }: { readonly list: Card }) {
             testID="write-list"
           />
           <Act
-            label="Choose all"
-            name="Choose all on this list, to do something with them"
+            label="Select all"
+            name="Select all on this list, to do something with them"
             icon={ListChecks}
             isDisabled={uids === undefined || uids.length === 0}
             onPress={chooseAll}

@@ -86,14 +86,14 @@ function CombinePart({ list, uids, onClose }: ListSheetProps) {
     const second = await search.onList(other.uid, localDay());
     const label = combinedName(shownAs(list), shownAs(other), how);
     const made = withMembers(newList(newUid(), label, utcNow()), combine(uids, second, how));
-    await dispatch(changeBook({ cause: 'add', label: `Made the list ${label}`, upserts: [made] }));
+    await dispatch(changeBook({ cause: 'add', label: `Created the list ${label}`, upserts: [made] }));
     onClose();
     go(listPath(made.uid));
   };
   return (
     <View className="gap-2">
       <Txt size="small" font="sansBold" tone="faded" heading={3}>
-        A third list out of this one and
+        Combine this list with
       </Txt>
       <Choice
         name="The other list"
@@ -104,7 +104,7 @@ function CombinePart({ list, uids, onClose }: ListSheetProps) {
       {other ? (
         <>
           <Choice
-            name="Who is on the third list"
+            name="Who is on the combined list"
             options={[
               ['either', 'Everybody on either'],
               ['both', 'Only those on both'],
@@ -113,7 +113,7 @@ function CombinePart({ list, uids, onClose }: ListSheetProps) {
             value={how}
             onChange={setHow}
           />
-          <NextAct label="Make the third list" onPress={() => void make()} testID="combine-lists" />
+          <NextAct label="Create the combined list" onPress={() => void make()} testID="combine-lists" />
         </>
       ) : null}
     </View>

@@ -27,7 +27,7 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Put one more on ${shownAs(list)}`,
+        label: `Added one more to ${shownAs(list)}`,
         change: (one) => withMembers(one, [uid]),
       }),
     );
@@ -69,7 +69,7 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
         {lists.length === 0 ? (
           <View className="px-5 pt-4">
             <Txt font="serifItalic" size="strong" tone="faded">
-              People picked together, and lists that fill themselves by a rule. The first one is a press away.
+              People you have picked, and lists that fill themselves by a rule. Create the first one here.
             </Txt>
           </View>
         ) : null}

@@ -41,7 +41,7 @@ export function Members({ list, uids, rule }: MembersProps) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Took ${name} off ${shownAs(list)}`,
+        label: `Removed ${name} from ${shownAs(list)}`,
         change: (one) => withoutMembers(one, [uid]),
       }),
     );
@@ -61,7 +61,7 @@ export function Members({ list, uids, rule }: MembersProps) {
             />
           </View>
           <Act
-            label={`Take ${shownAs(one)} off`}
+            label={`Remove ${shownAs(one)}`}
             icon={X}
             iconOnly
             tone="faded"
@@ -140,7 +140,7 @@ function MemberRow({ uid, through, onTakeOff, onWhy, reach, onReach }: MemberRow
       ) : null}
       {onTakeOff ? (
         <Act
-          label={`Take ${row.shown} off`}
+          label={`Remove ${row.shown}`}
           icon={X}
           iconOnly
           tone="faded"

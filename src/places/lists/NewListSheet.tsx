@@ -22,7 +22,7 @@ export function NewListSheet({ onClose }: { readonly onClose: () => void }) {
       kind === 'picked'
         ? newList(uid, name.trim(), now)
         : newRuleList(uid, name.trim(), now, { kind: 'all', rules: [] });
-    await dispatch(changeBook({ cause: 'add', label: `Made the list ${name.trim()}`, upserts: [list] }));
+    await dispatch(changeBook({ cause: 'add', label: `Created the list ${name.trim()}`, upserts: [list] }));
     onClose();
     go(listPath(uid));
   };
@@ -31,7 +31,7 @@ export function NewListSheet({ onClose }: { readonly onClose: () => void }) {
       <View className="gap-4">
         <Field label="Name" value={name} onChange={setName} isFirst testID="list-name" />
         <Choice
-          name="How it gets its people"
+          name="How it is filled"
           options={[
             ['picked', 'Picked: I choose who is on it'],
             ['rule', 'By a rule: it fills itself'],
@@ -40,7 +40,7 @@ export function NewListSheet({ onClose }: { readonly onClose: () => void }) {
           onChange={setKind}
         />
         <NextAct
-          label="Make the list"
+          label="Create the list"
           isDisabled={name.trim() === ''}
           onPress={() => void make()}
           testID="do-new-list"

@@ -10,7 +10,7 @@ export function NoListOpen() {
   return (
     <View className="max-w-[460px] px-10 pt-6">
       <Txt font="serifItalic" size="title" tone="faded">
-        Choose a list on the left. What you do to its people is done from the Book.
+        Choose a list on the left.
       </Txt>
     </View>
   );

@@ -25,7 +25,7 @@ export function RulePart({ list, rule }: { readonly list: Card; readonly rule: R
   return (
     <View className="gap-1" testID="rule">
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        On it is whoever this is true of
+        Everybody who matches this is on the list
       </Txt>
       <GroupEditor group={group} listUid={list.uid} depth={0} onChange={set} onRemove={undefined} />
     </View>
@@ -63,9 +63,7 @@ function GroupEditor({ group, listUid, depth, onChange, onRemove }: GroupEditorP
           value={group.kind}
           onChange={(kind) => onChange({ ...group, kind })}
         />
-        {onRemove ? (
-          <Act label="Take the group off" icon={X} iconOnly tone="faded" onPress={onRemove} />
-        ) : null}
+        {onRemove ? <Act label="Remove the group" icon={X} iconOnly tone="faded" onPress={onRemove} /> : null}
       </View>
       {group.rules.map((one, at) =>
         isGroup(one) ? (
@@ -121,7 +119,7 @@ function TestLine({ test, listUid, onChange }: TestLineProps) {
   return (
     <View className="flex-row items-center justify-between border-b border-rule">
       <Act label={text} name={`Condition: ${text}. Change`} tone="ink" onPress={() => setOpen(true)} />
-      <Act label={`Take off: ${text}`} icon={X} iconOnly tone="faded" onPress={() => onChange(undefined)} />
+      <Act label={`Remove: ${text}`} icon={X} iconOnly tone="faded" onPress={() => onChange(undefined)} />
       {isOpen ? (
         <TestSheet
           test={test}

@@ -52,7 +52,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
     void dispatch(
       changeMany({
         cards: cards(),
-        label: other ? `Joined the tag ${tag} to ${other.tag}` : `Renamed the tag ${tag} to ${word}`,
+        label: other ? `Merged the tag ${tag} into ${other.tag}` : `Renamed the tag ${tag} to ${word}`,
         change: (card) => renameTag(card, tag, other?.tag ?? word),
       }),
     );
@@ -62,7 +62,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
     void dispatch(
       changeMany({
         cards: cards(),
-        label: `Took the tag ${tag} off ${formatCount(count, 'card', 'cards')}`,
+        label: `Removed the tag ${tag} from ${formatCount(count, 'card', 'cards')}`,
         change: (card) => withoutTag(card, tag),
       }),
     );
@@ -86,7 +86,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
             />
           </View>
           <Act
-            label={other ? 'Join' : 'Rename'}
+            label={other ? 'Merge' : 'Rename'}
             isDisabled={word === '' || word === tag}
             onPress={rename}
             testID="do-rename-tag"
@@ -99,7 +99,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
             onPress={choose}
             testID="choose-tag"
           />
-          <Act label="Take it off all" icon={Trash} tone="brick" onPress={remove} testID="remove-tag" />
+          <Act label="Remove it from all" icon={Trash} tone="brick" onPress={remove} testID="remove-tag" />
         </View>
         <Choice
           name="Colour"

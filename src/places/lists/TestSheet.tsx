@@ -45,8 +45,8 @@ export function TestSheet({ test: first, listUid, onDone, onClose }: TestSheetPr
           onChange={setTest}
         />
         <Switch
-          label="The other way round"
-          hint="True of everybody else"
+          label="Reverse it"
+          hint="Matches everybody else"
           isOn={test.not === true}
           onChange={(isOn) => setTest(turned(test, isOn))}
           testID="test-not"
@@ -55,11 +55,11 @@ export function TestSheet({ test: first, listUid, onDone, onClose }: TestSheetPr
           {isReady
             ? `${formatRule(test, nameOf)}: ${matching === undefined ? '…' : formatCount(matching.length, 'card', 'cards')}`
             : test.kind === 'near'
-              ? 'Give a place'
-              : 'Give a word to look for'}
+              ? 'Enter a place'
+              : 'Enter a word to look for'}
         </Txt>
         <NextAct
-          label="Keep the condition"
+          label="Save the condition"
           isDisabled={!isReady}
           onPress={() => onDone(test)}
           testID="keep-test"

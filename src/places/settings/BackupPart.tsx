@@ -50,7 +50,7 @@ export function BackupPart() {
       </Txt>
       {working === undefined ? (
         <View className="flex-row flex-wrap gap-x-5">
-          <Act label="Make a backup" onPress={make} testID="make-backup" />
+          <Act label="Create a backup" onPress={make} testID="make-backup" />
           <Act label="Restore a backup" onPress={choose} testID="restore-backup" />
         </View>
       ) : (

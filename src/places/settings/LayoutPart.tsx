@@ -33,7 +33,7 @@ export function LayoutPart() {
       />
       {chosen.length === 0 ? null : (
         <View className="flex-row">
-          <Act label="As it was at first" onPress={() => set([])} />
+          <Act label="Reset" onPress={() => set([])} />
         </View>
       )}
     </View>

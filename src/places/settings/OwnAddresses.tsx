@@ -22,8 +22,8 @@ export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly str
         <View key={one} className="flex-row items-center justify-between border-b border-rule">
           <Txt>{one}</Txt>
           <Act
-            label="Take off"
-            name={`Take ${one} off`}
+            label="Remove"
+            name={`Remove ${one}`}
             icon={X}
             tone="faded"
             onPress={() => put(ownAddresses.filter((other) => other !== one))}
@@ -45,13 +45,7 @@ export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly str
       )}
       <View className="flex-row items-end gap-4">
         <View className="min-w-0 flex-1">
-          <Field
-            label="Add an address of yours"
-            value={typed}
-            onChange={setTyped}
-            kind="email"
-            testID="own-address"
-          />
+          <Field label="Add an address" value={typed} onChange={setTyped} kind="email" testID="own-address" />
         </View>
         <Act
           label="Add"

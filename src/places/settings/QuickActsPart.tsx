@@ -12,7 +12,7 @@ const ACTS: readonly (readonly [QuickAct, string])[] = [
   ['message', 'Message'],
   ['talk', 'Note a talk'],
   ['edit', 'Edit'],
-  ['way', 'Way there'],
+  ['way', 'Directions'],
   ['copy', 'Copy the number'],
   ['pin', 'Pin'],
 ];
@@ -39,10 +39,8 @@ export function QuickActsPart() {
       {recentActs.length === 0 ? null : (
         <View className="flex-row">
           <Act
-            label="Forget what was done lately"
-            onPress={() =>
-              dispatch(changeSettingsUndoably('Forgot what was done lately', { recentActs: [] }, false))
-            }
+            label="Clear recent acts"
+            onPress={() => dispatch(changeSettingsUndoably('Cleared recent acts', { recentActs: [] }, false))}
           />
         </View>
       )}

@@ -53,7 +53,7 @@ export function RestoreSheet({
         ))}
         <Switch
           label="Exactly as it was then"
-          hint={`Takes off ${formatCount(beyond, 'card', 'cards')} that the backup does not have`}
+          hint={`Removes ${formatCount(beyond, 'card', 'cards')} that are not in the backup`}
           isOn={isExact}
           onChange={setExact}
           testID="restore-exact"
@@ -67,13 +67,13 @@ export function RestoreSheet({
         {share01 === undefined ? (
           <View className="flex-row items-center gap-4">
             <NextAct label="Restore it" onPress={restore} testID="do-restore" />
-            <Act label="Leave it" tone="faded" onPress={onClose} />
+            <Act label="Cancel" tone="faded" onPress={onClose} />
           </View>
         ) : (
           <ProgressLine text="Restoring" share01={share01} onStop={() => (isStopped.current = true)} />
         )}
         <Txt size="small" tone="faded">
-          Cards can be taken back afterwards with Undo.
+          Undo restores the cards afterwards.
         </Txt>
       </View>
     </Sheet>

@@ -19,7 +19,7 @@ import { WritingPart } from './WritingPart';
 
 const SIZES = [
   ['0.9', 'Small'],
-  ['1', 'As designed'],
+  ['1', 'Normal'],
   ['1.2', 'Large'],
   ['1.4', 'Very large'],
 ] as const;
@@ -63,7 +63,7 @@ export function SettingsPage() {
         <Choice
           name="Colours"
           options={[
-            ['system', 'As this device has it'],
+            ['system', 'Same as this device'],
             ['light', 'Light'],
             ['dark', 'Dark'],
           ]}
@@ -81,14 +81,14 @@ export function SettingsPage() {
       </TitledPart>
       <TitledPart title="Your own addresses">
         <Txt size="small" tone="faded">
-          By them it is known what you wrote and what came to you, and who asks to an appointment.
+          They tell what you sent from what you received, and who asks to an appointment.
         </Txt>
         <OwnAddresses />
       </TitledPart>
       <TitledPart title="Backup">
         <BackupPart />
       </TitledPart>
-      <TitledPart title="In and out">
+      <TitledPart title="Import and export">
         <View className="flex-row">
           <Act label="Import cards from files" onPress={() => go('/import')} testID="to-import" />
         </View>

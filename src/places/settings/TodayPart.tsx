@@ -44,7 +44,7 @@ export function TodayPart() {
         />
       </View>
       <Field
-        label="Gone quiet: how many at most"
+        label="Gone quiet: at most"
         value={String(quietCount)}
         onChange={(text) =>
           dispatch(
@@ -77,10 +77,10 @@ export function TodayPart() {
 }
 
 const HINTS = {
-  allowed: 'Once a day, when Cordialis is opened or is open as the day begins',
+  allowed: 'Once a day, when Cordialis is opened or already open',
   unasked: 'The browser asks once whether it may',
-  refused: 'The browser has been told not to; its own settings can change that',
-  missing: 'This browser can’t',
+  refused: 'Blocked in the browser; its settings can change that',
+  missing: 'Not supported by this browser',
 };
 
 /** Whether the browser says what the day asks for. */

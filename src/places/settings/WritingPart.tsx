@@ -8,7 +8,7 @@ export function WritingPart() {
   const { bccFrom } = useAppSelector(selectSettings);
   return (
     <Field
-      label="Offer Bcc from how many people on"
+      label="Offer Bcc from this many people"
       value={String(bccFrom)}
       onChange={(text) => {
         const count = Number(text.replace(/\D/g, '')) || 2;
@@ -19,7 +19,7 @@ export function WritingPart() {
         );
       }}
       kind="tel"
-      hint="So that they aren’t shown each other’s addresses"
+      hint="So that they don’t see each other’s addresses"
       testID="bcc-from"
     />
   );

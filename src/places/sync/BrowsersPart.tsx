@@ -22,7 +22,7 @@ export function BrowsersPart({ browsers, now }: BrowsersPartProps) {
   return (
     <View className="pt-5">
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        Browsers with this book
+        Browsers that share this book
       </Txt>
       {browsers.map(({ name, seen, isThis }) => (
         <View
@@ -38,8 +38,8 @@ export function BrowsersPart({ browsers, now }: BrowsersPartProps) {
             </Txt>
           )}
           <Act
-            label={isThis ? 'Stop here' : 'Let go'}
-            name={isThis ? 'Stop the exchange in this browser' : `Let ${name} go`}
+            label={isThis ? 'Stop' : 'Remove'}
+            name={isThis ? 'Stop sharing in this browser' : `Remove ${name}`}
             tone="faded"
             onPress={() =>
               void (isThis ? dispatch(unpairFromHub()) : act((hub, token) => hub.unpair(token, name)))

@@ -45,20 +45,20 @@ export function ConnectPage() {
             label="What the device is called"
             value={name}
             onChange={setName}
-            placeholder="Phone in my pocket"
+            placeholder="My phone"
             isFirst
             testID="device-name"
           />
           <PassportForm draft={draft} onChange={(some) => setDraft({ ...draft, ...some })} />
           <NextAct
-            label="Make its passport"
+            label="Create its passport"
             isDisabled={name.trim() === ''}
             onPress={() => void save()}
             testID="make-passport"
           />
           <View className="flex-row">
             <Act
-              label="Exchange with another server instead"
+              label="Connect to another server instead"
               tone="faded"
               onPress={() => go('/devices/server')}
               testID="to-server"
@@ -78,14 +78,11 @@ function Made({ made, name }: { readonly made: NewPassport; readonly name: strin
   const dispatch = useAppDispatch();
   const text = `CardDAV\nServer: ${made.url}\nUser name: ${made.user}\nPassword: ${made.password}\n`;
   const copy = async () => {
-    if (await copyText(text)) dispatch(noticeShown({ text: 'Copied what to type', tone: 'plain' }));
+    if (await copyText(text)) dispatch(noticeShown({ text: 'Copied the sign-in details', tone: 'plain' }));
   };
   return (
     <View className="gap-4" testID="passport-made">
-      <Txt>
-        On the device add an account of the kind CardDAV, and type this. The password is shown once: it isn’t
-        kept here.
-      </Txt>
+      <Txt>On the device, add a CardDAV account and enter these. The password is shown only once.</Txt>
       <View>
         <LabelledRow label="Server">
           <Txt isFigures>{made.url}</Txt>
@@ -101,7 +98,7 @@ function Made({ made, name }: { readonly made: NewPassport; readonly name: strin
       </View>
       <Code text={text} name="Server, user name and password of this passport" size={CODE_SIZE} />
       <View className="flex-row flex-wrap gap-x-6">
-        <Act label="Copy what to type" icon={Copy} onPress={() => void copy()} />
+        <Act label="Copy the sign-in details" icon={Copy} onPress={() => void copy()} />
         <Act label="Done" onPress={() => go(devicePath(name))} testID="passport-done" />
       </View>
       <Txt size="small" tone="faded">

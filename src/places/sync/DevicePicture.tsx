@@ -91,7 +91,7 @@ function DeviceMark({
   now: number;
 }) {
   const colours = useColours();
-  const last = device.seen === null ? 'never here' : formatMoment(device.seen, now);
+  const last = device.seen === null ? 'never synced' : formatMoment(device.seen, now);
   const words = [
     device.name,
     device.isPaused ? 'paused' : `last sync ${last}`,

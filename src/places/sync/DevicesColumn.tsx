@@ -95,7 +95,7 @@ function ExchangeState({ now }: { readonly now: number }) {
     return (
       <ProgressLine
         share01={work.total === 0 ? 0 : work.done / work.total}
-        text={`Telling the hub: ${work.done} of ${work.what === 'months' ? formatCount(work.total, 'month of talks', 'months of talks') : formatCount(work.total, 'card', 'cards')}`}
+        text={`Sending to the hub: ${work.done} of ${work.what === 'months' ? formatCount(work.total, 'month of talks', 'months of talks') : formatCount(work.total, 'card', 'cards')}`}
       />
     );
   if (fault !== '') {
@@ -103,8 +103,8 @@ function ExchangeState({ now }: { readonly now: number }) {
       waiting === 0 ? '' : ` ${formatCount(waiting, 'change waits', 'changes wait')} here and will be sent.`;
     return <Txt tone="brick">{`No exchange with the hub: ${fault}.${rest}`}</Txt>;
   }
-  if (lastAt === '') return <Txt tone="faded">Asking the hub …</Txt>;
+  if (lastAt === '') return <Txt tone="faded">Contacting the hub …</Txt>;
   return (
-    <Txt tone="moss" testID="in-step">{`In step with the hub, last at ${formatMoment(lastAt, now)}`}</Txt>
+    <Txt tone="moss" testID="in-step">{`In sync with the hub, last at ${formatMoment(lastAt, now)}`}</Txt>
   );
 }

@@ -13,7 +13,7 @@ export function DevicesHome() {
   return (
     <View className="max-w-[720px] gap-3 px-6 pt-4">
       <Txt font="serif" size="title" heading={2}>
-        What came and went
+        Recent changes
       </Txt>
       {pairing ? (
         <LogPart lines={value} isOfCard={false} />

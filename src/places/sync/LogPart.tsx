@@ -21,7 +21,7 @@ interface LogPartProps {
 export function LogPart({ lines, isOfCard }: LogPartProps) {
   const rows = useAppSelector(selectRowsByUid);
   const now = useNow();
-  if (!lines) return <Txt tone="faded">Asking the hub …</Txt>;
+  if (!lines) return <Txt tone="faded">Contacting the hub …</Txt>;
   if (lines.length === 0)
     return (
       <Txt font="serifItalic" tone="faded">

@@ -23,7 +23,7 @@ export function PairPart() {
     if (isDemo && isRead && left === '')
       dispatch(pairDemo()).catch((error: unknown) => setFault(errorMessage(error)));
   }, [isRead, isDemo, left, dispatch]);
-  if (isDemo && fault === '' && left === '') return <Txt tone="faded">Asking the hub …</Txt>;
+  if (isDemo && fault === '' && left === '') return <Txt tone="faded">Contacting the hub …</Txt>;
   return (
     <View className="gap-3" testID="pair">
       <Txt font="serifItalic" size="strong" tone="faded">
@@ -43,7 +43,7 @@ export function PairPart() {
         error={fault === '' ? undefined : fault}
         testID="pair-code"
       />
-      <Field label="What this browser shall be called" value={name} onChange={setName} testID="pair-name" />
+      <Field label="Name for this browser" value={name} onChange={setName} testID="pair-name" />
       <NextAct
         label="Pair with the hub"
         isDisabled={code.trim() === ''}

@@ -76,10 +76,10 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
         <Choice
           name="Which cards"
           options={[
-            ['all', 'All that aren’t private or archived'],
-            ['own', 'Those that are kept there'],
-            ...(lists.length > 0 ? [['lists', 'Those on some lists'] as const] : []),
-            ...(tags.length > 0 ? [['tag', 'Those with a tag'] as const] : []),
+            ['all', 'All except private and archived ones'],
+            ['own', 'Cards stored there'],
+            ...(lists.length > 0 ? [['lists', 'Cards on certain lists'] as const] : []),
+            ...(tags.length > 0 ? [['tag', 'Cards with a tag'] as const] : []),
           ]}
           value={which}
           onChange={choose}
@@ -109,7 +109,7 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
           />
         ) : null}
       </TitledPart>
-      <TitledPart title="How much of each">
+      <TitledPart title="What each card includes">
         <Switch label="Notes" isOn={draft.notes} onChange={(notes) => onChange({ notes })} />
         <Choice
           name="Pictures"
@@ -124,13 +124,13 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
         />
         <Switch
           label="Lists"
-          hint="As group cards, for devices that know what to do with them"
+          hint="As group cards, for devices that support them"
           isOn={draft.groups}
           onChange={(groups) => onChange({ groups })}
         />
         <Switch
           label="The common directory"
-          hint="As an address book of its own, which can only be read there"
+          hint="As a separate, read-only address book"
           isOn={draft.directory}
           onChange={(directory) => onChange({ directory })}
           testID="passport-directory"

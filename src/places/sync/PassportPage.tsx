@@ -29,7 +29,7 @@ export function PassportPage({ name }: { readonly name: string }) {
       className="max-w-[640px] gap-5"
       testID="passport-page"
     >
-      {device === undefined ? <Txt tone="faded">Asking the hub …</Txt> : null}
+      {device === undefined ? <Txt tone="faded">Contacting the hub …</Txt> : null}
       {device === null ? <Txt tone="ochre">There is no device of that name any more.</Txt> : null}
       {device ? (
         <>
@@ -78,16 +78,20 @@ function PassportActs({ device }: { readonly device: DeviceStatus }) {
         <Act label="Sync now" icon={Repeat} onPress={() => void visit()} testID="sync-now" />
       )}
       {standIn === null ? null : (
-        <Act label="Take it in your hand" onPress={() => go(`/devices/try/${standIn}`)} testID="try-it" />
+        <Act
+          label="Open the simulated device"
+          onPress={() => go(`/devices/try/${standIn}`)}
+          testID="try-it"
+        />
       )}
       <Act
-        label={isPaused ? 'Go on' : 'Pause'}
+        label={isPaused ? 'Resume' : 'Pause'}
         onPress={() => void act((hub, token) => hub.changeDevice(token, name, { isPaused: !isPaused }))}
         testID="pause"
       />
       {isSure ? (
         <Act
-          label="Remove it: its password is gone for good"
+          label="Remove it; its password is gone for good"
           tone="brick"
           onPress={() => void remove()}
           testID="remove-sure"
@@ -103,8 +107,8 @@ function PassportActs({ device }: { readonly device: DeviceStatus }) {
 function visitInWords({ sent, received, removed }: VisitResult): string {
   const parts = [
     sent.length > 0 ? `sent ${formatCount(sent.length, 'card', 'cards')}` : '',
-    received.length > 0 ? `got ${formatCount(received.length, 'card', 'cards')}` : '',
-    removed.length > 0 ? `took ${removed.length} away` : '',
+    received.length > 0 ? `received ${formatCount(received.length, 'card', 'cards')}` : '',
+    removed.length > 0 ? `removed ${removed.length}` : '',
   ].filter(Boolean);
   return parts.length === 0 ? 'nothing new' : parts.join(', ');
 }
@@ -118,9 +122,9 @@ function AheadPart({ device }: { readonly device: DeviceStatus }) {
   const [ahead, setAhead] = useState<SyncPreview>();
   const lines = ahead
     ? ([
-        ['New there', ahead.added],
-        ['Changed there', ahead.changed],
-        ['Taken off there', ahead.removed],
+        ['New on the device', ahead.added],
+        ['Changed on the device', ahead.changed],
+        ['Removed from the device', ahead.removed],
       ] as const)
     : [];
   const isNothing = lines.every(([, names]) => names.length === 0);
@@ -128,14 +132,12 @@ function AheadPart({ device }: { readonly device: DeviceStatus }) {
     <View>
       <View className="flex-row">
         <Act
-          label="What would the next sync bring it?"
+          label="Preview the next sync"
           onPress={() => void act((hub, token) => hub.ahead(token, device.name)).then(setAhead)}
           testID="ahead"
         />
       </View>
-      {ahead && isNothing ? (
-        <Txt testID="ahead-none">Nothing: it has all that its passport lets through.</Txt>
-      ) : null}
+      {ahead && isNothing ? <Txt testID="ahead-none">Nothing: it is up to date.</Txt> : null}
       {lines.map(([title, names]) =>
         names.length === 0 ? null : (
           <Txt key={title}>
@@ -185,7 +187,7 @@ function SyncsPart({ device, now }: { readonly device: DeviceStatus; readonly no
     const undone = await act((hub, token) => hub.undoSync(token, id));
     if (!undone) return;
     const rest = undone.missed === 0 ? '' : ` ${undone.missed} newer values were left as they are.`;
-    const text = `Took back ${formatCount(undone.cards, 'card', 'cards')} that ${device.name} had changed.${rest}`;
+    const text = `Undid ${formatCount(undone.cards, 'card', 'cards')} that ${device.name} had changed.${rest}`;
     dispatch(noticeShown({ text, tone: 'plain' }));
   };
   return (
@@ -215,14 +217,14 @@ function SyncsPart({ device, now }: { readonly device: DeviceStatus; readonly no
             )}
             {sync.undone === null ? null : (
               <Txt size="small" tone="faded">
-                {`Taken back ${formatMoment(sync.undone, now)}`}
+                {`Undone ${formatMoment(sync.undone, now)}`}
               </Txt>
             )}
           </View>
           {sync.in > 0 && sync.undone === null ? (
             <Act
-              label="Take back"
-              name={`Take back what came at ${formatMoment(sync.at, now)}`}
+              label="Undo"
+              name={`Undo the sync at ${formatMoment(sync.at, now)}`}
               tone="faded"
               onPress={() => void takeBack(sync.id)}
               testID="undo-sync"

@@ -80,8 +80,8 @@ export function ServerPage() {
       <Choice
         name="Which cards"
         options={[
-          ['own', 'Those that come from it or are kept there'],
-          ['all', 'All that aren’t private or archived'],
+          ['own', 'Cards that come from it or are stored there'],
+          ['all', 'All except private and archived ones'],
         ]}
         value={wish.own === true ? 'own' : 'all'}
         onChange={(which) => set({ own: which === 'own' })}

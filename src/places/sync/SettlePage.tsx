@@ -25,8 +25,8 @@ export function SettlePage() {
     >
       <Txt tone="faded">
         {values.length === 0
-          ? 'Nothing. Where two sides change the same value, both are kept and stand here until you choose.'
-          : 'Two sides changed the same value. The first of each stands meanwhile; nothing waits for it.'}
+          ? 'Nothing. Where two sides change the same value, both are kept here until you choose.'
+          : 'Two sides changed the same value. Until you choose, the first is used; nothing is held up.'}
       </Txt>
       {values.map((value) => (
         <Unsettled key={value.id} value={value} />
@@ -71,14 +71,14 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
         {sides.map(([side, said, by, at]) => (
           <View key={side} className="min-w-[240px] flex-1 border-b border-rule py-2">
             <Txt size="small" tone={side === 'mine' ? 'moss' : 'ochre'} font="sansBold">
-              {side === 'mine' ? 'Stands now' : 'Waits'}
+              {side === 'mine' ? 'In use' : 'Waiting'}
             </Txt>
             <Txt size="strong">{describeValue(said)}</Txt>
             <Txt size="small" tone="faded">{`${by ?? 'The hub'}, ${formatMoment(at, now)}`}</Txt>
             <View className="flex-row">
               <Act
-                label={side === 'mine' ? 'Keep this' : 'Take this'}
-                name={`${side === 'mine' ? 'Keep' : 'Take'} ${describeValue(said)} for ${whose}`}
+                label={side === 'mine' ? 'Keep this' : 'Use this'}
+                name={`${side === 'mine' ? 'Keep' : 'Use'} ${describeValue(said)} for ${whose}`}
                 onPress={() => settle({ kind: side })}
                 testID={`settle-${side}`}
               />
@@ -108,7 +108,7 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
               isDisabled={text.trim() === ''}
               onPress={() => settle({ kind: 'other', text: text.trim() })}
             />
-            <Act label="Leave it" tone="faded" onPress={() => setText(undefined)} />
+            <Act label="Cancel" tone="faded" onPress={() => setText(undefined)} />
           </View>
         </View>
       )}

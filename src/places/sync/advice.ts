@@ -30,6 +30,6 @@ const ADVICE: readonly (readonly [fault: RegExp, advice: string])[] = [
 export function adviceFor(fault: string): string {
   return (
     ADVICE.find(([pattern]) => pattern.test(fault))?.[1] ??
-    'It is tried again at its next turn. If that doesn’t help, have it forget everything, or connect it anew.'
+    'It is tried again at its next turn. If that doesn’t help, erase it, or connect it anew.'
   );
 }

@@ -37,7 +37,7 @@ test('a moment of today is a time, any other a day', () => {
 
 test('how a device stands is said in words: never here, paused, at fault, or with how much', () => {
   expect(standingOf(device, NOW)).toMatch(/^250 cards · last \d\d:\d\d$/);
-  expect(standingOf({ ...device, seen: null }, NOW)).toBe('Has not been here yet');
+  expect(standingOf({ ...device, seen: null }, NOW)).toBe('Not synced yet');
   expect(standingOf({ ...device, isPaused: true }, NOW)).toBe('Paused');
   const syncs = [
     { id: 1, at: '2026-11-26T11:00:00Z', in: 0, out: 0, fault: 'the token is too old', undone: null },

@@ -15,7 +15,7 @@ export function standingOf(device: DeviceStatus, now: number): string {
   if (device.isPaused) return 'Paused';
   const fault = last?.fault ?? null;
   if (last && fault !== null) return `${formatMoment(last.at, now)}: ${fault}`;
-  if (device.seen === null) return 'Has not been here yet';
+  if (device.seen === null) return 'Not synced yet';
   const next = device.next === null ? '' : `, next ${formatMoment(device.next, now)}`;
   return `${formatCount(device.cards, 'card', 'cards')} · last ${formatMoment(device.seen, now)}${next}`;
 }

@@ -34,7 +34,7 @@ export function AlmanacStrip({ plan, days }: AlmanacStripProps) {
           testID="to-year"
         />
       </View>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} role="list" aria-label="The coming days">
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} role="list" aria-label="Coming days">
         {strip.map((one) => (
           <Day
             key={one.day}

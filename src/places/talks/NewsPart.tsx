@@ -14,7 +14,7 @@ const SHOWN = 4;
 
 /** Where news was seen. */
 const SEEN: Readonly<Record<NonNullable<News['from']>, string>> = {
-  signature: 'signed so',
+  signature: 'in a mail signature',
   directory: 'seen in the directory',
   import: 'on another card that was imported',
   device: 'on another card that a device brought',
@@ -61,7 +61,7 @@ function NewsRow({ news }: { readonly news: News }) {
       <Txt size="strong">{shown}</Txt>
       <Txt size="small" tone="faded">
         {[
-          before === undefined ? '' : `so far ${before}`,
+          before === undefined ? '' : `now ${before}`,
           `${SEEN[from ?? 'signature']} on ${formatDay(`${day}T12:00:00Z`)}`,
         ]
           .filter(Boolean)
@@ -69,8 +69,8 @@ function NewsRow({ news }: { readonly news: News }) {
       </Txt>
       <View className="flex-row gap-6">
         <Act
-          label={before === undefined ? 'Add' : 'Take over'}
-          name={`Take over ${shown} for ${name}`}
+          label={before === undefined ? 'Add' : 'Accept'}
+          name={`Accept ${shown} for ${name}`}
           onPress={() => dispatch(acceptOneNews(news))}
           testID="accept-news"
         />

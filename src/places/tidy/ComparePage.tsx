@@ -140,7 +140,7 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
           What merging gives
         </Txt>
         <Txt font="serif" size="strong">
-          {result ? shownAs(result) : 'Working it out …'}
+          {result ? shownAs(result) : 'Calculating …'}
         </Txt>
         {(result ? groupsOf(result) : []).map((group) => (
           <Group key={group.label} group={group} />
@@ -162,7 +162,7 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
           testID="bundle-compared"
         />
         <Act
-          label="Not the same: keep them apart"
+          label="Not the same: keep apart"
           icon={Split}
           tone="faded"
           onPress={() => void dispatch(keepApart(uids)).then(() => go('/tidy'))}

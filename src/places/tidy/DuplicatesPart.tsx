@@ -28,7 +28,7 @@ export function DuplicatesPart({ share01, clusters }: ReturnType<typeof useDupli
           Duplicates
         </Txt>
         {share01 === undefined ? (
-          <Act label="Look again" tone="faded" onPress={() => void dispatch(lookForDuplicates())} />
+          <Act label="Check again" tone="faded" onPress={() => void dispatch(lookForDuplicates())} />
         ) : null}
       </View>
       {share01 === undefined ? null : (

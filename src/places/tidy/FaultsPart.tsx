@@ -56,9 +56,7 @@ function FaultsOf({ code, faults }: { readonly code: FaultCode; readonly faults:
         sure.length > 1 ? (
           <Act
             label={
-              sure.length === faults.length
-                ? `Mend all ${sure.length}`
-                : `Mend ${sure.length} that are certain`
+              sure.length === faults.length ? `Fix all ${sure.length}` : `Fix ${sure.length} that are certain`
             }
             name={`${title}: mend ${sure.length}`}
             icon={Wrench}
@@ -89,15 +87,15 @@ function FaultRow({ fault }: { readonly fault: Fault }) {
       <View className="flex-row flex-wrap gap-x-5">
         {mend ? (
           <Act
-            label={mend.edits ? `${mend.isSure ? 'Mend' : 'Perhaps'}${become}` : 'Delete the card'}
-            name={`${mend.edits ? 'Mend' : 'Delete'} ${name}${become}`}
+            label={mend.edits ? `${mend.isSure ? 'Fix' : 'Perhaps'}${become}` : 'Delete the card'}
+            name={`${mend.edits ? 'Fix' : 'Delete'} ${name}${become}`}
             icon={Wrench}
             onPress={() => void dispatch(fixFaults([fault]))}
             testID="mend"
           />
         ) : null}
         <Act
-          label="It’s right"
+          label="It’s correct"
           name={`${isCard ? name : shown} is right as it is`}
           tone="faded"
           onPress={() => void dispatch(dismissFaults([fault]))}

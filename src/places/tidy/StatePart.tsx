@@ -42,7 +42,7 @@ export function StatePart({ clusters, faults, unfiled }: StateProps) {
     {
       count: mends,
       weight: WEIGHTS.mends,
-      text: (n: number) => `Mend ${formatCount(n, 'fault', 'faults')} of which the mend is certain`,
+      text: (n: number) => `Fix ${formatCount(n, 'fault', 'faults')} with a certain fix`,
     },
     {
       count: count('likely'),

@@ -50,7 +50,7 @@ export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: 
           </Txt>
           <View className="flex-row flex-wrap gap-x-5">
             <Act
-              label={picked.length === open.length ? 'Choose none' : 'Choose all'}
+              label={picked.length === open.length ? 'Select none' : 'Select all'}
               tone="faded"
               onPress={() =>
                 setChosen(new Set(picked.length === open.length ? [] : open.map(({ address }) => address)))
@@ -59,7 +59,7 @@ export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: 
             {picked.length === 0 ? null : (
               <>
                 <Act
-                  label={`Take in ${picked.length}`}
+                  label={`Add ${picked.length}`}
                   icon={UserPlus}
                   onPress={() => takeIn(picked)}
                   testID="take-in-chosen"
@@ -102,7 +102,7 @@ function Row({ unfiled: { name, address, count, last }, isChosen, onChoose, onTa
   const shown = name || address;
   return (
     <View className="border-b border-rule" testID="unfiled-row">
-      <Tick name={`Choose ${shown}`} isOn={isChosen} onChange={onChoose} hasLine={false}>
+      <Tick name={`Select ${shown}`} isOn={isChosen} onChange={onChoose} hasLine={false}>
         <Txt font="serif" size="strong">
           {shown}
         </Txt>
@@ -113,8 +113,8 @@ function Row({ unfiled: { name, address, count, last }, isChosen, onChoose, onTa
       </Tick>
       <View className="flex-row gap-x-5 pl-8">
         <Act
-          label="Take in"
-          name={`Make a card for ${shown}`}
+          label="Add"
+          name={`Create a card for ${shown}`}
           icon={UserPlus}
           onPress={onTakeIn}
           testID="take-in"
@@ -140,7 +140,7 @@ function Ignored({ ignored }: { readonly ignored: readonly Unfiled[] }) {
     <View className="pt-3">
       <View className="flex-row">
         <Act
-          label={isOpen ? 'Hide the ignored' : `${ignored.length} ignored`}
+          label={isOpen ? 'Hide ignored' : `${ignored.length} ignored`}
           icon={Eye}
           tone="faded"
           onPress={() => setOpen(!isOpen)}
@@ -155,7 +155,7 @@ function Ignored({ ignored }: { readonly ignored: readonly Unfiled[] }) {
             >
               <Txt>{one.name || one.address}</Txt>
               <Act
-                label="Bring back"
+                label="Restore"
                 name={`Offer ${one.name || one.address} again`}
                 onPress={() => dispatch(dismissUnfiled([one], false))}
               />

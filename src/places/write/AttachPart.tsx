@@ -33,7 +33,7 @@ export function AttachPart({ draft: { attached }, set }: AttachPartProps) {
           <View key={uid} className="flex-row items-center justify-between border-b border-rule">
             <Txt>{`${name}, as a card`}</Txt>
             <Act
-              label={`Take the card of ${name} off`}
+              label={`Remove the card of ${name}`}
               icon={Trash}
               iconOnly
               tone="faded"

@@ -25,11 +25,11 @@ export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
     onClose();
   };
   return (
-    <Sheet title="Laid aside" isOpen onClose={onClose}>
+    <Sheet title="Drafts" isOpen onClose={onClose}>
       <View testID="drafts">
         {drafts?.length === 0 ? (
           <Txt font="serifItalic" tone="faded">
-            No message was laid aside.
+            No drafts.
           </Txt>
         ) : null}
         {(drafts ?? []).map((laid) => (
@@ -41,8 +41,8 @@ export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
               </Txt>
             </View>
             <Act
-              label="Forget"
-              name={`Forget ${nameOf(laid.draft)}`}
+              label="Delete"
+              name={`Delete the draft ${nameOf(laid.draft)}`}
               icon={Trash}
               tone="faded"
               onPress={() => void dispatch(dropDraft(laid.id)).then(read)}
@@ -56,5 +56,5 @@ export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
 
 function nameOf({ subject, body }: MailDraft): string {
   const words = subject.trim() || body.trim().split('\n')[0]?.slice(0, 60) || '';
-  return words === '' ? 'Without words yet' : words;
+  return words === '' ? 'No text yet' : words;
 }

@@ -130,7 +130,7 @@ export function OutPart({ now, work }: OutPartProps) {
   return (
     <View className="gap-1" testID="out">
       {hasOpenFields ? (
-        <Txt tone="ochre">What stands in braces is filled in only with a message to each.</Txt>
+        <Txt tone="ochre">Text in braces is filled in only when each person gets a message of their own.</Txt>
       ) : null}
       {missing.length === 0 ? null : (
         <Txt tone="ochre" testID="missing">
@@ -188,12 +188,12 @@ export function OutPart({ now, work }: OutPartProps) {
       ) : null}
       {isTooLong && !isEach ? (
         <Txt size="small" tone="faded">
-          It is too long to be handed over as an address: a message file takes all of it.
+          It is too long to open as a link; a message file takes all of it.
         </Txt>
       ) : null}
       {isSent ? (
         <View className="flex-row flex-wrap items-center gap-x-4" role="status">
-          <Txt>Sent? Then it can stand among the talks.</Txt>
+          <Txt>Sent it? Add it to the talks.</Txt>
           <Act
             label={`Note it with ${formatCount(people.filter(({ uid }) => uid !== undefined).length, 'person', 'people')}`}
             onPress={() => void note()}

@@ -24,9 +24,9 @@ export function Previews({ people, messages }: PreviewsProps) {
       <Txt>{message.body}</Txt>
       {messages.length < 2 ? null : (
         <View className="flex-row gap-x-6">
-          <Act label="The one before" isDisabled={at === 0} onPress={() => setAt(at - 1)} />
+          <Act label="Previous" isDisabled={at === 0} onPress={() => setAt(at - 1)} />
           <Act
-            label="The next"
+            label="Next"
             isDisabled={at === messages.length - 1}
             onPress={() => setAt(at + 1)}
             testID="preview-next"

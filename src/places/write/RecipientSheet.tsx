@@ -22,7 +22,7 @@ export function RecipientSheet({ now: { draft, set, placeOf }, recipient, onClos
             ['to', 'To'],
             ['cc', 'Cc: a copy'],
             ['bcc', 'Bcc: a copy that the others don’t see'],
-            ['off', 'Not this message'],
+            ['off', 'Leave out of this message'],
           ]}
           value={placeOf(key)}
           onChange={(place) => {

@@ -51,7 +51,7 @@ export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
       {seen >= bccFrom && draft?.isEach !== true ? (
         <View className="flex-row flex-wrap items-center gap-x-4" role="status">
           <Txt tone="ochre">{`${seen} people would see each other’s addresses.`}</Txt>
-          <Act label="Put all in Bcc" onPress={() => set({ usual: 'bcc', places: {} })} testID="all-bcc" />
+          <Act label="Move all to Bcc" onPress={() => set({ usual: 'bcc', places: {} })} testID="all-bcc" />
         </View>
       ) : null}
       <LeftOut title="Without a mail address" uids={recipients.unreachable} />

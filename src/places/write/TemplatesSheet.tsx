@@ -28,12 +28,12 @@ export function TemplatesSheet({ draft, set, onClose }: TemplatesSheetProps) {
   const keep = () => {
     const others = templates.filter((one) => one.name !== wanted);
     const kept = { name: wanted, subject: draft.subject, body: draft.body };
-    dispatch(changeSettingsUndoably(`Kept the template ${wanted}`, { templates: [...others, kept] }, false));
+    dispatch(changeSettingsUndoably(`Saved the template ${wanted}`, { templates: [...others, kept] }, false));
     onClose();
   };
   const forget = (gone: Template) => {
     const left = templates.filter((one) => one.name !== gone.name);
-    dispatch(changeSettingsUndoably(`Forgot the template ${gone.name}`, { templates: left }, false));
+    dispatch(changeSettingsUndoably(`Deleted the template ${gone.name}`, { templates: left }, false));
   };
   return (
     <Sheet title="Templates" isOpen onClose={onClose}>
@@ -56,7 +56,7 @@ export function TemplatesSheet({ draft, set, onClose }: TemplatesSheetProps) {
               </Pressable>
               {i < templates.length ? (
                 <Act
-                  label={`Forget the template ${template.name}`}
+                  label={`Delete the template ${template.name}`}
                   icon={Trash}
                   iconOnly
                   tone="faded"
@@ -67,14 +67,14 @@ export function TemplatesSheet({ draft, set, onClose }: TemplatesSheetProps) {
           ))}
         </View>
         <Field
-          label="Keep the present text as"
+          label="Save the current text as"
           value={name}
           onChange={setName}
           hint={isThere ? 'There is a template of this name; it will be replaced' : undefined}
           testID="template-name"
         />
         <NextAct
-          label="Keep"
+          label="Save"
           isDisabled={wanted === '' || draft.subject + draft.body === ''}
           onPress={keep}
           testID="keep-template"

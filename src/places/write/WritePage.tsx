@@ -54,11 +54,11 @@ export function WritePage({ loadWords }: WriteProps) {
             testID="mail-body"
           />
           <Txt size="small" tone="faded">
-            {`In braces stands what is on each card: ${fieldWords.map((word) => `{${word}}`).join(', ')}, or a field of your own by its name. {given|friends} says what else to write, {if post} … {end} keeps a part for those of whom it is known.`}
+            {`Text in braces is filled in from each card: ${fieldWords.map((word) => `{${word}}`).join(', ')}, or a field of your own by its name. {given|friends} says what else to write, {if post} … {end} keeps a part for those of whom it is known.`}
           </Txt>
           <Switch
             label="A message to each"
-            hint="Instead of one to all; needed where the text has something in braces"
+            hint="Instead of one to all; needed when the text has something in braces"
             isOn={draft.isEach}
             onChange={(isEach) => set({ isEach })}
             testID="mail-each"
@@ -78,15 +78,10 @@ export function WritePage({ loadWords }: WriteProps) {
               onPress={() => go('/write?by=letter')}
               testID="to-letters"
             />
+            <Act label="Drafts" tone="faded" onPress={() => setOpen('drafts')} testID="open-drafts" />
             <Act
-              label="Those laid aside"
-              tone="faded"
-              onPress={() => setOpen('drafts')}
-              testID="open-drafts"
-            />
-            <Act
-              label="Begin anew"
-              name="Lay this message aside and begin anew"
+              label="Start over"
+              name="Save this message as a draft and start over"
               icon={Archive}
               tone="faded"
               onPress={() => {

@@ -88,7 +88,7 @@ export function addUnfiled(all: readonly Unfiled[]): AppThunk<Promise<Change | u
     );
     const [first] = all;
     const what = all.length === 1 ? first?.name || first?.address || '' : `${all.length} cards`;
-    return dispatch(changeBook({ cause: 'add', label: `Took in ${what}`, upserts: cards, talks }));
+    return dispatch(changeBook({ cause: 'add', label: `Added ${what}`, upserts: cards, talks }));
   };
 }
 

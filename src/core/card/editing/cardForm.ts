@@ -33,7 +33,7 @@ const email = z.object({
 });
 const address = z.object({
   ...{ id, label, isPrivate },
-  /** Letters go there; one address of a card at most. */
+  /** Letters are sent here; one address of a card at most. */
   isPost: z.boolean(),
   street: text,
   postcode: text,

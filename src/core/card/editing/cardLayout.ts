@@ -14,10 +14,10 @@ export const FORM_PARTS = [
   { id: 'infos', title: 'Interests, hobbies, what they are good at', group: 'Life' },
   { id: 'languages', title: 'Languages', group: 'Life' },
   { id: 'timeZone', title: 'Time zone', group: 'Life' },
-  { id: 'ring', title: 'Tone of their calls', group: 'Life' },
+  { id: 'ring', title: 'Ringtone', group: 'Life' },
   { id: 'tags', title: 'Tags', group: 'More' },
   { id: 'notes', title: 'Note', group: 'More' },
-  { id: 'ownFields', title: 'Own field', group: 'More' },
+  { id: 'ownFields', title: 'Custom field', group: 'More' },
   { id: 'files', title: 'File', group: 'More' },
   { id: 'keys', title: 'Key', group: 'More' },
 ] as const;

@@ -69,7 +69,7 @@ export function fromForm(card: Card, form: CardForm, context: FormContext = {}):
     form.ownFields,
     before.ownFields,
     ({ label, text }, old) =>
-      text.trim() && { ...old, label: label.trim() || 'own field', value: text.trim() },
+      text.trim() && { ...old, label: label.trim() || 'custom field', value: text.trim() },
   );
   putRows(
     next,

@@ -14,7 +14,7 @@ const RELATIONS: readonly (readonly [relation: string, reverse: string, words: s
   ['contact', 'contact', 'contact'],
   ['met', 'met', 'met once'],
   ['neighbor', 'neighbor', 'neighbour'],
-  ['co-resident', 'co-resident', 'shares the house'],
+  ['co-resident', 'co-resident', 'shares a home'],
   ['colleague', 'colleague', 'colleague'],
   ['co-worker', 'co-worker', 'works with'],
   ['cordialis.example:manager', 'cordialis.example:report', 'manager'],

@@ -241,7 +241,7 @@ function planVerb(card: Card, verb: Verb, context: PlanContext): Offer | undefin
       const next =
         verb === 'archive' ? withFlag(card, 'archived', true) : withFlag(card, 'pinned', verb === 'pin');
       const word = { pin: 'Pin', unpin: 'Unpin', archive: 'Archive' }[verb];
-      if (next === card) return { kind: 'none', uid, label: `${word} ${name}`, detail: 'is so already' };
+      if (next === card) return { kind: 'none', uid, label: `${word} ${name}`, detail: 'is already so' };
       return { kind: 'change', uid, label: `${word} ${name}`, detail: '', upserts: [next] };
     }
     case 'add':

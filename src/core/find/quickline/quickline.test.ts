@@ -81,7 +81,7 @@ const plans: { line: string; is: object | undefined }[] = [
     is: { kind: 'page', page: '?talk=new', label: 'Note a talk with Ada Lowther' },
   },
   { line: 'ada talk', is: { kind: 'page', page: '?talk=new' } },
-  { line: 'unpin ada', is: { kind: 'none', detail: 'is so already' } },
+  { line: 'unpin ada', is: { kind: 'none', detail: 'is already so' } },
   { line: 'ada', is: undefined },
   // What is there already, in whatever writing, is not added again.
   { line: 'ada +44 20 7946 0958', is: undefined },

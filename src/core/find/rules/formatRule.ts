@@ -17,7 +17,7 @@ export const FIELD_WORDS: Readonly<Record<Field | 'any', string>> = {
   street: 'street',
   web: 'web address',
   interest: 'interest',
-  own: 'own field',
+  own: 'custom field',
   relation: 'related card',
   note: 'note',
   talk: 'talk',
@@ -65,7 +65,7 @@ function formatTest(test: Test, nameOf: (uid: string) => string | undefined): st
     case 'card':
       return isNot ? `no ${CARD_WORDS[test.card]}` : `${CARD_WORDS[test.card]} only`;
     case 'list':
-      return `${isNot ? 'not on' : 'on'} ${nameOf(test.list) ?? 'a list that is gone'}`;
+      return `${isNot ? 'not on' : 'on'} ${nameOf(test.list) ?? 'a deleted list'}`;
     case 'flag':
       return isNot ? `not ${test.flag}` : test.flag;
     case 'near':

@@ -38,7 +38,7 @@ export async function readBackup(
     const file = files[name];
     if (!file) problems.push(faultOf(name, 'is missing from the archive'));
     else if (file.length !== bytes || (await sha256(file)) !== expected)
-      problems.push(faultOf(name, 'is not as it was when the backup was made'));
+      problems.push(faultOf(name, 'has changed since the backup was made'));
   }
   const value = parseJson(files['cards.json']);
   const cards: Card[] = [];

@@ -48,7 +48,7 @@ export function buildCard(
   settleName(card, components);
   if (Object.keys(card).some((key) => !['@type', 'version', 'uid', 'kind'].includes(key)))
     return { card, problems };
-  const message = 'this row says nothing about anybody';
+  const message = 'this row has nothing for a card';
   return { problems: [...problems, { code: 'empty-card', line, message, text: cells.join(', ') }] };
 }
 

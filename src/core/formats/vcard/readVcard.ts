@@ -128,7 +128,7 @@ function readBlock({ start, lines, raw }: Block, result: ReadResult): Card | und
     problems.push({
       code: 'empty-card',
       line: start,
-      message: 'this card says nothing about anybody',
+      message: 'this card is empty',
       text: text(),
     });
     return undefined;
@@ -160,5 +160,5 @@ function readAgent(line: ContentLine, { cards, problems }: ReadResult): ContentL
 }
 
 function outside({ text, line }: LogicalLine): Problem {
-  return { code: 'outside-card', line, message: 'this line stands outside of any card', text };
+  return { code: 'outside-card', line, message: 'this line is outside any card', text };
 }

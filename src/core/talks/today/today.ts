@@ -41,7 +41,7 @@ export interface TodayOptions {
   /** ISO 8601 calendar date where the user is. */
   readonly today: string;
   readonly leapDay: LeapDayRule;
-  /** Gone quiet: how many at most. */
+  /** Gone quiet: at most. */
   readonly quietCount: number;
   /** Days after today that are looked at. */
   readonly ahead: number;

@@ -37,12 +37,12 @@ function faultOf(
   born: PartialDate | undefined,
   today: string,
 ): string | undefined {
-  if (!isRealDate(day)) return 'is no day of the calendar';
+  if (!isRealDate(day)) return 'is not a date in the calendar';
   const year = Number(today.slice(0, 4));
-  if (kind === 'birth' && isAfter(day, today)) return 'is a birthday to come';
+  if (kind === 'birth' && isAfter(day, today)) return 'is a birthday in the future';
   if (kind === 'birth' && day.year !== undefined && year - day.year > LONGEST_LIFE)
     return `would make an age of ${year - day.year}`;
-  if (kind === 'death' && isAfter(day, today)) return 'is a death to come';
+  if (kind === 'death' && isAfter(day, today)) return 'is a date of death in the future';
   if (kind !== 'birth' && born?.year !== undefined && day.year !== undefined && day.year < born.year)
     return 'is before the birthday';
   return undefined;

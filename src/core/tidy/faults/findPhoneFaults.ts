@@ -22,7 +22,7 @@ function faultOf(card: Card, id: string, phone: Phone, home: string): Fault | un
   const parsed = parsePhone(number, country ?? home);
   if (/[a-z]{4,}/i.test(number.replace(/^tel:|ext(?:ension|\.)?|phone-context.*/gi, '')))
     return { ...place, code: 'undialable', says: 'has letters in it' };
-  if (digits === '') return { ...place, code: 'undialable', says: 'has no figures in it' };
+  if (digits === '') return { ...place, code: 'undialable', says: 'has no digits in it' };
   if (digits.length <= SHORT && !isAbroad) return undefined;
   if (!parsed?.isPossible) return { ...place, code: 'undialable', says: lengthFault(digits, isAbroad) };
   if (isAbroad || !parsed.isValid) return undefined;
@@ -42,8 +42,8 @@ function faultOf(card: Card, id: string, phone: Phone, home: string): Fault | un
 }
 
 function lengthFault(digits: string, isAbroad: boolean): string {
-  if (digits.length > 15) return 'has more than 15 figures, which no country has';
-  return isAbroad ? 'has too many or too few figures for its country' : 'has too many or too few figures';
+  if (digits.length > 15) return 'has more than 15 digits, which no country uses';
+  return isAbroad ? 'has too many or too few digits for its country' : 'has too many or too few digits';
 }
 
 /** The country of the card's addresses, where they agree. */

@@ -26,7 +26,7 @@ function repeatsIn(card: Card, collection: United, country: string): Fault[] {
     return [
       {
         ...{ code: 'twice', uid: card.uid, path: [collection, id], was: entry },
-        ...{ shown: shownOf(entry), says: 'stands on the card twice' },
+        ...{ shown: shownOf(entry), says: 'is on the card twice' },
         mend: {
           edits: [
             { path: [collection, first], before: kept, after: united },

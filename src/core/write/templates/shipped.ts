@@ -18,6 +18,6 @@ export const SHIPPED: readonly Template[] = [
   {
     name: 'Is your card right?',
     subject: 'Is this still right?',
-    body: '{salutation},\n\nthis is what I have of you. Please tell me what has changed.\n\n{name}\n{if post}{post}\n{end}{if organisation}{organisation}\n{end}{if address}{address}\n{end}{if number}{number}\n{end}{mail}\n',
+    body: '{salutation},\n\nthese are the details I have for you. Please tell me what has changed.\n\n{name}\n{if post}{post}\n{end}{if organisation}{organisation}\n{end}{if address}{address}\n{end}{if number}{number}\n{end}{mail}\n',
   },
 ];

@@ -152,7 +152,7 @@ async function sendNews(
     const [cut = seen] = await trimForDevice({ device: passport }, [seen]);
     const text = writeData(cut.card, { version: '3.0', properties: undefined });
     const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
-    // Changed there meanwhile: it comes with the next visit, and is merged then.
+    // Changed on the device meanwhile: it comes with the next visit, and is merged then.
     if (status === 412) continue;
     if (status >= 300) throw new Error(`the server answered ${status} to a card`);
     etags.delete(href);

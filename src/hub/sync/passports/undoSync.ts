@@ -27,7 +27,7 @@ export interface UndoContext {
  * Takes back what came with one sync of a device, as a change of its own, which every browser and device hears of; what
  * has been changed since stays.
  *
- * @returns undefined where there is no such sync, or it has been taken back before
+ * @returns undefined where there is no such sync, or it has been undone before
  */
 export function undoSync(
   { db, now, country, browser }: UndoContext,
@@ -60,7 +60,7 @@ export function undoSync(
       missed += back.missed;
       if (back.isSame) continue;
       const named = back.card ?? current ?? before;
-      const says = `Took back what ${row.name} did to ${named ? shownAs(named) : 'a card'}`;
+      const says = `Undid what ${row.name} did to ${named ? shownAs(named) : 'a card'}`;
       await putCard(store, uid, back.card && { ...back.card, updated: now }, {
         ...{ at: now, device: null, says },
         ...(browser === undefined ? {} : { browser }),

@@ -52,7 +52,7 @@ for (const [net, bits] of [
 ] as const)
   INNER.addSubnet(net, bits, 'ipv6');
 
-/** Whether an IP address lies in a network at home. */
+/** Whether an IP address lies in a private network. */
 export function isInner(address: string): boolean {
   const mapped = /^::ffff:(\d+\.\d+\.\d+\.\d+)$/i.exec(address)?.[1];
   if (mapped !== undefined) return INNER.check(mapped, 'ipv4');
@@ -146,7 +146,7 @@ const UNPACK: Readonly<Record<string, () => NodeJS.ReadWriteStream>> = {
   deflate: createInflate,
 };
 
-const AT_HOME = 'the address leads into the network at home';
+const AT_HOME = 'the address leads into a private network';
 
 /** Looks a name up and refuses what leads home, at the moment of connecting, so that a second answer can't differ. */
 const outerLookup: LookupFunction = (host, options, done) => {

@@ -31,15 +31,9 @@ export function AddPart({ shown, onAdd }: AddPartProps) {
   if (shown.length === FORM_PARTS.length) return null;
   return (
     <View className="flex-row">
-      <Act label="Add something else" icon={Plus} onPress={() => setOpen(true)} testID="add-part" />
-      <Sheet title="What else there is to say" isOpen={isOpen} onClose={() => setOpen(false)}>
-        <Field
-          label="Narrow down by typing"
-          value={text}
-          onChange={setText}
-          isFirst
-          testID="add-part-filter"
-        />
+      <Act label="Add a field" icon={Plus} onPress={() => setOpen(true)} testID="add-part" />
+      <Sheet title="More fields" isOpen={isOpen} onClose={() => setOpen(false)}>
+        <Field label="Type to filter" value={text} onChange={setText} isFirst testID="add-part-filter" />
         {GROUPS.map((group) => {
           const parts = offered.filter((part) => part.group === group);
           return parts.length === 0 ? null : (
@@ -54,7 +48,7 @@ export function AddPart({ shown, onAdd }: AddPartProps) {
           );
         })}
         {offered.length === 0 ? (
-          <Txt tone="faded">Nothing is called that; an own field takes anything.</Txt>
+          <Txt tone="faded">No field has that name. A custom field can hold anything.</Txt>
         ) : null}
       </Sheet>
     </View>

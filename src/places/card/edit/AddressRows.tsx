@@ -47,7 +47,7 @@ export function AddressRows(props: PartProps) {
               name={`addresses.${i}`}
               property="isPost"
               label="Post address"
-              hint="Letters go there"
+              hint="Letters are sent here"
             />
           </LabelAct>
         </View>

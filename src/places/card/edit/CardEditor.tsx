@@ -62,7 +62,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
             {isNew && !isDirty ? (
               <View className="flex-row">
                 <Act
-                  label="Read it out of a text"
+                  label="Read from text"
                   icon={ScanText}
                   tone="faded"
                   onPress={() => go('/import/text')}
@@ -101,7 +101,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
         {...(hasMargin ? {} : { onGlance: () => setGlancing(true) })}
       />
       {isGlancing ? (
-        <Sheet title="As it will look" isOpen onClose={() => setGlancing(false)}>
+        <Sheet title="Preview" isOpen onClose={() => setGlancing(false)}>
           <Glance base={base} form={form} />
         </Sheet>
       ) : null}
@@ -116,7 +116,7 @@ function PrivateCard({ form }: PartProps) {
   return (
     <Switch
       label="Private card"
-      hint="Not given to devices, and not sent along unless asked for"
+      hint="Not synchronised to devices, and sent only when you choose to"
       isOn={field.value}
       onChange={field.onChange}
       testID="private-card"

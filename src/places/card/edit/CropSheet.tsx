@@ -24,7 +24,7 @@ export function CropSheet({ picture, aspect, onKeep, onClose }: CropSheetProps) 
   const [area, setArea] = useState<PictureArea>();
   const nearer = (by: number) => setZoom(Math.min(MAX_ZOOM, Math.max(1, zoom + by)));
   return (
-    <Sheet title="Choose the part to keep" isOpen onClose={onClose}>
+    <Sheet title="Crop the picture" isOpen onClose={onClose}>
       <View className="gap-3">
         <View className="h-[320px] bg-leaf" testID="crop-area">
           <Cropper
@@ -40,20 +40,20 @@ export function CropSheet({ picture, aspect, onKeep, onClose }: CropSheetProps) 
           />
         </View>
         <View className="flex-row items-center gap-4">
-          <Act label="Farther" icon={Minus} onPress={() => nearer(-STEP)} isDisabled={zoom <= 1} />
-          <Act label="Nearer" icon={Plus} onPress={() => nearer(STEP)} isDisabled={zoom >= MAX_ZOOM} />
+          <Act label="Zoom out" icon={Minus} onPress={() => nearer(-STEP)} isDisabled={zoom <= 1} />
+          <Act label="Zoom in" icon={Plus} onPress={() => nearer(STEP)} isDisabled={zoom >= MAX_ZOOM} />
         </View>
         <Txt size="small" tone="faded">
-          Drag it into place; the arrow keys move it as well. Where and when it was taken is not kept.
+          Drag it into place or use the arrow keys. Where and when it was taken is not kept.
         </Txt>
         <View className="flex-row items-center gap-4">
           <NextAct
-            label="Keep this part"
+            label="Use this crop"
             isDisabled={area === undefined}
             onPress={() => area && onKeep(area)}
             testID="keep-photo"
           />
-          <Act label="Leave it" tone="faded" onPress={onClose} />
+          <Act label="Cancel" tone="faded" onPress={onClose} />
         </View>
       </View>
     </Sheet>

@@ -27,16 +27,14 @@ export function EditorFoot(props: EditorFootProps) {
       </View>
       {canGoOn ? (
         <Act
-          label="And next"
-          name="Save and write the next card"
+          label="Save and add another"
+          name="Save and add another card"
           onPress={saveAndNext}
           isDisabled={isSubmitting}
           testID="save-and-next"
         />
       ) : null}
-      {onGlance ? (
-        <Act label="Look" name="Show the card as it will look" onPress={onGlance} testID="glance" />
-      ) : null}
+      {onGlance ? <Act label="Preview" name="Preview the card" onPress={onGlance} testID="glance" /> : null}
       <Act label={isDirty ? 'Discard' : 'Close'} tone="faded" onPress={close} testID="close-editor" />
     </View>
   );

@@ -43,7 +43,7 @@ export function FileRows({ form }: PartProps) {
               testID={`file-${i}`}
             />
           </View>
-          <Act label={`Take off file ${i + 1}`} icon={X} iconOnly tone="faded" onPress={() => remove(i)} />
+          <Act label={`Remove file ${i + 1}`} icon={X} iconOnly tone="faded" onPress={() => remove(i)} />
         </View>
       ))}
       <View className="flex-row">

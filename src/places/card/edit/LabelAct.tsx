@@ -62,7 +62,7 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
           onChange={choose}
         />
         <View className="gap-4 pt-4">
-          <Field label="Or in your own words" value={label} onChange={field.onChange} testID="own-label" />
+          <Field label="Or a label of your own" value={label} onChange={field.onChange} testID="own-label" />
           {children}
           {canPrefer ? (
             <OnlySwitch
@@ -111,7 +111,7 @@ function PrivateSwitch({ form, name }: Pick<LabelActProps, 'form' | 'name'>) {
   return (
     <Switch
       label="Private"
-      hint="Not sent along, not given to devices"
+      hint="Never sent, never synchronised"
       isOn={field.value}
       onChange={field.onChange}
     />

@@ -12,7 +12,7 @@ interface LeaveSheetProps {
 /** Asked before a page with unsaved changes is left. */
 export function LeaveSheet({ isOpen, onStay, onLeave, onSave }: LeaveSheetProps) {
   return (
-    <Sheet title="Changes are not saved" isOpen={isOpen} onClose={onStay}>
+    <Sheet title="Unsaved changes" isOpen={isOpen} onClose={onStay}>
       <View className="gap-2 pt-2">
         <NextAct
           label="Save"
@@ -22,8 +22,8 @@ export function LeaveSheet({ isOpen, onStay, onLeave, onSave }: LeaveSheetProps)
           }}
           testID="leave-save"
         />
-        <Act label="Go on editing" onPress={onStay} testID="leave-stay" />
-        <Act label="Leave without saving" tone="brick" onPress={onLeave} testID="leave-discard" />
+        <Act label="Keep editing" onPress={onStay} testID="leave-stay" />
+        <Act label="Discard changes" tone="brick" onPress={onLeave} testID="leave-discard" />
       </View>
     </Sheet>
   );

@@ -62,8 +62,8 @@ export function MailRows(props: PartProps) {
             <FormField
               form={props.form}
               name={`emails.${i}.shownAs`}
-              label="Name on mail to it"
-              hint="Where it isn’t the card’s own"
+              label="Name shown in mail"
+              hint="If it differs from the card’s name"
             />
           </LabelAct>
         </>
@@ -178,7 +178,7 @@ export function AccountRows(props: PartProps) {
             label={`Account or chat ${i + 1}`}
             isLabelHidden
             kind="text"
-            placeholder="Name there, or its address"
+            placeholder="User name or address"
             isFirst={isFirst}
             testID={`accounts-${i}`}
           />
@@ -228,22 +228,22 @@ export function OwnRows(props: PartProps) {
     <Rows
       {...props}
       name="ownFields"
-      title="Own fields"
-      noun="own field"
+      title="Custom fields"
+      noun="custom field"
       blank={BLANK_ROWS.ownFields}
       row={(i, isFirst) => (
         <>
           <FormField
             form={props.form}
             name={`ownFields.${i}.text`}
-            label={`Own fields ${i + 1}`}
+            label={`Custom fields ${i + 1}`}
             isLabelHidden
             kind="text"
             placeholder="Value"
             isFirst={isFirst}
             testID={`ownFields-${i}`}
           />
-          <LabelAct form={props.form} name={`ownFields.${i}`} noun="own field" choices={[]} />
+          <LabelAct form={props.form} name={`ownFields.${i}`} noun="custom field" choices={[]} />
         </>
       )}
     />

@@ -76,11 +76,11 @@ export function PhotoField({ form }: Pick<PartProps, 'form'>) {
             testID="choose-photo"
           />
           {field.value === '' ? null : (
-            <Act label="Take it off" tone="faded" onPress={() => field.onChange('')} testID="remove-photo" />
+            <Act label="Remove" tone="faded" onPress={() => field.onChange('')} testID="remove-photo" />
           )}
         </View>
         <Txt size="small" tone="faded">
-          Or drop or paste one. Only the part you choose is kept.
+          Or drop or paste one. Only the part you crop is kept.
         </Txt>
       </View>
       {opened === undefined ? null : (

@@ -61,7 +61,7 @@ function RelatedName({
         hint={
           isOpen && text !== ''
             ? found.length > 0
-              ? 'Choose a card, or go on for a new one'
+              ? 'Choose a card, or keep typing for a new one'
               : 'A new card will be made'
             : undefined
         }

@@ -17,10 +17,10 @@ export function RingtoneChoice({ form }: PartProps) {
   return (
     <View testID="field-ring">
       <Txt size="small" tone="faded">
-        Tone of their calls
+        Ringtone
       </Txt>
       <Choice
-        name="Tone of their calls"
+        name="Ringtone"
         options={RINGTONES}
         value={ringtoneOf({ 'cordialis.example:ring': field.value })}
         onChange={choose}

@@ -47,7 +47,7 @@ export function Rows<N extends ArrayPath<CardForm>>({
         <View key={rowKey} className="flex-row items-start gap-1">
           <View className="min-w-0 flex-1">{row(index, index === 0 && at === name)}</View>
           <Act
-            label={`Take off ${noun} ${index + 1}`}
+            label={`Remove ${noun} ${index + 1}`}
             icon={X}
             iconOnly
             tone="faded"

@@ -63,13 +63,13 @@ export function TimeZoneLine({ form, at }: PartProps) {
   );
 }
 
-/** Tags, with commas between. */
+/** Tags, separated by commas. */
 export function TagsLine({ form, at }: PartProps) {
   return (
     <FormField
       form={form}
       name="tags"
-      label="Tags, with commas between"
+      label="Tags, separated by commas"
       isFirst={at === 'keywords' || at === 'tags'}
       testID="field-tags"
     />

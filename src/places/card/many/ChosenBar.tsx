@@ -18,23 +18,23 @@ export function ChosenBar({ shown }: { readonly shown: readonly Uid[] }) {
   const work = useChangeMany();
   const isNone = cards.length === 0;
   return (
-    <View className="border-t border-rule bg-leaf px-5 pb-1 pt-2" role="region" aria-label="Chosen cards">
+    <View className="border-t border-rule bg-leaf px-5 pb-1 pt-2" role="region" aria-label="Selected cards">
       <View className="flex-row items-center justify-between">
         <View aria-live="polite">
           <Txt font="serif" size="strong" testID="chosen-count">
-            {isNone ? 'Press rows to choose them' : `${formatCount(cards.length, 'card', 'cards')} chosen`}
+            {isNone ? 'Select rows' : `${formatCount(cards.length, 'card', 'cards')} selected`}
           </Txt>
         </View>
         <View className="flex-row gap-4">
           <Act
             label="All"
-            name={`Choose all ${shown.length} shown`}
+            name={`Select all ${shown.length} shown`}
             onPress={() => dispatch(choiceAdded(shown))}
             testID="choose-all"
           />
           <Act
             label="Done"
-            name="Stop choosing"
+            name="Stop selecting"
             tone="faded"
             onPress={() => dispatch(choosingEnded())}
             testID="choosing-done"

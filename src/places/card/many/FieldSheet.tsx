@@ -15,7 +15,7 @@ const LABELS: Readonly<Record<FillField, string>> = {
   post: 'Post',
   languages: 'Languages',
   timeZone: 'Time zone',
-  own: 'A field of your own',
+  own: 'A custom field',
 };
 
 /** Fills one field in on all of the chosen. */

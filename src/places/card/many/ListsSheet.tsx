@@ -22,14 +22,14 @@ export function ListsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const put = (list: Card, isOn: boolean) =>
     void onChange({
       cards: [list],
-      label: isOn ? `Put ${count} on ${shownAs(list)}` : `Took ${count} off ${shownAs(list)}`,
+      label: isOn ? `Added ${count} to ${shownAs(list)}` : `Removed ${count} from ${shownAs(list)}`,
       change: (one) => (isOn ? withMembers(one, uids) : withoutMembers(one, uids)),
     });
   const make = async () => {
     const list = withMembers(newList(newUid(), name.trim(), utcNow()), uids);
     setName('');
     await dispatch(
-      changeBook({ cause: 'add', label: `Made the list ${name.trim()} with ${count}`, upserts: [list] }),
+      changeBook({ cause: 'add', label: `Created the list ${name.trim()} with ${count}`, upserts: [list] }),
     );
   };
   return (
@@ -46,10 +46,10 @@ export function ListsSheet({ cards, onSheet, onChange }: ManySheetProps) {
       ))}
       <View className="flex-row items-end gap-3 pt-4">
         <View className="min-w-0 flex-1">
-          <Field label="A new list of them" value={name} onChange={setName} testID="new-list-name" />
+          <Field label="New list" value={name} onChange={setName} testID="new-list-name" />
         </View>
         <Act
-          label="Make it"
+          label="Create"
           icon={Plus}
           isDisabled={name.trim() === ''}
           onPress={() => void make()}

@@ -32,7 +32,7 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
     close();
     await onChange({
       cards,
-      label: areArchived ? `Brought back ${count}` : `Archived ${count}`,
+      label: areArchived ? `Restored ${count}` : `Archived ${count}`,
       change: (card) => withFlag(card, 'archived', !areArchived),
     });
     onGone();
@@ -73,7 +73,7 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
         />
       ) : null}
       <Act
-        label={arePinned ? 'Unpin' : 'Pin to the head of the Book'}
+        label={arePinned ? 'Unpin' : 'Pin to the top of the Book'}
         icon={Star}
         onPress={pin}
         testID="many-pin"
@@ -86,14 +86,14 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
       />
       {isPaired ? (
         <Act
-          label="Where it is kept"
+          label="Where it is stored"
           icon={Server}
           onPress={() => onSheet('sources')}
           testID="many-sources"
         />
       ) : null}
       <Act
-        label={areArchived ? 'Bring back from the archive' : 'Archive'}
+        label={areArchived ? 'Restore from the archive' : 'Archive'}
         icon={Archive}
         onPress={() => void archive()}
         testID="many-archive"

@@ -49,7 +49,7 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
     <Sheet title={`Send ${count}`} isOpen onClose={() => onSheet(undefined)}>
       <View testID="send-many">
         <Act
-          label="Write a mail to them"
+          label="Write to them"
           icon={Mail}
           onPress={() =>
             void dispatch(writeTo(cardsTo(cards.map(({ uid }) => uid)))).then(() => {
@@ -69,7 +69,7 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
         <Act label="Print" icon={Printer} onPress={() => void print()} testID="send-many-print" />
         {cards.some(({ notes, keywords }) => notes ?? keywords) ? (
           <Switch
-            label="Notes and tags go along"
+            label="Include notes and tags"
             isOn={withNotes}
             onChange={setNotes}
             testID="send-many-notes"
@@ -77,7 +77,7 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
         ) : null}
         {cards.some(hasPrivate) ? (
           <Switch
-            label="Private cards and values go along"
+            label="Include private cards and values"
             isOn={withPrivate}
             onChange={setPrivate}
             testID="send-many-private"

@@ -14,13 +14,13 @@ export function SourcesSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const put = (name: string, isOn: boolean) =>
     void onChange({
       cards,
-      label: isOn ? `Kept ${count} at ${name}` : `Kept ${count} no longer at ${name}`,
+      label: isOn ? `Stored ${count} on ${name}` : `No longer stored ${count} on ${name}`,
       change: (card) => withSource(card, name, isOn),
     });
   return (
-    <Sheet title={`Where ${count} is kept`} isOpen onClose={() => onSheet(undefined)}>
+    <Sheet title={`Where ${count} is stored`} isOpen onClose={() => onSheet(undefined)}>
       {value === undefined ? (
-        <Txt tone="faded">{fault === '' ? 'Asking the hub …' : `The hub did not answer: ${fault}.`}</Txt>
+        <Txt tone="faded">{fault === '' ? 'Contacting the hub …' : `The hub did not answer: ${fault}.`}</Txt>
       ) : null}
       {value !== undefined && known.length === 0 ? (
         <Txt tone="faded">
@@ -38,7 +38,7 @@ export function SourcesSheet({ cards, onSheet, onChange }: ManySheetProps) {
       ))}
       {known.some(({ own }) => !own) ? (
         <Txt size="small" tone="faded">
-          One whose passport is for all cards has them anyway.
+          Devices whose passport covers all cards have them anyway.
         </Txt>
       ) : null}
     </Sheet>

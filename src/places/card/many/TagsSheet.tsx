@@ -19,7 +19,7 @@ export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const put = (tag: string, isOn: boolean) =>
     void onChange({
       cards,
-      label: isOn ? `Tagged ${count}: ${tag}` : `Took the tag ${tag} off ${count}`,
+      label: isOn ? `Tagged ${count}: ${tag}` : `Removed the tag ${tag} from ${count}`,
       change: (card) => (isOn ? withTag(card, tag) : withoutTag(card, tag)),
     });
   return (
@@ -36,10 +36,10 @@ export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
       ))}
       <View className="flex-row items-end gap-3 pt-4">
         <View className="min-w-0 flex-1">
-          <Field label="A new tag" value={word} onChange={setWord} testID="new-tag" />
+          <Field label="New tag" value={word} onChange={setWord} testID="new-tag" />
         </View>
         <Act
-          label="Give it"
+          label="Add tag"
           icon={Plus}
           isDisabled={word.trim() === ''}
           onPress={() => {

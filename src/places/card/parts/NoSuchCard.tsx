@@ -16,8 +16,8 @@ export function NoSuchCard({ uid }: { readonly uid: Uid }) {
   if (now !== undefined) return null;
   return (
     <EmptyPlace
-      title="No such card"
-      text="It may have been deleted, or belongs to another book. Undo brings a deleted card back."
+      title="Card not found"
+      text="It may have been deleted, or belong to another book. Undo restores a deleted card."
     >
       <View className="flex-row">
         <Act label="Go to the Book" onPress={() => go('/book', 'replace')} />

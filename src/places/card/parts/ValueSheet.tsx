@@ -24,7 +24,7 @@ import { useCopy } from './useCopy';
 const OPENS: Readonly<Record<string, readonly [string, Icon]>> = {
   phones: ['Call', Phone],
   emails: ['Write', Mail],
-  addresses: ['Way there', MapPin],
+  addresses: ['Directions', MapPin],
 };
 
 interface ValueSheetProps {

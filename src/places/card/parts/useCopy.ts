@@ -17,7 +17,7 @@ export function useCopy(): (text: string) => Promise<void> {
     else
       dispatch(
         noticeShown({
-          text: 'The browser does not let this page copy. Mark the text and copy it by hand.',
+          text: 'The browser does not allow this page to copy. Select the text and copy it yourself.',
           tone: 'error',
         }),
       );

@@ -42,7 +42,7 @@ export function FilesField({ files, onChange }: FilesFieldProps) {
           <Act label={file.name} icon={Paperclip} onPress={() => openFile(file)} />
           <Act
             label=""
-            name={`Take ${file.name} off`}
+            name={`Remove ${file.name}`}
             icon={X}
             tone="faded"
             onPress={() => onChange(files.filter((one) => one !== file))}

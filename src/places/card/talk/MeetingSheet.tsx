@@ -62,8 +62,8 @@ export function MeetingSheet({ card, planned, onClose }: MeetingSheetProps) {
           label="Time"
           value={time}
           onChange={setTime}
-          placeholder="14:30; nothing for the whole day"
-          error={clock === undefined ? 'Write the time as 14:30' : undefined}
+          placeholder="14:30, or empty for the whole day"
+          error={clock === undefined ? 'Enter the time as 14:30' : undefined}
           testID="meeting-time"
         />
         <Field
@@ -94,7 +94,7 @@ export function MeetingSheet({ card, planned, onClose }: MeetingSheetProps) {
                 onPress={() => void remove(false).then(onClose)}
               />
               <Act
-                label="Delete and send word"
+                label="Delete and notify them"
                 icon={Send}
                 tone="brick"
                 onPress={() => void remove(true).then(onClose)}

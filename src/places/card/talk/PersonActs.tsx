@@ -90,25 +90,26 @@ function Greeted({ card, kind }: { readonly card: Card; readonly kind: string })
 function PutOff({ card }: { readonly card: Card }) {
   const change = useCardChange(card);
   const today = localDay();
-  const to = (day: string, words: string) => change(`Put off by ${words}`, { 'cordialis.example:due': day });
+  const to = (day: string, words: string) =>
+    change(`Postponed by ${words}`, { 'cordialis.example:due': day });
   return (
     <Line>
       <Act
         label="Tomorrow"
-        name={`Put ${shownAs(card)} off till tomorrow`}
+        name={`Postpone ${shownAs(card)} until tomorrow`}
         tone="faded"
         onPress={() => to(addDays(today, 1), 'a day')}
       />
       <Act
         label="In a week"
-        name={`Put ${shownAs(card)} off by a week`}
+        name={`Postpone ${shownAs(card)} by a week`}
         tone="faded"
         onPress={() => to(addDays(today, 7), 'a week')}
         testID="off-week"
       />
       <Act
         label="In a month"
-        name={`Put ${shownAs(card)} off by a month`}
+        name={`Postpone ${shownAs(card)} by a month`}
         tone="faded"
         onPress={() => to(addMonths(today, 1), 'a month')}
       />
@@ -123,18 +124,18 @@ function LeaveQuiet({ card }: { readonly card: Card }) {
     <Line>
       <Act
         label="Not now"
-        name={`Not ${name} for a month`}
+        name={`Don’t suggest ${name} for a month`}
         tone="faded"
         onPress={() =>
-          change('Not asked for a month', { 'cordialis.example:quiet': addDays(localDay(), QUIET_DAYS) })
+          change('Not suggested for a month', { 'cordialis.example:quiet': addDays(localDay(), QUIET_DAYS) })
         }
         testID="not-now"
       />
       <Act
         label="Never"
-        name={`Never name ${name} here`}
+        name={`Never suggest ${name}`}
         tone="faded"
-        onPress={() => change('Never asked', { 'cordialis.example:quiet': 'never' })}
+        onPress={() => change('Never suggested', { 'cordialis.example:quiet': 'never' })}
       />
     </Line>
   );

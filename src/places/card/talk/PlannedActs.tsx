@@ -58,15 +58,15 @@ function ActsOnFollowUp({ card, planned }: { readonly card: Card; readonly plann
       <View className="w-full flex-row flex-wrap gap-x-4">
         <Act
           label="Tomorrow"
-          name={`Put off till tomorrow: ${text}`}
+          name={`Postpone until tomorrow: ${text}`}
           tone="faded"
-          onPress={() => put('Put off by a day', addDays(localDay(), 1))}
+          onPress={() => put('Postponed by a day', addDays(localDay(), 1))}
         />
         <Act
           label="In a week"
-          name={`Put off by a week: ${text}`}
+          name={`Postpone by a week: ${text}`}
           tone="faded"
-          onPress={() => put('Put off by a week', addDays(localDay(), 7))}
+          onPress={() => put('Postponed by a week', addDays(localDay(), 7))}
         />
       </View>
       {open === 'note' ? <TalkSheet uid={card.uid} onClose={() => setOpen(undefined)} /> : null}

@@ -22,7 +22,7 @@ export function PlannedPart({ card }: { readonly card: Card }) {
     <View className="pt-4" testID="planned">
       <View className="flex-row flex-wrap items-center justify-between gap-x-5">
         <Txt font="serif" size="title" heading={2}>
-          To come
+          Coming up
         </Txt>
         <View className="flex-row flex-wrap gap-x-5">
           <Act label="Remind me" icon={AlarmClock} onPress={() => setOpen('remind')} testID="remind" />

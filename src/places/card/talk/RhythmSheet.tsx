@@ -44,7 +44,7 @@ export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
         <Choice name="Unit" options={RHYTHM_UNITS} value={unit} onChange={setUnit} />
         <Switch
           label="Stopped for now"
-          hint="The rhythm is kept and asks for nothing"
+          hint="The rhythm is kept, and nothing falls due"
           isOn={isPaused}
           onChange={setPaused}
         />
@@ -73,7 +73,7 @@ export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
             label="No rhythm"
             tone="faded"
             onPress={() =>
-              run(`Took the rhythm from ${who}`, (card) =>
+              run(`Removed the rhythm of ${who}`, (card) =>
                 withDue(withRhythm(card, undefined), isOne ? day : undefined),
               )
             }
@@ -100,7 +100,7 @@ function Proposal({
   return (
     <View className="flex-row flex-wrap items-center gap-x-3">
       <Txt size="small" tone="faded">{`Usually ${days} days lay between two talks.`}</Txt>
-      <Act label="Take that" onPress={() => onTake(days)} />
+      <Act label="Use that" onPress={() => onTake(days)} />
     </View>
   );
 }

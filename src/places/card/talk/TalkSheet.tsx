@@ -73,7 +73,7 @@ function OpenSheet(props: TalkSheetProps & { readonly card: Card }) {
           onChange={(text) => set({ said: text })}
           isLong
           isFirst
-          hint={talk ? undefined : '#words become findable; **bold**, - lists and links are shown as such'}
+          hint={talk ? undefined : '#words can be searched for; **bold**, - lists and links are formatted'}
           testID="talk-said"
         />
         {said ? (
@@ -144,7 +144,7 @@ function OpenSheet(props: TalkSheetProps & { readonly card: Card }) {
           </View>
         ) : (
           <Txt size="small" tone="faded">
-            What is typed stays here until it is saved.
+            Your text is kept here until you save it.
           </Txt>
         )}
       </View>

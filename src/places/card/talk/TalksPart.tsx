@@ -74,7 +74,7 @@ export function TalksPart({ card, others = [] }: TalksPartProps) {
       {isDrawn ? <TalkChart uid={card.uid} /> : null}
       {count === 0 ? (
         <Txt font="serifItalic" tone="faded">
-          None yet. After a call or a message from here there is room for two or three lines.
+          None yet. After a call or a message from here you can note two or three lines.
         </Txt>
       ) : (
         <Txt size="small" tone="faded" isFigures testID="talk-count">
@@ -103,7 +103,7 @@ export function TalksPart({ card, others = [] }: TalksPartProps) {
       )}
       {more ? (
         <View className="flex-row">
-          <Act label="Further back" onPress={more} />
+          <Act label="Show earlier" onPress={more} />
         </View>
       ) : null}
       <PostsChoice card={card} posts={posts} />

@@ -27,7 +27,7 @@ export function WhenField({
       value={value}
       placeholder={placeholder}
       hint={day}
-      error={isWrong ? `Say a day to come, such as ${example}` : undefined}
+      error={isWrong ? `Enter a future day, such as ${example}` : undefined}
     />
   );
 }

@@ -80,7 +80,7 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
         <Tabs name="Which cards" options={FILTERS} value={filter} onChange={onFilter} />
         <View className="flex-row items-center gap-1">
           <Act
-            label="Choose several"
+            label="Select several"
             icon={ListChecks}
             iconOnly
             tone="faded"

@@ -5,7 +5,7 @@ import { go } from '@/platform/navigation';
 import { Act, NextAct, Plus, Txt, Upload } from '@/ui';
 
 const TEXTS: Record<RowFilter, string> = {
-  all: 'Everybody you take in stands here, in order, found again by a few letters.',
+  all: 'Everybody you add appears here, in order, and a few letters find them again.',
   people: 'There are no people in the book yet.',
   organisations: 'Firms, halls, offices: a card can also be an organisation’s.',
 };
@@ -17,7 +17,7 @@ export function EmptyBook({ filter }: { readonly filter: RowFilter }) {
       <Txt font="serifItalic" size="strong" tone="faded">
         {TEXTS[filter]}
       </Txt>
-      <NextAct label="Write the first card" icon={Plus} onPress={() => go('/book/new')} />
+      <NextAct label="Create the first card" icon={Plus} onPress={() => go('/book/new')} />
       <View className="flex-row">
         <Act label="Import cards from a file" icon={Upload} onPress={() => go('/import')} />
       </View>

@@ -10,7 +10,7 @@ export function NoCardOpen() {
   return (
     <View className="max-w-[460px] px-10 pt-6">
       <Txt font="serifItalic" size="title" tone="faded">
-        Choose somebody on the left, or press / and type a few letters of a name, a town, a number.
+        Choose somebody on the left, or press / and type a few letters of a name, a town or a number.
       </Txt>
     </View>
   );

@@ -104,8 +104,8 @@ export function WorldMap({ groups, all, chosen, circle, onChoose }: WorldMapProp
         onChoose={onChoose}
       />
       <View className="absolute bottom-2 right-2 rounded-stamp border border-rule bg-paper">
-        <Act label="Larger" icon={Plus} iconOnly tone="ink" onPress={() => zoom(1.5)} testID="map-larger" />
-        <Act label="Smaller" icon={Minus} iconOnly tone="ink" onPress={() => zoom(1 / 1.5)} />
+        <Act label="Zoom in" icon={Plus} iconOnly tone="ink" onPress={() => zoom(1.5)} testID="map-larger" />
+        <Act label="Zoom out" icon={Minus} iconOnly tone="ink" onPress={() => zoom(1 / 1.5)} />
         <Act label="Show all" icon={Maximize} iconOnly tone="ink" onPress={fit} />
       </View>
     </div>

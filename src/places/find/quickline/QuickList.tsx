@@ -53,7 +53,7 @@ export function QuickList(props: QuickListProps) {
       ) : (
         <View className="px-3 pt-2">
           <Txt size="small" font="sansBold" tone="faded">
-            Lately
+            Recent
           </Txt>
         </View>
       )}

@@ -43,7 +43,7 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
   const keep = async () => {
     if (!rule) return;
     const list = newRuleList(newUid(), text, utcNow(), rule);
-    await dispatch(changeBook({ cause: 'add', label: `Made the list “${text}”`, upserts: [list] }));
+    await dispatch(changeBook({ cause: 'add', label: `Created the list “${text}”`, upserts: [list] }));
     onDone();
     go(listPath(list.uid));
   };
@@ -63,14 +63,14 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
         {hasFound ? (
           <>
             <Act
-              label="Choose all"
+              label="Select all"
               icon={ListChecks}
               tone="faded"
               onPress={() => void chooseAll()}
               testID="choose-found"
             />
             <Act
-              label="Keep as a list"
+              label="Save as a list"
               icon={ListPlus}
               tone="faded"
               onPress={() => void keep()}

@@ -7,7 +7,7 @@ export const QUICK_WORDS: Readonly<Record<QuickVerb, string>> = {
   message: 'Message',
   talk: 'Note a talk',
   edit: 'Edit',
-  way: 'Way there',
+  way: 'Directions',
   copy: 'Copy',
   pin: 'Pin',
 };

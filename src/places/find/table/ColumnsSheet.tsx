@@ -29,10 +29,7 @@ export function ColumnsSheet({ columns, onClose }: ColumnsSheetProps) {
         atLeast={1}
       />
       <View className="flex-row pt-2">
-        <Act
-          label="As it was at first"
-          onPress={() => setLook({ columns: defaultTable.columns, widths: {} })}
-        />
+        <Act label="Reset" onPress={() => setLook({ columns: defaultTable.columns, widths: {} })} />
       </View>
     </Sheet>
   );

@@ -159,7 +159,7 @@ function Lead({
       className="border-r border-rule bg-paper"
     >
       <Act
-        label={`${isPicked ? 'Let go' : 'Choose'} ${name}`}
+        label={`${isPicked ? 'Deselect' : 'Select'} ${name}`}
         icon={isPicked ? SquareCheck : Square}
         iconOnly
         tone={isChoosing && isPicked ? 'berry' : 'faded'}

@@ -60,7 +60,7 @@ export function TablePage({ ChosenBar, loadWriting }: TablePageProps) {
         <View className="flex-row gap-4">
           <Act label="As rows" icon={Rows3} onPress={() => go('/book')} testID="as-rows" />
           <Act
-            label={isChoosing ? 'Stop choosing' : 'Choose several'}
+            label={isChoosing ? 'Stop selecting' : 'Select several'}
             icon={ListChecks}
             onPress={() => dispatch(isChoosing ? choosingEnded() : choosingBegan())}
           />

@@ -19,7 +19,7 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
     const others = tableViews.filter((view) => view.name !== wanted);
     dispatch(
       changeSettingsUndoably(
-        `Kept the view ${wanted}`,
+        `Saved the view ${wanted}`,
         { tableViews: [...others, { name: wanted, look }] },
         false,
       ),
@@ -47,14 +47,14 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
                 </Txt>
               </Pressable>
               <Act
-                label={`Forget the view ${view.name}`}
+                label={`Delete the view ${view.name}`}
                 icon={Trash}
                 iconOnly
                 tone="faded"
                 onPress={() =>
                   dispatch(
                     changeSettingsUndoably(
-                      `Forgot the view ${view.name}`,
+                      `Deleted the view ${view.name}`,
                       { tableViews: tableViews.filter((one) => one !== view) },
                       false,
                     ),
@@ -70,15 +70,15 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
           ) : null}
         </View>
         <Field
-          label="Keep this view as"
+          label="Save this view as"
           value={name}
           onChange={setName}
           hint={isThere ? 'There is a view of this name; it will be replaced' : undefined}
           testID="view-name"
         />
-        <NextAct label="Keep" isDisabled={wanted === ''} onPress={keep} testID="keep-view" />
+        <NextAct label="Save" isDisabled={wanted === ''} onPress={keep} testID="keep-view" />
         <View className="flex-row">
-          <Act label="The table as it was at first" onPress={() => take(defaultTable)} />
+          <Act label="The default table" onPress={() => take(defaultTable)} />
         </View>
       </View>
     </Sheet>

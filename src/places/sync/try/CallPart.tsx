@@ -30,7 +30,7 @@ export function CallPart({ now }: { readonly now: StandInStatus }) {
   return (
     <View>
       <View className="flex-row">
-        <Act label="Have somebody call" icon={Phone} onPress={call} testID="have-call" />
+        <Act label="Simulate a call" icon={Phone} onPress={call} testID="have-call" />
       </View>
       {caller ? <Caller caller={caller} onEnd={end} /> : null}
     </View>

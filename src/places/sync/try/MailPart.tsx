@@ -21,7 +21,7 @@ export function MailPart({ id, onBack, onReply }: MailPartProps) {
   const { value: mail, fault } = useHubAnswer(`mail ${id}`, (hub, token) => hub.mail(token, id));
   const [asked, setAsked] = useState<{ name: string; address: string }>();
   if (!mail)
-    return <Txt tone={fault === '' ? 'faded' : 'ochre'}>{fault === '' ? 'Asking the hub …' : fault}</Txt>;
+    return <Txt tone={fault === '' ? 'faded' : 'ochre'}>{fault === '' ? 'Contacting the hub …' : fault}</Txt>;
   const { from, to, subject, text, files, at, box } = mail;
   const people = box === 'inbox' ? [from] : to;
   return (

@@ -11,7 +11,7 @@ import { formatMoment } from '../words';
 import { MailPart } from './MailPart';
 import { type ReplyTo, WritePart } from './WritePart';
 
-const WORDS: Readonly<Record<Box, string>> = { inbox: 'Come in', outbox: 'Waiting', sent: 'Sent' };
+const WORDS: Readonly<Record<Box, string>> = { inbox: 'Received', outbox: 'Outbox', sent: 'Sent' };
 /** Messages shown at first, and with each press more. */
 const ROWS = 20;
 
@@ -49,7 +49,7 @@ export function MailboxPart({ now }: { readonly now: StandInStatus }) {
       />
       {here.length === 0 ? (
         <Txt font="serifItalic" tone="faded">
-          {mails === undefined ? 'Asking the hub …' : 'Nothing here.'}
+          {mails === undefined ? 'Contacting the hub …' : 'Nothing here.'}
         </Txt>
       ) : null}
       {here.slice(0, shown).map((mail) => (
@@ -61,7 +61,7 @@ export function MailboxPart({ now }: { readonly now: StandInStatus }) {
         </View>
       ) : null}
       <Txt size="small" tone="faded">
-        Nothing leaves this machine: people answer by rule, so that the exchange can be tried.
+        Nothing leaves this machine. People answer by rule, so that you can try the exchange.
       </Txt>
     </View>
   );

@@ -18,9 +18,9 @@ import { HeldSheet } from './HeldSheet';
 import { MailboxPart } from './MailboxPart';
 
 const TITLES: Readonly<Record<StandInKind, string>> = {
-  phone: 'The phone in your hand',
-  mail: 'At the mail client',
-  computer: 'At the computer',
+  phone: 'The simulated phone',
+  mail: 'The simulated mail client',
+  computer: 'The simulated computer',
 };
 const HABITS: Readonly<Record<StandInKind, string>> = {
   phone:
@@ -32,7 +32,7 @@ const HABITS: Readonly<Record<StandInKind, string>> = {
 /** A device that ships with the product, as if one held it: its cards, which can be changed there, and whether it is online. */
 export function StandInPage({ kind }: { readonly kind: string }) {
   const isKind = Object.hasOwn(TITLES, kind);
-  const title = isKind ? TITLES[kind as StandInKind] : 'No such device';
+  const title = isKind ? TITLES[kind as StandInKind] : 'Device not found';
   usePageTitle(title);
   const { devices } = useDevices().value ?? { devices: [] };
   const name = devices.find(({ standIn }) => standIn === kind)?.name;
@@ -61,7 +61,7 @@ function StandIn({ kind }: { readonly kind: StandInKind }) {
   if (!pairing)
     return <Txt tone="ochre">This browser has to be paired with the hub first, under Devices.</Txt>;
   if (!now)
-    return <Txt tone={fault === '' ? 'faded' : 'ochre'}>{fault === '' ? 'Asking the hub …' : fault}</Txt>;
+    return <Txt tone={fault === '' ? 'faded' : 'ochre'}>{fault === '' ? 'Contacting the hub …' : fault}</Txt>;
   return (
     <>
       <Txt tone="faded">{HABITS[kind]}</Txt>
@@ -71,7 +71,7 @@ function StandIn({ kind }: { readonly kind: StandInKind }) {
       <View className="flex-row flex-wrap gap-x-6">
         <Act label="New card on it" icon={Plus} onPress={() => setOpen('')} testID="held-new" />
         <Act
-          label="Have it forget everything"
+          label="Erase it"
           tone="faded"
           onPress={() => void act((hub, token) => hub.resetStandIn(token, kind))}
           testID="reset"
@@ -92,7 +92,7 @@ function Online({ now }: { readonly now: StandInStatus }) {
     const done = await act((hub, token) => hub.visit(token, now.kind));
     if (!done) return;
     const { sent, received, removed } = done;
-    const text = `Sent ${sent.length}, got ${received.length}, took ${removed.length} away`;
+    const text = `Sent ${sent.length}, received ${received.length}, removed ${removed.length}`;
     dispatch(noticeShown({ text, tone: 'plain' }));
   };
   const waiting = now.waiting === 0 ? '' : ` · ${formatCount(now.waiting, 'change waits', 'changes wait')}`;
@@ -103,7 +103,7 @@ function Online({ now }: { readonly now: StandInStatus }) {
         hint={
           now.isOffline
             ? `Nothing comes or goes${waiting}`
-            : `Comes next at ${formatMoment(now.next, moment)}${waiting}`
+            : `Next sync at ${formatMoment(now.next, moment)}${waiting}`
         }
         isOn={!now.isOffline}
         onChange={(isOn) => void act((hub, token) => hub.setOffline(token, now.kind, !isOn))}

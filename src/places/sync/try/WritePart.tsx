@@ -94,7 +94,7 @@ export function WritePart({ now, to: first, onSent }: WritePartProps) {
       <Field label="Text" value={body} onChange={setBody} isLong testID="write-text" />
       <View className="flex-row gap-x-6">
         <Act label="Send" icon={Mail} isDisabled={!isReady} onPress={() => void send()} testID="write-mail" />
-        <Act label="Leave it" tone="faded" onPress={onSent} />
+        <Act label="Cancel" tone="faded" onPress={onSent} />
       </View>
     </View>
   );

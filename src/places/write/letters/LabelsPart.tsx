@@ -42,7 +42,7 @@ export function LabelsPart({ letters }: { readonly letters: readonly Letter[] })
       <SheetPicture sheet={sheet} start={first} count={letters.length} />
       <View className="w-[200px]">
         <Field
-          label={`Begin at place, 1 to ${each}`}
+          label={`Start at label, 1 to ${each}`}
           value={start === 0 ? '' : String(start)}
           onChange={(text) => setStart(Number(text.replace(/\D/g, '').slice(0, 3)))}
           kind="tel"
