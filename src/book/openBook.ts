@@ -29,10 +29,10 @@ import { type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
 import { DEMO_ADDRESS, DEMO_TONES } from '@/platform';
 
-/** Cards read between two breaths of the page. */
+/** Cards read per batch, before yielding to the page. */
 const CHUNK = 400;
 
-/** Rows written out between two breaths of the page. */
+/** Rows serialised per batch, before yielding to the page. */
 const ROWS_AT_ONCE = 3000;
 
 /** Steps of the history that are at hand after a start. */

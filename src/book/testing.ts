@@ -1,4 +1,5 @@
-// Not through the index, which loads what is read of it: a page that saves after its test has ended finds nothing any more.
+// Not through the index, which loads what is read of it: a page that saves after its test has ended finds nothing any
+// more.
 import { cardsArrived, makeAppStore, savingChanged, type Services } from '@/book/state';
 import { BookWriter, PhotoCache } from '@/book/store';
 import { checkArrivals } from '@/book/tidy';
@@ -31,7 +32,7 @@ export class MemoryStorage implements TextStorage {
   clear = () => Promise.resolve(this.entries.clear());
 }
 
-/** What the worker of twins does, without one; loaded when it is first asked, as merging is. */
+/** What the duplicates worker does, in this process; loaded on first use, as merging is. */
 export function testTwins(): Services['twins'] {
   const load = () => jest.requireActual<typeof Twins>('@/book/workers/makeTwins').makeTwins();
   const tell = (book: { values(): readonly Card[] }) => {

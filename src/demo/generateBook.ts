@@ -26,7 +26,7 @@ export function generateBook(today: string): Card[] {
   const slots = COUNTRIES.flatMap((country) => country.people.map((line) => ({ country, line })));
   const people = Array.from({ length: PEOPLE }, (_, i) => {
     const known = slots[i];
-    // Once the list is through, given names and surnames of one country are put together anew.
+    // Once the list is used up, given names and surnames of one country are recombined.
     return known ? personCard(i, known.line, known.country, today, dice) : mixedPerson(i, today, dice);
   });
   return [...people, ...doubles(people, today), ...organisations, ...lists(people, today)];

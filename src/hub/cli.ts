@@ -19,7 +19,7 @@ import {
 const USAGE =
   'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | pair | log | backup FILE';
 
-/** Input that can't be used: told in one line, exit 2. */
+/** Unusable input: one line on stderr, exit 2. */
 class Unusable extends Error {}
 
 /** The hub's tool: devices and their passports, the log, a backup. */

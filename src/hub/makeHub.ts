@@ -26,17 +26,17 @@ import { COUNTRY, utcNow } from '@/hub/base';
 import { davRouter, wellKnown } from '@/hub/dav';
 import type { HubDb } from '@/hub/store';
 
-/** How the hub is started. */
+/** Options of the hub. */
 export interface HubOptions {
   /** Folder of the built application. */
   readonly webRoot: string;
   /** The day the demo is made for, 2026-11-24; without it the hub serves the user's own book. */
   readonly demoDay?: string;
-  /** Folder for what the hub keeps; without it the hub keeps nothing. */
+  /** The data folder; without it nothing is kept. */
   readonly dataRoot?: string;
   /** Names under which other machines reach it over TLS. */
   readonly names?: readonly string[];
-  /** The store of cards for devices; without it no device is served. */
+  /** The store; without it no device is served. */
   readonly db?: HubDb;
 }
 
@@ -74,7 +74,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
   for (const folder of ['_expo', 'assets']) hub.use(`/${folder}`, hashedFiles(join(webRoot, folder)));
   hub.use(express.static(webRoot, { index: false }));
   const page = readPage(webRoot, demoDay !== undefined);
-  // Every other address is a place of the application, which reads the address itself.
+  // Every other address is a page of the application, which routes it itself.
   hub.get(
     '/{*place}',
     (_, response) => void response.type('html').set('Cache-Control', 'no-cache').send(page),
@@ -83,7 +83,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
   return hub;
 }
 
-/** Files that never change under their name; where the build has laid a Brotli twin beside one, the twin is sent. */
+/** Files that never change under their name; where the build has put a Brotli version beside one, that is sent. */
 function hashedFiles(folder: string) {
   return staticGzip(folder, {
     enableBrotli: true,
@@ -93,7 +93,7 @@ function hashedFiles(folder: string) {
   });
 }
 
-/** The page, told which book it is for. */
+/** The page, with the name of its book. */
 function readPage(webRoot: string, isDemo: boolean): string {
   const page = readFileSync(join(webRoot, 'index.html'), 'utf8');
   return page.replace(
@@ -129,7 +129,7 @@ function securityHeaders() {
   });
 }
 
-/** One place for what nobody here can mend; says no more than that it happened. */
+/** The one place for unexpected errors; reveals nothing about them. */
 const answerFault: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
   const status = error.status ?? 500;
   response

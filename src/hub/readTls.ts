@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 
-/** By what the hub is reached from other machines. */
+/** How the hub is reached from other machines. */
 export interface Tls {
   readonly cert: string;
   readonly key: string;

@@ -4,10 +4,10 @@ import { dropOrphans, findStandIn, STAND_INS, type StandInKind, visitNow } from 
 import type { HubDb } from '@/hub/store';
 import { deliverMail } from '@/hub/write';
 
-/** How often it is looked whose turn it is, in milliseconds. */
+/** How often due syncs are checked, in milliseconds. */
 const LOOK_MS = 3_000;
 
-/** Has devices come, and visits servers, when it is their turn, as long as the hub runs. @returns stops it */
+/** Runs due syncs of simulated devices and servers while the hub runs. @returns a function that stops it */
 export function runVisits(db: HubDb, base: string, country: string): () => void {
   const look = async () => {
     await dropOrphans(db);
@@ -15,7 +15,7 @@ export function runVisits(db: HubDb, base: string, country: string): () => void 
     for (const kind of Object.keys(STAND_INS) as StandInKind[]) {
       const state = await findStandIn(db, kind);
       if (!state || state.isOffline || state.next > utcNow()) continue;
-      // A device that fails comes again at its next turn; its passport says why.
+      // A device that fails is tried again at its next turn; its passport says why.
       await visitNow(db, kind, base).catch(() => undefined);
     }
     for (const account of await listAccounts(db)) {

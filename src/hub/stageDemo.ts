@@ -13,8 +13,8 @@ import { allCards, type HubDb } from '@/hub/store';
 import { stageMails } from '@/hub/write';
 
 /**
- * Fills the demo's mailbox, puts its three devices into use and has them come once; then one value is changed on two of them, each to
- * something else, so that there is a little to settle.
+ * Fills the demo's mailbox, sets up its three devices and syncs them once; then one value is changed on two of them,
+ * differently, so that there is something to settle.
  */
 export async function stageDemo(db: HubDb, base: string, today: string): Promise<void> {
   await stageMails(db, `${generateMail(today)}\n${generateStrangersMail(today)}`, OWN_ADDRESS);
@@ -22,7 +22,7 @@ export async function stageDemo(db: HubDb, base: string, today: string): Promise
     await addStandIn(db, kind);
     await visitNow(db, kind, base);
   }
-  // Somebody with a mail address of their own, who is on every device.
+  // A person with one mail address and one number, who is on every device.
   const someone = (await allCards(db)).find(
     ({ kind, emails, phones }) =>
       kind === 'individual' &&

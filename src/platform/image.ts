@@ -11,7 +11,10 @@ export interface PictureArea {
 /** How well a photo is kept, 0 to 1; beyond it files grow and nobody sees why. */
 const QUALITY01 = 0.86;
 
-/** The bytes of a picture as a data: URI, to be looked at; nothing of it is kept yet. @throws Error for what is no picture */
+/**
+ * The bytes of a picture as a data: URI, to be looked at; nothing of it is kept yet. @throws Error for what is no
+ * picture
+ */
 export async function openPicture(file: Blob): Promise<string> {
   const uri = await readAsDataUri(file);
   await decodePicture(uri);
@@ -30,7 +33,7 @@ async function decodePicture(uri: string): Promise<HTMLImageElement> {
 }
 
 /**
- * A part of a picture, drawn anew as JPEG: what the file says beside the picture (where and by what it was taken, EXIF)
+ * A part of a picture, redrawn as JPEG: what the file says beside the picture (where and by what it was taken, EXIF)
  * is not in it.
  *
  * @param longSide - pixels of the longer side at most

@@ -7,7 +7,7 @@ import type { Cluster, Fault, FaultOptions, MergeChoices } from '@/core/tidy';
 
 import { type Job, runJob } from './runJob';
 
-/** Cards handed over at a time. */
+/** Cards handed over per batch. */
 const PIECE = 1000;
 
 /** What a look through the whole book finds. */
@@ -16,7 +16,10 @@ export interface DuplicatesReport {
   readonly faults: readonly Fault[];
 }
 
-/** Finds the cards that are the same and what is wrong with cards, in a worker. @param onProgress - told how far it is, 0 to 1 */
+/**
+ * Finds the cards that are the same and what is wrong with cards, in a worker. @param onProgress - called with the
+ * progress, 0 to 1
+ */
 export function findDuplicatesInWorker(
   cards: readonly Card[],
   options: FaultOptions,
@@ -28,7 +31,10 @@ export function findDuplicatesInWorker(
   });
 }
 
-/** Makes one card of each group, in a worker, which has the numbering plans and the scripts; the fullest keeps its uid. */
+/**
+ * Makes one card of each group, in a worker, which has the numbering plans and the scripts; the fullest keeps its
+ * uid.
+ */
 export function mergeInWorker(groups: readonly (readonly Card[])[], choices: MergeChoices): Promise<Card[]> {
   return run((api) => api.merge(groups, choices)).result;
 }

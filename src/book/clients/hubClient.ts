@@ -46,21 +46,21 @@ export interface HubClient {
   unpair(token: string, name?: string): Promise<void>;
   push(token: string, push: Push): Promise<Readonly<Record<string, string>>>;
   pull(token: string, since: number): Promise<Pull>;
-  /** Tells of talks and settings. */
+  /** Pushes talks and settings. */
   putRecords(token: string, push: RecordsPush): Promise<void>;
   records(token: string, since: number): Promise<RecordsPull>;
   putMembers(token: string, list: string, uids: readonly string[]): Promise<void>;
   devices(token: string): Promise<DevicesStatus>;
   addDevice(token: string, wish: PassportRequest): Promise<NewPassport>;
-  /** Has the hub be a client of another server. */
+  /** Connects the hub to another server, as a client. */
   addServer(token: string, wish: AccountRequest): Promise<void>;
   visitServer(token: string, name: string): Promise<{ readonly came: number; readonly went: number }>;
   changeDevice(token: string, name: string, wish: DeviceRequest): Promise<void>;
   removeDevice(token: string, name: string): Promise<void>;
-  /** Takes back what came with a sync of a device. */
+  /** Undoes a sync of a device. */
   undoSync(token: string, id: number): Promise<UndoneSyncResult>;
   log(token: string, of: { readonly device?: string; readonly uid?: string }): Promise<LogLine[]>;
-  /** What a device would be told if it came now. */
+  /** What a device would be sent by its next sync. */
   ahead(token: string, name: string): Promise<SyncPreview>;
   toSettle(token: string): Promise<ToSettle[]>;
   /** The messages of the mailbox that ships with the product, the latest first. */
@@ -74,7 +74,7 @@ export interface HubClient {
   standIn(token: string, kind: StandInKind): Promise<StandInStatus>;
   addStandIn(token: string, kind: StandInKind): Promise<StandInStatus>;
   resetStandIn(token: string, kind: StandInKind): Promise<void>;
-  /** Has a device that ships with the product come now. */
+  /** Lets a simulated device sync now. */
   visit(token: string, kind: StandInKind): Promise<VisitResult>;
   setOffline(token: string, kind: StandInKind, isOffline: boolean): Promise<StandInStatus>;
   /** @param uid - undefined for a new card */
@@ -85,7 +85,7 @@ export interface HubClient {
   listen(token: string, onChange: () => void): () => void;
 }
 
-/** The devices that ship with the product. */
+/** The simulated devices. */
 export type StandInKind = StandInStatus['kind'];
 
 /** What can be typed on such a device. */

@@ -24,7 +24,7 @@ export interface TwinsClient {
   unite(mine: Card, theirs: Card, country: string): Promise<Card>;
 }
 
-/** Cards handed over at a time, so that the page is never held up by a whole book at once. */
+/** Cards handed over per batch, so that the page is never blocked by a whole book. */
 const PIECE = 500;
 /** How long the worker keeps the book after it was asked last, in milliseconds. */
 const IDLE_MS = 180_000;

@@ -4,7 +4,7 @@ import { KEYS } from '@/book/store';
 
 import { changeSettings } from './changeSettings';
 
-/** Puts in force what changed beside the cards, or what stood before it. */
+/** Applies what changed beside the cards, or its previous value. */
 export function applySide(side: SideChange, isBack: boolean): AppThunk {
   return (dispatch, getState) => {
     switch (side.kind) {
@@ -17,7 +17,7 @@ export function applySide(side: SideChange, isBack: boolean): AppThunk {
   };
 }
 
-/** Puts pieces of news as they are now in force and has them written. */
+/** Shows pieces of news in their new state and has them written. */
 export function storeNews(all: readonly StoredNews[]): AppThunk {
   return (dispatch, _, { writer }) => {
     for (const one of all) writer.put(`${KEYS.news}${one.news.id}`, JSON.stringify(one));

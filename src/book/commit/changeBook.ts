@@ -27,18 +27,18 @@ import { applySide } from './applySide';
 import { putTalks } from './changeTalks';
 import { removeImportedTalks } from './importedTalks';
 
-/** A wish to change the book: cards as they shall be, and cards that shall go. */
+/** A request to change the book: cards in their new state, and cards to delete. */
 export interface ChangeRequest {
   readonly cause: Cause;
-  /** For the log and the message: "Deleted Ada Lowther". */
+  /** For the log and the notice: "Deleted Ada Lowther". */
   readonly label: string;
   readonly upserts?: readonly Card[];
   readonly removed?: readonly Uid[];
-  /** Talks that come, go or change with it. */
+  /** Talks added, deleted or changed with it. */
   readonly talks?: readonly TalkChange[];
-  /** The step that it completes, which has been noted before: one of an import of talks. */
+  /** The step it completes, recorded earlier by an import of talks. */
   readonly completes?: Change | undefined;
-  /** Nothing is said of it: nobody has asked for it just now. */
+  /** No notice is shown: the user didn't just ask for it. */
   readonly isQuiet?: boolean;
 }
 
@@ -82,7 +82,7 @@ interface Upserts {
   readonly stamp: string;
 }
 
-/** Cards as they are and as they shall be, photos detached and stored; those that stay the same are left out. */
+/** Pairs each card with its current version; photos are detached and stored, unchanged cards left out. */
 export async function pairWithKnown(
   services: Services,
   known: UidMap<Card>,
@@ -101,20 +101,20 @@ export async function pairWithKnown(
     .filter((pair) => !isOnlyStamped(pair));
 }
 
-/** A step of the history that has just been done; its id sorts by time. */
+/** A new step of the history; its id sorts by time. */
 export function newChange(services: Services, some: Omit<Change, 'id' | 'state'>): Change {
   const id = `${String(services.nowMs()).padStart(14, '0')}-${services.newUid().slice(-8)}`;
   return { ...some, id, state: 'done' };
 }
 
-/** A card saved without a change: only its date of writing differs. */
+/** Whether a card was saved without a change: only its date differs. */
 export function isOnlyStamped(pair: BeforeAfter): boolean {
   return toCardChanges([pair]).every(
     (one) => one.kind === 'edit' && one.edits.every(({ path }) => path[0] === 'updated'),
   );
 }
 
-/** Notes a change of nothing but settings and the like, and puts it in force at once: a field that is typed in can't wait. */
+/** Records a change of settings and the like only, and applies it at once: a field that is typed in can't wait. */
 export function changeSides(change: Change, isQuiet = false): AppThunk {
   return (dispatch) => {
     dispatch(commit(change, { upserts: [], removed: [] }, false));
@@ -140,7 +140,7 @@ function commit(change: Change, now: CardsNow, isReplay: boolean): AppThunk {
   };
 }
 
-/** Takes back the last change, or the one with an id; says what it was. */
+/** Undoes the last change, or the one with the id, and says what it was. */
 export function undo(changeId?: string): AppThunk {
   return (dispatch, getState) => {
     const state = getState();
@@ -150,7 +150,7 @@ export function undo(changeId?: string): AppThunk {
   };
 }
 
-/** Makes the change again that was taken back last. */
+/** Redoes the change that was undone last. */
 export function redo(): AppThunk {
   return (dispatch, getState) => {
     const change = selectRedoable(getState());

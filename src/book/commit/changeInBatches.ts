@@ -14,13 +14,13 @@ import type { Card, Uid } from '@/core/card';
 import { type ChangeRequest, newChange, pairWithKnown, undo } from './changeBook';
 import { putTalks } from './changeTalks';
 
-/** Cards put in between two breaths of the page. */
+/** Cards written per batch, before yielding to the page. */
 const PIECE = 200;
 
-/** What a long change is watched and stopped by. */
+/** How a long change is watched and stopped. */
 export interface BatchOptions {
   readonly onProgress?: (share01: number, cards: number) => void;
-  /** Asked between two pieces; what has been done by then is taken back. */
+  /** Asked between two batches; what has been done so far is undone. */
   readonly isStopped?: () => boolean;
 }
 

@@ -5,7 +5,7 @@ import type { Card } from '@/core/card';
 import { changeBook } from './changeBook';
 import { type BatchOptions, changeInBatches } from './changeInBatches';
 
-/** More cards than this are changed piece by piece, so that the page goes on answering. */
+/** More cards than this are changed in batches, so that the page stays responsive. */
 const AT_ONCE = 200;
 
 /** What is done to many cards. */
@@ -13,7 +13,7 @@ export interface ManyChangeRequest {
   readonly cards: readonly Card[];
   /** For the log and the message: "Tagged 3 cards". */
   readonly label: string;
-  /** What becomes of each card; undefined for one that goes. */
+  /** The new version of each card; undefined deletes it. */
   readonly change: (card: Card) => Card | undefined;
   readonly cause?: Cause;
 }

@@ -9,7 +9,7 @@ import {
 } from '@/book/state';
 import { KEYS } from '@/book/store';
 
-/** The user sets something: shown at once, and written. */
+/** Changes settings: shown at once, then written. */
 export function changeSettings(some: Partial<Settings>): AppThunk {
   return (dispatch, getState, services) => {
     const settings = { ...selectSettings(getState()), ...some };
@@ -18,7 +18,7 @@ export function changeSettings(some: Partial<Settings>): AppThunk {
   };
 }
 
-/** Puts settings in force, from wherever they come; another order or way of showing names makes its rows anew. */
+/** Applies settings, wherever they come from; a different order or name style rebuilds the rows. */
 export function applySettings(settings: Settings): AppThunk {
   return (dispatch, getState) => {
     const before = selectSettings(getState());

@@ -21,14 +21,14 @@ import {
   withTalk,
 } from '@/core/talks';
 
-/** Shows talks as they are now, keeps what is known of them all up to date, and has both written. */
+/** Shows changed talks, keeps their summaries up to date, and has both written. */
 export function putTalks(changes: readonly TalkChange[]): AppThunk<Promise<void>> {
   return (dispatch, _, services) => {
     return inTurn(services, () => dispatch(putNow(changes)));
   };
 }
 
-/** Changes of talks go one after the other: a summary is made of the one before it. */
+/** Changes of talks run one after the other, since each summary builds on the one before. */
 export function inTurn<T>(services: Services, work: () => Promise<T>): Promise<T> {
   const turn = (turns.get(services) ?? Promise.resolve()).then(work);
   turns.set(
@@ -89,19 +89,22 @@ function newSummary(uid: Uid, changes: readonly TalkChange[]): AppThunk<Promise<
   };
 }
 
-/** While the book is still being read a summary may be in the store only; one that has just gone must be gone there too. */
+/**
+ * While the book is still being read a summary may be in the store only; one that has just gone must be gone there
+ * too.
+ */
 async function storedSummary(services: Services, uid: Uid): Promise<TalkSummary | undefined> {
   await services.writer.flush();
   const text = await services.storage.getItem(`${KEYS.summary}${uid}`);
   return summarySchema.safeParse(parseJson(text)).data;
 }
 
-/** Reads the talks of some months, where they haven't been read yet. */
+/** Reads the talks of some months, unless they have been read. */
 export function readShards(months: readonly string[], isAnew = false): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     const missing = months.filter((month) => isAnew || !selectShards(getState())[month]);
     if (missing.length === 0) return;
-    // What this page has changed and not written yet is not in the store.
+    // What this page has changed but not written yet is not in the store.
     await services.writer.flush();
     const stored = await services.storage.getMany(missing.map((month) => `${KEYS.talks}${month}`));
     const shards = Object.fromEntries(
@@ -111,7 +114,10 @@ export function readShards(months: readonly string[], isAnew = false): AppThunk<
   };
 }
 
-/** The talks of a month as they are stored; what can't be read is left out, and stays in the store until it is written. */
+/**
+ * The talks of a month as they are stored; what can't be read is left out, and stays in the store until it is
+ * written.
+ */
 export function parseShard(text: string | null | undefined): Talk[] {
   const values = parseJson(text);
   return Array.isArray(values) ? values.flatMap((value) => parseTalk(value) ?? []) : [];
@@ -131,7 +137,7 @@ export function readAllTalks(): AppThunk<Promise<Talk[]>> {
   };
 }
 
-/** Summaries at once when the book is opened. */
+/** Summaries read at once when the book is opened. */
 const SUMMARIES_AT_ONCE = 1000;
 
 /**
@@ -149,7 +155,7 @@ export function readSummaries(keys: readonly string[], isAnew = false): AppThunk
           ([key, text]) =>
             [key.slice(KEYS.summary.length), summarySchema.safeParse(parseJson(text)).data] as const,
         )
-        // What has changed on this page meanwhile is newer than what was read.
+        // What has changed on this page in the meantime is newer than what was read.
         .filter(([uid]) => isAnew || !known.get(uid));
       dispatch(summariesArrived(summaries));
       void services.search.putTalks(summaries);

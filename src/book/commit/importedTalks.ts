@@ -12,7 +12,7 @@ import { parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
 
 import { inTurn } from './changeTalks';
 
-/** Months between two words of how far it is. */
+/** Months between two reports of progress. */
 const SAY_EVERY = 24;
 
 /**
@@ -44,7 +44,7 @@ function storeNow(month: string, talks: readonly Talk[]): AppThunk<Promise<reado
   };
 }
 
-/** Takes the talks of an import away again, and makes what is kept of the cards they were with anew. */
+/** Deletes the talks of an import and recalculates the summaries of the cards they were with. */
 export function removeImportedTalks(intake: string): AppThunk<Promise<void>> {
   return (dispatch, _, services) => inTurn(services, () => dispatch(removeNow(intake)));
 }

@@ -23,7 +23,7 @@ export function noteBackup(): AppThunk {
   return (dispatch, _, services) => dispatch(changeSettings({ lastBackupAt: services.utcNow() }));
 }
 
-/** Starts reading a backup; nothing is put in force by it. */
+/** Starts reading a backup; nothing is applied yet. */
 export function openBackup(bytes: Uint8Array): Job<RestoredBackup> {
   return readBackupInWorker(bytes);
 }
@@ -35,7 +35,7 @@ export interface RestoreOptions extends BatchOptions {
   readonly withSettings: boolean;
 }
 
-/** Puts a backup's cards into the book, as one step that can be undone; settings are put in force apart from it. */
+/** Puts a backup's cards into the book as one undoable step; settings are applied separately. */
 export function restoreBackup(
   backup: RestoredBackup,
   { isExact, withSettings, ...pieces }: RestoreOptions,

@@ -7,7 +7,7 @@ import type { Card } from '@/core/card';
 import { compareImport, type ImportComparison, latestByUid } from '@/core/formats';
 import { withoutWrittenMembers } from '@/core/lists';
 
-/** Cards compared between two breaths of the page. */
+/** Cards compared per batch, before yielding to the page. */
 const PIECE = 300;
 
 /** What cards read from a file would do to the book. Photos are detached on both sides before they are compared. */

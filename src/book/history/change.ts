@@ -4,7 +4,7 @@ import type { News, Talk } from '@/core/talks';
 /** Why the book changed. */
 export type Cause = 'add' | 'edit' | 'delete' | 'import' | 'merge' | 'sync';
 
-/** What happened to one card. An added card is kept here only once it has been taken back. */
+/** What happened to one card. An added card is kept here only once it has been undone. */
 export type CardChange =
   | { readonly kind: 'add'; readonly uid: Uid; readonly card?: Card }
   | { readonly kind: 'remove'; readonly uid: Uid; readonly card: Card }
@@ -35,7 +35,7 @@ export type SideChange =
   | { readonly kind: 'settings'; readonly edits: readonly SettingEdit[] }
   | { readonly kind: 'news'; readonly before: StoredNews; readonly after: StoredNews };
 
-/** One step of the book's history, which can be taken back and made again as a whole. */
+/** One step of the book's history, undone and redone as a whole. */
 export interface Change {
   /** Sorts by time. */
   readonly id: string;
@@ -51,7 +51,7 @@ export interface Change {
   readonly sides?: readonly SideChange[];
   /** Names the import of talks that it stands for; they are too many to be listed here. */
   readonly intake?: string;
-  /** Dropped: taken back, and then something else was done instead. */
+  /** Dropped: undone, after which something else was done. */
   readonly state: 'done' | 'undone' | 'dropped';
 }
 
@@ -61,7 +61,7 @@ export interface BeforeAfter {
   readonly after?: Card | undefined;
 }
 
-/** What a change amounts to per card; cards that stay the same have none. */
+/** The change per card; unchanged cards have none. */
 export function toCardChanges(pairs: readonly BeforeAfter[]): CardChange[] {
   return pairs.flatMap(({ before, after }): CardChange[] => {
     if (!before) return after ? [{ kind: 'add', uid: after.uid }] : [];
@@ -71,16 +71,16 @@ export function toCardChanges(pairs: readonly BeforeAfter[]): CardChange[] {
   });
 }
 
-/** What taking a change back, or making it again, does to the book. */
+/** The effect of undoing or redoing a change. */
 export interface Replay {
   readonly change: Change;
   readonly upserts: Card[];
   readonly removed: Uid[];
-  /** Values that were left alone because they have been changed since. */
+  /** Values left as they are because they have been changed since. */
   readonly missed: number;
 }
 
-/** Takes a change back ('backward') or makes it again ('forward') on the book as it is now. */
+/** Undoes ('backward') or redoes ('forward') a change on the book as it is now. */
 export function replayChange(
   change: Change,
   direction: Direction,
@@ -118,7 +118,7 @@ export function replayChange(
   };
 }
 
-/** Talks of an import are gone once they have been taken back: their files have to be read again. */
+/** Undone talks of an import are gone: their files have to be read again. */
 function stateAfter({ intake }: Change, direction: Direction): Change['state'] {
   if (direction === 'forward') return 'done';
   return intake === undefined ? 'undone' : 'dropped';

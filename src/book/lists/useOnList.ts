@@ -22,7 +22,7 @@ export function useListCounts(uids: readonly Uid[]): Readonly<Record<Uid, number
     const found = await Promise.all(uids.map((uid) => search.onList(uid, localDay())));
     return Object.fromEntries(uids.map((uid, i) => [uid, found[i]?.length ?? 0]));
   });
-  // The counts of before stay while they are asked for anew.
+  // The previous counts stay while new ones are fetched.
   return answer?.value ?? {};
 }
 

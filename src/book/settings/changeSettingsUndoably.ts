@@ -8,11 +8,11 @@ import {
   type Settings,
 } from '@/book/state';
 
-/** Milliseconds within which a setting that is set again, digit by digit say, is one step. */
+/** Milliseconds within which repeated changes of a setting, digit by digit say, are one step. */
 const ONE_STEP_MS = 5000;
 
 /**
- * The user sets something, as a step that can be undone.
+ * Changes settings, as an undoable step.
  *
  * @param label - for the history: "Forgot the view Patrons"; the same one again soon after is the same step
  * @param isQuiet - nothing is said of it, as what was set stands before the user's eyes
@@ -29,7 +29,7 @@ export function changeSettingsUndoably(label: string, some: Partial<Settings>, i
     const after = { ...known, ...some };
     if (diffSettings(known, after).length === 0) return;
     const whole = isSoon ? diffSettings({ ...known, ...editedSettings(known, side.edits, true) }, after) : [];
-    // Set back to what it was, it is a step of its own: one that changes nothing would put nothing in force.
+    // Set back to its old value, it is a step of its own: a step that changes nothing would apply nothing.
     const goesOn = whole.length > 0;
     const step =
       goesOn && last ? last : newChange(services, { cause: 'edit', label, cards: [], at: services.utcNow() });

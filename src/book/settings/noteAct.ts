@@ -2,7 +2,7 @@ import { changeSettings } from '@/book/commit';
 import { type AppThunk, selectSettings } from '@/book/state';
 import type { Uid } from '@/core/card';
 
-/** Acts that are remembered: as many as a list over the line shows. */
+/** How many acts are remembered: as many as the list above the line shows. */
 const MAX_ACTS = 8;
 
 /** Remembers what was done from the quick line, so that it comes first the next time. */

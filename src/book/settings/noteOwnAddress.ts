@@ -1,7 +1,7 @@
 import { changeSettings } from '@/book/commit';
 import { type AppThunk, selectSettings } from '@/book/state';
 
-/** Remembers an address from which the user has written as theirs; one that is known already changes nothing. */
+/** Remembers an address of the user's own; a known one changes nothing. */
 export function noteOwnAddress(address: string): AppThunk {
   return (dispatch, getState) => {
     const { ownAddresses } = selectSettings(getState());

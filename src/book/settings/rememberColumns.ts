@@ -1,7 +1,7 @@
 import { changeSettings } from '@/book/commit';
 import { type AppThunk, selectSettings } from '@/book/state';
 
-/** Tables whose columns are remembered at most. */
+/** The most tables whose columns are remembered. */
 const MAX_REMEMBERED = 40;
 
 /** Remembers what the columns of a table say, for the next file with the same headings. */

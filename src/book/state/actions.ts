@@ -3,13 +3,13 @@ import { createAction } from '@reduxjs/toolkit';
 import type { BeforeAfter, Cause, Change } from '@/book/history';
 import type { Card, CardRow, Uid } from '@/core/card';
 
-/** Cards as they are now, from the user, the store or another page. */
+/** Cards in their current state, from the user, the store or another page. */
 export interface CardsNow {
   readonly upserts: readonly Card[];
   readonly removed: readonly Uid[];
 }
 
-/** The user changed something; what it was goes to the history and to the store. */
+/** The user changed something; it is recorded in the history and written to the store. */
 export const bookChanged = createAction<CardsNow & { change: Change; isReplay?: boolean }>('book/changed');
 
 /** Cards came from the store or another page; nothing is to be written. */

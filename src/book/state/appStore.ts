@@ -40,7 +40,7 @@ const rootReducer = combineSlices(
 /** Everything the page knows. */
 export type RootState = ReturnType<typeof rootReducer>;
 
-/** A step with side effects, which reaches the outside through the services. */
+/** A thunk, which reaches the outside through the services. */
 export type AppThunk<T = void> = ThunkAction<T, RootState, Services, UnknownAction>;
 
 /** What is done after cards have changed, whoever changed them. */
@@ -58,7 +58,7 @@ export function makeAppStore(services: Services, afterChange: AfterChange) {
     };
   return configureStore({
     reducer: rootReducer,
-    // The checks walk through the whole state after every action, which a book of ten thousand cards makes slow.
+    // The checks traverse the whole state after every action, which is slow with ten thousand cards.
     middleware: (defaults) =>
       defaults({
         thunk: { extraArgument: services },

@@ -13,8 +13,8 @@ export interface CardsState {
 const initialState: CardsState = { byUid: UidMap.empty() };
 
 /**
- * Puts cards in and takes them out. A plain reducer: one made by createSlice walks through every value of every card
- * after each action, looking for drafts (docs/decisions/0007).
+ * Adds and removes cards. A plain reducer: one made by createSlice traverses every value of every card after each
+ * action, looking for drafts (docs/decisions/0007).
  */
 export function cardsReducer(state: CardsState = initialState, action: UnknownAction): CardsState {
   if (bookChanged.match(action) || cardsArrived.match(action)) return putCards(state, action.payload);

@@ -4,29 +4,29 @@ import type { Uid } from '@/core/card';
 
 import { selectCardsByUid } from './cardsSlice';
 
-/** Which cards are chosen, to do something with all of them. */
+/** The selected cards. */
 export interface ChoosingState {
-  /** Whether rows are for choosing, even with none chosen yet. */
+  /** Whether rows are being selected, even with none selected yet. */
   readonly isOn: boolean;
   readonly uids: Readonly<Record<Uid, true>>;
-  /** The row chosen last, from which a range goes on. */
+  /** The row selected last, where a range starts. */
   readonly anchor?: Uid;
 }
 
 const initialState: ChoosingState = { isOn: false, uids: {} };
 
-/** Begins to choose, with nobody yet. */
+/** Starts selecting, with none selected. */
 export const choosingBegan = createAction('choosing/began');
-/** One card is chosen, or not any more. */
+/** Selects or deselects one card. */
 export const choiceToggled = createAction<Uid>('choosing/toggled');
-/** Some cards are chosen as well; the last of them is where a range goes on. */
+/** Adds cards to the selection; the last of them is where a range starts. */
 export const choiceAdded = createAction<readonly Uid[]>('choosing/added');
-/** Just these cards are chosen, whoever was before. */
+/** Replaces the selection. */
 export const choiceMade = createAction<readonly Uid[]>('choosing/made');
-/** Nobody is chosen any more. */
+/** Clears the selection. */
 export const choosingEnded = createAction('choosing/ended');
 
-/** What is chosen at the moment; nothing of it is stored. A plain reducer, as that of the cards is. */
+/** The current selection; not stored. A plain reducer, as that of the cards is. */
 export function choosingReducer(state: ChoosingState = initialState, action: UnknownAction): ChoosingState {
   if (choosingBegan.match(action)) return { ...state, isOn: true };
   if (choosingEnded.match(action)) return initialState;
@@ -50,14 +50,14 @@ interface WithChoosing {
   readonly choosing: ChoosingState;
 }
 
-/** Whether cards are being chosen. */
+/** Whether cards are being selected. */
 export const selectIsChoosing = ({ choosing }: WithChoosing): boolean => choosing.isOn;
-/** Whether a card is among the chosen. */
+/** Whether a card is selected. */
 export const selectIsPicked = ({ choosing }: WithChoosing, uid: Uid): boolean => choosing.uids[uid] === true;
 /** Where a range of rows begins. */
 export const selectAnchor = ({ choosing }: WithChoosing): Uid | undefined => choosing.anchor;
 
-/** The chosen cards that are still there. */
+/** The selected cards that still exist. */
 export const selectChosenCards = createSelector(
   [({ choosing }: WithChoosing) => choosing.uids, selectCardsByUid],
   (uids, byUid) => Object.keys(uids).flatMap((uid) => byUid.get(uid) ?? []),

@@ -5,13 +5,13 @@ import type { Cluster, Fault } from '@/core/tidy';
 
 /** What is known of duplicates. */
 export interface DuplicatesState {
-  /** How far the search is, 0 to 1; undefined while nobody searches. */
+  /** Progress of the search, 0 to 1; undefined while there is none. */
   readonly share01: number | undefined;
   /** Undefined until a search has ended. */
   readonly clusters: readonly Cluster[] | undefined;
-  /** What is wrong with cards, as it was found last. */
+  /** The faults found last. */
   readonly faults: readonly Fault[];
-  /** What was found of cards that have come or changed since; pairs. */
+  /** Pairs found among cards added or changed since. */
   readonly arrived: readonly Cluster[];
 }
 
@@ -26,18 +26,18 @@ interface Checked {
   /** The cards that were compared with the book. */
   readonly compared: readonly Uid[];
   readonly found: readonly Cluster[];
-  /** What is wrong with them now by themselves; undefined where that was not asked. */
+  /** Their current faults; undefined if not requested. */
   readonly faults: readonly Fault[] | undefined;
 }
 
-/** What was found before stays: it isn't shown while it is mended, and is there again when that is taken back. */
+/** Earlier results stay: a fixed fault isn't shown, and is there again when the fix is undone. */
 function together(found: readonly Fault[], before: readonly Fault[]): Fault[] {
   const keyOf = ({ uid, code, path }: Fault) => `${code} ${uid} ${path.join(' ')}`;
   const keys = new Set(found.map(keyOf));
   return [...found, ...before.filter((fault) => !keys.has(keyOf(fault)))];
 }
 
-/** Cards that are taken to be the same, as they were found last. */
+/** The clusters found last. */
 export const duplicatesSlice = createSlice({
   name: 'duplicates',
   initialState,
@@ -51,7 +51,7 @@ export const duplicatesSlice = createSlice({
       ...payload,
       arrived: [],
     }),
-    /** Cards were compared with the book: what was found of them before no longer holds. */
+    /** Cards were compared with the book, which replaces earlier results for them. */
     arrivalsChecked: (state, { payload }: PayloadAction<Checked>): DuplicatesState => {
       const isOld = ({ uids }: Cluster) =>
         uids.length === 2 && uids.some((uid) => payload.compared.includes(uid));

@@ -4,10 +4,10 @@ import type { Change } from '@/book/history';
 
 import { bookChanged, changesArrived } from './actions';
 
-/** Steps kept at hand; older ones stay in the store. */
+/** Steps kept in memory; older ones stay in the store. */
 const MAX_AT_HAND = 300;
 
-/** The steps at hand. */
+/** The steps in memory. */
 export interface HistoryState {
   /** Oldest first. */
   readonly changes: readonly Change[];
@@ -30,24 +30,24 @@ interface WithHistory {
   readonly history: HistoryState;
 }
 
-/** The steps at hand, the oldest first. */
+/** The steps in memory, the oldest first. */
 export const selectHistory = ({ history }: WithHistory): readonly Change[] => history.changes;
 
-/** The step that Undo takes back. */
+/** The step that Undo undoes. */
 export const selectUndoable = ({ history }: WithHistory): Change | undefined =>
   history.changes.findLast(({ state }) => state === 'done');
 
-/** The step that Redo makes again. */
+/** The step that Redo redoes. */
 export function selectRedoable({ history }: WithHistory): Change | undefined {
   const lastDone = history.changes.findLastIndex(({ state }) => state === 'done');
   return history.changes.slice(lastDone + 1).find(({ state }) => state === 'undone');
 }
 
-/** A step that is at hand. */
+/** A step in memory. */
 export const selectChange = ({ history }: WithHistory, id: string): Change | undefined =>
   history.changes.find((change) => change.id === id);
 
-/** A step taken back can't be made again once something else has been done. */
+/** An undone step can't be redone once something else has been done. */
 function dropIfUndone(change: Change): Change {
   return change.state === 'undone' ? { ...change, state: 'dropped' } : change;
 }

@@ -9,13 +9,13 @@ import { readCardNow } from './readCardNow';
 import type { Services } from './services';
 import { selectReading } from './statusSlice';
 
-/** Sends a step to the book. */
+/** Dispatches to the book. */
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
 /** Reads the least that a screen needs of the book. */
 export const useAppSelector = useSelector.withTypes<RootState>();
 
 const ServicesContext = createContext<Services | undefined>(undefined);
-/** Hands the services down to the hooks that need them. */
+/** Provides the services to hooks. */
 export const ServicesProvider = ServicesContext.Provider;
 
 /** What reaches the outside for this book. @throws Error outside of a ServicesProvider */
@@ -25,7 +25,7 @@ export function useServices(): Services {
   return services;
 }
 
-/** A card, read at once where its turn has not come yet; null where there is none. */
+/** A card, read ahead of its turn if needed; null where there is none. */
 export function useCard(uid: Uid): Card | null | undefined {
   const dispatch = useAppDispatch();
   const card = useAppSelector((state) => selectCard(state, uid));
@@ -60,7 +60,7 @@ export function usePhoto(blobId: string | undefined, size: 'card' | 'row' = 'car
   return photo && photo.id === blobId ? photo.uri : undefined;
 }
 
-/** Looks a card up at the moment it is asked for, without drawing anew when cards change. */
+/** Looks a card up when called, without re-rendering when cards change. */
 export function useCardGetter(): (uid: Uid) => Card | undefined {
   const { getState } = useStore<RootState>();
   return (uid) => selectCard(getState(), uid);

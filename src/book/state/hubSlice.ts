@@ -8,7 +8,7 @@ export const pairingSchema = z.object({
   name: z.string(),
   /** The change of the hub up to which everything is here. */
   since: z.number().int().min(0),
-  /** Whether the hub has still to be told of every card. */
+  /** Whether every card still has to be pushed. */
   isFirst: z.boolean(),
   /** The talk or setting of the hub up to which all are here; undefined before the first exchange of these. */
   records: z.number().int().min(0).optional(),
@@ -16,7 +16,7 @@ export const pairingSchema = z.object({
 /** How this browser is paired, as it is stored. */
 export type Pairing = z.infer<typeof pairingSchema>;
 
-/** How things stand between this browser and the hub. */
+/** The state of the exchange with the hub. */
 export interface HubState {
   readonly pairing: Pairing | undefined;
   /** Exchanging: how many of how many cards, or months of talks, have been sent, where there are many. */
@@ -28,7 +28,7 @@ export interface HubState {
   readonly lastAt: string;
   /** Why the last one failed; '' where it didn't. */
   readonly fault: string;
-  /** Grows with every exchange, so that what the hub was asked is asked again. */
+  /** Grows with every exchange, so that queries to the hub are refreshed. */
   readonly round: number;
 }
 
@@ -42,7 +42,7 @@ const initialState: HubState = {
   round: 0,
 };
 
-/** How things stand between this browser and the hub. */
+/** The state of the exchange with the hub. */
 export const hubSlice = createSlice({
   name: 'hub',
   initialState,

@@ -9,7 +9,7 @@ import { selectReading } from './statusSlice';
 /** Reads one card before its turn, when it is looked at while the book is still being read. */
 export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
   return async (dispatch, getState, services) => {
-    // Once all are read, a card that isn't known isn't there; its key may still be, until its removal is written.
+    // Once all are read, an unknown card doesn't exist; its key may, until its removal is written.
     if (selectReading(getState()) === undefined || services.writer.isWaiting(uid)) return undefined;
     const { cards } = await readCards(services.storage, [`${KEYS.card}${uid}`]);
     const known = selectCardsByUid(getState()).get(uid);

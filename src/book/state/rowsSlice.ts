@@ -28,7 +28,7 @@ const initialState: RowsState = {
   settings: { by: 'surname', particlesCount: false },
 };
 
-/** Another order or way of showing names: all rows are made anew from the cards. */
+/** Another order or name style: all rows are rebuilt from the cards. */
 export const rowsReordered = createAction<{ settings: RowSettings; cards: readonly Card[] }>(
   'rows/reordered',
 );
@@ -51,7 +51,7 @@ export function rowsReducer(state: RowsState = initialState, action: UnknownActi
   return state;
 }
 
-/** Collators are dear to make and the same for as long as the locale is. */
+/** Collators are expensive to create, and the same for as long as the locale is. */
 const collators = new Map<string, { order: Intl.Collator; letter: Intl.Collator }>();
 
 function collatorsOf(locale: string | undefined) {
@@ -110,7 +110,7 @@ function place(
     const [first, second] = [byUid.get(a), byUid.get(b)];
     return first && second ? compareRows(first, second, collator) : 0;
   };
-  // Merged, since comparing by a collator is dear: few comparisons for each that comes, none among those that stay.
+  // Merged, since comparing with a collator is expensive: few comparisons for each new row, none among the others.
   const order: Uid[] = [];
   let from = 0;
   for (const uid of [...placed].sort(compare)) {
@@ -170,14 +170,14 @@ export interface LetterShare {
   readonly index: number;
 }
 
-/** Where a row stands in an order that is laid over that of the Book, and what stands over it. */
+/** A row's place in another order, and the heading above it. */
 export interface RowPlace {
   readonly uid: Uid;
   readonly letter: string;
   readonly heading?: string;
 }
 
-/** Cards that have no line of their own because another stands for them. */
+/** Bundled cards, which have no line of their own. */
 type Hidden = ReadonlyMap<Uid, unknown>;
 
 /** The heading over the pinned rows, which come first. */
@@ -222,7 +222,7 @@ export const selectBookList = createSelector(
   },
 );
 
-/** How many people and organisations the book has. @param hidden - cards that others stand for */
+/** The number of people and organisations. @param hidden - bundled cards */
 export const selectCounts = createSelector(
   [selectRowsByUid, (_: unknown, hidden?: Hidden) => hidden],
   (byUid, hidden) => {

@@ -7,8 +7,8 @@ import { selectCardsByUid } from './cardsSlice';
 import { selectRowsByUid } from './rowsSlice';
 
 /**
- * By the uid of each card that another stands for, the uid of that one. Rows say it before the cards have been read;
- * cards say it also where the one that stands for the others is archived and has no row.
+ * Maps a bundled card's uid to its lead's. Rows tell before the cards have been read;
+ * cards tell also where the lead is archived and has no row.
  */
 export const selectLeads = createSelector(
   [selectRowsByUid, selectCardsByUid],

@@ -4,7 +4,7 @@ import type { Card } from '@/core/card';
 import type { MergeChoices } from '@/core/tidy';
 import type { TextStorage } from '@/platform';
 
-/** What thunks reach the outside by; handed in, so that tests can hand in others. */
+/** How thunks reach the outside; passed in, so that tests can pass in others. */
 export interface Services {
   readonly storage: TextStorage;
   readonly writer: BookWriter;

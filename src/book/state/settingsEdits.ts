@@ -15,7 +15,7 @@ export function diffSettings(before: Settings, after: Settings): SettingEdit[] {
   });
 }
 
-/** The settings that edits put, or put back; all else stays as it is now. */
+/** The settings after edits, or before them; all others stay. */
 export function editedSettings(
   settings: Settings,
   edits: readonly SettingEdit[],

@@ -3,7 +3,7 @@ import { z } from 'zod';
 
 import { type NameStyle, type RowStyle, SECOND_PARTS } from '@/core/card';
 
-/** How the Book's table looks: what it shows of whom, how wide, in which order. */
+/** The layout of the Book's table: columns, widths, sorting, and whose rows. */
 export const tableLookSchema = z.object({
   /** Ids of columns, from the left. */
   columns: z.array(z.string()).min(1),
@@ -15,10 +15,10 @@ export const tableLookSchema = z.object({
   who: z.string(),
 });
 
-/** A look of the table. */
+/** A layout of the table. */
 export type TableLook = z.infer<typeof tableLookSchema>;
 
-/** The table as it is before anybody has changed it. */
+/** The default layout of the table. */
 export const defaultTable: TableLook = {
   columns: ['name', 'organisation', 'post', 'number', 'mail', 'town', 'tags'],
   widths: {},
@@ -33,7 +33,7 @@ export const TODAY_PARTS = [
 /** A part of Today. */
 export type TodayPart = (typeof TODAY_PARTS)[number];
 
-/** What the user has set; each value that is missing or damaged falls back to its own default. */
+/** The settings; each missing or damaged value falls back to its default. */
 export const settingsSchema = z.object({
   sortBy: z
     .enum(['surname', 'given', 'organisation', 'place', 'added', 'talk', 'closeness'])
@@ -52,13 +52,13 @@ export const settingsSchema = z.object({
   /** The parts of a card that are offered at once when one is written, in order; none for the usual ones. */
   cardLayout: z.array(z.string()).catch([]),
   table: tableLookSchema.catch(defaultTable),
-  /** Looks that were kept, by name. */
+  /** Saved views, by name. */
   tableViews: z.array(z.object({ name: z.string(), look: tableLookSchema })).catch([]),
   /** Acts offered for what the quick line has found, in order. */
   quickActs: z
     .array(z.enum(['call', 'write', 'message', 'talk', 'edit', 'way', 'copy', 'pin']))
     .catch(['call', 'write', 'message', 'edit']),
-  /** What was done from the quick line lately, the latest first. */
+  /** Recent acts from the quick line, the latest first. */
   recentActs: z.array(z.object({ uid: z.string(), verb: z.string() })).catch([]),
   /** Where 29 February is kept in a year without one. */
   leapDay: z.enum(['february-28', 'march-1']).catch('february-28'),
@@ -68,11 +68,11 @@ export const settingsSchema = z.object({
   todayParts: z.array(z.enum(TODAY_PARTS)).catch([...TODAY_PARTS]),
   /** Days after today that the almanac shows. */
   almanacDays: z.number().int().min(7).max(400).catch(28),
-  /** Whose days Today and the almanac keep: the uid of a list; '' for everybody. */
+  /** Whose days Today and the almanac show: the uid of a list; '' for everybody. */
   daysOf: z.string().catch(''),
-  /** Whether the browser says once a day what the day asks for. */
+  /** Whether the browser shows a daily notification. */
   notifies: z.boolean().catch(false),
-  /** The day on which it last did. */
+  /** The day of the last notification. */
   notifiedOn: z.string().catch(''),
   /** Texts to begin a message with, beside those that ship. */
   templates: z.array(z.object({ name: z.string().min(1), subject: z.string(), body: z.string() })).catch([]),
@@ -80,7 +80,7 @@ export const settingsSchema = z.object({
   sender: z.string().catch(''),
   /** The sheet of labels that was used last, in millimetres (core/letters); none for the first that is offered. */
   labelSheet: z.record(z.string(), z.number()).catch({}),
-  /** From how many people on those in To and Cc are better not shown each other's addresses. */
+  /** The number of people from which Bcc is offered. */
   bccFrom: z.number().int().min(2).max(1000).catch(12),
   /** Of people with several addresses the one that was written to last, by uid. */
   usedAddresses: z.record(z.string(), z.string()).catch({}),
@@ -120,7 +120,7 @@ export function rowStyleOf(settings: Settings): RowStyle {
   return { by, particlesCount, name: { order: nameOrder, length: nameLength }, second: secondLine };
 }
 
-/** The settings as they are before anybody has set anything. */
+/** The default settings. */
 export const defaultSettings: Settings = settingsSchema.parse({});
 
 /** What the user has set. */
@@ -136,7 +136,7 @@ export const settingsSlice = createSlice({
 export const { settingsArrived } = settingsSlice.actions;
 export const { selectSettings } = settingsSlice.selectors;
 
-/** How the user wants names shown. */
+/** The name style. */
 export const selectNameStyle = createSelector(
   [(root: WithSettings) => root.settings.nameOrder, (root: WithSettings) => root.settings.nameLength],
   (order, length): NameStyle => ({ order, length }),

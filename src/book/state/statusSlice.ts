@@ -1,10 +1,10 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-/** Whether what the user did is in the store. "saved" is only ever said when it is. */
+/** Whether changes are in the store. "saved" is shown only when they are. */
 export type Saving =
   { readonly kind: 'saved' | 'saving' } | { readonly kind: 'failed'; readonly message: string };
 
-/** A short message with what can be done about it. */
+/** A short notice, with an undo where there is one. */
 export interface Notice {
   readonly id: number;
   readonly text: string;
@@ -34,7 +34,7 @@ const initialState: StatusState = {
   notices: [],
 };
 
-/** How things stand between the page and the store, and what the user is told about it. */
+/** The state of reading and saving, and the current notice. */
 export const statusSlice = createSlice({
   name: 'status',
   initialState,
@@ -52,7 +52,7 @@ export const statusSlice = createSlice({
     }),
     noticeShown: (state, { payload }: PayloadAction<Omit<Notice, 'id'>>) => ({
       ...state,
-      // One at a time: a newer message takes the place of the older.
+      // One at a time: a newer notice replaces the older.
       notices: [{ ...payload, id: (state.notices[0]?.id ?? 0) + 1 }],
     }),
     noticeClosed: (state, { payload }: PayloadAction<number>) => ({

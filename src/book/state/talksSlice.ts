@@ -13,7 +13,7 @@ export interface TalksState {
 
 const initialState: TalksState = { summaries: UidMap.empty(), shards: {} };
 
-/** Talks changed: on this page, or another, or were taken back. A month that hasn't been read stays unread. */
+/** Talks changed on this page or another, or were undone. Unread months stay unread. */
 export const talksChanged = createAction<readonly TalkChange[]>('talks/changed');
 /** Summaries as they are now; undefined where there is no talk any more. */
 export const summariesArrived =

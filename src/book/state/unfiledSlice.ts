@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 import type { Unfiled } from '@/core/talks';
 
-/** Addresses that were written to, by address; undefined until somebody has asked. */
+/** Unfiled addresses, by address; undefined until they are first needed. */
 export interface UnfiledState {
   readonly byAddress: Readonly<Record<string, Unfiled>> | undefined;
 }

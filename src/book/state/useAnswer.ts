@@ -4,7 +4,7 @@ import { selectCardsByUid } from './cardsSlice';
 import { useAppSelector } from './hooks';
 
 /**
- * The latest answer of the search to a question, which is asked again after every change.
+ * The latest answer to a query, repeated after every change.
  *
  * @param key - stands for the question
  * @param more - something beside the cards that changes the answer

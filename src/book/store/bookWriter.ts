@@ -9,10 +9,10 @@ import { readCards } from './readCards';
 import { firstOf, intakesOf, parseList, type StoredTalk } from './storedTalks';
 import { TalkQueue } from './talkQueue';
 
-/** How long changes are gathered before they are written together, in milliseconds. */
+/** How long changes are collected before they are written together, in milliseconds. */
 const GATHER_MS = 120;
 
-/** Cards in one batch at most, so that writing a large import never holds the page up. */
+/** The most cards in one batch, so that writing a large import never blocks the page. */
 const BATCH = 300;
 
 /** Letters of a month such as 2026-11. */
@@ -27,39 +27,39 @@ export interface Written {
   readonly months: readonly string[];
   /** Cards with a new summary of their talks. */
   readonly summaries: readonly Uid[];
-  /** Cards of which the hub has still to be told. */
+  /** Cards still to be pushed to the hub. */
   readonly queued: readonly Uid[];
-  /** Whether the pairing with the hub is another. */
+  /** Whether the pairing with the hub has changed. */
   readonly hub: boolean;
 }
 
-/** What the writer tells the page. */
+/** Events of the writer. */
 export interface WriterEvents {
   onSaving(): void;
   onSaved(written: Written): void;
   onFailed(message: string): void;
-  /** Another page wrote the same card first; this is both together. */
+  /** Another page wrote the same card first; this is the merged result. */
   onMerged(cards: readonly Card[]): void;
 }
 
 /**
- * Writes what changed, soon after it changed. A change of up to BATCH cards and its history stand in the store
- * together or not at all; of a larger one the history comes first, so that it can be taken back. While it writes, no other page of the same book does; what another page has written
- * since is merged, value by value, not overwritten.
+ * Writes what changed, soon after it changed. A change of up to BATCH cards and its history are stored together or
+ * not at all; for a larger one the history comes first, so that it can be undone. While it writes, no other page of
+ * the same book does; what another page has written since is merged, value by value, not overwritten.
  */
 export class BookWriter {
   private readonly cards = new Map<Uid, Card | undefined>();
   private readonly others = new Map<string, string>();
   /** Talks by month and id; undefined for one that goes from its month. */
   private readonly talks = new Map<string, Talk | undefined>();
-  /** Cards whose changes the hub doesn't know yet, with a number that grows with every change. */
+  /** Cards with unpushed changes, with a number that grows with every change. */
   private readonly queue = new Map<Uid, number>();
   private queueStamp = 0;
-  /** Talks of which the hub doesn't know yet. */
+  /** Talks not yet pushed. */
   readonly talkQueue = new TalkQueue();
-  /** Cards that have become private, or are no longer: their talks are to be told anew. */
+  /** Cards that have become private, or no longer are: their talks have to be pushed again. */
   readonly turned = new Set<Uid>();
-  /** Whether there is a hub that wants to know. */
+  /** Whether this browser is paired with a hub. */
   private keepsQueue = false;
   /** Each card as this page last saw it in the store. */
   private readonly seen = new Map<Uid, Card>();
@@ -77,7 +77,7 @@ export class BookWriter {
     return this.cards.size > 0 || this.others.size > 0 || this.talks.size > 0;
   }
 
-  /** Whether a card was changed or removed here and the store doesn't know yet. */
+  /** Whether a card has unwritten changes. */
   isWaiting(uid: Uid): boolean {
     return this.cards.has(uid);
   }
@@ -97,23 +97,23 @@ export class BookWriter {
     this.talkQueue.clear();
   }
 
-  /** Cards that stand in the store as queued, by an earlier page or another one. */
+  /** Cards queued in the store by an earlier page or another one. */
   sawQueued(uids: readonly Uid[]): void {
     for (const uid of uids) this.queue.set(uid, (this.queueStamp += 1));
   }
 
-  /** Cards to tell the hub of, each with what tells whether it has changed again since. */
+  /** Cards to push, each with a number that tells whether it has changed again since. */
   queued(): ReadonlyMap<Uid, number> {
     return this.queue;
   }
 
-  /** The hub knows these now, unless they have changed again. */
+  /** Marks these as pushed, unless they have changed again. */
   unqueue(told: ReadonlyMap<Uid, number>): Promise<void> {
     const isAsTold = ([uid, stamp]: [Uid, number]) => this.queue.get(uid) === stamp;
     const done = [...told].filter(isAsTold);
     for (const [uid] of done) this.queue.delete(uid);
     this.writing = this.writing.then(async () => {
-      // One that was changed meanwhile is queued again, and its record stays.
+      // A card changed in the meantime is queued again, and its record stays.
       const gone = done.flatMap(([uid]) => (this.queue.has(uid) ? [] : [`${KEYS.queue}${uid}`]));
       if (gone.length > 0) await this.storage.removeMany(gone).catch(() => undefined);
     });
@@ -121,7 +121,7 @@ export class BookWriter {
   }
 
   /**
-   * Takes cards on that belong to a change which has been taken on before.
+   * Queues cards of a change that has been queued before.
    *
    * @param isFromHub - the hub knows them: it needn't be told
    */
@@ -137,14 +137,14 @@ export class BookWriter {
     this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
   }
 
-  /** Takes a change on to be written. */
+  /** Queues a change to be written. */
   putChange(change: Change, upserts: readonly Card[], removed: readonly Uid[], isFromHub = false): void {
     this.putCards(upserts, removed, isFromHub);
     this.put(`${KEYS.change}${change.id}`, JSON.stringify(change));
   }
 
   /**
-   * Takes talks on; they go into the shards of their months, beside what other pages have put there.
+   * Queues talks; they go into the shards of their months, beside what other pages have written.
    *
    * @param isFromHub - the hub knows them: it needn't be told
    */
@@ -159,14 +159,14 @@ export class BookWriter {
     this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
   }
 
-  /** Takes any other record on to be written. */
+  /** Queues any other record to be written. */
   put(key: string, text: string): void {
     this.others.set(key, text);
     this.events.onSaving();
     this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
   }
 
-  /** Writes at once what is waiting. Resolves when it is in the store, or has failed and is still waiting. */
+  /** Writes everything queued at once. Resolves when it is in the store, or has failed and is still queued. */
   flush(): Promise<void> {
     if (this.timer !== undefined) clearTimeout(this.timer);
     this.timer = undefined;
@@ -222,7 +222,7 @@ export class BookWriter {
     });
   }
 
-  /** The hub knows these talks of a month now, unless they have changed again. */
+  /** Marks these talks of a month as pushed, unless they have changed again. */
   unqueueTalks(month: string, told: ReadonlyMap<string, number>): Promise<void> {
     this.talkQueue.drop(month, told);
     const text = this.talkQueue.textOf(month);
@@ -235,7 +235,7 @@ export class BookWriter {
     return this.writing;
   }
 
-  /** What is stored of the talks that have still to be told. */
+  /** The stored queue of talks to push. */
   private talkRecords(months: readonly string[]): Record<string, string> {
     if (!this.keepsQueue) return {};
     return Object.fromEntries(

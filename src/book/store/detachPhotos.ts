@@ -12,7 +12,7 @@ export interface Detached {
 }
 
 /**
- * Takes the bytes of photos off a card, so that cards stay small in memory. What is left is a blobId (RFC 9610),
+ * Detaches the bytes of a card's photos, so that cards stay small in memory. What is left is a blobId (RFC 9610),
  * made of the bytes themselves: the same photo is kept once, and an undone change finds it again.
  */
 export function detachPhotos(card: Card): Detached {

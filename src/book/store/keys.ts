@@ -13,13 +13,13 @@ export const KEYS = {
   change: 'change:',
   /** The talks of a month: talks:2026-11. */
   talks: 'talks:',
-  /** What is kept at hand of all talks with a card. */
+  /** The summary of all talks with a card. */
   summary: 'talksum:',
   /** An address that was written to and has no card. */
   unfiled: 'unfiled:',
-  /** A card whose changes the hub doesn't know yet. */
+  /** A card with unpushed changes. */
   queue: 'queue:',
-  /** Talks of a month which the hub doesn't know yet. */
+  /** Unpushed talks of a month. */
   talkQueue: 'talkqueue:',
   /** The last message of the hub's mailbox that stands among the talks. */
   mailTaken: 'mailTaken',
@@ -36,11 +36,11 @@ export const KEYS = {
   aside: 'aside:',
   /** A text that a card is being read out of. */
   textToRead: 'textToRead',
-  /** How the book stood when it was looked through, by the day. */
+  /** Tidy's daily record of the book. */
   tidyLog: 'tidyLog',
   /** A message that is being written. */
   draft: 'draft',
-  /** A message that was laid aside. */
+  /** A saved draft. */
   aDraft: 'draft:',
   /** What the last import did. */
   importReport: 'importReport',

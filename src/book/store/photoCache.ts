@@ -35,7 +35,7 @@ export class PhotoCache {
     return read;
   }
 
-  /** Keeps a small twin of a photo. */
+  /** Keeps a small copy of a photo. */
   async putSmall(blobId: string, uri: string): Promise<void> {
     await this.storage.setMany({ [`${KEYS.thumb}${blobId}`]: uri });
     this.cache.delete(`${KEYS.thumb}${blobId}`);

@@ -1,11 +1,11 @@
-/** Talks by month that the hub has still to be told of. Each has a number that grows with every change of it. */
+/** Talks to push, by month. Each has a number that grows with every change. */
 export class TalkQueue {
   private readonly months = new Map<string, Map<string, number>>();
   private stamp = 0;
-  /** Whether there is a hub that wants to know. */
+  /** Whether this browser is paired with a hub. */
   isKept = false;
 
-  /** How many months have something that is to be told. */
+  /** How many months have talks to push. */
   get size(): number {
     return this.months.size;
   }
@@ -18,7 +18,7 @@ export class TalkQueue {
     this.months.set(month, known);
   }
 
-  /** What is to be told of each month, as it is now. */
+  /** What is to be pushed of each month. */
   all(): ReadonlyMap<string, ReadonlyMap<string, number>> {
     return new Map([...this.months].map(([month, keys]) => [month, new Map(keys)]));
   }
@@ -27,7 +27,7 @@ export class TalkQueue {
     return this.months.get(month)?.has(key) === true;
   }
 
-  /** The hub knows these now, unless they have changed again. */
+  /** Marks these as pushed, unless they have changed again. */
   drop(month: string, told: ReadonlyMap<string, number>): void {
     const known = this.months.get(month);
     if (!known) return;
@@ -35,7 +35,7 @@ export class TalkQueue {
     if (known.size === 0) this.months.delete(month);
   }
 
-  /** As it is stored; '' where there is nothing to be told of the month. */
+  /** Its stored form; '' where there is nothing to push. */
   textOf(month: string): string {
     const known = this.months.get(month);
     return known ? JSON.stringify([...known.keys()]) : '';

@@ -13,12 +13,12 @@ import { readPairing, setPairing } from './keptPairing';
 import { pullFromHub } from './pullFromHub';
 import { pushAll, pushQueued } from './pushToHub';
 
-/** Rounds after which a page that is being edited without a stop waits for the next occasion. */
+/** Rounds after which a page that is being edited continuously waits for the next occasion. */
 const MAX_ROUNDS = 5;
 
 /**
- * Tells the hub what has changed here, and takes in what has changed there. Telling comes first: the hub knows what this
- * browser knew, and so whether both sides have changed the same value. One page of the browser does it at a time.
+ * Pushes changes, then pulls. Pushing comes first: the hub knows what this browser knew, and so whether both sides
+ * have changed the same value. Only one page of the browser does it at a time.
  *
  * @param bookName - of the lock between pages
  */
@@ -38,7 +38,7 @@ function exchangeOnce(): AppThunk<Promise<void>> {
         refused = { ...refused, ...(await dispatch(exchangeRound(pairing))) };
         if (writer.queued().size === 0 && writer.talkQueue.size === 0) break;
       }
-      // Ended in this browser meanwhile: how it ended is said already.
+      // Ended in this browser in the meantime: the reason has been shown already.
       if (!selectHub(getState()).pairing) return;
       const faults = Object.values(refused);
       const fault = faults.length === 0 ? '' : `${faults.length} cards were not taken: ${String(faults[0])}`;
@@ -62,7 +62,7 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
     let refused = {};
     if (pairing.isFirst) {
       refused = await dispatch(pushAll(pairing));
-      // Ended meanwhile: noting how far it is would begin it again.
+      // Ended in the meantime: storing the progress would start it again.
       if (!selectHub(getState()).pairing) return refused;
       await dispatch(setPairing({ ...pairing, isFirst: false }));
     }
@@ -70,7 +70,7 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
     const { since, isWhole, lists, toSettle, mail } = await dispatch(pullFromHub(pairing, pairing.isFirst));
     await writer.flush();
     dispatch(exchangeFinished({ toSettle }));
-    // Only when all of it stands in the store is it noted as known.
+    // The cursor moves only when everything is in the store.
     const now = selectHub(getState()).pairing;
     if (isWhole && !writer.isBusy && now && since !== now.since)
       await dispatch(setPairing({ ...now, since }));
@@ -82,10 +82,10 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
   };
 }
 
-/** Who was told to be on a list, by the token of the pairing and the list: another hub knows nothing of it. */
+/** Members pushed last, by pairing token and list: another hub knows nothing of them. */
 const membersTold = new Map<string, string>();
 
-/** Tells the hub who is on the lists that passports are for: rules ask for talks, which it doesn't have. */
+/** Pushes the members of lists that passports need: rules may use talks, which the hub doesn't have. */
 function tellMembers({ token }: Pairing, lists: readonly string[]): AppThunk<Promise<void>> {
   return async (_, __, { hub, search }) => {
     for (const list of lists) {

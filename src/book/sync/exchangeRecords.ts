@@ -5,7 +5,7 @@ import { pullRecords } from './pullRecords';
 import { pushAllTalks, pushTalks } from './pushTalks';
 import { beginSettings, pushSettings } from './sharedSettings';
 
-/** Tells the hub of talks and settings that have changed here, then takes in those that have changed there. */
+/** Pushes changed talks and settings, then pulls. */
 export function exchangeRecords(): AppThunk<Promise<void>> {
   return async (dispatch, getState, { writer }) => {
     const pairing = selectHub(getState()).pairing;
@@ -17,12 +17,12 @@ export function exchangeRecords(): AppThunk<Promise<void>> {
       await dispatch(pushAllTalks(token));
     }
     await dispatch(pushTalks(token, since));
-    // A browser that comes to a book takes that book's settings, and tells those that the book has none of.
+    // A browser that joins a book takes its settings, and pushes those that the book lacks.
     if (!isFirst) await dispatch(pushSettings(token, since));
     const heard = await dispatch(pullRecords(token, since, isFirst));
     if (isFirst) await dispatch(pushSettings(token, heard.since));
     await writer.flush();
-    // Only when all of it stands in the store is it noted as known.
+    // The cursor moves only when everything is in the store.
     const now = selectHub(getState()).pairing;
     if (heard.isWhole && !writer.isBusy && now?.token === token && heard.since !== now.records)
       await dispatch(setPairing({ ...now, records: heard.since }));

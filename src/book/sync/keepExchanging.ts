@@ -2,18 +2,21 @@ import { type AppStore, selectHub, selectReading, type Services } from '@/book/s
 
 import { exchange } from './exchange';
 
-/** Changes that follow each other this closely are told together, in milliseconds. */
+/** Changes that follow each other this closely are pushed together, in milliseconds. */
 const GATHER_MS = 400;
-/** How long after a failure it is tried again, in milliseconds. */
+/** How long after a failure it is retried, in milliseconds. */
 const AGAIN_MS = 20_000;
 
 /** What else may be told to keep the exchange going. */
 export interface Exchanging {
-  /** Exchanges soon; what is asked for meanwhile is done together. */
+  /** Exchanges soon; requests in the meantime are combined. */
   soon(): void;
 }
 
-/** Keeps the exchange going while the page is open: after every change here, with every one there, and when the hub is back. */
+/**
+ * Keeps the exchange going while the page is open: after every change here, with every one there, and when the hub is
+ * back.
+ */
 export function keepExchanging(store: AppStore, services: Services, bookName: string): Exchanging {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let token: string | undefined;

@@ -1,7 +1,7 @@
 import { type AppThunk, type Pairing, pairingChanged, pairingSchema } from '@/book/state';
 import { KEYS, parseJson } from '@/book/store';
 
-/** How this browser is paired now: another page of it may have gone on since. */
+/** The current pairing: another page may have advanced its cursor. */
 export function readPairing(): AppThunk<Promise<void>> {
   return async (dispatch, _, { storage, writer }) => {
     const stored = pairingSchema.safeParse(parseJson(await storage.getItem(KEYS.hub)));

@@ -2,7 +2,10 @@ import { type AppThunk, exchangeFinished, selectHub } from '@/book/state';
 
 import { setPairing } from './keptPairing';
 
-/** Pairs this browser with the hub by a code; the exchange begins by itself. @throws HubFault where the code is not good */
+/**
+ * Pairs this browser with the hub by a code; the exchange begins by itself. @throws HubFault where the code is not
+ * good
+ */
 export function pairWithHub(code: string, name: string): AppThunk<Promise<void>> {
   return async (dispatch, _, { hub }) => {
     const paired = await hub.pair(code, name);
@@ -13,7 +16,7 @@ export function pairWithHub(code: string, name: string): AppThunk<Promise<void>>
 
 let demoPairing: Promise<void> | undefined;
 
-/** Pairs a demo, which holds nothing of anybody's, without asking for a code; however many ask, it is done once. @throws HubFault */
+/** Pairs a demo, which holds nobody's data, without a code; concurrent calls pair once. @throws HubFault */
 export function pairDemo(): AppThunk<Promise<void>> {
   return async (dispatch, getState, { hub }) => {
     if (selectHub(getState()).pairing) return;
@@ -34,7 +37,7 @@ export function unpairFromHub(): AppThunk<Promise<void>> {
     ended();
     await dispatch(setPairing(undefined));
     ended();
-    // The hub may be off: this browser forgets it all the same.
+    // The hub may be off: this browser forgets the pairing all the same.
     if (pairing) await hub.unpair(pairing.token).catch(() => undefined);
   };
 }

@@ -13,11 +13,11 @@ import { detachPhotos } from '@/book/store';
 import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
 import { fromHub, type Pull } from '@/core/sync';
 
-/** What asking the hub came to. */
+/** The result of a pull. */
 export interface PulledCards {
-  /** The change up to which everything is here now. */
+  /** The new cursor. */
   readonly since: number;
-  /** Whether all was taken in; cards that are just being changed here are told first, and asked for again. */
+  /** Whether everything was applied; cards being changed here are pushed first and pulled again. */
   readonly isWhole: boolean;
   readonly lists: readonly Uid[];
   readonly toSettle: number;
@@ -25,7 +25,7 @@ export interface PulledCards {
   readonly mail: number;
 }
 
-/** Takes in what others have changed, page by page; a step of the history for each who did. @param isQuiet - nothing is said of it */
+/** Pulls others' changes, page by page; a step of the history for each source. @param isQuiet - nothing is said of it */
 export function pullFromHub({ token, since }: Pairing, isQuiet: boolean): AppThunk<Promise<PulledCards>> {
   return async (dispatch, _, { hub }) => {
     let isWhole = true;
@@ -61,7 +61,7 @@ function takePage({ cards }: Pull, isQuiet: boolean): AppThunk<Promise<boolean>>
       arrived.push({ uid, card: detached?.card, by });
     }
     await services.photos.put(photos);
-    // From here on nothing waits: no edit may come between looking at a card and changing it.
+    // From here on nothing is awaited: no edit may come between reading a card and changing it.
     const { writer } = services;
     const known = selectCardsByUid(getState());
     let isWhole = true;
@@ -70,7 +70,7 @@ function takePage({ cards }: Pull, isQuiet: boolean): AppThunk<Promise<boolean>>
       const mine = known.get(uid);
       if (writer.queued().has(uid)) isWhole = false;
       else if (mine?.['cordialis.example:private'] === true) {
-        // It has come back to the hub, where it has no business: it is told again that it is gone.
+        // It has returned to the hub, where it doesn't belong: its deletion is pushed again.
         if (card) writer.sawQueued([uid]);
       } else {
         const pairs = bySource.get(by) ?? [];

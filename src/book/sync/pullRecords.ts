@@ -10,17 +10,17 @@ import { parseTalk, type Talk } from '@/core/talks';
 
 import { applyPulledSettings } from './sharedSettings';
 
-/** What asking the hub for talks and settings came to. */
+/** The result of a pull of records. */
 export interface PulledRecords {
-  /** The record up to which everything is here now. */
+  /** The new cursor. */
   readonly since: number;
-  /** Whether all was taken in; a talk that is just being changed here is told first, and asked for again. */
+  /** Whether everything was applied; a talk being changed here is pushed first and pulled again. */
   readonly isWhole: boolean;
 }
 
 type Heard = RecordsPull['records'][number];
 
-/** Takes in talks and settings that others have changed. @param isQuiet - without a step of the history */
+/** Applies others' changes of talks and settings. @param isQuiet - without a step of the history */
 export function pullRecords(
   token: string,
   since: number,

@@ -7,10 +7,10 @@ import { isPrivate, type Uid } from '@/core/card';
 import { RECORDS_AT_ONCE, type RecordsPush, type SharedRecord, talkForHub } from '@/core/sync';
 import type { Talk } from '@/core/talks';
 
-/** Letters in one request, about: files are told with their talks. */
+/** Characters in one request, roughly: files are pushed with their talks. */
 const MAX_LETTERS = 8_000_000;
 
-/** Tells the hub of every talk, month by month, as it has to be once after pairing; beginning anew changes nothing twice. */
+/** Pushes every talk, month by month, once after pairing; starting over is idempotent. */
 export function pushAllTalks(token: string): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
     await services.writer.flush();
@@ -23,7 +23,10 @@ export function pushAllTalks(token: string): AppThunk<Promise<void>> {
   };
 }
 
-/** Tells the hub of talks that have changed here since it was last told. @param since - the record up to which all is known */
+/**
+ * Pushes talks that have changed since the last push. @param since - the record up to which all is
+ * known
+ */
 export function pushTalks(token: string, since: number): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
     const { writer, storage } = services;
@@ -38,7 +41,7 @@ export function pushTalks(token: string, since: number): AppThunk<Promise<void>>
       const wanted = talks.filter(({ id, intake }) => ids.has(id) || intakes.has(intake ?? ''));
       for (const record of await dispatch(recordsOf(wanted))) records.set(record.id, record);
       const there = new Set(talks.map(({ id }) => id));
-      // One that has moved to another month is told from there.
+      // A talk that has moved to another month is pushed from there.
       for (const id of ids)
         if (!there.has(id) && !records.has(id)) records.set(id, { kind: 'talk', id, value: null });
       for (const intake of intakes)
@@ -57,7 +60,7 @@ function parted(keys: readonly string[]): { readonly ids: Set<string>; readonly 
   };
 }
 
-/** The talks with people whose cards have become private, or are no longer, are told anew. */
+/** Talks with people whose cards have become private, or no longer are, are pushed again. */
 function queueTurned(): AppThunk<Promise<void>> {
   return async (_, getState, { writer, storage }) => {
     const turned = [...writer.turned];
@@ -74,7 +77,7 @@ function queueTurned(): AppThunk<Promise<void>> {
   };
 }
 
-/** Talks as the hub is told of them: without those whose cards are private, and with their files. */
+/** Talks in the form that is pushed: without private cards, with their files. */
 function recordsOf(talks: readonly Talk[]): AppThunk<Promise<SharedRecord[]>> {
   return async (_, getState, { photos }) => {
     const cards = selectCardsByUid(getState());

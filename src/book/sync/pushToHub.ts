@@ -4,10 +4,10 @@ import { inBatches } from '@/core/base';
 import type { Card, Uid } from '@/core/card';
 import { cardForHub, CARDS_AT_ONCE } from '@/core/sync';
 
-/** What the hub would not take, by uid, in words. */
+/** What the hub refused, by uid, in words. */
 export type Refused = Readonly<Record<Uid, string>>;
 
-/** Tells the hub of every card, as it has to be once after pairing; a break begins it anew, which changes nothing twice. */
+/** Pushes every card, once after pairing; after an interruption it starts over, which is idempotent. */
 export function pushAll(pairing: Pairing): AppThunk<Promise<Refused>> {
   return async (dispatch, getState) => {
     const uids = [...selectCardsByUid(getState()).values()].map(({ uid }) => uid);
@@ -22,7 +22,7 @@ export function pushAll(pairing: Pairing): AppThunk<Promise<Refused>> {
   };
 }
 
-/** Tells the hub what has changed here since it was last told. */
+/** Pushes changes since the last push. */
 export function pushQueued(pairing: Pairing): AppThunk<Promise<Refused>> {
   return async (dispatch, _, { writer }) => {
     let refused: Refused = {};
@@ -53,7 +53,7 @@ function push(
       return told ? [told] : [];
     });
     const sent = new Map((await withPhotos(open, photos)).map((card) => [card.uid, card]));
-    // A card that has become private is gone for the hub, as one that was deleted is.
+    // A card that has become private is deleted on the hub.
     const changes = uids.flatMap((uid) => {
       const card = sent.get(uid) ?? null;
       return card || withDeletions ? [{ uid, card }] : [];

@@ -1,3 +1,3 @@
-/** What comes and goes beside the cards: talks with their files, settings, and mail. Loaded when it is first needed. */
+/** The exchange of talks with their files, settings and mail. Loaded when it is first needed. */
 export { exchangeRecords } from './exchangeRecords';
 export { takeNewMail } from './takeNewMail';

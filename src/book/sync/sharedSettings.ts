@@ -11,7 +11,7 @@ import { KEYS, parseJson } from '@/book/store';
 import { isObject } from '@/core/base';
 import type { SharedRecord } from '@/core/sync';
 
-/** What is a matter of this device, not of the book. */
+/** Settings of this device, not of the book. */
 const OWN: ReadonlySet<keyof Settings> = new Set([
   ...(['scheme', 'typeScale', 'notifies', 'notifiedOn', 'lastBackupAt', 'backupRemindedAt'] as const),
   ...(['table', 'recentActs', 'tableColumns'] as const),
@@ -19,12 +19,12 @@ const OWN: ReadonlySet<keyof Settings> = new Set([
 
 type Told = Readonly<Record<string, unknown>>;
 
-/** The hub is another, or has never been told: nothing of what it knows is known. */
+/** A new pairing: nothing is known about the hub's settings yet. */
 export function beginSettings(): AppThunk<Promise<void>> {
   return (_, __, services) => keepTold(services, {});
 }
 
-/** Tells the hub of settings that are others than it knows; of those it knows nothing of, of those that were ever set. */
+/** Pushes settings that differ from the hub's; of unknown ones, those that were ever set. */
 export function pushSettings(token: string, since: number): AppThunk<Promise<void>> {
   return async (_, getState, services) => {
     const settings = selectSettings(getState());
@@ -40,7 +40,7 @@ export function pushSettings(token: string, since: number): AppThunk<Promise<voi
   };
 }
 
-/** Puts settings in force that were set in another browser. */
+/** Applies settings that were changed in another browser. */
 export function applyPulledSettings(records: readonly SharedRecord[]): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     const known = records.filter(

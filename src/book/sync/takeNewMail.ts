@@ -3,8 +3,8 @@ import { KEYS } from '@/book/store';
 import { importTalks } from '@/book/talks';
 
 /**
- * Takes what the hub's mailbox has sent and received into the talks, once: a message is known by its name, wherever else it
- * was read. What lay there before this browser was paired stays where it is.
+ * Imports messages sent and received by the hub's mailbox as talks, once: a message is known by its Message-ID.
+ * Messages from before the pairing are left out.
  *
  * @param last - the last message of the mailbox; 0 for none
  */

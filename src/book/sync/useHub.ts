@@ -26,7 +26,7 @@ export interface HubAnswer<T> {
 }
 
 /**
- * The latest answer of the hub to a question, which is asked again after every exchange, after every act, and now and then.
+ * The latest answer of the hub to a query, repeated after every exchange and act, and regularly.
  *
  * @param key - stands for the question
  */

@@ -10,7 +10,7 @@ import { localDay } from '@/platform';
 import { lookForNews } from './news/changeNews';
 import { addressBook, putUnfiled } from './unfiled/changeUnfiled';
 
-/** What an import of mail and calendars has done. */
+/** The result of importing mail and calendars. */
 export interface ImportedTalks extends Omit<MailReport, 'unfiled' | 'meetings' | 'signatures'> {
   /** Talks that weren't known yet. */
   readonly added: number;
@@ -18,7 +18,7 @@ export interface ImportedTalks extends Omit<MailReport, 'unfiled' | 'meetings' |
   readonly unfiled: number;
   /** Appointments to come, put on cards. */
   readonly meetings: number;
-  /** The step that takes it back; undefined where nothing was new. */
+  /** The step that can be undone; undefined where nothing was new. */
   readonly changeId: string | undefined;
 }
 
@@ -26,17 +26,17 @@ interface TakeOptions {
   readonly source: string;
   /** Whether what was written is kept, too. */
   readonly withTexts: boolean;
-  /** Nothing is said of it: nobody has asked for it just now. */
+  /** No notice is shown: the user didn't just ask for it. */
   readonly isQuiet?: boolean;
   /** Told how far it is, 0 to 1, how many messages were read and how many talks were new. */
   readonly onProgress: (share01: number, messages: number, added: number) => void;
-  /** Told of the work as it begins, to stop it by; what has come in by then is taken back. */
+  /** Called with the job when it begins, so that it can be stopped; what has been imported so far is then undone. */
   readonly onJob: (job: Job<unknown>) => void;
 }
 
 /**
- * Reads mail and calendars into talks, as one step of the history. The step is noted first, so that what a crash leaves
- * half done can be taken back, too; reading the same files again adds nothing.
+ * Imports mail and calendars as talks, in one step of the history. The step is recorded first, so that what a crash
+ * leaves half done can be undone too; importing the same files again adds nothing.
  */
 export function importTalks(files: readonly File[], options: TakeOptions): AppThunk<Promise<ImportedTalks>> {
   return async (dispatch, getState, services) => {
@@ -78,7 +78,7 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
       void dispatch(lookForNews(signatures));
       const upserts = withMeetings(meetings, (uid) => selectCardsByUid(getState()).get(uid));
       const label = `Imported ${added === 1 ? '1 talk' : `${added} talks`} from ${options.source}`;
-      // Everything was known already: there is nothing that Undo could take back.
+      // Everything was known already: there is nothing to undo.
       if (isNoted && added === 0) note({ ...begun, state: 'dropped' });
       const isNew = added > 0 || upserts.length > 0;
       const completes = added > 0 ? begun : undefined;
@@ -89,7 +89,7 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
         : undefined;
       return { ...report, added, unfiled: unfiled.length, meetings: meetings.length, changeId: change?.id };
     } catch (error) {
-      // Stopped or failed: what has come in is taken back.
+      // Stopped or failed: what has been imported is undone.
       if (isNoted) dispatch(undo(begun.id));
       throw error;
     }

@@ -148,7 +148,7 @@ export function useToday(ahead?: number): TodayPlan | undefined {
   return useMemo(() => plan && planForBundles(plan, (uid) => leads.get(uid)), [plan, leads]);
 }
 
-/** How each list's rhythm is kept by those on it; lists without a going rhythm have none. */
+/** How well each list's rhythm is kept; lists without an active rhythm have none. */
 export function useRhythmBalances(): readonly ListBalance[] {
   const { search } = useServices();
   const lists = useAppSelector(selectLists);

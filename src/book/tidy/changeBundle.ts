@@ -4,7 +4,7 @@ import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { bundleCards, takeOut } from '@/core/tidy';
 
-/** Has the first of some cards stand for them all, as a step that can be taken back. */
+/** Bundles cards, the first as the lead, as an undoable step. */
 export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState) => {
     const known = selectCardsByUid(getState());
@@ -15,7 +15,7 @@ export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | un
   };
 }
 
-/** Takes a card out of a bundle: it stands for itself again. */
+/** Removes a card from its bundle. */
 export function takeOutOfBundle(lead: Card, out: Card): AppThunk<Promise<Change | undefined>> {
   const label = `Removed ${shownAs(out)} from the bundle`;
   return changeBook({ cause: 'edit', label, upserts: [takeOut(lead, out.uid)] });

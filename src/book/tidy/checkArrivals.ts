@@ -18,7 +18,7 @@ import { lookForDuplicates } from './lookForDuplicates';
 /** More cards than these are compared with the book in one search. */
 const MANY = 300;
 
-/** Causes after which cards may be somebody's second ones. */
+/** Causes that may add or create duplicates. */
 const CAUSES: ReadonlySet<Cause> = new Set(['add', 'edit', 'import', 'sync']);
 
 /** What two cards are compared by. */
@@ -33,7 +33,10 @@ const COMPARED = [
   'addresses',
 ] as const;
 
-/** Compares cards that have come or changed with the book: those alone, and only where something has changed that counts. */
+/**
+ * Compares cards that have come or changed with the book: those alone, and only where something has changed that
+ * counts.
+ */
 export function checkArrivals({ cause, pairs }: CardsChanged): AppThunk<Promise<void>> {
   return async (dispatch, getState, { twins }) => {
     const state = getState();

@@ -4,7 +4,7 @@ import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { dismissFault, type Fault, fixCard } from '@/core/tidy';
 
-/** Has what looks wrong never be named again, as one step that can be taken back. */
+/** Dismisses faults for good, as one undoable step. */
 export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {
   return (dispatch, getState) => {
     const known = selectCardsByUid(getState());
@@ -28,7 +28,7 @@ export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Change
   };
 }
 
-/** Puts right what is known to be wrong, as one step that can be taken back; what has changed since stays as it is. */
+/** Fixes faults, as one undoable step; what has changed since stays as it is. */
 export function fixFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {
   return (dispatch, getState) => {
     const known = selectCardsByUid(getState());

@@ -10,7 +10,7 @@ import { localDay } from '@/platform';
 
 let job: Job<DuplicatesReport> | undefined;
 
-/** Finds the cards of the book that are the same, and what is wrong with cards; a search that is under way begins anew. */
+/** Finds duplicates and faults in the whole book; a search under way is restarted. */
 export function lookForDuplicates(): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
     job?.stop();

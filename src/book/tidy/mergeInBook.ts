@@ -16,7 +16,7 @@ import type { Talk } from '@/core/talks';
 import type { MergeChoices } from '@/core/tidy';
 
 /**
- * Makes one card of several, as one step that can be taken back: lists, relations, links in notes and talks follow. The
+ * Merges cards as one undoable step: lists, relations, links in notes and talks follow. The
  * fullest card keeps its uid.
  *
  * @param groups - cards that are the same, by their uids; several groups are merged in one step
@@ -89,7 +89,7 @@ function movedTalks(becomes: ReadonlyMap<Uid, Uid>): AppThunk<Promise<TalkChange
   };
 }
 
-/** Takes a merge back, even weeks later: what has been changed since stays where it is. */
+/** Undoes a merge, even weeks later: what has been changed since stays where it is. */
 export function unmerge(changeId: string): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     if (!selectChange(getState(), changeId)) {
@@ -108,7 +108,7 @@ export function unmerge(changeId: string): AppThunk<Promise<void>> {
   };
 }
 
-/** Has cards never be offered as the same again. */
+/** Keeps cards apart: they are never offered as duplicates again. */
 export function keepApart(uids: readonly Uid[]): AppThunk<Promise<unknown>> {
   return (dispatch, getState) => {
     const known = selectCardsByUid(getState());

@@ -3,7 +3,10 @@ import { createSelector } from '@reduxjs/toolkit';
 import { selectCardsByUid, selectDuplicates, selectLeads } from '@/book/state';
 import type { Cluster } from '@/core/tidy';
 
-/** What has been found: by a search of the whole book and by comparing what came; what was merged, kept apart or deleted since is left out. */
+/**
+ * Open clusters, from a search of the whole book and from checking new cards; merged, kept apart or deleted ones are
+ * left out.
+ */
 export const selectOpenClusters = createSelector(
   [selectDuplicates, selectCardsByUid, selectLeads],
   ({ clusters = [], arrived }, byUid, leads): readonly Cluster[] => {

@@ -9,7 +9,7 @@ import { localDay } from '@/platform';
 const stateSchema = z.object({
   /** Cards of people and organisations. */
   cards: z.number().int().min(0),
-  /** Those of which nothing was found wrong and that are nobody's second ones. */
+  /** Those without faults that are no duplicates. */
   good: z.number().int().min(0),
 });
 const logSchema = z.record(z.iso.date(), stateSchema);

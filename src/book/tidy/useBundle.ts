@@ -4,11 +4,11 @@ import { selectCardsByUid, selectLeads, useAppSelector } from '@/book/state';
 import type { Card } from '@/core/card';
 import { bundledWith } from '@/core/tidy';
 
-/** What a card has to do with a bundle. */
+/** A card's place in a bundle. */
 export interface BundleOf {
-  /** The cards that it stands for, as they are now; none for most cards. */
+  /** The cards bundled under it; none for most cards. */
   readonly others: readonly Card[];
-  /** The card that stands for it. */
+  /** The lead of its bundle. */
   readonly lead: Card | undefined;
 }
 

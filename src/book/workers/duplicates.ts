@@ -16,11 +16,11 @@ import { makeTwins, type TwinsApi } from './makeTwins';
 
 /** What the page may ask of the worker that finds duplicates. */
 export interface DuplicatesApi extends TwinsApi {
-  /** Takes cards on, some at a time, so that the page is never held up by a whole book at once. */
+  /** Takes cards in batches, so that the page is never blocked by a whole book. */
   put(cards: readonly Card[], options: FaultOptions): void;
   /** What is wrong with the cards that were taken on. */
   faults(): Fault[];
-  /** Finds twins among the cards that were taken on. @param onProgress - told how far it is, 0 to 1 */
+  /** Finds duplicates among the cards that were handed over. @param onProgress - called with the progress, 0 to 1 */
   find(onProgress: (share01: number) => void): Cluster[];
   /** Makes one card of each group; the fullest keeps its uid. */
   merge(groups: readonly (readonly Card[])[], choices: MergeChoices): Card[];

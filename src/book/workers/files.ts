@@ -24,10 +24,10 @@ import {
 
 import { type UnpackedFile, unpackFile } from './unpackFile';
 
-/** Told how far it is, 0 to 1, and how many cards are done. */
+/** Called with the progress, 0 to 1, and the number of cards done. */
 export type Progress = (share01: number, cards: number) => void;
 
-/** Takes cards on, some at a time, so that the page is never held up by a whole book at once. */
+/** Takes cards in batches, so that the page is never blocked by a whole book. */
 export type CardSink = (cards: readonly Card[]) => void;
 
 /** What a table turned out to be; the page shows it so that its columns can be matched by hand. */
@@ -66,7 +66,7 @@ export interface FilesApi {
   write(cards: readonly Card[], formatId: string, options: WriteChoices, onProgress: Progress): string;
 }
 
-/** Cards handed over at a time. */
+/** Cards handed over per batch. */
 const BATCH = 250;
 /** Values of a column that are shown. */
 const SAMPLES = 3;

@@ -49,7 +49,7 @@ export interface MailReport {
 
 /** Takes on the talks of a month; awaited, so that reading never runs ahead of writing. */
 export type TalkSink = (month: string, talks: readonly Talk[]) => Promise<void>;
-/** Told how far it is, 0 to 1, and how many messages were read. */
+/** Called with the progress, 0 to 1, and the number of messages read. */
 export type MailProgress = (share01: number, messages: number) => void;
 
 /** What the page may ask of the worker that reads mail and calendars. */
@@ -66,7 +66,7 @@ export interface MailApi {
 
 /** Messages that are looked at for the user's own addresses. */
 const LOOKED_AT = 400;
-/** Messages between two words of how far it is. */
+/** Messages between two reports of progress. */
 const PROGRESS_EVERY = 500;
 /** Letters at the end of a message in which a signature may stand. */
 const SIGNED = 1200;

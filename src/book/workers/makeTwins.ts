@@ -60,7 +60,7 @@ export interface TwinsApi {
   unite(mine: Card, theirs: Card, country: string): Card;
 }
 
-/** Makes what the worker of twins answers by. */
+/** Makes the interface of the duplicates worker. */
 export function makeTwins(): TwinsApi {
   const index = new TwinIndex();
   return {

@@ -38,7 +38,7 @@ export type MailDraft = z.infer<typeof draftSchema>;
 /** A message to nobody yet. */
 export const emptyDraft: MailDraft = draftSchema.parse({});
 
-/** The message that was being written last. */
+/** The message being written. */
 export function readDraft(): AppThunk<Promise<MailDraft>> {
   return async (_, __, { storage, writer }) => {
     await writer.flush();
@@ -46,12 +46,12 @@ export function readDraft(): AppThunk<Promise<MailDraft>> {
   };
 }
 
-/** Keeps a message as it is now. */
+/** Saves the message being written. */
 export function keepDraft(draft: MailDraft): AppThunk {
   return (_, __, { writer }) => writer.put(KEYS.draft, JSON.stringify(draft));
 }
 
-/** A message that was laid aside. */
+/** A saved draft. */
 export interface SavedDraft {
   readonly id: string;
   /** UTCDateTime at which it was. */
@@ -59,14 +59,14 @@ export interface SavedDraft {
   readonly draft: MailDraft;
 }
 
-/** Whether there is nothing in a message that could be lost. */
+/** Whether a message is empty. */
 function isEmptyDraft({ to, subject, body, attached }: MailDraft): boolean {
   return to.length === 0 && attached.length === 0 && subject.trim() === '' && body.trim() === '';
 }
 
 const laidSchema = z.object({ at: z.string(), draft: draftSchema });
 
-/** The messages that were laid aside, the latest first. */
+/** The saved drafts, the latest first. */
 export function readDrafts(): AppThunk<Promise<SavedDraft[]>> {
   return async (_, __, { storage, writer }) => {
     await writer.flush();
@@ -80,7 +80,7 @@ export function readDrafts(): AppThunk<Promise<SavedDraft[]>> {
   };
 }
 
-/** Lays a message aside, unless it is empty. */
+/** Saves a message as a draft, unless it is empty. */
 export function saveDraft(draft: MailDraft): AppThunk {
   return (_, __, { writer, newUid, utcNow }) => {
     if (isEmptyDraft(draft)) return;
@@ -88,7 +88,7 @@ export function saveDraft(draft: MailDraft): AppThunk {
   };
 }
 
-/** Forgets a message that was laid aside: it is being written again, or isn't wanted. */
+/** Deletes a draft: it is being edited again, or isn't wanted. */
 export function dropDraft(id: string): AppThunk<Promise<void>> {
   return async (_, __, { storage, writer }) => {
     await writer.flush();

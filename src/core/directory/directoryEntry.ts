@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 import { type Card, parseCard } from '@/core/card';
 
-/** Who somebody is to the directory, the one who may most first. */
+/** Roles of the directory, the most powerful first. */
 export const ROLES = ['administrator', 'editor', 'reader'] as const;
 /** One of them. */
 export type Role = (typeof ROLES)[number];
@@ -17,7 +17,7 @@ export const directoryEntrySchema = z.object({
     context.addIssue({ code: 'custom', message: 'this is no card' });
     return z.NEVER;
   }),
-  /** Whether they belong to the house; else a vendor, a consultant, a partner. */
+  /** Whether they are internal; else a vendor, consultant or partner. */
   isInside: z.boolean(),
   /** Kept from readers. */
   isHidden: z.boolean(),

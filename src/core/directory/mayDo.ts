@@ -13,7 +13,7 @@ export const DIRECTORY_ACTS = [
 /** One of them. */
 export type DirectoryAct = (typeof DIRECTORY_ACTS)[number];
 
-/** Who may do what. An act that a role doesn't name is refused to it. */
+/** Permissions by role. Anything not listed is refused. */
 const ALLOWED: Readonly<Record<Role, readonly DirectoryAct[]>> = {
   administrator: DIRECTORY_ACTS,
   editor: ['read', 'export', 'edit', 'import', 'seeHidden'],

@@ -1,9 +1,9 @@
 import type { Uid } from '@/core/card';
 
-/** How two lists make a third: everybody on either, those on both, those on the first only. */
+/** How two lists are combined: everybody on either, those on both, those on the first only. */
 export type Combination = 'either' | 'both' | 'firstOnly';
 
-/** The members of the third list, each once, those of the first list first. */
+/** The members of the combined list, each once, those of the first list first. */
 export function combine(first: readonly Uid[], second: readonly Uid[], how: Combination): Uid[] {
   const inSecond = new Set(second);
   switch (how) {

@@ -27,7 +27,7 @@ export function findPeople(list: Card, getCard: GetCard): Uid[] {
   return [...people];
 }
 
-/** Whether a list would come to hold itself, at any depth, by taking another card on. */
+/** Whether a list would contain itself, at any depth, after adding a card. */
 export function wouldContainItself(list: Card, memberUid: Uid, getCard: GetCard): boolean {
   if (memberUid === list.uid) return true;
   const seen = new Set<Uid>();

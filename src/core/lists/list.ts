@@ -10,12 +10,12 @@ export function newList(uid: Uid, name: string, now: string): Card {
   return { ...newCard(uid, now), kind: 'group', name: { full: name } };
 }
 
-/** A list that fills itself by a rule (core/rules). */
+/** A rule list (core/find/rules). */
 export function newRuleList(uid: Uid, name: string, now: string, rule: unknown): Card {
   return { ...newList(uid, name, now), 'cordialis.example:rule': rule };
 }
 
-/** Whether a card is a list that fills itself. */
+/** Whether a card is a rule list. */
 export function isRuleList(card: Card): boolean {
   return isList(card) && card['cordialis.example:rule'] !== undefined;
 }
@@ -25,17 +25,17 @@ export function toPickedList(list: Card, uids: readonly Uid[]): Card {
   return isRuleList(list) ? withMembers(list, uids) : list;
 }
 
-/** The list as the book keeps it: the rule says who is on a rule list, whatever members a file has given it. */
+/** The list as the book keeps it: a rule list's members come from its rule, whatever a file says. */
 export function withoutWrittenMembers(list: Card): Card {
   return isRuleList(list) ? withoutMembers(list, memberUids(list)) : list;
 }
 
-/** Who is on a list by choice, in the order they came. */
+/** The picked members of a list, in the order they were added. */
 export function memberUids(list: Card): Uid[] {
   return Object.keys(list.members ?? {});
 }
 
-/** The list with some more on it; those already there keep their place. A list is never on itself. */
+/** The list with more members; present ones keep their place. A list is never its own member. */
 export function withMembers(list: Card, uids: readonly Uid[]): Card {
   const fresh = uids.filter((uid) => uid !== list.uid && !Object.hasOwn(list.members ?? {}, uid));
   if (fresh.length === 0) return list;

@@ -10,12 +10,12 @@ export interface MemberReach {
 
 const PROPERTY = 'cordialis.example:memberReach';
 
-/** What a list says of how a member is reached. */
+/** How a list reaches a member. */
 export function reachFor(list: Card, uid: Uid): MemberReach {
   return list[PROPERTY]?.[uid] ?? {};
 }
 
-/** The list with its own choice for a member; an empty choice goes. */
+/** The list with its own choice for a member; an empty choice is removed. */
 export function withReach(list: Card, uid: Uid, reach: MemberReach): Card {
   const { [uid]: _, ...others } = list[PROPERTY] ?? {};
   const next = Object.keys(reach).length === 0 ? others : { ...others, [uid]: reach };

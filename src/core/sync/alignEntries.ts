@@ -7,7 +7,7 @@ export type Entries = Readonly<Record<string, Entry>>;
 /** Entries under the ids that they have here. */
 export interface Aligned {
   readonly entries: Record<string, Entry>;
-  /** What the ids that they came with have become. */
+  /** Maps the ids they came with to their new ids. */
   readonly idOf: ReadonlyMap<string, string>;
 }
 
@@ -27,7 +27,7 @@ export function alignEntries(
   country: string | undefined,
 ): Aligned {
   const here = { ...mine, ...agreed };
-  // An entry that this side has changed is known by what it meant and by what it means now.
+  // An entry that this side has changed is matched by its old meaning and by its new one.
   const open = new Map(
     Object.keys(here).map((id) => {
       const both = [agreed[id], mine[id]].flatMap((entry) =>
@@ -48,7 +48,7 @@ export function alignEntries(
   };
   const isAgreed = (id: string) => open.has(id) && Object.hasOwn(agreed, id);
   const meaningsThere = new Map([...rest].map(([id, entry]) => [id, meaningOf(collection, entry, country)]));
-  // The very same entry goes before all, or two of one meaning on a card would change places.
+  // Identical entries are matched first, or two of one meaning on a card would swap places.
   for (const known of [mine, agreed])
     for (const [from, entry] of [...rest])
       if (open.has(from) && isSameJson(known[from], entry)) join(from, from, entry);
@@ -77,7 +77,7 @@ export function alignEntries(
     const isTaken = Object.hasOwn(here, from) || Object.hasOwn(entries, from);
     join(isTaken ? freeId(collection, taken) : from, from, entry);
   }
-  // In the order in which they stand here, so that what only comes in another order doesn't look changed.
+  // In this side's order, so that a mere reordering doesn't look like a change.
   const known = Object.keys(here).filter((id) => Object.hasOwn(entries, id));
   const inOrder = [...known, ...Object.keys(entries).filter((id) => !Object.hasOwn(here, id))];
   return {

@@ -7,11 +7,11 @@ import { componentsOf, type NamedParts, partsOf } from './namedParts';
 /** What a device has been seen to keep: how many entries of a collection at most, and which parts of them. */
 export type Keeps = Readonly<Record<string, number>>;
 
-/** What a device was served of a card, and what it sends. */
+/** A card as a device was served it, and as it sends it. */
 export interface DeviceSays {
-  /** The whole card as it was when the device was served. */
+  /** The whole card at the time the device was served. */
   readonly known: Card;
-  /** What it was served of it, read back in the format in which it sends. */
+  /** The part it was served, read back in the format it sends. */
   readonly served: Card;
   readonly sent: Card;
   /** What it has been seen to keep before. */
@@ -20,7 +20,7 @@ export interface DeviceSays {
   readonly country?: string;
 }
 
-/** Properties that say which card it is and when it was written, and what a format kept of its own. */
+/** Identity, dates, and properties private to a format. */
 const STAMPS = new Set([
   '@type',
   'version',
@@ -41,7 +41,7 @@ const STAMPS = new Set([
 export function deviceChange({ known, served, sent, keeps, country }: DeviceSays): Card {
   const changed: JsonObject = { ...known };
   const united = new Set<string>(UNITED);
-  // Whoever sends some members keeps members: those left out have been taken off.
+  // A device that sends some members keeps members: the missing ones have been removed.
   const context = { keeps: sent.members ? { ...keeps, members: 1 } : keeps, country };
   for (const key of new Set([...Object.keys(served), ...Object.keys(sent)])) {
     if (STAMPS.has(key) || key.startsWith('cordialis.example:')) continue;
@@ -55,7 +55,7 @@ export function deviceChange({ known, served, sent, keeps, country }: DeviceSays
     if (value === undefined) delete changed[key];
     else changed[key] = value;
   }
-  // What comes out has the shape of what went in: every property of it is one of the two cards'.
+  // The result has the shape of the input: every property is from one of the two cards.
   return changed as unknown as Card;
 }
 
@@ -71,7 +71,7 @@ function namesOf(served: Card, sent: Card): [unknown, unknown] {
   return [was, isSame && was.components ? { ...is, components: was.components } : is];
 }
 
-/** The words of a name by what they are for, second surnames among the surnames. */
+/** The words of a name by their kinds, second surnames among the surnames. */
 function wordsOf(components: readonly { readonly kind: string; readonly value: string }[]): string {
   const byKind = new Map<string, string>();
   for (const { kind, value } of components) {
@@ -111,13 +111,16 @@ function changedEntries(
     if (value !== undefined) result[id] = value;
   }
   const missing = Object.keys(before).filter((id) => !after[id]);
-  // Seen to keep as many of them as it was served, it could have kept these too.
+  // It has been seen to keep as many as it was served, so it could have kept these too.
   if (missing.length > 0 && (keeps[collection] ?? 0) >= Object.keys(before).length)
     for (const id of missing) delete result[id];
   return Object.keys(result).length === 0 ? undefined : result;
 }
 
-/** "Voice" is what a number is for where nothing is said (RFC 6350 §6.4.1): many write it with every one, and mean nothing. */
+/**
+ * "Voice" is what a number is for where nothing is said (RFC 6350 §6.4.1): many write it with every one, and mean
+ * nothing.
+ */
 function plain(entries: Entries): Entries {
   return Object.fromEntries(
     Object.entries(entries).map(([id, { features, ...entry }]) => {
@@ -130,7 +133,7 @@ function plain(entries: Entries): Entries {
 
 function changedValue(path: readonly string[], { known, was, is }: Values, context: Context): unknown {
   if (isSameValue(path, was, is, context.country)) return known;
-  // Of kinds and places of an entry each is judged by itself: who keeps "mobile" may well know nothing of others.
+  // Each context and feature is judged by itself: a device that keeps "mobile" may not know the others.
   if (is === undefined && isSetOf(path) && isObject(was))
     return changedObject(path, { known, was, is: {} }, context);
   if (is === undefined) return (context.keeps[keepKey(path)] ?? 0) > 0 ? undefined : known;
@@ -158,7 +161,7 @@ function changedObject(
       was: ownProperty(before, key),
       is: ownProperty(after, key),
     };
-    // A part of a name that is gone was taken away: whoever keeps names keeps all parts of them.
+    // A missing part of a name was deleted: a device that keeps names keeps all their parts.
     const isPart = path.at(-1) === 'components' && values.is === undefined;
     const value = isPart ? undefined : changedValue([...path, key], values, context);
     if (value === undefined) delete result[key];
@@ -172,7 +175,7 @@ function isSetOf(path: readonly string[]): boolean {
   return path.length === 3 && (path[2] === 'contexts' || path[2] === 'features');
 }
 
-/** Sets, of which a device keeps all or none. */
+/** Sets that a device keeps whole or not at all. */
 const SETS = new Set(['keywords', 'members']);
 
 /** What a device has been seen to keep is noted without the ids of entries. */
@@ -184,7 +187,7 @@ function keepKey(path: readonly string[]): string {
     : path.join('/');
 }
 
-/** What a device keeps, with what a card that it has sent shows of it. */
+/** What a device keeps, updated by a card it has sent. */
 export function noteKeeps(keeps: Keeps, sent: Card): Keeps {
   const noted: Record<string, number> = { ...keeps };
   const note = (key: string, count: number) => {

@@ -4,35 +4,35 @@ import { type Card, formatPointer, isSameValue, UNITED } from '@/core/card';
 import { alignEntries, type Entries } from './alignEntries';
 import { componentsOf, type NamedParts, partsOf } from './namedParts';
 
-/** A value that both sides have changed, each to something else. */
+/** A value that both sides have changed, differently. */
 export interface Conflict {
   /** RFC 6901 without the slash at its head: phones/p1/number. */
   readonly path: string;
   readonly base?: unknown;
-  /** What stands in the merged card. */
+  /** The value in the merged card. */
   readonly mine: unknown;
   readonly theirs: unknown;
 }
 
-/** A merged card, and what is to settle in it. */
+/** A merged card and its conflicts. */
 export interface Merged {
   readonly card: Card;
   readonly conflicts: readonly Conflict[];
 }
 
-/** What merging goes by. */
+/** What merging needs. */
 export interface MergeOptions {
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country?: string;
 }
 
-/** Properties that say which card it is and when it was written, and are nobody's edit. */
+/** Identity and dates, which are nobody's edit. */
 const STAMPS = new Set(['@type', 'version', 'uid', 'created', 'updated', 'prodId']);
 
 /**
- * Puts together what two sides have made of a card. A value that only one side has changed is as that side has it; one
- * that only was written otherwise has not changed; an edit beats a deletion; the same value changed differently is to
- * settle, and mine stands meanwhile.
+ * Merges two versions of a card. A value changed on one side only is taken from that side; a reformatted value has
+ * not changed; an edit beats a deletion; a value changed differently on both sides is a conflict, and mine stands
+ * until it is settled.
  *
  * @param base - the card as both sides last had it; none of the three is changed
  */
@@ -51,7 +51,7 @@ export function mergeThree(base: Card, mine: Card, theirs: Card, { country }: Me
         );
     if (value !== undefined) merged[key] = value;
   }
-  // What comes out has the shape of what went in: every property of it is one of theirs or mine.
+  // The result has the shape of the input: every property is theirs or mine.
   return { card: merged as unknown as Card, conflicts };
 }
 
@@ -78,7 +78,7 @@ function alignBoth(
   return [my, their];
 }
 
-/** Titles say by its id at which organisation they are held. */
+/** Titles refer to their organisation by its id. */
 function withHouses(titles: unknown, idOf: ReadonlyMap<string, string>): unknown {
   if (!isObject(titles)) return titles;
   return Object.fromEntries(

@@ -26,9 +26,9 @@ export function talksByMonth(talks: readonly Talk[], last: string, count: number
   return months.flatMap((month) => counted.get(month) ?? []);
 }
 
-/** How a rhythm is kept by those it is for. */
+/** How well a rhythm is kept. */
 export interface RhythmBalance {
-  /** Those whose next talk is not over yet. */
+  /** Those whose next talk isn't overdue. */
   readonly kept: number;
   readonly late: number;
   /** Those there was never a talk with. */

@@ -4,8 +4,8 @@ import type { Uid } from '@/core/card';
 import { HALF_LIFE_DAYS, type TalkSummary } from './summary';
 
 /**
- * What talks with somebody weigh on a day: those of both sides, and the lesser side once more, since what goes both
- * ways counts more. Halves every 180 days.
+ * The weight of talks with somebody on a day: both sides, plus the smaller side again, since exchanges both ways
+ * count more. Halves every 180 days.
  */
 export function rawCloseness(summary: TalkSummary, today: string): number {
   return weightAt(summary, parseDayNumber(today));
@@ -29,7 +29,7 @@ export function rankCloseness(
     uids.push(uid);
     weights.push(weightAt(summary, day));
   }
-  // Bare numbers are sorted several times as fast as what carries its uid along.
+  // Plain numbers sort several times as fast as objects with uids.
   const sorted = Float64Array.from(weights).sort();
   const ranks = new Map<Uid, number>();
   uids.forEach((uid, i) => {
@@ -38,7 +38,7 @@ export function rankCloseness(
   return ranks;
 }
 
-/** Where a number stands first among sorted ones. */
+/** The first position of a number in a sorted array. */
 function firstAt(sorted: Float64Array, wanted: number): number {
   let [from, to] = [0, sorted.length];
   while (from < to) {

@@ -3,10 +3,10 @@ import { daysBetween } from '@/core/base';
 import { formatAgo } from './standing';
 import { type TalkSummary, usualGap } from './summary';
 
-/** How much larger one side has to be for it to be said. */
+/** How much larger one side has to be to be mentioned. */
 const ONE_SIDED = 3;
 
-/** What closeness comes from, in words: how many talks and how lately, how often, and from whom. */
+/** Explains closeness: how many talks, how recent, how often, and begun by whom. */
 export function closenessReasons(summary: TalkSummary, today: string): string[] {
   const { count, last, out, in: came } = summary;
   const gap = usualGap(summary);

@@ -1,4 +1,4 @@
-/** Our words for the properties of a card that are worth a word before a talk. */
+/** Our words for properties worth mentioning before a talk. */
 const WORDS: Readonly<Record<string, string>> = {
   name: 'name',
   titles: 'post',

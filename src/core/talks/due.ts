@@ -24,7 +24,7 @@ export function afterRhythm(day: string, { every, unit }: Rhythm): string {
   return addMonths(day, MONTHS[unit] * every);
 }
 
-/** The rhythm in force: the person's own, else the shortest of their lists'; a stopped one is none. */
+/** The effective rhythm: the person's own, else the shortest of their lists'; a paused one doesn't count. */
 export function rhythmFor(own: Rhythm | undefined, ofLists: readonly Rhythm[]): Rhythm | undefined {
   if (own) return own.paused === true ? undefined : own;
   if (ofLists.length === 0) return undefined;

@@ -4,10 +4,10 @@ import { daysBetween, foldedWords, parseDayNumber } from '@/core/base';
 
 import { keywordsOf, monthOf, type Talk, TALK_KINDS, type TalkKind } from './talk';
 
-/** Days in which a talk comes to weigh half. */
+/** Days in which a talk's weight halves. */
 export const HALF_LIFE_DAYS = 180;
 
-/** What a talk of each kind weighs on its day. Ours. */
+/** The weight of a talk by kind, on its day. Our choice. */
 export const KIND_WEIGHTS: Readonly<Record<TalkKind, number>> = {
   meeting: 5,
   call: 4,
@@ -20,8 +20,8 @@ export const KIND_WEIGHTS: Readonly<Record<TalkKind, number>> = {
 const KEPT_DAYS = 13;
 
 /**
- * What is kept at hand of all talks with somebody, so that the talks themselves need not be read. Adding a talk to it
- * is exact; taking one away means making it anew from the talks.
+ * The summary of all talks with somebody, so that the talks themselves need not be read. Adding a talk to it
+ * is exact; removing one means recalculating it from the talks.
  */
 export const summarySchema = z.object({
   count: z.number().int().min(0),
@@ -45,7 +45,7 @@ export const summarySchema = z.object({
   words: z.array(z.string()).exactOptional(),
 });
 
-/** What is kept at hand of all talks with somebody. */
+/** The summary of all talks with somebody. */
 export type TalkSummary = z.infer<typeof summarySchema>;
 
 /** The summary with one more talk. */

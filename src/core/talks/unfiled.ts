@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 import { talkSchema } from './talk';
 
-/** Talks that are kept of an address without a card, the latest: enough to go on with once it has one. */
+/** The most recent talks kept for an address without a card: enough to start with once it has one. */
 const KEPT_TALKS = 20;
 
 /** An address that was written to and has no card. */

@@ -8,7 +8,7 @@ import type { HubDb } from '@/hub/store';
 
 import { describeIssue } from './describeIssue';
 
-/** Servers of which the hub is a client. Behind onlyPaired. @param country - ISO 3166-1 alpha-2 */
+/** Other servers, of which the hub is a client. Behind onlyPaired. @param country - ISO 3166-1 alpha-2 */
 export function accountsApi(db: HubDb, country: string): Router {
   const router = Router();
   router.post('/', async (request, response) => {

@@ -4,19 +4,22 @@ import { join } from 'node:path';
 
 import express, { Router } from 'express';
 
-/** 128 bits that nobody guesses: whoever knows the address may read the calendar. */
+/** 128 random bits: whoever knows the address may read the calendar. */
 const TOKEN = /^[0-9a-f]{32}$/;
 
-/** A calendar of 100,000 days has some 30 MB; more, or more calendars, would be meant to fill the disk. */
+/**
+ * A calendar of 100,000 days has some 30 MB; anything larger, or more calendars, would be an attempt to fill the
+ * disk.
+ */
 const MAX_BYTES = '40mb';
 const MAX_CALENDARS = 20;
 
-/** Where one calendar is kept; undefined for what is no token, so that no other file can be named. */
+/** The file of one calendar; undefined for anything that isn't a token, so that no other file can be named. */
 function fileOf(folder: string, token: string | undefined): string | undefined {
   return token !== undefined && TOKEN.test(token) ? join(folder, `${token}.ics`) : undefined;
 }
 
-/** Takes the application's calendars of days in (PUT, DELETE) under unguessable names. @param folder - made if missing */
+/** Stores the application's calendars (PUT, DELETE) under unguessable names. @param folder - made if missing */
 export function calendarApi(folder: string): Router {
   mkdirSync(folder, { recursive: true });
   const router = Router();
@@ -33,7 +36,7 @@ export function calendarApi(folder: string): Router {
       );
       if (others.length >= MAX_CALENDARS)
         return void response.status(409).json({ error: `there are ${MAX_CALENDARS} calendars already` });
-      // Written beside and then moved: a reader finds the old one or the new one, whole.
+      // Written to a temporary file and then renamed: a reader gets the old one or the new one, whole.
       await writeFile(`${file}.new`, text);
       await rename(`${file}.new`, file);
       response.status(204).end();
@@ -47,7 +50,7 @@ export function calendarApi(folder: string): Router {
   return router;
 }
 
-/** Hands calendars to calendar programs: /calendar/TOKEN.ics. */
+/** Serves calendars to calendar programs: /calendar/TOKEN.ics. */
 export function calendarFeed(folder: string): Router {
   const router = Router();
   router.get('/:name', async (request, response) => {

@@ -2,10 +2,13 @@ import { Router } from 'express';
 
 import { generateBook, generateCalendar, generateMail, generateTalks } from '@/demo';
 
-/** The invented cards, talks, mailbox and calendar that a demo book begins with. @param day - the day its dates are relative to */
+/**
+ * The invented cards, talks, mailbox and calendar that a demo book begins with. @param day - the day its dates are
+ * relative to
+ */
 export function demoApi(day: string): Router {
   const router = Router();
-  // Each is asked for once, by a book that begins; made and kept at the start they would only take time and memory.
+  // Each is requested once, by a new book; generating them at the start would only cost time and memory.
   const make: Readonly<Record<string, readonly [type: string, text: () => string]>> = {
     cards: ['json', () => JSON.stringify(generateBook(day))],
     talks: ['json', () => JSON.stringify(generateTalks(day))],

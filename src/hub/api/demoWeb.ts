@@ -3,15 +3,15 @@ import type { NextFunction, Request, Response } from 'express';
 import { generateFeed } from '@/demo';
 import type { NameLookup } from '@/hub/talks';
 
-/** Names of pages in the demo; both endings lead nowhere in the real net (RFC 2606). */
+/** Host names in the demo; both endings are reserved (RFC 2606). */
 const DEMO_HOST = /^[a-z0-9.-]+\.example(\.org)?$/;
 
-/** In a demo its people's pages are on this machine. @param port - the hub's own */
+/** In a demo, the pages of its people are on this machine. @param port - the hub's own */
 export function demoLookup(port: number): NameLookup {
   return (host) => (DEMO_HOST.test(host) ? { address: '127.0.0.1', port } : undefined);
 }
 
-/** Answers for the pages of the demo's people: each has a page that names its feed, and the feed. */
+/** Serves the pages of the demo's people: each has a page that names its feed, and the feed. */
 export function demoWeb(today: string) {
   return (request: Request, response: Response, next: NextFunction): void => {
     const host = request.get('host') ?? '';

@@ -1,6 +1,6 @@
 import type { ZodError } from 'zod';
 
-/** The first thing that is wrong with what was sent: where, and what. */
+/** The first fault in what was sent: where, and what. */
 export function describeIssue({ issues: [issue] }: ZodError): string {
   return `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'unusable'}`;
 }

@@ -23,7 +23,7 @@ import { devicesStatus } from './devicesStatus';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 import { settleApi } from './settleApi';
 
-/** Lines of the log in one answer. */
+/** Log lines per answer. */
 const LOG_LINES = 100;
 
 const changeSchema = passportSchema
@@ -34,7 +34,7 @@ const changeSchema = passportSchema
     everyMinutes: z.number().int().min(1).max(10_080).optional(),
   });
 
-/** Devices and their passports, what came and went, and what is to settle; for paired browsers. */
+/** Devices, their passports, their syncs, and values to settle; for paired browsers. */
 export function devicesApi(db: HubDb, country: string): Router {
   const router = Router();
   router.use(onlyOwnPages, onlyPaired(db), express.json({ limit: '1mb' }));
@@ -101,7 +101,7 @@ export function devicesApi(db: HubDb, country: string): Router {
   return router;
 }
 
-/** A wish as the store keeps it: the directory goes along by the access of whoever is signed in to it. @throws RangeError where nobody is */
+/** A passport request as the store keeps it: the directory is served with the access of whoever is signed in to it. @throws RangeError where nobody is */
 async function withDirectory<
   T extends { directory?: boolean | undefined; directoryToken?: string | undefined },
 >(
@@ -132,7 +132,7 @@ interface Wanted {
   readonly before: number;
 }
 
-/** What happened, the latest first. */
+/** The log, the latest first. */
 async function readLog(db: HubDb, { device, uid, before }: Wanted): Promise<object[]> {
   const rows = await db
     .selectFrom('changes')
@@ -140,7 +140,7 @@ async function readLog(db: HubDb, { device, uid, before }: Wanted): Promise<obje
     .leftJoin('browsers', 'browsers.id', 'changes.browser')
     .select(['changes.seq', 'changes.at', 'changes.uid', 'changes.says'])
     .select(['devices.name as device', 'browsers.name as browser'])
-    // What nobody did is how the book began.
+    // Changes by nobody are how the book began.
     .where(({ eb, or }) => or([eb('changes.device', 'is not', null), eb('changes.browser', 'is not', null)]))
     .$if(typeof device === 'string', (query) => query.where('devices.name', '=', String(device)))
     .$if(typeof uid === 'string', (query) => query.where('changes.uid', '=', String(uid)))

@@ -4,10 +4,10 @@ import { everyMinutesOf, findStandIn, STAND_INS, type StandInKind } from '@/hub/
 import type { HubDb } from '@/hub/store';
 import { type Browser, type Device, listDevices, listsOf, viewOf } from '@/hub/sync';
 
-/** Syncs told of each device. */
+/** Syncs shown per device. */
 const SYNCS_TOLD = 20;
 
-/** The devices and the browsers as they are now. */
+/** The current devices and browsers. */
 export async function devicesStatus(db: HubDb, asking: Browser): Promise<DevicesStatus> {
   const devices: DeviceStatus[] = [];
   const standIns = new Map<string, Pick<DeviceStatus, 'standIn' | 'next' | 'everyMinutes'>>();

@@ -42,7 +42,7 @@ import type { HubDb } from '@/hub/store';
 import { describeIssue } from './describeIssue';
 import { onlyOwnPages, onlyPaired } from './guards';
 
-/** What goes in and out beside the store. */
+/** What the interface needs beside the store. */
 export interface DirectoryApiOptions {
   /** UTCDateTime. */
   readonly utcNow: () => string;
@@ -54,14 +54,14 @@ const wholeUser = credentials.extend({ role: roleSchema });
 const userChange = z.object({ role: roleSchema.optional(), passphrase: z.string().max(1000).optional() });
 const csvWish = z.object({ csv: z.string().max(5_000_000), isInside: z.boolean(), isToApply: z.boolean() });
 
-/** Entries that one answer has at most. */
+/** The most entries in one answer. */
 const MAX_FOUND = 100;
-/** Where the entries of an exported file stand. */
+/** Where exported entries are placed in the tree. */
 const BASE = 'ou=directory';
 
 const sessions = new WeakMap<Request, DirectoryUser & { readonly token: string }>();
 
-/** The common directory: signing in, looking up, keeping it, who has access. Every refusal is by the table in core. */
+/** The common directory: signing in, looking up, editing, access. Permissions are the table in core/directory. */
 export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions): Router {
   const router = Router();
   router.use(onlyOwnPages, express.json({ limit: '6mb' }));
@@ -71,7 +71,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
   router.get('/state', async (_, response) => {
     response.set('Cache-Control', 'no-store').json({ hasUsers: (await listUsers(db)).length > 0 });
   });
-  // The first administrator is whoever has the book: a browser that is paired with it.
+  // The first administrator must use a browser that is paired with the book.
   router.post('/first', onlyPaired(db), async (request, response) => {
     if ((await listUsers(db)).length > 0) throw new DirectoryError('somebody has access already', 409);
     const { name, passphrase } = parsed(credentials, request.body);
@@ -179,7 +179,7 @@ function onlySignedIn(db: HubDb, utcNow: () => string): RequestHandler {
   };
 }
 
-/** Lets only those do something whose role may. */
+/** Allows an act only to roles that may do it. */
 function only(act: DirectoryAct): RequestHandler {
   return (request, _, next) => {
     const { role } = userOf(request);

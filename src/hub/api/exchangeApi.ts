@@ -10,11 +10,11 @@ import { describeIssue } from './describeIssue';
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 import { numberOf } from './numberOf';
 
-/** Some hundred cards with photos; more at once is refused, so that nobody fills the memory. */
+/** Some hundred cards with photos; more at once is refused, to protect the memory. */
 const MAX_BODY = '60mb';
-/** A line now and then tells both sides that the other is still there, in milliseconds. */
+/** Interval of keep-alive lines, in milliseconds. */
 const HEARTBEAT_MS = 25_000;
-/** Changes that follow each other this closely are told as one, in milliseconds. */
+/** Changes that follow each other this closely are announced as one, in milliseconds. */
 const GATHER_MS = 60;
 
 const uidsSchema = z.array(z.string()).max(200_000);
@@ -65,7 +65,7 @@ export function exchangeApi(db: HubDb, country: string): Router {
   return router;
 }
 
-/** Tells of changes as they come (server-sent events, WHATWG HTML §9.2), until the other side has gone. */
+/** Announces changes as server-sent events (WHATWG HTML §9.2) until the connection closes. */
 function tellChanges(response: Response, onEnd: (end: () => void) => void): void {
   response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
   response.flushHeaders();

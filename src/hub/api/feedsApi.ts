@@ -5,11 +5,11 @@ import { fetchFeed, type NameLookup } from '@/hub/talks';
 
 import { onlyOwnPages } from './guards';
 
-/** Octets of an address; longer ones no server takes. */
+/** The most octets in an address; servers accept no longer ones. */
 const MAX_ADDRESS = 2000;
 
 /**
- * Fetches feeds for the application, which the web lets no page do by itself: GET /?address=…
+ * Fetches feeds for the application, which the same-origin policy keeps pages from doing: GET /?address=…
  *
  * @param lookupAt - names that stand for a place on this machine, by the port that the hub is asked at
  */

@@ -3,12 +3,12 @@ import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { HubDb } from '@/hub/store';
 import { type Browser, findBrowser } from '@/hub/sync';
 
-/** Names under which this machine reaches itself; a page elsewhere that has its name point here doesn't come in by them. */
+/** Names under which this machine reaches itself; requests under any other name are DNS rebinding and refused. */
 const OWN_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
 
 /**
- * Lets only the application itself in: a page of another origin is refused, and so is a name that was made to point here
- * (DNS rebinding). Nothing is ever let in by a cookie, so that no other page can act in somebody's name.
+ * Allows only the application itself: other origins are refused, and so are names made to point here (DNS rebinding).
+ * Nothing is authorised by a cookie, so no other page can act in somebody's name.
  */
 export function onlyOwnPages(request: Request, response: Response, next: NextFunction): void {
   const host = request.get('host') ?? '';
@@ -23,7 +23,7 @@ export function onlyOwnPages(request: Request, response: Response, next: NextFun
 
 const browsers = new WeakMap<Request, Browser>();
 
-/** Lets only paired browsers in. */
+/** Allows only paired browsers. */
 export function onlyPaired(db: HubDb): RequestHandler {
   return async (request, response, next) => {
     const [, token = ''] = /^Bearer ([\w-]{20,100})$/.exec(request.get('authorization') ?? '') ?? [];

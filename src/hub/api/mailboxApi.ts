@@ -9,10 +9,10 @@ import { describeIssue } from './describeIssue';
 import { onlyOwnPages, onlyPaired } from './guards';
 import { numberOf } from './numberOf';
 
-/** Messages with cards attached go in one request. */
+/** Messages with attached cards fit into one request. */
 const MAX_BODY = '60mb';
 
-/** The mailbox of the mail client that ships with the product, for paired browsers. Nothing of it leaves this machine. */
+/** The simulated mail client's mailbox, for paired browsers. Nothing in it leaves this machine. */
 export function mailboxApi(db: HubDb): Router {
   const router = Router();
   router.use(onlyOwnPages, onlyPaired(db), express.json({ limit: MAX_BODY }));

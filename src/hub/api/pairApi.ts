@@ -10,7 +10,7 @@ const pairSchema = z.object({ code: z.string().max(40), name: z.string().max(200
 const nameSchema = z.object({ name: z.string().max(200) });
 
 /**
- * Pairing of browsers with the hub: by a code that the hub's machine shows, or another paired browser.
+ * Pairs browsers with the hub, by a code that the hub prints or another paired browser shows.
  *
  * @param isDemo - a demo hands its codes out: there is nothing in it that is anybody's
  */

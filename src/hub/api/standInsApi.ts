@@ -33,7 +33,7 @@ const editSchema = z.object({
 });
 const offlineSchema = z.object({ isOffline: z.boolean() });
 
-/** The devices that ship with the product, seen as if one held them in one's hand; for paired browsers. */
+/** The simulated devices, used as if held in the hand; for paired browsers. */
 export function standInsApi(db: HubDb): Router {
   const router = Router();
   router.use(onlyOwnPages, onlyPaired(db), express.json({ limit: '1mb' }));
@@ -114,7 +114,7 @@ export function standInsApi(db: HubDb): Router {
 
 type Handle = (kind: StandInKind, request: Request, response: Response) => Promise<void>;
 
-/** For the kinds that there are; what is asked wrongly is said so. */
+/** Checks the kind and reports faults in the request. */
 function forKind(handle: Handle) {
   return async (request: Request, response: Response): Promise<void> => {
     const kind = String(request.params['kind']);

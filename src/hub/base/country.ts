@@ -1,2 +1,2 @@
-/** ISO 3166-1 alpha-2: by whose habits numbers without a country code are read. */
+/** ISO 3166-1 alpha-2, for numbers without a country code. */
 export const COUNTRY = 'GB';

@@ -4,20 +4,20 @@ import { getFormat } from '@/core/formats';
 
 import { card as carddav } from './names';
 
-/** Versions of vCard in which cards are served and taken. */
+/** Versions of vCard served and accepted. */
 export type DataVersion = '3.0' | '4.0';
 
-/** How a client wants cards: a version, and perhaps some properties only (RFC 6352 §10.4). */
+/** The address data that a client asks for: a version, perhaps only some properties (RFC 6352 §10.4). */
 export interface DataRequest {
   readonly version: DataVersion;
   /** Names in capitals; undefined for all. */
   readonly properties: ReadonlySet<string> | undefined;
 }
 
-/** Properties that a vCard can't do without, so that what is sent is one even if they weren't asked for. */
+/** Properties that a vCard needs to be valid, sent even where they weren't asked for. */
 const NEEDED = ['BEGIN', 'VERSION', 'END'];
 
-/** The wish that an address-data element states; undefined for a version or a type that isn't served. */
+/** Reads an address-data element; undefined for a version or type that isn't served. */
 export function readDataRequest(element: XmlElement): DataRequest | undefined {
   const { 'content-type': type = 'text/vcard', version = '3.0' } = element.attributes;
   if (!/^text\/(?:x-)?vcard$/i.test(type) || (version !== '3.0' && version !== '4.0')) return undefined;
@@ -27,7 +27,7 @@ export function readDataRequest(element: XmlElement): DataRequest | undefined {
   return { version, properties: names.length === 0 ? undefined : new Set([...NEEDED, ...names]) };
 }
 
-/** A card as a client wants it. */
+/** A card in the form a client asks for. */
 export function writeData(card: Card, { version, properties }: DataRequest): string {
   const format = getFormat(version === '4.0' ? 'vcard4' : 'vcard3');
   const whole = format?.write([card], { extensions: false }) ?? '';
@@ -39,8 +39,8 @@ export function writeData(card: Card, { version, properties }: DataRequest): str
     .join('');
 }
 
-/** RFC 6352 §5.1: vCard 3.0 where nothing else is asked for. */
+/** RFC 6352 §5.1: vCard 3.0 is the default. */
 export const PLAIN_VERSION_3: DataRequest = { version: '3.0', properties: undefined };
 
-/** A whole card in the newer version, which says the most. */
+/** A whole card in vCard 4.0, which holds the most. */
 export const PLAIN_VERSION_4: DataRequest = { version: '4.0', properties: undefined };

@@ -1,19 +1,19 @@
 import { element, text, xmlDocument } from './writeXml';
 
-/** What a request can't be answered with; a condition of the standard, where it has one, is said in the body (RFC 4918 §16). */
+/** A request that fails; the standard's precondition, where there is one, is named in the body (RFC 4918 §16). */
 export class DavError extends Error {
   constructor(
     readonly status: number,
     message: string,
-    /** The element that names the condition, as in {DAV:}valid-sync-token. */
+    /** The precondition element, such as {DAV:}valid-sync-token. */
     readonly condition?: string,
-    /** The address of the resource that stands in the way. */
+    /** The address of the conflicting resource. */
     readonly href?: string,
   ) {
     super(message);
   }
 
-  /** The body of the answer; undefined where no condition is named. */
+  /** The body of the answer; undefined without a precondition. */
   body(): string | undefined {
     if (this.condition === undefined) return undefined;
     const inner = this.href === undefined ? [] : [element('{DAV:}href', [text(this.href)])];

@@ -13,9 +13,9 @@ export interface DavRequest {
   readonly now: string;
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country: string;
-  /** The sync that what comes belongs to. */
+  /** The sync that changes belong to. */
   readonly sync?: number | undefined;
-  /** Whether it is a server whose cards are marked as being kept there. */
+  /** Whether it is a server whose cards are marked as stored there. */
   readonly isServer?: boolean;
 }
 
@@ -24,13 +24,13 @@ export interface DavAnswer {
   readonly status: number;
   readonly headers?: Readonly<Record<string, string>>;
   readonly body?: string;
-  /** Cards that it carries whole. */
+  /** Complete cards in the answer. */
   readonly served?: number;
-  /** Cards that are now otherwise in the book, for which something came. */
+  /** Cards that the request changed in the book. */
   readonly came?: number;
 }
 
-/** What an address names, for the user who has signed in; anything else is nobody's. */
+/** What an address names for the signed-in device; anything else isn't found. */
 export type Resource =
   | { readonly kind: 'root' | 'principal' | 'home' }
   /** The cards of the book, or those of the common directory. */
@@ -43,7 +43,7 @@ export function isOfDirectory(resource: Resource): boolean {
   return 'isDirectory' in resource && resource.isDirectory === true;
 }
 
-/** What a path names; undefined where that is nothing, or another's. */
+/** Resolves a path; undefined where there is nothing, or another's. */
 export function resourceAt(path: string, user: string): Resource | undefined {
   const parts = path.split('/').filter(Boolean);
   const [first, owner, book, href, ...rest] = parts;

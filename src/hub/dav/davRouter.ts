@@ -14,7 +14,7 @@ import { rememberServed } from './rememberServed';
 import { report } from './report';
 import { trimForDevice, viewFor } from './viewFor';
 
-/** What the router goes by. */
+/** What the router needs. */
 export interface DavOptions {
   readonly db: HubDb;
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
@@ -26,7 +26,7 @@ const METHODS = 'OPTIONS, GET, HEAD, PROPFIND, REPORT, PUT, DELETE';
 /** RFC 4918 §10.1, RFC 3744 §7.2, RFC 6352 §6.1. */
 const COMPLIANCE = '1, 3, access-control, addressbook, sync-collection';
 const KNOWN = new Set(['PROPPATCH', 'MKCOL', 'COPY', 'MOVE', 'LOCK', 'UNLOCK', 'POST', 'PATCH', 'ACL']);
-/** How long somebody waits after a wrong password, in milliseconds, and how many are let through until it is so. */
+/** Delay after a wrong password, in milliseconds, and how many are free of it. */
 const [DELAY_MS, FREE_TRIES, MAX_TRIES] = [500, 3, 20];
 const FORGET_MS = 10 * 60 * 1000;
 
@@ -47,7 +47,7 @@ export function davRouter(options: DavOptions): Router {
 }
 
 async function answer(request: Request, options: DavOptions, failed: Failed): Promise<DavAnswer> {
-  // Clients ask what is spoken here before they sign in.
+  // Clients ask for capabilities before they sign in.
   if (request.method === 'OPTIONS') return { status: 200, headers: { DAV: COMPLIANCE, Allow: METHODS } };
   const device = await whoIs(request, options.db, failed);
   if (device.paused === 1) throw new DavError(403, 'this device’s passport is paused');
@@ -74,14 +74,14 @@ async function answer(request: Request, options: DavOptions, failed: Failed): Pr
     await noteVisit(options.db, device, now, { came: answered.came ?? 0, went: answered.served ?? 0 });
     return answered;
   } catch (error) {
-    // What a client merely asked for in vain is no fault of a sync.
+    // A resource that isn't there is no fault of a sync.
     if (error instanceof DavError && ![404, 412].includes(error.status))
       await noteVisit(options.db, device, now, { came: 0, went: 0, fault: error.message });
     throw error;
   }
 }
 
-/** When a device was here last, to the minute: a sync of many requests needn't write it with each. */
+/** When a device was last seen, to the minute: a sync of many requests needn't write it each time. */
 async function noteSeen(db: HubDb, { id, seen }: Device, now: string): Promise<void> {
   if (seen?.slice(0, 16) === now.slice(0, 16)) return;
   await inTransaction(db, (store) =>
@@ -91,7 +91,10 @@ async function noteSeen(db: HubDb, { id, seen }: Device, now: string): Promise<v
 
 type Failed = Map<string, { count: number; until: number }>;
 
-/** Who signs in; after some wrong passwords from one place each further one takes longer, and then none is tried. */
+/**
+ * Authenticates a device; after some wrong passwords from one address each further one is delayed, then none is
+ * tried.
+ */
 async function whoIs(request: Request, db: HubDb, failed: Failed) {
   const from = request.ip ?? '';
   const known = failed.get(from);
@@ -134,7 +137,7 @@ function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> |
   }
 }
 
-/** The common directory is only read by devices. */
+/** Devices can only read the common directory. */
 function onlyOwnBook(resource: Resource): void {
   if (isOfDirectory(resource))
     throw new DavError(403, 'the directory is only read here', dav('need-privileges'));
@@ -179,7 +182,7 @@ function sendFault(response: Response, error: DavError): void {
   response.type(body === undefined ? 'text/plain' : 'application/xml').end(body ?? `${error.message}\n`);
 }
 
-/** Where a client that knows the host only is sent (RFC 6764 §5). */
+/** Redirects clients that know only the host (RFC 6764 §5). */
 export function wellKnown(_: Request, response: Response): void {
   response.redirect(301, ROOT);
 }

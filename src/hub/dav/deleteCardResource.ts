@@ -7,7 +7,7 @@ import type { DavAnswer, DavRequest } from './davRequest';
 import { dav } from './names';
 import { checkConditions } from './putCardResource';
 
-/** DELETE of a card (RFC 4918 §9.6). One that has been changed since the device saw it is kept, and comes back to the device. */
+/** DELETE of a card (RFC 4918 §9.6). A card that has changed since the device saw it is kept and served again. */
 export async function deleteCardResource(request: DavRequest, href: string): Promise<DavAnswer> {
   const { db, device, now } = request;
   if (device.direction === 'out')

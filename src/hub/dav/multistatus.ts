@@ -12,7 +12,7 @@ export function multistatus(responses: readonly Xml[], more: readonly Xml[] = []
   };
 }
 
-/** What a resource says of the properties asked for: those that it has, and those that it hasn't (404). */
+/** A resource's answer to a property request: those found, and those not found (404). */
 export function responseOf(source: PropertySource, names: readonly string[], onlyNames = false): Xml {
   const found: Xml[] = [];
   const missing: Xml[] = [];
@@ -28,7 +28,7 @@ export function responseOf(source: PropertySource, names: readonly string[], onl
   return element(dav('response'), [element(dav('href'), text(pathOf(source))), ...stats]);
 }
 
-/** A resource of which only a status is told: gone, or too many. */
+/** A resource with only a status: gone, or too many results. */
 export function statusOf(path: string, status: string, more: readonly Xml[] = []): Xml {
   return element(dav('response'), [
     element(dav('href'), text(path)),

@@ -14,7 +14,7 @@ import {
 } from './names';
 import { element, text, type Xml } from './writeXml';
 
-/** What properties are worked out from. */
+/** What properties are calculated from. */
 export interface PropertySource {
   readonly request: DavRequest;
   readonly view: DeviceView;
@@ -89,7 +89,7 @@ export const PROPERTIES: Readonly<Record<string, Property>> = {
   ),
 };
 
-/** Properties that are told where a client asks for all of them (RFC 4918 §9.1). */
+/** Properties returned for allprop (RFC 4918 §9.1). */
 export const ALL_PROPERTIES = [
   'resourcetype',
   'displayname',
@@ -112,7 +112,7 @@ function privilegesOf({ device }: DavRequest, resource: Resource): string[] {
   return [...reads, 'write', 'write-content', ...(kind === 'book' ? ['bind', 'unbind'] : [])];
 }
 
-/** The path of a resource, as it is told. */
+/** The path of a resource, as served. */
 export function pathOf({ request, resource }: PropertySource): string {
   const { user: owner } = request.device;
   switch (resource.kind) {

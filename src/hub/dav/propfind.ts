@@ -51,10 +51,10 @@ async function booksOf(request: DavRequest): Promise<Pick<PropertySource, 'resou
   ];
 }
 
-/** Properties that say something of a card as it is written out. */
+/** Properties that depend on a card's serialised form. */
 const OF_TEXT = [dav('getcontentlength'), carddav('address-data')];
 
-/** The cards of a collection; their pictures are cut only where something asked for depends on it. */
+/** The cards of a collection; pictures are resized only where a requested property depends on it. */
 async function listed(
   request: DavRequest,
   { byUid }: DeviceView,

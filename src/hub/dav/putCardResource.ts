@@ -24,7 +24,10 @@ import { bookPath, card as carddav, dav, MAX_RESOURCE_OCTETS } from './names';
 import { recordHeld } from './recordHeld';
 import { noteGone } from './rememberServed';
 
-/** PUT of a card (RFC 6352 §6.3.2): what the device has changed goes into the book, whatever else happened meanwhile. */
+/**
+ * PUT of a card (RFC 6352 §6.3.2): the device's changes are merged into the book, whatever else happened in the
+ * meantime.
+ */
 export async function putCardResource(request: DavRequest, href: string): Promise<DavAnswer> {
   const { db, device } = request;
   if (device.direction === 'out')
@@ -84,7 +87,7 @@ function formatOf(version: DataVersion): ReadableFormat {
   return getFormat(version === '4.0' ? 'vcard4' : 'vcard3') as ReadableFormat;
 }
 
-/** RFC 9110 §13.1: nothing is overwritten that the device hasn't seen. */
+/** RFC 9110 §13.1: nothing the device hasn't seen is overwritten. */
 export function checkConditions({ header }: Pick<DavRequest, 'header'>, etag: string | undefined): void {
   const [match, none] = [header('if-match'), header('if-none-match')];
   const tags = (text: string) => text.split(',').map((tag) => tag.trim());
@@ -104,7 +107,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     const current = await findCard(store, uid);
     if (!current) throw new DavError(404, 'the card has just been deleted');
     const row = await findMemory(store, device.id, uid);
-    // Who is on a list that fills itself is nothing that a device could change.
+    // A device can't change who is on a rule list.
     const only = isRuleList(current) ? withoutMembers : (card: Card) => card;
     const base = only(row ? toCard(row.card) : current);
     const keeps = JSON.parse(device.keeps) as Keeps;
@@ -126,7 +129,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
       deviceUid: sent.uid === uid ? null : sent.uid,
     });
     await noteKept(store, request, keeps, sent);
-    // No entity tag: what is stored is not octet for octet what was sent (RFC 6352 §6.3.2.3).
+    // No entity tag: the stored card is not octet for octet what was sent (RFC 6352 §6.3.2.3).
     return { status: 204, came: isChanged ? 1 : 0 };
   });
 }
@@ -139,7 +142,7 @@ function sourceOf({ now, device, sync }: DavRequest): Omit<ChangeSource, 'says'>
   return { at: now, device: device.id, sync };
 }
 
-/** A card that comes from a server is marked as being kept there. */
+/** A card from another server is marked as stored there. */
 function marked(card: Card, { device, isServer = false }: DavRequest): Card {
   return isServer || device.own === 1 ? withSource(card, device.name, true) : card;
 }
@@ -151,7 +154,7 @@ function readBack(card: Card, version: DataVersion): Card {
   return read ?? card;
 }
 
-/** A card that is new here: somebody's who is in the book already is joined to theirs, any other comes in. */
+/** A new card: joined to an existing card that certainly is the same person, else added. */
 async function takeNew(request: DavRequest, href: string, sent: Card, book: TwinIndex): Promise<DavAnswer> {
   const { db, device, now, country } = request;
   const twin = twinOf(sent, book);
@@ -178,28 +181,31 @@ async function takeNew(request: DavRequest, href: string, sent: Card, book: Twin
       ...{ ...sourceOf(request), says: `Joined a card of ${device.name} to ${shownAs(same)}` },
     });
     const known = await findMemory(store, device.id, same.uid);
-    // It has one of them already: the second goes from the device with the next sync.
+    // The device has that card already: the second one is removed from it with the next sync.
     if (known && known.href !== href) await noteGone({ db: store, device }, href, seq);
     else await remember(store, request, { uid: same.uid, href, card: after, deviceUid: sent.uid });
     return { status: 201, came: 1 };
   });
 }
 
-/** Merging notes which cards were merged away; what a device sends was never a card of the book. */
+/** Merging records the cards that were merged away; the device's was never a card of the book. */
 function withoutTrace(united: Card, same: Card): Card {
   const { 'cordialis.example:was': _, ...rest } = united;
   const was = same['cordialis.example:was'];
   return was ? { ...rest, 'cordialis.example:was': was } : rest;
 }
 
-/** The card of the book that is certainly the same. */
+/** The card of the book that is certainly the same person or organisation. */
 function twinOf(sent: Card, index: TwinIndex): string | undefined {
   const [twin, second] = index.twinsOf(duplicateFacts(sent));
   if (twin?.grade !== 'certain' || second?.grade === 'certain') return undefined;
   return twin.uids.find((uid) => uid !== sent.uid);
 }
 
-/** A card put by a device whose passport is for a list comes onto the list, or it would be gone again at once. */
+/**
+ * A card from a device whose passport is for a list is added to that list, or it would vanish from the device at
+ * once.
+ */
 async function joinList(store: HubDb, request: DavRequest, uid: string): Promise<void> {
   const [first] = listsOf(request.device);
   const list = first === undefined ? undefined : await findCard(store, first);

@@ -29,7 +29,7 @@ interface PropFilter {
   readonly params: readonly ParamFilter[];
 }
 
-/** What cards are chosen by. */
+/** A filter for cards. */
 export interface Filter {
   readonly isAll: boolean;
   readonly props: readonly PropFilter[];
@@ -68,7 +68,7 @@ function readMatch({ attributes, text }: XmlElement): TextMatch {
   return { text, collation, kind, isNegated: negate === 'yes' };
 }
 
-/** Whether a card is one of those that are looked for. A filter without conditions lets every card through. */
+/** Whether a card matches. A filter without conditions matches every card. */
 export function matchesFilter(card: Card, { isAll, props }: Filter): boolean {
   if (props.length === 0) return true;
   const lines = linesOf(card);

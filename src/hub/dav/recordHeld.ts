@@ -3,13 +3,13 @@ import { etagOf, servedCard } from '@/hub/sync';
 
 import type { DavRequest } from './davRequest';
 
-/** Versions of a card that are looked through, the latest first. */
+/** Versions of a card searched, the latest first. */
 const VERSIONS = 50;
 
 /**
- * A device that names an entity tag which is no longer good has the card as it was with that tag, whatever it has been
- * served since: an answer may have got lost. What it sends next is compared with that version, or what came in between
- * would look as if the device had taken it away.
+ * A device that names an outdated entity tag has the version with that tag, whatever it has been served since: an
+ * answer may have been lost. What it sends next is compared with that version; otherwise newer values would look as
+ * if the device had deleted them.
  */
 export async function recordHeld(request: DavRequest, uid: string): Promise<void> {
   const { db, device } = request;

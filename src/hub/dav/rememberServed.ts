@@ -5,10 +5,10 @@ import type { SeenCard } from '@/hub/sync';
 
 import type { DavRequest } from './davRequest';
 
-/** Rows written at once: SQLite takes some thousand values in one statement. */
+/** Rows per statement: SQLite takes some thousand values in one. */
 const AT_ONCE = 100;
 
-/** Notes what a device has been served: what it sends later is compared with it. */
+/** Records what a device has been served: what it sends later is compared with it. */
 export async function rememberServed(
   { db, device }: Pick<DavRequest, 'db' | 'device'>,
   served: readonly SeenCard[],
@@ -43,13 +43,13 @@ export async function rememberServed(
   });
 }
 
-/** The hub's card; of a list that fills itself with whoever it was served with. */
+/** The hub's card; of a rule list with the members it was served with. */
 function asServed(text: string, served: Card): string {
   const card = toCard(text);
   return isRuleList(card) ? JSON.stringify({ ...card, members: served.members ?? {} }) : text;
 }
 
-/** Takes a resource's address out of use for a device: what it put there is served under another one. */
+/** Retires a resource's address for a device: what it put there is served under another address. */
 export async function noteGone(
   { db, device }: Pick<DavRequest, 'db' | 'device'>,
   href: string,

@@ -40,7 +40,7 @@ interface Asked {
 
 interface Tell extends Asked {
   readonly request: DavRequest;
-  /** Whether it is the common directory, of which no device's memory is kept. */
+  /** Whether it is the common directory, for which no memory of devices is kept. */
   readonly isDirectory: boolean;
   readonly view: DeviceView;
 }
@@ -59,7 +59,7 @@ function tellOf({ request, view, wish, names, isDirectory }: Tell, seen: SeenCar
   return responseOf({ request, view, wish, seen, resource }, names);
 }
 
-/** Cards as they are told, and remembered as served where they are told whole. */
+/** The answers for cards, remembered as served where they are complete. */
 async function serve(tell: Tell, seen: readonly SeenCard[]): Promise<Xml[]> {
   if (!tell.wish) return seen.map((one) => tellOf(tell, one));
   if (!tell.isDirectory) await rememberServed(tell.request, seen);
@@ -75,7 +75,7 @@ async function multiget(tell: Tell, body: XmlElement): Promise<DavAnswer> {
     tell,
     found.flatMap((seen) => seen ?? []),
   );
-  // In the order in which they were asked for.
+  // In the requested order.
   const responses = paths.map((path, i) =>
     found[i] ? (served.shift() ?? statusOf(path, '404 Not Found')) : statusOf(path, '404 Not Found'),
   );
@@ -118,7 +118,7 @@ async function query(tell: Tell, body: XmlElement): Promise<DavAnswer> {
   };
 }
 
-/** RFC 6578 §3: what has come, changed or gone since a token; without one, everything. */
+/** RFC 6578 §3: what was added, changed or removed since a token; without one, everything. */
 async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> {
   const { request, view } = tell;
   const { device, db } = request;
@@ -141,7 +141,7 @@ async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> 
     .where('device', '=', device.id)
     .execute();
   const hrefs = new Map(memory.map(({ uid, href }) => [uid, href]));
-  // Who is on a list is said by the list's own card: whoever has come or gone hasn't changed.
+  // Membership is on the list's own card: a member's card hasn't changed.
   const isList = listsOf(device).some((list) => changed.includes(list));
   const concerned = new Set([...changed, ...(isList ? [...view.byUid.keys(), ...hrefs.keys()] : [])]);
   const here = [...concerned].flatMap((uid) => view.byUid.get(uid) ?? []);

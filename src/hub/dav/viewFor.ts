@@ -4,7 +4,7 @@ import { type DeviceView, directoryView, type SeenCard, viewOf } from '@/hub/syn
 import { DavError } from './davError';
 import { type DavRequest, isOfDirectory, type Resource } from './davRequest';
 
-/** What a device may see of the collection that a resource is, or is in. @throws DavError 404 for a directory that it doesn't get */
+/** The collection of a resource, as a device may see it. @throws DavError 404 for a directory that it doesn't get */
 export async function viewFor({ db, device, now }: DavRequest, resource: Resource): Promise<DeviceView> {
   if (!isOfDirectory(resource)) return viewOf(db, device);
   const view = await directoryView(db, device, now.slice(0, 10));
@@ -12,7 +12,7 @@ export async function viewFor({ db, device, now }: DavRequest, resource: Resourc
   return view;
 }
 
-/** Cards as they are served to a device, their pictures cut down to what it shows. */
+/** Cards as served to a device, pictures resized to what it shows. */
 export async function trimForDevice(
   { device }: Pick<DavRequest, 'device'>,
   seen: readonly SeenCard[],

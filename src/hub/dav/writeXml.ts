@@ -1,14 +1,14 @@
-/** Namespaces of what is said, and the prefixes under which it is. */
+/** Namespaces and their prefixes. */
 const NAMESPACES: Readonly<Record<string, string>> = {
   'DAV:': 'd',
   'urn:ietf:params:xml:ns:carddav': 'c',
   'http://calendarserver.org/ns/': 's',
 };
 
-/** XML as text that is safe to put into an element. */
+/** XML that is safe to put into an element. */
 export type Xml = string & { readonly kind: 'xml' };
 
-/** Characters that XML 1.0 can't hold at all (§2.2). */
+/** Characters that XML 1.0 doesn't allow (§2.2). */
 const NOT_XML = /[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu;
 
 /** A text within an element. */

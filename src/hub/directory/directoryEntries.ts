@@ -9,7 +9,7 @@ import { type DirectoryEntriesTable, type HubDb, inTransaction } from '@/hub/sto
 import { noteInLog } from './directoryLog';
 import type { Actor } from './directoryUsers';
 
-/** Puts some entries into the directory, in the place of those with their uids, as one act. */
+/** Stores entries, replacing those with the same uids, in one transaction. */
 export async function putEntries(db: HubDb, entries: readonly DirectoryEntry[], by: Actor): Promise<void> {
   await inTransaction(db, async (store) => {
     for (const entry of entries) {
@@ -36,7 +36,7 @@ export async function putEntries(db: HubDb, entries: readonly DirectoryEntry[], 
   books.delete(db);
 }
 
-/** Takes somebody out of the directory. @returns whether they were in it */
+/** Removes an entry. @returns whether they were in it */
 export async function removeEntry(db: HubDb, uid: string, by: Actor): Promise<boolean> {
   const isGone = await inTransaction(db, async (store) => {
     const known = await store
@@ -54,21 +54,21 @@ export async function removeEntry(db: HubDb, uid: string, by: Actor): Promise<bo
   return isGone;
 }
 
-/** Everybody whom a role finds on a day, by name. */
+/** The entries a role may see on a day, by name. */
 export async function entriesFor(db: HubDb, role: Role, today: string): Promise<DirectoryEntry[]> {
   const { entries } = await bookOf(db);
   return [...entries.values()].filter((entry) => maySee(role, entry, today));
 }
 
-/** One entry, whoever may see it; undefined where nobody of that uid is in the directory. */
+/** One entry, regardless of who may see it; undefined for an unknown uid. */
 export async function findEntry(db: HubDb, uid: string): Promise<DirectoryEntry | undefined> {
   return (await bookOf(db)).entries.get(uid);
 }
 
-/** Hits asked of the index, of which those that a role may not see are left out. */
+/** Hits requested from the index; those that a role may not see are dropped. */
 const ASKED = 200;
 
-/** Whom a query finds, as the search of the Book would. @param query - '' finds nobody */
+/** Entries found by a query, with the search of the Book. @param query - '' finds nobody */
 export async function searchEntries(
   db: HubDb,
   query: string,
@@ -88,7 +88,7 @@ interface Book {
   readonly index: SearchIndex;
 }
 
-/** The directory at hand, made anew after a change: it is searched far more often than it is changed. */
+/** The directory in memory, rebuilt after a change: it is searched far more often than changed. */
 const books = new WeakMap<HubDb, Promise<Book>>();
 
 function bookOf(db: HubDb): Promise<Book> {

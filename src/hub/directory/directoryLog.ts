@@ -1,6 +1,6 @@
 import type { HubDb } from '@/hub/store';
 
-/** What the log of the directory says of one act. */
+/** One line of the directory's log. */
 export interface DirectoryLogLine {
   readonly at: string;
   readonly who: string;
@@ -18,7 +18,7 @@ interface Noted {
   readonly after?: string | undefined;
 }
 
-/** Notes an act, in the transaction that does it. */
+/** Logs an act, in the same transaction. */
 export async function noteInLog(store: HubDb, { by, act, says, uid, before, after }: Noted): Promise<void> {
   await store
     .insertInto('directoryLog')
@@ -29,10 +29,10 @@ export async function noteInLog(store: HubDb, { by, act, says, uid, before, afte
     .execute();
 }
 
-/** Acts at most that are given at once. */
+/** The most log lines per answer. */
 const MAX_LINES = 500;
 
-/** What was done with the directory, the latest first. */
+/** The directory's log, the latest first. */
 export function readDirectoryLog(db: HubDb): Promise<DirectoryLogLine[]> {
   return db
     .selectFrom('directoryLog')

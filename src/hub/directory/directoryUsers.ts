@@ -8,42 +8,42 @@ import { type DirectoryUsersTable, type HubDb, inTransaction } from '@/hub/store
 
 import { noteInLog } from './directoryLog';
 
-/** Somebody with access, as others may know them. */
+/** A user, as shown to others. */
 export interface DirectoryUser {
   readonly name: string;
   readonly role: Role;
   readonly created: string;
 }
 
-/** Who does something, and when. */
+/** Who acts, and when. */
 export interface Actor {
   readonly name: string;
   /** UTCDateTime. */
   readonly now: string;
 }
 
-/** What can't be done with somebody's access, in words for whoever asked. */
+/** A refused act, explained to whoever asked. */
 export class DirectoryError extends Error {
   constructor(
     message: string,
-    /** Of HTTP. */
+    /** HTTP status. */
     readonly status: 400 | 403 | 404 | 409 | 429,
   ) {
     super(message);
   }
 }
 
-/** A passphrase that is shorter is guessed too soon (NIST SP 800-63B asks for 8 at least). */
+/** Shorter passphrases are guessed too easily (NIST SP 800-63B requires at least 8). */
 const MIN_PASSPHRASE = 12;
 const MAX_NAME = 60;
 
-/** Everybody with access, in the order in which they came. */
+/** All users, in the order they were added. */
 export async function listUsers(db: HubDb): Promise<DirectoryUser[]> {
   const rows = await db.selectFrom('directoryUsers').selectAll().orderBy('id').execute();
   return rows.map(({ name, role, created }) => ({ name, role, created }));
 }
 
-/** Gives somebody access. @throws DirectoryError */
+/** Adds a user. @throws DirectoryError */
 export async function addUser(
   db: HubDb,
   {
@@ -67,7 +67,7 @@ export async function addUser(
   });
 }
 
-/** Gives somebody another role. There is always an administrator. @throws DirectoryError */
+/** Changes a user's role. There is always an administrator. @throws DirectoryError */
 export function changeRole(db: HubDb, name: string, role: Role, by: Actor): Promise<void> {
   return inTransaction(db, async (store) => {
     const user = await getUser(store, name);
@@ -77,7 +77,7 @@ export function changeRole(db: HubDb, name: string, role: Role, by: Actor): Prom
   });
 }
 
-/** Gives somebody another passphrase; whoever is signed in with the old one is signed out. @throws DirectoryError */
+/** Changes a user's passphrase and ends their sessions. @throws DirectoryError */
 export async function changePassphrase(
   db: HubDb,
   name: string,
@@ -94,7 +94,7 @@ export async function changePassphrase(
   });
 }
 
-/** Takes somebody's access; what they have entered and what the log says of them stays. @throws DirectoryError */
+/** Removes a user; their entries and log lines stay. @throws DirectoryError */
 export function removeUser(db: HubDb, name: string, by: Actor): Promise<void> {
   return inTransaction(db, async (store) => {
     const user = await getUser(store, name);
@@ -105,18 +105,18 @@ export function removeUser(db: HubDb, name: string, by: Actor): Promise<void> {
   });
 }
 
-/** How long somebody stays signed in, in milliseconds: a working day. */
+/** How long a session lasts, in milliseconds: a working day. */
 const SESSION_MS = 12 * 3600 * 1000;
-/** Wrong passphrases after which a name has to wait, and how long, in milliseconds. */
+/** Wrong passphrases before a name is locked, and for how long, in milliseconds. */
 const [MAX_WRONG, WAIT_MS] = [5, 5 * 60 * 1000];
-/** Names remembered for their wrong passphrases at most. */
+/** The most names remembered for wrong passphrases. */
 const MAX_TRIED = 10_000;
 const wrong = new Map<string, { count: number; untilMs: number }>();
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
 /**
- * Signs somebody in. A name that nobody has and a wrong passphrase give the same answer after the same work.
+ * Signs a user in. An unknown name and a wrong passphrase give the same answer after the same work.
  *
  * @throws DirectoryError where too many wrong passphrases came for the name
  */
@@ -133,7 +133,7 @@ export async function signInUser(
   const user = await findUser(db, name.trim());
   if (!(await isSecret(passphrase, user)) || !user) {
     const count = known && nowMs < known.untilMs ? known.count + 1 : 1;
-    // Names are whatever somebody tries: they must not fill the memory.
+    // Any name may be tried: they must not fill the memory.
     if (wrong.size >= MAX_TRIED) wrong.clear();
     wrong.set(key, { count, untilMs: nowMs + WAIT_MS });
     return undefined;
@@ -151,7 +151,7 @@ export async function signInUser(
   return { name: user.name, role: user.role, created: user.created, token };
 }
 
-/** Who shows a token; undefined where it is none, or no longer good. */
+/** The user of a session token; undefined for an unknown or expired one. */
 export async function findSession(
   db: HubDb,
   token: string,

@@ -3,22 +3,22 @@ import { type Card, normalizeAddress } from '@/core/card';
 import type { DirectoryEntry } from '@/core/directory';
 import { guessColumns, type Problem, readRows, readTable } from '@/core/formats';
 
-/** What a table would do to the directory. */
+/** What an import would do to the directory. */
 export interface DirectoryImport {
-  /** Those who aren't in it yet. */
+  /** New entries. */
   readonly fresh: readonly DirectoryEntry[];
-  /** Those who are and would change, found by their mail address. */
+  /** Existing entries that would change, found by mail address. */
   readonly changed: readonly DirectoryEntry[];
-  /** How many stay as they are. */
+  /** How many stay unchanged. */
   readonly same: number;
-  /** What couldn't be read, by the line of the file. */
+  /** Faults by line of the file. */
   readonly problems: readonly Pick<Problem, 'line' | 'message'>[];
 }
 
-/** Rows of a table at most: more would be a mistake, or meant to fill the disk. */
+/** The most rows of a table: more would be a mistake or an attempt to fill the disk. */
 const MAX_ROWS = 20_000;
 
-/** Reads a table of people (CSV in any of its writings); a row that is unusable doesn't spoil the others. */
+/** Reads a table of people (CSV in any dialect); an unusable row doesn't affect the others. */
 export function readDirectoryCsv(
   octets: Uint8Array,
   known: readonly DirectoryEntry[],
@@ -38,7 +38,7 @@ export function readDirectoryCsv(
       fresh.push({ card: { ...card, uid: newUid() }, isInside, isHidden: false });
       continue;
     }
-    // What the table doesn't speak of stays.
+    // Values that the table doesn't have stay.
     const next: Card = { ...entry.card, ...card, uid: entry.card.uid };
     if (isSameCard(next, entry.card)) same += 1;
     else changed.push({ ...entry, card: next });
@@ -58,7 +58,7 @@ function mailsOf({ emails }: Card): string[] {
   return Object.values(emails ?? {}).map(({ address }) => normalizeAddress(address));
 }
 
-/** Whether two cards say the same, whenever they were written. */
+/** Whether two cards are equal apart from their dates. */
 function isSameCard(a: Card, b: Card): boolean {
   const saysOf = ({ created: _, updated: __, prodId: ___, ...rest }: Card) => rest;
   return isSameJson(saysOf(a), saysOf(b));

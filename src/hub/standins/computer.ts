@@ -2,7 +2,7 @@ import { getFormat } from '@/core/formats';
 
 import type { StandIn } from './standIn';
 
-/** A computer: everything that vCard 4.0 says, and lists as groups. */
+/** A computer: keeps everything that vCard 4.0 has, and lists as groups. */
 export const computer: StandIn = {
   kind: 'computer',
   name: 'Computer',

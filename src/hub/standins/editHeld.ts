@@ -11,7 +11,7 @@ export interface HeldEdit {
   readonly mails: readonly string[];
 }
 
-/** A card changed on the device; its entries keep their labels where the value is the same, or stands in the same place. */
+/** Changes a card on the device; entries keep their labels where the value or its position is the same. */
 export function editHeld(device: StandIn, state: StandInState, uid: string, edit: HeldEdit): StandInState {
   const held = state.cards[uid];
   if (!held || held.state === 'deleted') return state;
@@ -30,7 +30,7 @@ export function editHeld(device: StandIn, state: StandInState, uid: string, edit
   });
 }
 
-/** A card made on the device. */
+/** Adds a card on the device. */
 export function addHeld(device: StandIn, state: StandInState, edit: HeldEdit): StandInState {
   const uid = `urn:uuid:${randomUUID()}`;
   const empty: Card = { '@type': 'Card', version: '1.0', uid, kind: 'individual', name: { full: edit.name } };
@@ -38,7 +38,7 @@ export function addHeld(device: StandIn, state: StandInState, edit: HeldEdit): S
   return editHeld(device, put(state, uid, fresh), uid, edit);
 }
 
-/** A card duplicated on the device, under a uid of its own, as some programs let their users do. */
+/** Duplicates a card on the device under a new uid, as some programs do. */
 export function duplicateHeld(state: StandInState, uid: string): StandInState {
   const held = state.cards[uid];
   if (!held) return state;
@@ -51,7 +51,7 @@ export function duplicateHeld(state: StandInState, uid: string): StandInState {
   });
 }
 
-/** A card deleted on the device; one that the hub never knew is simply gone. */
+/** Deletes a card on the device; one that the hub never knew simply vanishes. */
 export function removeHeld(state: StandInState, uid: string): StandInState {
   const held = state.cards[uid];
   if (!held) return state;

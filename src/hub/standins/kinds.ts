@@ -3,10 +3,10 @@ import { mailClient } from './mailClient';
 import { phone } from './phone';
 import type { StandIn, StandInKind, StandInState } from './standIn';
 
-/** The devices that ship with the product. */
+/** The simulated devices. */
 export const STAND_INS: Readonly<Record<StandInKind, StandIn>> = { phone, mail: mailClient, computer };
 
-/** How often one comes by itself, in minutes: as it was set, or as such a device usually does. */
+/** How often a device syncs by itself, in minutes: as set, or its default. */
 export function everyMinutesOf(kind: StandInKind, { everyMinutes }: StandInState): number {
   return everyMinutes ?? STAND_INS[kind].everyMinutes;
 }

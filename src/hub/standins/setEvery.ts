@@ -5,7 +5,7 @@ import { STAND_INS } from './kinds';
 import type { StandInKind } from './standIn';
 import { findStandIn, keepStandIn } from './standInStore';
 
-/** Sets how often a server is visited, or a device that ships with the product comes. @throws RangeError for a device that comes when it likes */
+/** Sets how often a server or a simulated device is synced. @throws RangeError for a device that comes when it likes */
 export async function setEvery(
   db: HubDb,
   { id, user, name }: Pick<Device, 'id' | 'user' | 'name'>,

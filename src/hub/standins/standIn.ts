@@ -1,21 +1,21 @@
 import type { Card } from '@/core/card';
 
-/** The devices that ship with the product. */
+/** The simulated devices. */
 export type StandInKind = 'phone' | 'mail' | 'computer';
 
-/** How a device differs from others: what it keeps of a card, and how it writes one. */
+/** What makes a kind of device: what it keeps of a card, and how it writes one. */
 export interface StandIn {
   readonly kind: StandInKind;
   readonly name: string;
-  /** How often it comes by itself, in minutes. */
+  /** How often it syncs by itself, in minutes. */
   readonly everyMinutes: number;
-  /** The version of vCard that it asks for. */
+  /** The vCard version it requests. */
   readonly version: '3.0' | '4.0';
   /** The longer side of pictures on it, in pixels; null where it keeps them as they are. */
   readonly photoSide: number | null;
   /** Whether it knows lists. */
   readonly groups: boolean;
-  /** What is left of a card once it is on the device. */
+  /** What the device keeps of a card. */
   keep(card: Card): Card;
   /** A card as the device sends it. */
   write(card: Card): string;
@@ -31,7 +31,7 @@ export interface HeldCard {
   readonly state: 'same' | 'new' | 'changed' | 'deleted';
 }
 
-/** Everything that a device remembers. */
+/** The state of a simulated device. */
 export interface StandInState {
   readonly user: string;
   readonly password: string;
@@ -40,7 +40,7 @@ export interface StandInState {
   readonly isOffline: boolean;
   /** UTCDateTime of the next visit. */
   readonly next: string;
-  /** How often it comes, in minutes, where that was set. */
+  /** The chosen interval in minutes, where one was set. */
   readonly everyMinutes?: number;
   /** By uid as the device knows it. */
   readonly cards: Readonly<Record<string, HeldCard>>;

@@ -5,14 +5,14 @@ import { addDevice, listDevices } from '@/hub/sync';
 import { STAND_INS } from './kinds';
 import type { StandInKind, StandInState } from './standIn';
 
-/** The memory of a device that ships with the product; undefined where it isn't in use. */
+/** The state of a simulated device; undefined where it isn't set up. */
 export async function findStandIn(db: HubDb, kind: StandInKind): Promise<StandInState | undefined> {
   const row = await db.selectFrom('standIns').select('state').where('kind', '=', kind).executeTakeFirst();
   // Written by keepStandIn only.
   return row && (JSON.parse(row.state) as StandInState);
 }
 
-/** Keeps what a device remembers. */
+/** Stores the state of a device. */
 export async function keepStandIn(db: HubDb, kind: StandInKind, state: StandInState): Promise<void> {
   const text = JSON.stringify(state);
   await inTransaction(db, (store) =>
@@ -24,7 +24,7 @@ export async function keepStandIn(db: HubDb, kind: StandInKind, state: StandInSt
   );
 }
 
-/** Puts a device into use, with a passport for all cards; one that is in use stays as it is. */
+/** Sets up a device with a passport for all cards, unless it is set up already. */
 export async function addStandIn(db: HubDb, kind: StandInKind): Promise<void> {
   if (await findStandIn(db, kind)) return;
   const { name, groups } = STAND_INS[kind];
@@ -34,13 +34,13 @@ export async function addStandIn(db: HubDb, kind: StandInKind): Promise<void> {
   await keepStandIn(db, kind, { user, password, syncToken: '', isOffline: false, next: utcNow(), cards: {} });
 }
 
-/** Has a device forget everything, as after a visit to the workshop: it fetches all cards anew. */
+/** Erases a device, as after a factory reset: it fetches all cards again. */
 export async function resetStandIn(db: HubDb, kind: StandInKind): Promise<void> {
   const state = await findStandIn(db, kind);
   if (state) await keepStandIn(db, kind, { ...state, syncToken: '', cards: {}, next: utcNow() });
 }
 
-/** Takes devices out of use whose passport has been removed. */
+/** Removes devices whose passport has been removed. */
 export async function dropOrphans(db: HubDb): Promise<void> {
   const users = new Set((await listDevices(db)).map(({ user }) => user));
   for (const { kind, state } of await db.selectFrom('standIns').selectAll().execute())

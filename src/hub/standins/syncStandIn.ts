@@ -6,16 +6,19 @@ import { type DavSession, openDavSession } from '@/hub/dav';
 
 import type { HeldCard, StandIn, StandInState } from './standIn';
 
-/** What a visit did, or would do. */
+/** What a sync did, or would do. */
 export interface Visit {
-  /** Names of cards that went from the device to the hub. */
+  /** Names of cards sent to the hub. */
   readonly sent: readonly string[];
-  /** Names of cards that came, new or changed. */
+  /** Names of cards received, new or changed. */
   readonly received: readonly string[];
   readonly removed: readonly string[];
 }
 
-/** One visit of a device over the network. @param base - the hub's address @throws Error in words where it can't be reached or refuses */
+/**
+ * One sync of a device over the network. @param base - the hub's address @throws Error in words where it can't be
+ * reached or refuses
+ */
 export async function syncOver(
   device: StandIn,
   state: StandInState,
@@ -26,8 +29,8 @@ export async function syncOver(
 }
 
 /**
- * One visit of a device: it sends what it has changed, and fetches what has changed on the hub. A change that crosses one
- * of the hub's is sent all the same, as devices do: the hub knows what the device had before.
+ * One sync of a device: it sends its changes and fetches the hub's. A change that crosses one of the hub's is sent
+ * all the same, as devices do: the hub knows what the device had before.
  *
  * @throws Error in words where the hub refuses
  */
@@ -44,7 +47,7 @@ export async function syncStandIn(
     if (status >= 300 && status !== 404) throw new Error(`the hub answered ${status} to a card`);
     sent.push(nameOf(held.card));
     if (held.state === 'deleted') cards.delete(uid);
-    // What the hub has made of it comes with the news.
+    // The merged result arrives with the fetched changes.
     else cards.set(uid, { ...held, state: 'same' });
   }
   const news = await session.news(state.syncToken);
@@ -77,7 +80,7 @@ export async function syncStandIn(
 async function send(session: DavSession, device: StandIn, held: HeldCard): Promise<number> {
   const { href, etag, card, state } = held;
   if (state === 'deleted') {
-    // One that has been changed meanwhile comes back with the news.
+    // A card changed in the meantime comes back with the fetched changes.
     const status = await session.remove(href, etag);
     return status === 412 ? 204 : status;
   }
@@ -86,7 +89,7 @@ async function send(session: DavSession, device: StandIn, held: HeldCard): Promi
   return status === 412 ? session.put(href, text, undefined) : status;
 }
 
-/** After everything was told, what wasn't named is gone. */
+/** After a full listing, whatever wasn't named is gone. */
 function forgetUnnamed(cards: Map<string, HeldCard>, named: readonly { readonly href: string }[]): void {
   const hrefs = new Set(named.map(({ href }) => href));
   for (const [uid, { href }] of [...cards]) if (!hrefs.has(href)) cards.delete(uid);

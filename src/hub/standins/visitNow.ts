@@ -7,7 +7,7 @@ import { syncOver, type Visit } from './syncStandIn';
 
 const running = new Map<StandInKind, Promise<Visit>>();
 
-/** One visit of a device now. @throws Error in words */
+/** Syncs a device now. @throws Error in words */
 export function visitNow(db: HubDb, kind: StandInKind, base: string): Promise<Visit> {
   const known = running.get(kind);
   if (known) return known;
@@ -24,7 +24,7 @@ async function visitOnce(db: HubDb, kind: StandInKind, base: string): Promise<Vi
   const next = new Date(Date.now() + everyMinutesOf(kind, state) * 60_000).toISOString();
   try {
     const done = await syncOver(device, state, base);
-    // What was typed on the device meanwhile is not lost: it goes with the next visit.
+    // What was typed on the device in the meantime is not lost: it is sent with the next sync.
     const now = (await findStandIn(db, kind)) ?? state;
     await keepStandIn(db, kind, {
       ...done.state,

@@ -10,7 +10,7 @@ export interface OldHabits {
 }
 
 /**
- * Writes a card as a plain program of its own would, with none of our writer's habits: types in other letters, properties
+ * Writes a card as an independent program would, sharing none of our writer's habits: types in other case, properties
  * in another order, lines folded at 75 octets of ASCII, escapes by RFC 2426 §5.
  */
 export function writeOldVcard(card: Card, { typeCase, mailsFirst, program }: OldHabits): string {

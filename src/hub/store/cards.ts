@@ -3,7 +3,7 @@ import type { Card } from '@/core/card';
 import { notifyOfChange } from './changeEvents';
 import type { HubDb } from './schema';
 
-/** Who changes cards, and what it is called in the log. */
+/** The source of a change, and its text in the log. */
 export interface ChangeSource {
   /** UTCDateTime. */
   readonly at: string;
@@ -37,7 +37,7 @@ export async function allCards(db: HubDb): Promise<Card[]> {
   return rows.map(({ card }) => toCard(card));
 }
 
-/** The cards that have changed since a change, by their uids; undefined for those that are gone. */
+/** The cards changed since a change, by uid; undefined for deleted ones. */
 export async function changedSince(db: HubDb, seq: number): Promise<Map<string, Card | undefined>> {
   const rows = await db
     .selectFrom('changes')
@@ -49,7 +49,7 @@ export async function changedSince(db: HubDb, seq: number): Promise<Map<string, 
   return new Map(rows.map(({ uid, card }) => [uid, card === null ? undefined : toCard(card)]));
 }
 
-/** Puts a card as it shall be, or takes it away, and notes the change. @returns the number of the change */
+/** Stores a card, or deletes it, and logs the change. @returns the number of the change */
 export async function putCard(
   db: HubDb,
   uid: string,

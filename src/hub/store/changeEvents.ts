@@ -4,12 +4,12 @@ const news = new EventEmitter();
 // Every open page of every browser listens.
 news.setMaxListeners(0);
 
-/** Tells whoever listens that there is a change. It may not be on the disk yet: who reads sooner, reads again later. */
+/** Notifies listeners of a change. It may not be on the disk yet; a reader that is too early reads again later. */
 export function notifyOfChange(seq: number): void {
   news.emit('change', seq);
 }
 
-/** Listens for changes, until the function that is returned is called. */
+/** Listens for changes until the returned function is called. */
 export function onChange(listen: (seq: number) => void): () => void {
   news.on('change', listen);
   return () => news.off('change', listen);

@@ -1,6 +1,6 @@
 import type { HubDb } from './schema';
 
-/** The number of the last message that was sent or came in; 0 for none. */
+/** The number of the last message sent or received; 0 for none. */
 export async function lastMail(db: HubDb): Promise<number> {
   const row = await db
     .selectFrom('mails')

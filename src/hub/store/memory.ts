@@ -2,7 +2,7 @@ import type { Selectable } from 'kysely';
 
 import type { HubDb, MemoryTable } from './schema';
 
-/** What a device was last served of a card; undefined where it never was. */
+/** What a device was last served of a card; undefined if it never was. */
 export function findMemory(
   db: HubDb,
   device: number,

@@ -4,7 +4,7 @@ import { addDirectory } from './addDirectory';
 import { addMails } from './addMails';
 import { addRecords } from './addRecords';
 
-/** Steps that lead from an empty store to today's, one after the other; what is out is never changed. */
+/** Migrations from an empty store to the current schema, in order; released ones never change. */
 export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = [
   async ({ schema }) => {
     await schema
@@ -149,7 +149,7 @@ async function renewSettle(schema: SchemaModule): Promise<void> {
     .execute();
 }
 
-/** Brings a store to today's shape; each step is done as a whole or not at all. @throws where it is of a newer program */
+/** Migrates a store; each step is done as a whole or not at all. @throws Error for a store of a newer program */
 export async function migrate<T>(db: Kysely<T>): Promise<void> {
   const { rows } = await sql<{ user_version: number }>`pragma user_version`.execute(db);
   const version = rows[0]?.user_version ?? 0;

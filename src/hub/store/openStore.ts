@@ -10,18 +10,18 @@ import { keepKey } from './seal';
 
 /** How long one connection waits while the other writes, in milliseconds. */
 const BUSY_MS = 10_000;
-/** The connection on which a store is written: reading goes on beside it, on the state before. */
+/** The connection that writes: reads go on beside it, on the previous state. */
 const writers = new WeakMap<HubDb, HubDb>();
 
 /**
- * Opens the store in a folder, and makes it where there is none. What was answered is on the disk: the log is written
- * ahead and synchronised with every transaction.
+ * Opens the store in a folder, creating it if needed. What was answered is on the disk: the write-ahead log is
+ * synchronised with every transaction.
  *
  * @param folder - made where it is missing
  */
 export async function openStore(folder: string): Promise<HubDb> {
   mkdirSync(folder, { recursive: true });
-  // Migrating leaves connections behind that say nothing of what is set here.
+  // Migrating leaves connections behind that lack the settings made here.
   const first = await connect(folder);
   await migrate(first);
   await first.destroy();
@@ -45,8 +45,8 @@ async function connect(folder: string): Promise<HubDb> {
 let turn: Promise<unknown> = Promise.resolve();
 
 /**
- * Does work that writes as one transaction, one after the other: SQLite has one writer. Begun and ended by statements on
- * a connection that stays: the library's own transactions leave a connection open each.
+ * Runs writes in one transaction at a time: SQLite has one writer. Begun and ended by statements on a lasting
+ * connection: the library's own transactions each leave a connection open.
  */
 export function inTransaction<T>(db: HubDb, work: (db: HubDb) => Promise<T>): Promise<T> {
   const done = turn.then(() => transact(writers.get(db) ?? db, work));
@@ -66,7 +66,7 @@ async function transact<T>(writer: HubDb, work: (db: HubDb) => Promise<T>): Prom
   }
 }
 
-/** Copies the store as it is at this moment into another file, while it is in use. */
+/** Copies the store in its current state to another file, while it is in use. */
 export async function backUpStore(db: HubDb, path: string): Promise<void> {
   await sql`vacuum into ${path}`.execute(db);
 }

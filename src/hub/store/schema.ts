@@ -1,15 +1,15 @@
 import type { Generated, Kysely } from 'kysely';
 
-/** A card as the hub has it; private cards and values never come here. */
+/** A card on the hub; private cards and values never get here. */
 export interface CardsTable {
   uid: string;
   /** A JSContact object (RFC 9553). */
   card: string;
-  /** The change that made it so. */
+  /** The change that last wrote it. */
   seq: number;
 }
 
-/** What happened, in the order in which it did; the sequence never goes back. */
+/** The log, in order; the sequence only grows. */
 export interface ChangesTable {
   seq: Generated<number>;
   uid: string;
@@ -55,9 +55,9 @@ export interface DevicesTable {
   paused: number;
   created: string;
   seen: string | null;
-  /** Sync tokens from before this change are no longer good: the passport has changed. */
+  /** Sync tokens from before this change are invalid: the passport has changed. */
   since: number;
-  /** What it has been seen to keep: a JSON object, most entries by collection. */
+  /** What it has been seen to keep: a JSON object, the largest number of entries by collection. */
   keeps: string;
 }
 

@@ -9,14 +9,17 @@ const [KEY, NONCE, TAG] = [32, 12, 16];
 const MARK = 'sealed:';
 const keys = new WeakMap<HubDb, Buffer>();
 
-/** Gives a store the key beside it, which only its owner may read; made where there is none. A copy of the store alone opens nothing. */
+/**
+ * Loads the key file beside the store, creating it if needed; only its owner may read it. A copy of the store alone
+ * opens nothing.
+ */
 export function keepKey(db: HubDb, folder: string): void {
   const path = join(folder, 'hub.key');
   if (!existsSync(path)) writeFileSync(path, randomBytes(KEY), { mode: 0o600, flag: 'wx' });
   keys.set(db, readFileSync(path));
 }
 
-/** A secret that has to be said again, sealed with the store's key. */
+/** Seals a secret that has to be used again, with the store's key. */
 export function seal(db: HubDb, secret: string): string {
   const nonce = randomBytes(NONCE);
   const cipher = createCipheriv('aes-256-gcm', keyOf(db), nonce);
@@ -24,7 +27,7 @@ export function seal(db: HubDb, secret: string): string {
   return MARK + octets.toString('base64');
 }
 
-/** What was sealed; what never was is given as it is. @throws Error in words where the key is another */
+/** Unseals a secret; an unsealed one is returned as it is. @throws Error in words for another key */
 export function unseal(db: HubDb, sealed: string): string {
   if (!sealed.startsWith(MARK)) return sealed;
   const octets = Buffer.from(sealed.slice(MARK.length), 'base64');

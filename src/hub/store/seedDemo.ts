@@ -4,10 +4,10 @@ import { lastSeq, putCard } from './cards';
 import { inTransaction } from './openStore';
 import type { HubDb } from './schema';
 
-/** What the log says of cards that the demo has put there. */
+/** The log text for cards of the demo. */
 export const SEED_SAYS = 'From the demo';
 
-/** Puts the demo's cards into a store that is still empty, so that devices have something to be served. @returns whether it was */
+/** Puts the demo's cards into an empty store, so that devices have something to be served. @returns whether it was */
 export async function seedDemo(db: HubDb, today: string): Promise<boolean> {
   if ((await lastSeq(db)) > 0) return false;
   const source = { at: `${today}T00:00:00Z`, device: null, says: SEED_SAYS };

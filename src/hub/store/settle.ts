@@ -3,7 +3,7 @@ import type { Conflict } from '@/core/sync';
 
 import type { HubDb } from './schema';
 
-/** Values of a card that somebody has just changed otherwise than they had been changed meanwhile. */
+/** Values of a card that somebody has just changed differently from a change in the meantime. */
 export interface ToSettle {
   readonly uid: string;
   readonly conflicts: readonly Conflict[];
@@ -13,7 +13,7 @@ export interface ToSettle {
   readonly at: string;
 }
 
-/** Keeps both values until somebody chooses. To be called after the change that they came with. */
+/** Keeps both values until somebody chooses. Call it after the change that they came with. */
 export async function noteToSettle(db: HubDb, { uid, conflicts, by, at }: ToSettle): Promise<void> {
   if (conflicts.length === 0) return;
   const mine = await lastOther(db, uid, by);
@@ -24,7 +24,7 @@ export async function noteToSettle(db: HubDb, { uid, conflicts, by, at }: ToSett
       .where('uid', '=', uid)
       .where('path', '=', conflict.path)
       .execute();
-    // The same two said again, by a device that sends a card once more, is settled once.
+    // The same conflict sent again, by a device that repeats a card, is settled once.
     if (known.some(({ theirs }) => isSameJson(JSON.parse(theirs), conflict.theirs))) continue;
     await db
       .insertInto('settle')

@@ -17,7 +17,7 @@ import { columnsKey } from '@/core/formats';
 import type { FilePart, ImportState } from './importState';
 import { readFiles } from './readFiles';
 
-/** How long the columns must rest before the table is read anew, in milliseconds. */
+/** How long the columns must be unchanged before the table is read again, in milliseconds. */
 const REREAD_AFTER_MS = 250;
 
 /** The steps of an import, and how far it is. */

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { publishCalendar } from '@/book/formats';
 import { selectSaving, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 
-/** How long the book must rest before its calendar is made anew, in milliseconds. */
+/** How long the book must be unchanged before its calendar is published again, in milliseconds. */
 const REST_MS = 4000;
 
 /** Keeps the calendar on the hub as the book is, where the user has an address for it. */

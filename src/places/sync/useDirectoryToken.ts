@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { readDirectorySession } from '@/book/directory';
 import { useServices } from '@/book/state';
 
-/** Who is signed in to the common directory here, for a passport that shall have it; nothing where it shan't. */
+/** The directory session of this browser, for a passport that includes the directory; undefined for one that doesn't. */
 export function useDirectoryToken(): (isWanted: boolean | undefined) => Promise<{ directoryToken?: string }> {
   const { storage } = useServices();
   return useCallback(

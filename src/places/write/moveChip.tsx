@@ -38,7 +38,7 @@ export function MoveChip({ recipientKey, place, onMove, onDragging, children }: 
       onDragStart={(event) => {
         event.dataTransfer.setData(CHIP_TYPE, recipientKey);
         event.dataTransfer.effectAllowed = 'move';
-        // The picture of what is dragged is taken before anything is drawn anew.
+        // The browser takes the picture of what is dragged before anything is redrawn.
         requestAnimationFrame(() => onDragging(true));
       }}
       onDragEnd={() => onDragging(false)}

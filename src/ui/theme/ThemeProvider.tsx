@@ -8,7 +8,7 @@ import { useColorScheme } from 'react-native';
 
 import tokens from './tokens.json';
 
-/** The colours in force, by the names of look.md's tokens. */
+/** The current colours, by the names of look.md's tokens. */
 export type Colours = (typeof tokens.colours)['light'];
 
 const ColoursContext = createContext<Colours>(tokens.colours.light);
@@ -33,7 +33,7 @@ interface ThemeProps {
 
 const swap = (uri: number) => ({ uri, display: FontDisplay.SWAP }) as const;
 
-/** Puts the scheme, the size of type and the fonts in force for everything below. */
+/** Applies the scheme, the size of type and the fonts to everything below. */
 export function ThemeProvider({ scheme, typeScale, children }: ThemeProps) {
   const system = useColorScheme() === 'dark' ? 'dark' : 'light';
   const name = scheme === 'system' ? system : scheme;

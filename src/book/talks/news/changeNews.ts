@@ -20,7 +20,7 @@ export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<
   };
 }
 
-/** Puts a piece of news on the card, as a step that can be undone. */
+/** Accepts a piece of news, as an undoable step. */
 export function acceptOneNews(news: News): AppThunk {
   return (dispatch, getState) => {
     const card = selectCardsByUid(getState()).get(news.uid);
@@ -30,7 +30,7 @@ export function acceptOneNews(news: News): AppThunk {
   };
 }
 
-/** Has a piece of news never offered again, as a step that can be undone. */
+/** Dismisses a piece of news, as an undoable step. */
 export function dismissNews(news: News, of: string): AppThunk {
   return (dispatch, _, services) => {
     const sides = [{ kind: 'news' as const, before: { news }, after: { news, isDismissed: true } }];

@@ -7,11 +7,11 @@ import { localDay } from '@/platform';
 
 import { addNews } from './readNews';
 
-/** From where cards come whose values are news of those whom they are the second card of. */
+/** Causes whose duplicates bring news of the card they duplicate. */
 const SOURCES: Partial<Record<Cause, 'import' | 'device'>> = { import: 'import', sync: 'device' };
 
 /**
- * Where a card that has just come is somebody's second one, what it says and the first doesn't is news of the first: it
+ * Where a new card is a duplicate of an existing one, what only the new one says is news of the first: it
  * can be taken over value by value, or the two merged.
  *
  * @param fresh - uids of the cards that weren't there before

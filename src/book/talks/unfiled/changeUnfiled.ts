@@ -12,7 +12,7 @@ import { inBatches } from '@/core/base';
 import { type Card, newCard, normalizeAddress, parseName, type Uid } from '@/core/card';
 import { mergeUnfiled, type Unfiled, unfiledSchema } from '@/core/talks';
 
-/** Records read between two breaths of the page. */
+/** Records read per batch, before yielding to the page. */
 const PIECE = 500;
 
 /** Whose address one is, by normalized address. */
@@ -74,7 +74,7 @@ function keep(all: readonly Unfiled[]): AppThunk {
   };
 }
 
-/** Has addresses never offered again, or offered again. */
+/** Dismisses addresses, or offers them again. */
 export function dismissUnfiled(all: readonly Unfiled[], isIgnored: boolean): AppThunk {
   return keep(all.map(({ isIgnored: _, ...one }) => (isIgnored ? { ...one, isIgnored } : one)));
 }

@@ -1,6 +1,6 @@
 import { isRealDate, type PartialDate } from './partialDate';
 
-/** How a date in figures is read where the order is open: "3/2" is 3 February or March 2nd. */
+/** How an ambiguous date in digits is read: "3/2" is 3 February or March 2nd. */
 export type FigureOrder = 'day-first' | 'month-first';
 
 /**

@@ -3,7 +3,7 @@ import { GB } from 'chrono-node/en';
 import { parseTypedDate } from './parseTypedDate';
 import { toPartialDate } from './partialDate';
 
-/** Words that the library hasn't got. */
+/** Words that the library doesn't know. */
 const SAID: readonly (readonly [RegExp, string])[] = [
   [/\ba fortnight\b/gi, 'two weeks'],
   [/\b(\d+|two|three|four) fortnights\b/gi, '$1 weeks'],

@@ -1,6 +1,6 @@
 import { foldedWords, foldText } from './foldText';
 
-/** A piece of a text, and whether a word that was looked for stands there. */
+/** A piece of a text, and whether it matches the query. */
 export interface HighlightedPart {
   readonly text: string;
   readonly isMarked: boolean;

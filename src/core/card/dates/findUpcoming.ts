@@ -40,7 +40,7 @@ export function findUpcoming(
     for (const id in anniversaries) {
       const { kind, date } = anniversaries[id] as Anniversary;
       const partial = toPartialDate(date);
-      // Most days lie in other months, and telling when they come round is the dear part.
+      // Most days are in other months, and calculating the next occurrence is the expensive step.
       if (partial.month === undefined || !months.has(partial.month)) continue;
       for (let now = first; ;) {
         const next = nextRound(partial, now, leapDay);

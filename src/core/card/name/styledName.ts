@@ -15,7 +15,7 @@ export interface NameStyle {
 export const AS_WRITTEN: NameStyle = { order: 'written', length: 'full' };
 
 /**
- * What a card is called in the user's own style. Only a name with a given name and a surname is put anew; everything
+ * What a card is called in the user's own style. Only a name with a given name and a surname is restyled; everything
  * else stays what it is shown as. A name in a script that begins with the surname keeps that order without a comma, and
  * one in a script without capitals is not cut to an initial (common practice).
  *

@@ -117,7 +117,7 @@ export class CardTable {
     }
   }
 
-  /** Forgets a card; one that isn't known is no fault. */
+  /** Removes a card, if it is there. */
   remove(uid: Uid): void {
     const place = this.places.get(uid);
     if (place === undefined) return;

@@ -85,7 +85,7 @@ export class SearchIndex {
     this.table.add(doc);
   }
 
-  /** Forgets a card; one that isn't known is no fault. */
+  /** Removes a card, if it is there. */
   remove(uid: Uid): void {
     this.table.remove(uid);
   }

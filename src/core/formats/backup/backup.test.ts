@@ -82,7 +82,7 @@ const hurts = [
   {
     name: 'a changed file',
     hurt: (files: Record<string, Uint8Array>) => (files['settings.json'] = encodeUtf8('{"sortBy":"x"}')),
-    says: /settings\.json is not as it was/,
+    says: /settings\.json has changed since/,
   },
   {
     name: 'a missing file',

@@ -40,7 +40,7 @@ export const FIELDS = [
   { id: 'expertise', heading: 'Expertise', part: 'More', many: true },
   { id: 'tags', heading: 'Tags', part: 'More', many: false },
   { id: 'note', heading: 'Note', part: 'More', many: true },
-  { id: 'own', heading: 'Custom field', part: 'More', many: true },
+  { id: 'own', heading: 'Own field', part: 'More', many: true },
   { id: 'uid', heading: 'UID', part: 'More', many: false },
   { id: 'none', heading: 'Left out', part: 'More', many: false },
 ] as const;

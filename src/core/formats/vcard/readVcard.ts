@@ -61,7 +61,7 @@ export function readVcard(bytes: Uint8Array, options: ReadOptions = {}): ReadRes
 }
 
 const MARKS = { BEGIN: /^\s*BEGIN\s*:\s*VCARD\s*$/i, END: /^\s*END\s*:\s*VCARD\s*$/i };
-/** Letters in lower case; a tab with the bit of lower case set is no tab any more. */
+/** Lower-cases ASCII letters only: setting the lower-case bit of a tab would turn it into another character. */
 const [SPACE, TAB, LOWER_B, LOWER_E, LOWER_N] = [32, 9 | 32, 98, 101, 110];
 
 function isMark(text: string, mark: 'BEGIN' | 'END'): boolean {

@@ -1,14 +1,14 @@
 import { z } from 'zod';
 
-/** Where a message of the mailbox is: waiting to be sent, sent, or come in. */
+/** The boxes of the mailbox: outbox, sent, inbox. */
 export const BOXES = ['inbox', 'outbox', 'sent'] as const;
 const box = z.enum(BOXES);
-/** Where a message of the mailbox is. */
+/** A box of the mailbox. */
 export type Box = z.infer<typeof box>;
 
 const mailboxAddress = z.object({ name: z.string(), address: z.string() });
 
-/** A message of the mailbox, as a list shows it. */
+/** A message as a list shows it. */
 export const mailHeadSchema = z.object({
   id: z.number(),
   box,
@@ -19,10 +19,10 @@ export const mailHeadSchema = z.object({
   subject: z.string(),
   isRead: z.boolean(),
 });
-/** A message of the mailbox, as a list shows it. */
+/** A message as a list shows it. */
 export type MailHeadView = z.infer<typeof mailHeadSchema>;
 
-/** A message with its text, and the names of what is attached. */
+/** A message with its text and the names of its attachments. */
 export const mailSchema = mailHeadSchema.extend({ text: z.string(), files: z.array(z.string()) });
 /** A message with its text. */
 export type MailView = z.infer<typeof mailSchema>;
@@ -30,7 +30,7 @@ export type MailView = z.infer<typeof mailSchema>;
 /** Messages to be sent: files (RFC 5322), each with From, To and a Message-ID. */
 export const mailsToSendSchema = z.object({ messages: z.array(z.string().max(20_000_000)).min(1).max(2000) });
 
-/** Messages that were sent or came in, as a mailbox file (RFC 4155). */
+/** Messages sent or received, as a mailbox file (RFC 4155). */
 export const newMailSchema = z.object({
   mbox: z.string(),
   /** The last of them. */

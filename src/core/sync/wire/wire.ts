@@ -1,13 +1,13 @@
 import { z } from 'zod';
 
-/** Cards in one request or one answer at most, so that neither side holds its breath. */
+/** The most cards in one request or answer, so that neither side is blocked for long. */
 export const CARDS_AT_ONCE = 300;
 
-/** A card that the application has changed; null where it has been deleted. */
+/** A card changed by the application; null if deleted. */
 export const pushedSchema = z.object({ uid: z.string().min(1).max(1000), card: z.unknown() });
 /** What the application sends. */
 export const pushSchema = z.object({
-  /** The change up to which it knows everything; 0 where it knows nothing yet. */
+  /** Its cursor: the change up to which it knows everything; 0 at first. */
   since: z.number().int().min(0),
   changes: z.array(pushedSchema).max(CARDS_AT_ONCE),
 });
@@ -18,24 +18,24 @@ const pulledSchema = z.object({
   uid: z.string(),
   /** null where it is gone. */
   card: z.unknown(),
-  /** Who changed it last, by name; null for the demo and for nobody who is known any more. */
+  /** Who changed it last, by name; null for the demo and for unknown sources. */
   by: z.string().nullable(),
 });
-/** What the hub answers to the question what is new. */
+/** The answer to a pull. */
 export const pullSchema = z.object({
   cards: z.array(pulledSchema),
-  /** Up to which change this reaches. */
+  /** The cursor after this answer. */
   seq: z.number(),
-  /** Whether there is more behind it. */
+  /** Whether more follows. */
   isMore: z.boolean(),
-  /** Lists of which the hub needs to know who is on them. */
+  /** Lists whose members the hub needs. */
   lists: z.array(z.string()),
   /** How many values are to settle. */
   toSettle: z.number(),
   /** The last message of the mailbox that was sent or came in; 0 for none. */
   mail: z.number(),
 });
-/** What the hub answers to the question what is new. */
+/** The answer to a pull. */
 export type Pull = z.infer<typeof pullSchema>;
 
 /** Talks and settings in one request or one answer at most. */
@@ -50,18 +50,18 @@ const recordSchema = z.object({
 /** Something beside the cards that browsers share. */
 export type SharedRecord = z.infer<typeof recordSchema>;
 
-/** What the application sends beside cards. */
+/** A push of records. */
 export const recordsPushSchema = z.object({
-  /** The record up to which it knows everything; 0 where it knows nothing yet. */
+  /** Its cursor: the record up to which it knows everything; 0 at first. */
   since: z.number().int().min(0),
   records: z.array(recordSchema).max(RECORDS_AT_ONCE),
-  /** Imports of talks that have been taken back in a month. */
+  /** Imports of talks undone, by month. */
   gone: z.array(z.object({ intake: z.string(), month: z.string() })).max(RECORDS_AT_ONCE),
 });
-/** What the application sends beside cards. */
+/** A push of records. */
 export type RecordsPush = z.infer<typeof recordsPushSchema>;
 
-/** What the hub answers to the question which of these are new. */
+/** The answer to a pull of records. */
 export const recordsPullSchema = z.object({
   records: z.array(
     recordSchema.extend({
@@ -74,7 +74,7 @@ export const recordsPullSchema = z.object({
   seq: z.number(),
   isMore: z.boolean(),
 });
-/** What the hub answers to the question which of these are new. */
+/** The answer to a pull of records. */
 export type RecordsPull = z.infer<typeof recordsPullSchema>;
 
 /** What a device may receive. */
@@ -89,27 +89,27 @@ export const passportSchema = z.object({
   photoSide: z.number().int().min(32).max(4096).nullable().optional(),
   /** Whether lists go along as group cards. */
   groups: z.boolean().optional(),
-  /** Whether only cards go that are kept there by choice, or came from there. */
+  /** Whether it gets only cards that are stored there by choice or came from there. */
   own: z.boolean().optional(),
-  /** Whether the common directory goes along, to be read. */
+  /** Whether it gets the common directory, read-only. */
   directory: z.boolean().optional(),
-  /** Who is signed in to the common directory, where that shall go along. */
+  /** The directory session, where the passport includes the directory. */
   directoryToken: z.string().max(200).optional(),
 });
 /** What a device may receive. */
 export type PassportRequest = z.infer<typeof passportSchema>;
 
-/** A server of which the hub shall be a client. */
+/** A server that the hub is to be a client of. */
 export const accountSchema = passportSchema.pick({ name: true, direction: true, own: true }).extend({
   base: z.string().trim().max(500),
   user: z.string().max(200),
   password: z.string().max(500),
   everyMinutes: z.number().int().min(5).max(10_080),
 });
-/** A server of which the hub shall be a client. */
+/** A server that the hub is to be a client of. */
 export type AccountRequest = z.infer<typeof accountSchema>;
 
-/** A sync as the log has it: what came from a device, and what it was served. */
+/** A sync in the log: what a device sent and was served. */
 const syncSchema = z.object({
   id: z.number(),
   at: z.string(),
@@ -119,12 +119,12 @@ const syncSchema = z.object({
   out: z.number(),
   /** In words; null where all went well. */
   fault: z.string().nullable(),
-  /** When what came was taken back; null where it stands. */
+  /** When it was undone; null if it stands. */
   undone: z.string().nullable(),
 });
-/** What taking a sync back did: cards, and values left alone as they have been changed since. */
+/** The result of undoing a sync: cards, and values left as they are since they were changed later. */
 export const undoneSyncSchema = z.object({ cards: z.number(), missed: z.number() });
-/** What taking a sync back did. */
+/** The result of undoing a sync. */
 export type UndoneSyncResult = z.infer<typeof undoneSyncSchema>;
 
 /** A device as the application shows it. */
@@ -141,30 +141,30 @@ export const deviceSchema = z.object({
   own: z.boolean(),
   directory: z.boolean(),
   isPaused: z.boolean(),
-  /** When it was here last; null for never. */
+  /** When it last synced; null for never. */
   seen: z.string().nullable(),
-  /** Cards that its passport lets through now. */
+  /** Cards its passport includes now. */
   cards: z.number(),
   /** Its last syncs, the latest first. */
   syncs: z.array(syncSchema),
-  /** Which of the three that ship with the product it is. */
+  /** Which simulated device it is. */
   standIn: z.enum(['phone', 'mail', 'computer']).nullable(),
-  /** The server's address, where the hub is a client of it; null for a device that comes by itself. */
+  /** The server's address, where the hub is its client; null for a device. */
   server: z.string().nullable(),
-  /** When it comes next by itself; null where that is not known here. */
+  /** When it next syncs by itself; null where that isn't known. */
   next: z.string().nullable(),
-  /** How often it comes by itself; null where that is the device's own business. */
+  /** How often it syncs by itself; null where the device decides. */
   everyMinutes: z.number().nullable(),
 });
 /** A device as the application shows it. */
 export type DeviceStatus = z.infer<typeof deviceSchema>;
 
-/** Everything that the place of devices shows. */
+/** Everything that the Devices place shows. */
 export const devicesSchema = z.object({
   devices: z.array(deviceSchema),
   browsers: z.array(z.object({ name: z.string(), seen: z.string().nullable(), isThis: z.boolean() })),
 });
-/** Everything that the place of devices shows. */
+/** Everything that the Devices place shows. */
 export type DevicesStatus = z.infer<typeof devicesSchema>;
 
 /** A value to settle. */
@@ -193,38 +193,38 @@ export const logLineSchema = z.object({
 /** A line of the log. */
 export type LogLine = z.infer<typeof logLineSchema>;
 
-/** What a browser shows from now on, once it has been paired. */
+/** The token of a paired browser. */
 export const pairedSchema = z.object({ token: z.string(), name: z.string() });
-/** A new passport's password, told once. */
+/** A new passport's password, shown once. */
 export const credentialsSchema = z.object({ url: z.string(), user: z.string(), password: z.string() });
-/** A new passport's password, told once. */
+/** A new passport's password, shown once. */
 export type NewPassport = z.infer<typeof credentialsSchema>;
 
-/** A card on a device that ships with the product. */
+/** A card on a simulated device. */
 export const heldSchema = z.object({
   uid: z.string(),
   name: z.string(),
   phones: z.array(z.string()),
   mails: z.array(z.string()),
   isGroup: z.boolean(),
-  /** Whether it has still to be told to the hub. */
+  /** Whether it still has to be sent to the hub. */
   isWaiting: z.boolean(),
 });
-/** A card on a device that ships with the product. */
+/** A card on a simulated device. */
 export type HeldCardView = z.infer<typeof heldSchema>;
 
-/** A device that ships with the product. */
+/** A simulated device. */
 export const standInSchema = z.object({
   kind: z.enum(['phone', 'mail', 'computer']),
   name: z.string(),
   everyMinutes: z.number(),
   isOffline: z.boolean(),
   next: z.string(),
-  /** Changes that the hub doesn't know yet. */
+  /** Changes not yet sent to the hub. */
   waiting: z.number(),
   cards: z.array(heldSchema),
 });
-/** A device that ships with the product. */
+/** A simulated device. */
 export type StandInStatus = z.infer<typeof standInSchema>;
 
 /** What a visit did, or would do: names of cards. */
@@ -236,11 +236,11 @@ export const visitSchema = z.object({
 /** What a visit did, or would do: names of cards. */
 export type VisitResult = z.infer<typeof visitSchema>;
 
-/** What a device would be told if it came now: names of cards. */
+/** What the next sync would send a device: names of cards. */
 export const syncPreviewSchema = z.object({
   added: z.array(z.string()),
   changed: z.array(z.string()),
   removed: z.array(z.string()),
 });
-/** What a device would be told if it came now: names of cards. */
+/** What the next sync would send a device: names of cards. */
 export type SyncPreview = z.infer<typeof syncPreviewSchema>;

@@ -1,4 +1,4 @@
-/** What stands in HTML by name in nearly all texts (WHATWG HTML §13.5 has 2,000 more). */
+/** The common named entities of HTML (WHATWG HTML §13.5 has 2,000 more). */
 const NAMED: Readonly<Record<string, string>> = {
   ...{ amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ', ndash: '–', mdash: '—', hellip: '…' },
   ...{ lsquo: '‘', rsquo: '’', ldquo: '“', rdquo: '”' },

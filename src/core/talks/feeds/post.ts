@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 import { type Card, isPrivate } from '@/core/card';
 
-/** Posts of a feed that are taken: more would be an archive, and nobody reads it on a card. */
+/** The most posts kept of a feed: nobody reads an archive on a card. */
 export const MAX_POSTS = 50;
 
 /** Code points of a summary; the rest is read where the post is. */

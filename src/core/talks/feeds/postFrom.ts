@@ -44,7 +44,7 @@ export function webAddress(uri: string, base: string): string | undefined {
 /** What core needs of the URL standard (WHATWG), which every place it runs in has. */
 declare const URL: new (uri: string, base?: string) => { readonly protocol: string; readonly href: string };
 
-/** What a document is: a feed, a page that names one, or neither. */
+/** The result of reading a document: a feed, a page that names one, or neither. */
 export type FeedDocument =
   | { readonly kind: 'feed'; readonly feed: Feed }
   | { readonly kind: 'page'; readonly feedUri: string }

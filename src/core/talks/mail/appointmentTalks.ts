@@ -6,7 +6,7 @@ import type { Meeting } from '../today/planned';
 import type { Appointment } from './readAppointments';
 import type { OwnMoment, TalkMatcher } from './toCorrespondence';
 
-/** What appointments amount to: talks for those that are over, and what is still to come, with whom. */
+/** Past appointments as talks, and future ones with the people who come. */
 export interface AppointmentTalks {
   readonly talks: readonly Talk[];
   readonly meetings: readonly {

@@ -2,7 +2,7 @@ import { normalizeAddress } from '@/core/card';
 
 import type { MailHead } from './readMailHead';
 
-/** An address is likely the user's own where it takes part in this share of all messages. Ours. */
+/** An address in this share of all messages is likely the user's own. Our choice. */
 const SHARE = 0.4;
 
 /** The addresses that are likely the user's own: they take part in most messages, as sender or as one written to. */

@@ -3,14 +3,14 @@ import { monthOf, type Talk } from '../talk';
 /** Talks held at once: about 15 MB. */
 const MOST = 40_000;
 
-/** Gathers talks by month, so that each month is written a few times only, in whatever order they come. */
+/** Buffers talks by month, so that each month is written only a few times, in whatever order they come. */
 export class MonthBuffers {
   private readonly months = new Map<string, Talk[]>();
   private held = 0;
 
   constructor(private readonly most: number = MOST) {}
 
-  /** Takes a talk on. */
+  /** Adds a talk. */
   add(talk: Talk): void {
     const month = this.months.get(monthOf(talk));
     if (month) month.push(talk);
@@ -18,12 +18,12 @@ export class MonthBuffers {
     this.held += 1;
   }
 
-  /** Whether some have to be given away before more are taken on. */
+  /** Whether the buffer has to be emptied before more is added. */
   get isFull(): boolean {
     return this.held >= this.most;
   }
 
-  /** The fullest months, until half of the room is free; all of them for `isLast`. */
+  /** Takes out the fullest months until half the buffer is free; all of them for `isLast`. */
   *take(isLast = false): Generator<readonly [month: string, talks: Talk[]]> {
     const fullest = [...this.months].sort(([, a], [, b]) => b.length - a.length);
     for (const [month, talks] of fullest) {

@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 
 import type { Mailbox } from './readMailHead';
 
-/** Times that an appointment is followed at most: one that comes round daily for ever must not fill the memory. */
+/** The most occurrences expanded: an endless daily appointment must not fill the memory. */
 const MAX_ROUNDS = 1500;
 
 /** An appointment of a calendar, one of its rounds where it comes round. */
@@ -18,7 +18,7 @@ export interface Appointment {
   readonly people: readonly Mailbox[];
 }
 
-/** How far appointments that come round are followed. */
+/** How far recurring appointments are expanded. */
 export interface AppointmentOptions {
   /** ISO 8601 calendar dates, both included. */
   readonly from: string;

@@ -12,7 +12,7 @@ export const NEWS_WORDS = {
   addresses: 'address',
 } as const;
 
-/** A value that somebody's card doesn't have yet, or has otherwise. */
+/** A value that somebody's card lacks or has differently. */
 export const newsSchema = z.object({
   /** The same for the same value of the same card, wherever it was seen. */
   id: z.string(),
@@ -22,7 +22,7 @@ export const newsSchema = z.object({
   collection: z.enum(['organizations', 'titles', 'phones', 'emails', 'addresses']),
   /** As it would stand on the card. */
   entry: z.record(z.string(), z.unknown()),
-  /** The id of the entry whose place it takes; none for one that comes beside the others. */
+  /** The id of the entry it replaces; none for an additional one. */
   replaces: z.string().exactOptional(),
   /** As it is read. */
   shown: z.string(),
@@ -31,7 +31,7 @@ export const newsSchema = z.object({
   /** Where it was seen; in a signature where nothing is said. */
   from: z.enum(['signature', 'directory', 'import', 'device']).exactOptional(),
 });
-/** A value that somebody's card doesn't have yet, or has otherwise. */
+/** A value that somebody's card lacks or has differently. */
 export type News = z.infer<typeof newsSchema>;
 
 /** The end of a message by somebody who has a card. */
@@ -42,7 +42,7 @@ export interface Signature {
   readonly text: string;
 }
 
-/** The card with a piece of news on it: in the place of what it replaces, where that is still there, or beside the others. */
+/** The card with a piece of news accepted: in place of what it replaces, where that is still there, or in addition. */
 export function acceptNews(card: Card, { collection, entry, replaces }: News): Card {
   const entries: Readonly<Record<string, object>> = card[collection] ?? {};
   const old = replaces === undefined ? undefined : entries[replaces];
@@ -60,7 +60,7 @@ const CARRIERS = {
   addresses: 'components',
 } as const;
 
-/** Whether a card still doesn't have what a piece of news says: it may have been accepted, or typed, meanwhile. */
+/** Whether a card still lacks what a piece of news says: it may have been accepted or typed in the meantime. */
 export function isStillNews(card: Card, { collection, entry }: News): boolean {
   const carrier = CARRIERS[collection];
   const entries: readonly object[] = Object.values(card[collection] ?? {});

@@ -5,7 +5,7 @@ import { type News, NEWS_WORDS } from './news';
 
 type Entries = Readonly<Record<string, object>>;
 
-/** Of these somebody usually has one, so that another takes its place; the rest come beside what is there. */
+/** Collections of which somebody usually has one entry, so that news replaces it; in others it is added. */
 const REPLACED = new Set<News['collection']>(['organizations', 'titles']);
 
 /** Whose news it is, when and where it was seen. */

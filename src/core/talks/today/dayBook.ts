@@ -20,7 +20,7 @@ export interface KnownOfCards {
   membersOf(list: Uid, today: string): readonly Uid[];
 }
 
-/** What planning a day needs of all cards and talks, kept up to date, so that a day is planned in one go. */
+/** Everything that planning a day needs of cards and talks, kept up to date. */
 export class DayBook {
   private readonly facts = new Map<Uid, TodayFacts>();
 

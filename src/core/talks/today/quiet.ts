@@ -4,7 +4,7 @@ import type { Uid } from '@/core/card';
 import { usualGap } from '../summary';
 import type { TodayCard } from './todayCard';
 
-/** Somebody whom one has not heard from for unusually long. */
+/** Somebody not heard from for unusually long. */
 export interface Quiet {
   readonly uid: Uid;
   /** Days since the last talk. */
@@ -13,7 +13,7 @@ export interface Quiet {
   readonly usual: number;
 }
 
-/** Silence is unusual from this many times the usual gap on, and never before so many days. Ours. */
+/** Silence is unusual from this multiple of the usual gap, and never before this many days. Our choice. */
 const UNUSUAL = 2;
 const QUIET_DAYS = 30;
 /** Silence counts as this unusual at most; the day moves every weight between these. Ours. */
@@ -21,13 +21,13 @@ const MOST_UNUSUAL = 8;
 const [LEAST_TURN, TURN_SPAN] = [0.75, 0.5];
 
 /**
- * The few to think of: by closeness times how unusual the silence is. The same all day; over the days those who weigh
- * alike take turns, as each day moves the weights a little, for everybody by the same rule.
+ * The few people to suggest: by closeness times how unusual the silence is. The same all day; from day to day, people
+ * of similar weight take turns, since each day varies the weights slightly.
  */
 export function findQuiet(cards: readonly TodayCard[], today: string, count: number): Quiet[] {
   const best: { readonly quiet: Quiet; readonly weight: number }[] = [];
   for (const one of closestFirst(cards)) {
-    // Working out what is usual is the dear part; the rest can't come among the best any more.
+    // Calculating the usual gap is the expensive step; the rest can no longer be among the best.
     const most = one.closeness * MOST_UNUSUAL * (LEAST_TURN + TURN_SPAN);
     const least = best[count - 1]?.weight ?? 0;
     if (most < least) break;
@@ -58,7 +58,7 @@ function quietOf({ card, summary }: TodayCard, today: string): Quiet | undefined
   const until = card['cordialis.example:quiet'];
   if (until === 'never' || (until !== undefined && until > today)) return undefined;
   const days = daysBetween(summary.last, today);
-  // What is usual is the dear part, and most people have been heard from.
+  // Calculating the usual gap is the expensive step, and most people have been heard from.
   const usual = days < QUIET_DAYS ? undefined : usualGap(summary);
   if (usual === undefined || days < UNUSUAL * Math.max(usual, 1)) return undefined;
   return { uid: card.uid, days, usual: Math.max(1, Math.round(usual)) };

@@ -49,7 +49,7 @@ export interface TodayOptions {
   readonly daysOf?: ReadonlySet<Uid> | undefined;
 }
 
-/** A day that asks for nothing. */
+/** An empty plan. */
 export const emptyPlan: TodayPlan = {
   ...{ greetings: [], remembered: [], due: [], late: [], quiet: [], followUps: [], meetings: [] },
   ...{ coming: [], comingDue: [], comingFollowUps: [], comingMeetings: [] },
@@ -57,7 +57,7 @@ export const emptyPlan: TodayPlan = {
 
 /**
  * Plans a day. Archived cards and lists ask for nothing; the dead are remembered on their day. Written as one walk over
- * the cards, as a large book is planned anew after every change.
+ * the cards, as a large book is planned again after every change.
  */
 export function planToday(cards: readonly TodayCard[], options: TodayOptions): TodayPlan {
   const { today, ahead, quietCount, daysOf } = options;

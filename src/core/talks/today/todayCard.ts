@@ -29,8 +29,8 @@ export interface TodayCard {
 }
 
 /**
- * The facts of a card. Every one has every property, in one order: engines read objects of one shape several times
- * faster than such as have now these and now those, and a day is planned from all of them.
+ * The facts of a card. Every object has every property in one order: engines read objects of one shape several times
+ * faster, and a day is planned from all of them.
  */
 export function todayFacts(card: Card): TodayFacts {
   const facts: Record<keyof TodayFacts, unknown> = {

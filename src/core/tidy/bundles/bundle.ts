@@ -1,13 +1,12 @@
 import type { Card, Uid } from '@/core/card';
 
-/** The cards that a card stands for beside itself. */
+/** The cards bundled under a card. */
 export function bundledWith(card: Card): Uid[] {
   return Object.keys(card['cordialis.example:bundled'] ?? {}).filter((uid) => uid !== card.uid);
 }
 
 /**
- * Has the first of some cards stand for them all. What one of the others has stood for comes along, so that a bundle is
- * never inside another.
+ * Bundles cards under the first. Bundles led by the others are absorbed, so that no bundle is inside another.
  *
  * @returns the cards that change
  */
@@ -20,7 +19,7 @@ export function bundleCards([lead, ...others]: readonly [Card, ...Card[]]): Card
   return [{ ...lead, 'cordialis.example:bundled': bundled }, ...freed];
 }
 
-/** The card without one of those it stands for; with the last of them the bundle goes. */
+/** Removes a card from a bundle; without its last card the bundle is gone. */
 export function takeOut(lead: Card, uid: Uid): Card {
   const { [uid]: _, ...rest } = lead['cordialis.example:bundled'] ?? {};
   return Object.keys(rest).length === 0
@@ -33,7 +32,7 @@ function withoutBundle(card: Card): Card {
   return rest;
 }
 
-/** What a row or a card says of the bundle that it leads. */
+/** The bundle that a row or a card leads. */
 interface Leading {
   readonly uid: Uid;
   readonly bundled: readonly Uid[];
@@ -52,7 +51,7 @@ export function findLeads(leading: readonly Leading[]): ReadonlyMap<Uid, Uid> {
   return leads;
 }
 
-/** What was found of cards that others stand for, as found of those others; of several of one bundle the first. */
+/** Replaces hits on bundled cards by their leads; of several hits in one bundle the first is kept. */
 export function throughLeads<T extends { readonly uid: Uid }>(
   found: readonly T[],
   leads: ReadonlyMap<Uid, Uid>,

@@ -1,7 +1,7 @@
 import { isObject } from '@/core/base';
 import type { Card } from '@/core/card';
 
-/** What is read of all cards of a bundle together; all else is what the first of them says. */
+/** Properties shown from all cards of a bundle; everything else is from the lead. */
 const JOINT = [
   'titles',
   'organizations',
@@ -14,7 +14,7 @@ const JOINT = [
   'media',
 ] as const;
 
-/** Of these the first card that says something is heard. */
+/** Of these, the first card that has a value counts. */
 const FIRST = [
   'name',
   'cordialis.example:opener',

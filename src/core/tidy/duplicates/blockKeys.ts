@@ -4,8 +4,9 @@ import { NUMBER_TAIL } from './reachEvidence';
 import { soundOf } from './soundOf';
 
 /**
- * The keys under which a card stands: only cards with a key in common are compared, so that the work grows with the
- * book and not with its square. Each key is for a way in which twins differ: an address changed, a name misspelt, swapped,
+ * The blocking keys of a card: only cards that share a key are compared, so that the work grows with the book and not
+ * with its square. Each key is for one way in which duplicates differ: an address changed, a name
+ * misspelt, swapped,
  * shortened to an initial, written in another script.
  */
 export function blockKeys(facts: DuplicateFacts): Set<string> {
@@ -19,7 +20,7 @@ export function blockKeys(facts: DuplicateFacts): Set<string> {
   }
   const all = [...new Set([...given, ...surname])];
   const sounds = all.filter((word) => word.length > 1).map(soundOf);
-  // Any two words by their sounds, in whatever order they stand.
+  // Any two words by their sounds, in any order.
   for (let i = 0; i < sounds.length; i += 1)
     for (let j = i + 1; j < sounds.length; j += 1) keys.add(`n ${[sounds[i], sounds[j]].sort().join(' ')}`);
   for (const name of surname) {
@@ -46,7 +47,7 @@ export function isForNumber(key: string): boolean {
   return key.startsWith('p ');
 }
 
-/** Whether a key brings only those together of whom one has a bare initial, or a nickname. */
+/** Whether a key only serves cards with a bare initial or a nickname. */
 export function isForInitials(key: string): boolean {
   return key.startsWith('i ');
 }

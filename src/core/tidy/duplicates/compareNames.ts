@@ -6,12 +6,12 @@ import { soundOf } from './soundOf';
 /** How two lists of name words agree. */
 export type NameAgreement = 'same' | 'short' | 'initial' | 'close' | 'part' | 'differs' | 'missing';
 
-/** Words at least this alike are taken for a slip. Ours, after common practice with Jaro–Winkler. */
+/** Words at least this similar count as a typing error. Our choice, after common practice with Jaro–Winkler. */
 const CLOSE = 0.9;
-/** Less will do where they sound the same. Ours. */
+/** A lower bound where they sound the same. Our choice. */
 const SOUNDS_CLOSE = 0.75;
 
-/** How much of the weight of an equal name each agreement has. Ours. */
+/** The share of an equal name's weight that each agreement has. Our choice. */
 export const NAME_SHARES: Readonly<Record<NameAgreement, number>> = {
   same: 1,
   short: 0.7,

@@ -9,7 +9,7 @@ import {
   type Uid,
 } from '@/core/card';
 
-/** What two cards are compared by, in the form in which it is compared. */
+/** The comparable facts of a card, normalised. */
 export interface DuplicateFacts {
   readonly uid: Uid;
   readonly isOrg: boolean;
@@ -33,7 +33,7 @@ export interface DuplicateFacts {
   /** Street and postcode, folded and joined. */
   readonly streets: readonly string[];
   readonly towns: readonly string[];
-  /** Cards that the user has said are others. */
+  /** Cards that the user has kept apart. */
   readonly apart: ReadonlySet<Uid>;
 }
 
@@ -66,7 +66,7 @@ export function duplicateFacts(card: Card): DuplicateFacts {
   };
 }
 
-/** Most cards have nothing to keep in a set, and 100,000 empty ones would have to be made and collected. */
+/** Most sets are empty, and 100,000 empty ones would have to be allocated and collected. */
 const EMPTY: ReadonlySet<string> = new Set();
 
 function setOf(values: readonly string[]): ReadonlySet<string> {

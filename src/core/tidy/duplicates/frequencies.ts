@@ -1,6 +1,6 @@
 import type { DuplicateFacts } from './facts';
 
-/** A book smaller than this says little about how common a name is; it is taken to be a part of one this large. Ours. */
+/** A smaller book says little about how common a name is; it is treated as a sample of one this large. Our choice. */
 const SMALLEST_BOOK = 500;
 
 /** How often values occur in a book: what is rare says more than what is common. */

@@ -20,15 +20,15 @@ export interface Cluster {
   readonly evidence: readonly Evidence[];
 }
 
-/** What finding goes by. */
+/** What finding needs. */
 export interface FindOptions {
   /** Told how far it is, 0 to 1. Gives false to stop. */
   readonly onProgress?: (share01: number) => boolean;
 }
 
-/** Probabilities from which on a cluster is certain, likely, possible. Ours. */
+/** Probabilities from which a cluster is certain, likely, possible. Our choice. */
 const [CERTAIN, LIKELY] = [0.995, 0.9];
-/** Below it two cards are taken to be two people. */
+/** Below this, two cards count as two people. */
 export const LEAST = 0.6;
 
 /**
@@ -90,7 +90,7 @@ function findLinks(
       for (let j = i + 1; j < block.length; j += 1) {
         const [a = 0, b = 0] = [block[i], block[j]];
         if (isInitials && byInitial[a] === false && byInitial[b] === false) continue;
-        // Of those who share a number only most are of one house; where names are alike, another key brings them here too.
+        // Most cards that share only a number belong to one organisation; similar names share another key too.
         if (isNumber && areStrangers(masks[a] ?? 0, masks[b] ?? 0)) continue;
         const pair = a * all.length + b;
         if (judged.has(pair)) continue;
@@ -157,7 +157,10 @@ function weakestOf(...judgements: (Judgement | undefined)[]): Judgement | undefi
   );
 }
 
-/** Certain is only what two kinds of evidence say, and nothing of weight denies: it may be merged without being looked at. */
+/**
+ * Certain is only what two kinds of evidence say, and nothing of weight denies: it may be merged without being looked
+ * at.
+ */
 export function gradeOf({ probability, evidence }: Judgement): Grade {
   const kinds = new Set(evidence.filter(({ bits }) => bits > 2).map(({ kind }) => kind));
   const isDenied = evidence.some(({ bits }) => bits < -1);

@@ -16,10 +16,10 @@ export interface Judgement {
   readonly evidence: readonly Evidence[];
 }
 
-/** The share of cards that have a twin, before any evidence. Ours, from books grown over years. */
+/** The share of cards that have a duplicate, before any evidence. Our estimate, from books grown over years. */
 const TWINS_SHARE = 0.1;
 
-/** Weighs two cards (Fellegi and Sunter 1969): the log-odds of each field added up, on top of how rare twins are. */
+/** Weighs two cards (Fellegi and Sunter 1969): the log-odds of each field added up, on top of the prior. */
 export function judgePair(a: DuplicateFacts, b: DuplicateFacts, frequencies: Frequencies): Judgement {
   if (a.isOrg !== b.isOrg)
     return { probability: 0, evidence: [{ kind: 'name', words: 'a person and an organisation', bits: -20 }] };

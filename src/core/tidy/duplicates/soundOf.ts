@@ -25,7 +25,7 @@ export function soundOf(word: string): string {
   return sound;
 }
 
-/** Names come again and again, and working one out is dear. */
+/** Names recur, and encoding one is expensive. */
 const sounds = new Map<string, string>();
 const MOST_KEPT = 100_000;
 

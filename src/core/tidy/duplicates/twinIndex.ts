@@ -6,7 +6,7 @@ import { Frequencies } from './frequencies';
 import { type Cluster, gradeOf, isApart, LEAST, MAX_NAME_BLOCK, MAX_REACH_BLOCK } from './groupDuplicates';
 import { judgePair } from './judgePair';
 
-/** Share of the cards that may come or go before it is counted anew how common names are. Ours. */
+/** The share of cards that may be added or deleted before name frequencies are counted again. Our choice. */
 const STALE = 0.02;
 
 /** The cards of a book, kept so that one that comes or changes is compared at once, and only with those it may be. */
@@ -16,7 +16,7 @@ export class TwinIndex {
   private frequencies: Frequencies | undefined;
   private changes = 0;
 
-  /** Takes a card in, or takes it as it is now. */
+  /** Adds or updates a card. */
   put(one: DuplicateFacts): void {
     this.remove(one.uid);
     this.facts.set(one.uid, one);
@@ -28,7 +28,7 @@ export class TwinIndex {
     this.changes += 1;
   }
 
-  /** Forgets a card; one that isn't known is no fault. */
+  /** Removes a card, if it is there. */
   remove(uid: Uid): void {
     const known = this.facts.get(uid);
     if (!known) return;

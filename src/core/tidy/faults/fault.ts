@@ -1,7 +1,7 @@
 import { isSameJson } from '@/core/base';
 import { applyEdits, type Card, type Edit, getAt, type Uid } from '@/core/card';
 
-/** What can be wrong, what most helps to mend first. */
+/** Kinds of faults, the most useful to fix first. */
 export const FAULT_CODES = [
   'undialable',
   'bad-mail',
@@ -30,18 +30,18 @@ export interface Fault {
   readonly shown: string;
   /** What is wrong with it, in words. */
   readonly says: string;
-  /** What would put it right; undefined where only somebody who knows can. */
+  /** What would fix it; undefined where only the user can know. */
   readonly mend?: {
-    /** undefined: the card goes. */
+    /** undefined: the card is deleted. */
     readonly edits?: readonly Edit[];
     /** What it would then be, for people's eyes. */
     readonly shown: string;
-    /** Whether it may be done without being looked at. */
+    /** Whether it may be done without a look. */
     readonly isSure: boolean;
   };
 }
 
-/** Whether a card still has what was found wrong. */
+/** Whether a card still has the fault. */
 export function isStillWrong(card: Card | undefined, fault: Fault): boolean {
   if (!card || isDismissed(card, fault)) return false;
   return fault.path.length === 0
@@ -49,23 +49,23 @@ export function isStillWrong(card: Card | undefined, fault: Fault): boolean {
     : isSameJson(getAt(card, fault.path), fault.was);
 }
 
-/** Whether the user has said of a card that what looks wrong is right as it is. */
+/** Whether the user has marked it as correct. */
 export function isDismissed(card: Card, fault: Fault): boolean {
   return card['cordialis.example:right']?.[leftKey(fault)] === true;
 }
 
-/** The card with what looks wrong never named again; another value in its place is looked at anew. */
+/** The card with the fault dismissed; a different value in its place is checked again. */
 export function dismissFault(card: Card, faults: readonly Fault[]): Card {
   const left = Object.fromEntries(faults.map((fault) => [leftKey(fault), true as const]));
   return { ...card, 'cordialis.example:right': { ...card['cordialis.example:right'], ...left } };
 }
 
-/** Names a fault by its kind and the value, not by its place, so that it holds after entries have moved. */
+/** Identifies a fault by its kind and value, not by its place, so that it survives reordering. */
 function leftKey({ code, path, shown }: Fault): string {
   return path.length === 0 ? code : `${code} ${shown}`;
 }
 
-/** The card put right; the same card where it has changed since, or where nothing is known that would help. */
+/** The fixed card; the same card where it has changed since, or where no fix is known. */
 export function fixCard(card: Card, faults: readonly Fault[]): Card {
   return faults.reduce((now, { mend }) => (mend?.edits ? applyEdits(now, mend.edits).value : now), card);
 }

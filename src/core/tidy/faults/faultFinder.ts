@@ -9,7 +9,7 @@ import { findPhoneFaults } from './findPhoneFaults';
 import { findRepeats } from './findRepeats';
 import { OrganisationSpellings } from './organisationSpellings';
 
-/** What finding goes by. */
+/** What finding needs. */
 export interface FaultOptions {
   /** ISO 3166-1 alpha-2: where the user is. */
   readonly country: string;
@@ -17,13 +17,13 @@ export interface FaultOptions {
   readonly today: string;
 }
 
-/** Reads through a book and tells what is wrong; cards may be given some at a time. */
+/** Finds the faults of a book; cards may be given in batches. */
 export class FaultFinder {
   private readonly houses = new OrganisationSpellings();
 
   constructor(private readonly options: FaultOptions) {}
 
-  /** What is wrong with a card by itself. Lists and archived cards are left alone. */
+  /** Faults of a single card. Lists and archived cards are skipped. */
   add(card: Card): Fault[] {
     if (card.kind === 'group' || card['cordialis.example:archived'] === true) return [];
     this.houses.add(card);
@@ -37,7 +37,7 @@ export class FaultFinder {
     ].filter((fault) => !isDismissed(card, fault));
   }
 
-  /** What is wrong between the cards given so far: organisations written in several ways. */
+  /** Faults across the cards given so far: organisations with several spellings. */
   across(): Fault[] {
     return this.houses.findFaults();
   }

@@ -3,7 +3,7 @@ import type { Card } from '@/core/card';
 
 import type { Fault } from './fault';
 
-/** Years that nobody has been known to live for. Ours. */
+/** An age that nobody is known to have reached. Our choice. */
 const LONGEST_LIFE = 123;
 
 /** Days that the calendar doesn't have, births to come, lives that are too long, ends before beginnings. */

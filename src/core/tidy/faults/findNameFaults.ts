@@ -30,7 +30,7 @@ export function findNameFaults(card: Card): Fault[] {
           shown === shown.toUpperCase() ? 'is written all in capitals' : 'is written all in small letters',
       }),
     );
-  // One after the other: what is mended of a name must start from the name as it is.
+  // One at a time: a fix of a name must start from the current name.
   return faults.slice(0, 1);
 }
 
@@ -59,7 +59,10 @@ function withoutTitle(name: Name): Name | undefined {
   return { ...name, components: [...components.slice(0, at), ...titles, own, ...components.slice(at + 1)] };
 }
 
-/** A name of which every letter is a capital, or none is, with capitals where they belong; undefined where it has both. */
+/**
+ * A name of which every letter is a capital, or none is, with capitals where they belong; undefined where it has
+ * both.
+ */
 function withUsualCase(name: Name): Name | undefined {
   const proper = (name.components ?? []).filter(({ kind }) => /^(?:given|surname)/.test(kind));
   const letters = proper

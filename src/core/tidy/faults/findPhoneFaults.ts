@@ -2,7 +2,7 @@ import { type Card, parsePhone, type Phone } from '@/core/card';
 
 import type { Fault } from './fault';
 
-/** Figures of what is dialled within a house or of a service: not for the numbering plans to judge. */
+/** Digits of extensions and service numbers, which numbering plans don't cover. */
 const SHORT = 6;
 
 /**

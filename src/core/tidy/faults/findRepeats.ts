@@ -3,7 +3,7 @@ import { type Card, type Entry, meaningOf, type United } from '@/core/card';
 import { uniteEntries } from '../merging/uniteEntries';
 import type { Fault } from './fault';
 
-/** Collections in which the same value twice is one too many. */
+/** Collections in which a repeated value is a fault. */
 const REPEATED = ['phones', 'emails', 'addresses', 'links', 'organizations'] as const;
 
 /** The same number, address or organisation twice on a card; the better writing is kept, and the labels of both. */

@@ -13,7 +13,7 @@ import {
 import { findDifferent, formatSingle, type SingleKey, SINGLES } from './singleValues';
 import { uniteEntries } from './uniteEntries';
 
-/** Of which card single values are taken; of the first one that has a value where nothing is said. */
+/** Which card each single value is taken from; by default the first card that has one. */
 export interface MergeChoices {
   readonly name?: Uid;
   readonly birthday?: Uid;
@@ -40,7 +40,7 @@ export function mergeCards([first, ...others]: readonly [Card, ...Card[]], choic
   return withAlso(withSingles(merged, all, choices.singles, also), also);
 }
 
-/** Of what a card says once, what was chosen, else what the first of them says; what differs goes to the note. */
+/** Single values: the chosen one, else the first card's; different ones go to the note. */
 function withSingles(
   merged: Card,
   all: readonly Card[],
@@ -58,7 +58,7 @@ function withSingles(
   return next;
 }
 
-/** Properties that belong to one card only, or are put together apart. */
+/** Properties that belong to one card, or are merged separately. */
 const APART = new Set<string>([
   ...['@type', 'version', 'uid', 'created', 'updated', 'prodId', 'name', 'keywords', 'relatedTo', 'members'],
   ...[
@@ -179,7 +179,7 @@ function withName(merged: Card, all: readonly Card[], chosen: Uid | undefined, a
   return { ...merged, name: taken.name };
 }
 
-/** Somebody is born once: of birthdays that differ the one that was chosen, else the fullest; the others go to the note. */
+/** There is only one birthday: of different ones the chosen, else the most complete; the others go to the note. */
 function withOneBirthday(merged: Card, all: readonly Card[], chosen: Uid | undefined, also: string[]): Card {
   const births = Object.entries(merged.anniversaries ?? {}).filter(([, { kind }]) => kind === 'birth');
   if (births.length < 2) return merged;
@@ -209,7 +209,7 @@ function isPartOf(part: PartialDate, whole: PartialDate): boolean {
   );
 }
 
-/** What isn't taken stands in a note of its own. */
+/** Values not taken go to a note of their own. */
 function withAlso(card: Card, also: readonly string[]): Card {
   if (also.length === 0) return card;
   const note = `Also:\n${[...new Set(also)].map((line) => `- ${line}`).join('\n')}`;

@@ -2,7 +2,7 @@ import type { Card } from '@/core/card';
 
 import { mergeCards, type MergeChoices } from './mergeCards';
 
-/** Makes one card of each group; the fullest of a group keeps its uid. A group without a card gives none. */
+/** Merges each group into one card; the fullest keeps its uid. An empty group gives none. */
 export function mergeGroups(groups: readonly (readonly Card[])[], choices: MergeChoices = {}): Card[] {
   return groups.flatMap((group) => {
     const [first, ...others] = fullestFirst(group);

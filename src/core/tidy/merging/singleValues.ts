@@ -16,7 +16,7 @@ export const SINGLES = {
 /** One of them. */
 export type SingleKey = keyof typeof SINGLES;
 
-/** A property that cards say differently. */
+/** A property with different values. */
 export interface DifferentSingle {
   readonly key: SingleKey;
   readonly label: string;
@@ -24,7 +24,7 @@ export interface DifferentSingle {
   readonly options: readonly (readonly [uid: Uid, text: string])[];
 }
 
-/** What several cards say differently, of what one card can say once. */
+/** The single values in which cards differ. */
 export function findDifferent(cards: readonly Card[]): DifferentSingle[] {
   return keys.flatMap((key) => {
     const saying = cards.filter((card) => card[key] !== undefined);

@@ -7,7 +7,7 @@ export interface UnitedEntries {
   readonly idOf: ReadonlyMap<string, string>;
 }
 
-/** Puts the entries of one collection together: those of one meaning become one, others keep their ids where they can. */
+/** Unites the entries of a collection: those of one meaning become one, others keep their ids where possible. */
 export function uniteEntries(
   collection: United,
   mine: Readonly<Record<string, Entry>>,
@@ -41,7 +41,7 @@ function freeId(collection: United, id: string, entries: Readonly<Record<string,
   return `${id}-${count}`;
 }
 
-/** Written in full is better than in part: the longer text, and a number with its country code. */
+/** The more complete writing is better: the longer text, a number with its country code. */
 const WRITTEN = ['number', 'name', 'full', 'value', 'label'] as const;
 
 /** Two entries of one meaning as one: the better writing, and what either says beside it. */

@@ -4,15 +4,15 @@ import type { Card } from '@/core/card';
 
 import type { Pixels } from './decodePicture';
 
-/** Of JPEG, 0 to 100: what a face on a small screen needs. */
+/** JPEG quality, 0 to 100: enough for a face on a small screen. */
 const QUALITY = 80;
-/** Pictures kept as they were cut; a device asks for each once, and for some again. */
+/** Resized pictures kept in memory; a device asks for each once, and for some again. */
 const KEPT = 500;
 const kept = new Map<string, Promise<string>>();
 
 /**
- * A picture cut down to what a device shows. One that is small enough, that can't be read here, or that is drawn and so
- * has no pixels (SVG) stays as it is.
+ * Resizes a picture to what a device shows. A picture that is small enough, can't be decoded here or has no pixels
+ * (SVG) stays as it is.
  *
  * @param uri - data: URI (RFC 2397)
  * @param side - the longer side at most, in pixels
@@ -36,7 +36,7 @@ async function cutNow(uri: string, side: number): Promise<string> {
   return `data:image/jpeg;base64,${octets.toString('base64')}`;
 }
 
-/** A picture with its pixels; undefined for one that has none, or can't be read here. What reads them is loaded when one comes. */
+/** Decodes a picture; undefined for one without pixels or in an unknown format. The decoder is loaded on first use. */
 async function readPicture(uri: string): Promise<Pixels | undefined> {
   const [, type, data] = /^data:image\/(jpeg|png);base64,(.*)$/s.exec(uri) ?? [];
   if ((type !== 'jpeg' && type !== 'png') || data === undefined) return undefined;
@@ -44,7 +44,7 @@ async function readPicture(uri: string): Promise<Pixels | undefined> {
   return decodePicture(type, Buffer.from(data, 'base64'));
 }
 
-/** A card with its photos cut down. @param side - in pixels; null for as they are */
+/** A card with its photos resized. @param side - in pixels; null for as they are */
 export async function withCutPictures(card: Card, side: number | null): Promise<Card> {
   if (side === null || !card.media) return card;
   const media: NonNullable<Card['media']> = {};
@@ -58,18 +58,18 @@ export async function withCutPictures(card: Card, side: number | null): Promise<
   return { ...card, media };
 }
 
-/** Squares a side that pictures are compared by. */
+/** Squares per side that pictures are compared by. */
 const GRID = 16;
-/** How far two pictures' squares may be apart on average, of 255: another size or quality is nearer, another face farther. */
+/** Mean difference of two pictures' squares, of 255: another size or quality is below it, another face above. */
 const NEAR = 10;
 
-/** Whether two pictures show the same, whatever their size and however they were written. */
+/** Whether two pictures show the same, in whatever size and encoding. */
 export async function isSamePicture(a: string, b: string): Promise<boolean> {
   if (a === b) return true;
   const [first, second] = [await readPicture(a), await readPicture(b)];
   if (!first || !second) return false;
   const shapes = [first, second].map(({ width, height }) => width / height);
-  // Cut otherwise it is another picture.
+  // With another crop it is another picture.
   if (Math.abs(Math.log((shapes[0] ?? 1) / (shapes[1] ?? 1))) > 0.05) return false;
   const [one, other] = [squaresOf(first), squaresOf(second)];
   const apart = one.reduce((sum, value, i) => sum + Math.abs(value - (other[i] ?? 0)), 0);
@@ -90,7 +90,7 @@ function squaresOf({ width, height, bitmap: { data } }: Pixels): number[] {
   return sums.map((sum, i) => sum / Math.max(1, counts[Math.floor(i / 3)] ?? 1));
 }
 
-/** What a device sends, with pictures that show the same as those it was served put back as it was served them. */
+/** Replaces pictures that a device sent by those it was served, where they show the same. */
 export async function withServedPictures(served: Card, sent: Card): Promise<Card> {
   if (!served.media || !sent.media) return sent;
   const media: NonNullable<Card['media']> = {};

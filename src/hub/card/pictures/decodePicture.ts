@@ -8,10 +8,10 @@ const Picture = createJimp({ plugins: [resizing], formats: [jpeg, png] });
 /** A picture with its pixels. */
 export type Pixels = InstanceType<typeof Picture>;
 
-/** Pixels of a picture that is read at most: a small file may claim to hold far more than the memory does. */
+/** The most pixels decoded: a small file may claim to hold far more than fits into memory. */
 const MAX_PIXELS = 50_000_000;
 
-/** The pixels of a picture; undefined where it is damaged, or claims to be too large. */
+/** Decodes a picture; undefined where it is damaged or claims to be too large. */
 export async function decodePicture(type: keyof typeof CODECS, octets: Buffer): Promise<Pixels | undefined> {
   if (type === 'png' && pixelsOfPng(octets) > MAX_PIXELS) return undefined;
   try {
@@ -21,7 +21,7 @@ export async function decodePicture(type: keyof typeof CODECS, octets: Buffer): 
   }
 }
 
-/** Width times height as the head of a PNG says them (ISO/IEC 15948 §11.2.2). JPEG's reader has such a limit itself. */
+/** Width times height from a PNG header (ISO/IEC 15948 §11.2.2). The JPEG decoder has such a limit itself. */
 function pixelsOfPng(octets: Buffer): number {
   return octets.length < 24 ? 0 : octets.readUInt32BE(16) * octets.readUInt32BE(20);
 }

@@ -6,15 +6,18 @@ import { addDevice, type Device, findDevice, listDevices } from '@/hub/sync';
 
 import { openDavSession } from './davSession';
 
-/** A server of which the hub is a client, with its passport. */
+/** Another server, of which the hub is a client, with its passport. */
 export interface Account extends Selectable<AccountsTable> {
   readonly passport: Device;
 }
 
-/** Names of this machine, to which a password may go without TLS. */
+/** Names of this machine, to which a password may be sent without TLS. */
 const LOOPBACK = new Set(['localhost', '127.0.0.1', '[::1]']);
 
-/** Adds a server once it has let the hub in. @throws RangeError for a name or an address that won't do, Error in words where the server refuses */
+/**
+ * Adds a server after a successful sign-in. @throws RangeError for a name or an address that won't do, Error in words
+ * where the server refuses
+ */
 export async function addAccount(db: HubDb, wish: AccountRequest, now: string): Promise<void> {
   const { name, base, user, password, direction, everyMinutes, own = false } = wish;
   const url = URL.canParse(base) ? new URL(base) : undefined;
@@ -34,7 +37,7 @@ export async function addAccount(db: HubDb, wish: AccountRequest, now: string): 
   );
 }
 
-/** All servers of which the hub is a client. */
+/** All servers that the hub is a client of. */
 export async function listAccounts(db: HubDb): Promise<Account[]> {
   const passports = new Map((await listDevices(db)).map((device) => [device.id, device]));
   const rows = await db.selectFrom('accounts').selectAll().execute();

@@ -16,16 +16,19 @@ export interface DavAccount {
   readonly version: '3.0' | '4.0';
 }
 
-/** What has come, changed and gone. */
+/** Cards added, changed and deleted. */
 export interface DavNews {
   readonly syncToken: string;
   readonly changed: readonly { readonly href: string; readonly etag: string; readonly text: string }[];
   readonly gone: readonly string[];
 }
 
-/** A client that has found its cards on a server. */
+/** A client session that has discovered the collection of cards on a server. */
 export interface DavSession {
-  /** @param syncToken - '' for everything @throws Error where the server refuses; a token that it doesn't know is left out by itself */
+  /**
+   * @param syncToken - '' for everything @throws Error where the server refuses; a token that it doesn't know is left
+   * out by itself
+   */
   news(syncToken: string): Promise<DavNews>;
   /** @param etag - '' for a card that isn't there yet, undefined for whatever is there @returns the status of HTTP */
   put(href: string, text: string, etag: string | undefined): Promise<number>;
@@ -74,7 +77,7 @@ async function readNews(place: Place, syncToken: string): Promise<DavNews> {
     props: { 'd:getetag': {} },
   });
   const [first] = responses;
-  // A token that is too old: begin again.
+  // An expired token: start over.
   if (first?.status === 403 && syncToken !== '') return readNews(place, '');
   if (first && !first.href && !first.ok) throw new Error(`the server answered ${first.status}`);
   const token = tokenIn(first?.raw);
@@ -110,7 +113,7 @@ async function readCards(
   });
 }
 
-/** The library gives texts as they are, or in an object of their own. */
+/** The library returns texts either as strings or wrapped in objects. */
 function textOf(value: unknown): string {
   if (typeof value === 'string') return value;
   const inner = typeof value === 'object' && value && '_cdata' in value ? value._cdata : undefined;

@@ -12,7 +12,7 @@ import { trimForDevice } from '../viewFor';
 import type { Account } from './accounts';
 import { type DavNews, type DavSession, openDavSession } from './davSession';
 
-/** What a visit at a server is made with. */
+/** What a sync with a server needs. */
 export interface AccountContext {
   readonly db: HubDb;
   /** UTCDateTime. */
@@ -21,15 +21,15 @@ export interface AccountContext {
   readonly country: string;
 }
 
-/** How many cards came and went. */
+/** How many cards were received and sent. */
 export interface AccountVisit {
   readonly came: number;
   readonly went: number;
 }
 
 /**
- * One visit at a server: what has changed there is merged as if a device had sent it, then what has changed here is sent.
- * What the server had before is remembered like what a device was served, so that only edits count as changes.
+ * One sync with a server: its changes are merged as if a device had sent them, then ours are sent. What the server
+ * had before is remembered like what a device was served, so that only edits count as changes.
  *
  * @throws Error in words where the server can't be reached or refuses
  */
@@ -57,7 +57,7 @@ export async function syncAccount(context: AccountContext, account: Account): Pr
       syncToken: news.syncToken,
       etags: JSON.stringify(Object.fromEntries(etags)),
     });
-    // A server is not signed in to: its passport says when it was visited.
+    // A server doesn't sign in here: its passport records when it was visited.
     await inTransaction(db, (store) =>
       store.updateTable('devices').set({ seen: now }).where('id', '=', account.device).execute(),
     );
@@ -73,7 +73,7 @@ export async function syncAccount(context: AccountContext, account: Account): Pr
 
 interface Taken {
   readonly came: number;
-  /** Uids of cards of the book that cards of the server were joined to: the server has yet to get what they have become. */
+  /** Uids of cards that the server's cards were joined to: the server still has to get the result. */
   readonly joined: ReadonlySet<string>;
 }
 
@@ -95,7 +95,7 @@ async function takeNews(context: Taking, account: Account, news: DavNews): Promi
       const taken = await putCardResource(asDevice(context, account, text), href);
       came += taken.came ?? 0;
     } catch (error) {
-      // A card that is none stays on the server; the others go on.
+      // An unreadable card stays on the server; the others are processed.
       if (!(error instanceof DavError)) throw error;
       continue;
     }
@@ -114,7 +114,7 @@ async function takeNews(context: Taking, account: Account, news: DavNews): Promi
 }
 
 function asDevice({ db, now, country, sync }: Taking, { passport }: Account, body: string): DavRequest {
-  // The server's direction is checked by who calls: what comes from it comes in.
+  // The caller has checked the direction.
   const device = { ...passport, direction: 'both' as const };
   const header = (name: string) => (name === 'content-type' ? 'text/vcard' : undefined);
   return { db, device, now, country, sync, isServer: true, method: 'PUT', header, body };
@@ -152,7 +152,7 @@ async function sendNews(
     const [cut = seen] = await trimForDevice({ device: passport }, [seen]);
     const text = writeData(cut.card, { version: '3.0', properties: undefined });
     const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
-    // Changed on the device meanwhile: it comes with the next visit, and is merged then.
+    // Changed on the server in the meantime: it is merged with the next sync.
     if (status === 412) continue;
     if (status >= 300) throw new Error(`the server answered ${status} to a card`);
     etags.delete(href);

@@ -5,7 +5,7 @@ import { type HubDb, lastMail, lastSeq, toCard } from '@/hub/store';
 import { type Device, listDevices, listsOf } from '../passports/passports';
 import type { Browser } from './pairing';
 
-/** What has changed since a change, the oldest first, without what the browser has sent itself and that has stayed so. */
+/** Changes since a change, the oldest first, without the browser's own that still stand. */
 export async function answerPull(db: HubDb, browser: Browser, since: number): Promise<Pull> {
   const head = await lastSeq(db);
   const latest = db
@@ -50,11 +50,11 @@ export async function answerPull(db: HubDb, browser: Browser, since: number): Pr
   };
 }
 
-/** Lists that fill themselves and that some device gets as group cards. */
+/** Rule lists that some device gets as group cards. */
 async function ruleListsFor(db: HubDb, devices: readonly Device[]): Promise<string[]> {
   const takers = devices.filter(({ groups, tag, paused }) => groups === 1 && tag === null && paused === 0);
   if (!takers.some((device) => listsOf(device).length === 0)) return [];
-  // Of thousands of cards a few dozen are lists: only these are looked into.
+  // Of thousands of cards only a few dozen are lists: only these are parsed.
   const rows = await db
     .selectFrom('cards')
     .select('card')

@@ -5,7 +5,7 @@ import { findCard, type HubDb, inTransaction, noteToSettle, putCard, SEED_SAYS, 
 
 import type { Browser } from './pairing';
 
-/** What a push is taken in with. */
+/** What applying a push needs. */
 export interface PushContext {
   readonly db: HubDb;
   readonly browser: Browser;
@@ -16,8 +16,8 @@ export interface PushContext {
 }
 
 /**
- * Takes in what the application has changed in a browser, all of it or nothing. Each card is merged with what has become
- * of it here since the browser last knew everything; an edit is never lost to a deletion, on either side.
+ * Applies a browser's changes, all or none. Each card is merged with what has changed here since the browser's
+ * cursor; an edit never loses to a deletion, on either side.
  *
  * @returns what could not be taken in, by uid, in words
  */
@@ -77,7 +77,7 @@ async function takeDeletion(context: PushContext, since: number, uid: string): P
   const says = isAsKnown
     ? `Deleted ${shownAs(current)}`
     : `Kept ${shownAs(current)}, which had been changed since`;
-  // A card that is kept is told as changed, so that the browser gets it back.
+  // A card that is kept is logged as changed, so that the browser gets it back.
   const seq = await putCard(db, uid, isAsKnown ? undefined : current, {
     ...{ at: now, device: null, browser: browser.id, says },
   });
@@ -141,7 +141,7 @@ async function noteSent({ db, browser }: PushContext, { uid, card, seq, isSame }
     .execute();
 }
 
-/** A date of writing alone is no change. */
+/** A new date alone is no change. */
 function withoutStamp({ updated: _, ...card }: Card): object {
   return card;
 }

@@ -7,10 +7,10 @@ import { type BrowsersTable, type HubDb, inTransaction } from '@/hub/store';
 /** A browser that has been paired. */
 export type Browser = Selectable<BrowsersTable>;
 
-/** Letters and figures of a code that nobody mistakes for each other; 32, so that each octet counts alike. */
+/** Unambiguous letters and digits of a code; 32, so that each octet is uniform. */
 const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const CODE_SIGNS = 8;
-/** How long a code is good, in milliseconds: long enough to walk to the other machine. */
+/** How long a code is valid, in milliseconds: long enough to walk to the other machine. */
 const CODE_LASTS_MS = 10 * 60 * 1000;
 /** Wrong codes after which all codes are void: 40 bits can't be guessed in so few tries. */
 const MAX_WRONG = 10;
@@ -74,7 +74,7 @@ export function findBrowser(db: HubDb, token: string): Promise<Browser | undefin
   return db.selectFrom('browsers').selectAll().where('token', '=', hashOf(token)).executeTakeFirst();
 }
 
-/** Lets a browser go: its token is no longer good, its cards stay here and there. */
+/** Unpairs a browser: its token becomes invalid, its cards stay here and there. */
 export function forgetBrowser(db: HubDb, name: string): Promise<boolean> {
   return inTransaction(db, async (store) => {
     const browser = await store

@@ -16,9 +16,8 @@ type Row = Selectable<RecordsTable>;
 type NewRow = Omit<Row, 'seq'>;
 
 /**
- * Takes in talks and settings that a browser has changed, all of them or none. What another browser has changed meanwhile
- * is not overwritten by a deletion; of a talk that both have changed nothing that was said is lost; of a setting the later
- * one stands.
+ * Applies a browser's talks and settings, all or none. A deletion doesn't overwrite another browser's change; a talk
+ * that both changed loses nothing; of a setting the later value wins.
  */
 export function applyRecordsPush(
   db: HubDb,
@@ -56,7 +55,7 @@ function rowFor(
   const text = value === null || value === undefined ? null : JSON.stringify(talk ?? value);
   if (text === (known?.value ?? null)) return undefined;
   const isUnknown = known !== undefined && known.seq > since && known.browser !== browser;
-  // Deleted by somebody who didn't know that it had been changed: it stays, and is told again.
+  // Deleted by a browser that didn't know of a change: it stays, and is sent again.
   if (isUnknown && known.value !== null && text === null) return undefined;
   const joined = isUnknown && talk ? joinStored(known.value, talk) : text;
   const before = known ? (JSON.parse(known.months) as string[]) : [];
@@ -90,7 +89,7 @@ async function rowsOfIntake(
   });
 }
 
-/** Rows written at once: SQLite takes some thousand values in one statement. */
+/** Rows per statement: SQLite takes some thousand values in one. */
 const AT_ONCE = 100;
 
 async function putRows(store: HubDb, rows: readonly NewRow[]): Promise<void> {
@@ -106,7 +105,7 @@ async function putRows(store: HubDb, rows: readonly NewRow[]): Promise<void> {
   if (last > 0) notifyOfChange(last);
 }
 
-/** Talks and settings that are new since one of them, the oldest first, without those that the browser has sent itself. */
+/** Talks and settings since a cursor, the oldest first, without the browser's own. */
 export async function answerRecordsPull(db: HubDb, browser: Browser, since: number): Promise<RecordsPull> {
   const head = await db
     .selectFrom('records')

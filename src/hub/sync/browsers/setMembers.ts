@@ -1,7 +1,7 @@
 import { shownAs } from '@/core/card';
 import { type ChangeSource, findCard, type HubDb, inTransaction, putCard } from '@/hub/store';
 
-/** Notes who is on a list; where that is somebody else than before, devices with that list are told. */
+/** Records the members of a list; where they changed, devices with that list get them. */
 export function setMembers(
   db: HubDb,
   { list, uids }: { readonly list: string; readonly uids: readonly string[] },
@@ -21,7 +21,7 @@ export function setMembers(
       .onConflict((conflict) => conflict.column('list').doUpdateSet({ uids: text }))
       .execute();
     const card = await findCard(store, list);
-    // The list's own card tells that somebody has come or gone.
+    // The list's own card is marked as changed.
     if (card) await putCard(store, list, card, { ...source, says: `Others are on ${shownAs(card)}` });
   });
 }

@@ -27,7 +27,7 @@ export interface DeviceView {
   readonly token: string;
   readonly byUid: ReadonlyMap<string, SeenCard>;
   readonly byHref: ReadonlyMap<string, SeenCard>;
-  /** The cards as they are compared with a newcomer; made when it is first asked for. */
+  /** The index that new cards are compared with; built on first use. */
   twins(): TwinIndex;
 }
 
@@ -65,7 +65,7 @@ class KeptView implements DeviceView {
 
 const views = new WeakMap<HubDb, Map<number, KeptView>>();
 
-/** Whether a passport lets a card through. @param members - of the list that the passport is for */
+/** Whether a passport includes a card. @param members - of the list that the passport is for */
 function isLetThrough(device: Device, card: Card, members: ReadonlySet<string> | undefined): boolean {
   if (card['cordialis.example:private'] === true) return false;
   if (card.kind === 'group') return isListLetThrough(device, card);
@@ -83,7 +83,7 @@ function isListLetThrough(device: Device, list: Card): boolean {
   return lists.length === 0 || lists.includes(list.uid);
 }
 
-/** The card without what never leaves this book, and without what the passport keeps back. */
+/** The card without private values and without what the passport excludes. */
 export function servedCard(card: Card, { notes, photos }: Pick<Device, 'notes' | 'photos'>): Card {
   const { notes: said, media, ...rest } = cardToSend(card, { withNotes: true });
   return {
@@ -94,7 +94,7 @@ export function servedCard(card: Card, { notes, photos }: Pick<Device, 'notes' |
 }
 
 /**
- * What a device may see now. Kept from request to request, and brought up to date by what has changed since.
+ * What a device may see now. Cached between requests and updated by the changes since.
  *
  * @param db - the store itself, not a transaction
  */
@@ -125,16 +125,16 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
   return view;
 }
 
-/** A list that fills itself, with whoever the application says is on it; undefined where it hasn't said so yet. */
+/** A rule list with the members that the application last reported; undefined before the first report. */
 async function filledList(db: HubDb, list: Card): Promise<Card | undefined> {
   const uids = await sentMembers(db, list.uid);
   return uids && { ...list, members: Object.fromEntries(uids.map((uid) => [uid, true as const])) };
 }
 
-/** Uids asked for one by one rather than all rows at once. */
+/** The most uids queried one by one rather than reading all rows. */
 const FEW = 500;
 
-/** Under which addresses the device knows cards. @param uids - only of these, where they are few */
+/** The addresses under which the device knows cards. @param uids - only of these, where they are few */
 async function hrefsOf(
   db: HubDb,
   device: Device,
@@ -151,7 +151,7 @@ export function hrefFor(uid: string): string {
   return `${uuid ?? createHash('sha256').update(uid).digest('hex').slice(0, 40)}.vcf`;
 }
 
-/** An entity tag (RFC 9110 §8.8.3) of what a device may see of a card. */
+/** The entity tag (RFC 9110 §8.8.3) of what a device may see of a card. */
 export function etagOf(card: Card, { photoSide }: Pick<Device, 'photoSide'>): string {
   const text = JSON.stringify(photoSide === null || !card.media ? card : [card, photoSide]);
   return `"${createHash('sha256').update(text).digest('hex').slice(0, 32)}"`;

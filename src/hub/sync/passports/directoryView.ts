@@ -36,7 +36,7 @@ export async function directoryView(
   kept.set(db, views);
   const known = views.get(photoSide);
   if (known?.token === token) return known;
-  // A device is nobody who edits: it sees what a reader sees.
+  // A device never edits the directory: it sees what a reader sees.
   const seen = (await entriesFor(db, 'reader', today)).map(({ card }): SeenCard => {
     return { uid: card.uid, href: hrefFor(card.uid), etag: etagOf(card, device), card };
   });

@@ -2,8 +2,8 @@ import { shownAs, withSource } from '@/core/card';
 import { findCard, type HubDb, inTransaction, putCard } from '@/hub/store';
 
 /**
- * Marks the cards that once came from a device as being kept there, where they aren't marked yet: a passport that is
- * narrowed to them must not take them away from it. @param now - UTCDateTime
+ * Marks cards that once came from a device as stored there: narrowing its passport to stored cards must not remove
+ * them from it. @param now - UTCDateTime
  */
 export function markSources(
   db: HubDb,

@@ -2,8 +2,8 @@ import { findPeople, isList } from '@/core/lists';
 import { findCard, type HubDb } from '@/hub/store';
 
 /**
- * Who is on lists: as the application has worked it out, which knows the talks that rules may ask for; for a list of which
- * it hasn't said anything, whoever is on it and on the lists on it by choice.
+ * The members of lists: as reported by the application, which knows the talks that rules may need; for an unreported
+ * list, its picked members and those of the lists on it.
  *
  * @param lists - uids
  */
@@ -16,7 +16,7 @@ export async function membersOf(db: HubDb, lists: readonly string[]): Promise<Re
   return members;
 }
 
-/** Who is on a list as the application has worked it out; undefined where it hasn't said anything of it. */
+/** The reported members of a list; undefined before the first report. */
 export async function sentMembers(db: HubDb, list: string): Promise<string[] | undefined> {
   const told = await db.selectFrom('members').select('uids').where('list', '=', list).executeTakeFirst();
   // Written by setMembers only.

@@ -13,13 +13,13 @@ interface Visit {
   readonly fault?: string;
 }
 
-/** The sync that requests of a device belong to just now; begun where there is none. @param now - UTCDateTime */
+/** The current sync of a device, started if there is none. @param now - UTCDateTime */
 export function syncNow(db: HubDb, { id }: Pick<Device, 'id'>, now: string): Promise<number> {
   const known = currentOf(db, id, now);
   return known ? Promise.resolve(known.sync) : inTransaction(db, (store) => beginSync(db, store, id, now));
 }
 
-/** Counts what came and went with one request. @param now - UTCDateTime */
+/** Counts the cards received and sent with one request. @param now - UTCDateTime */
 export function noteVisit(db: HubDb, { id }: Device, now: string, visit: Visit): Promise<void> {
   const known = currentOf(db, id, now);
   // A sync of many requests of which most bring nothing needn't write with each.
@@ -73,7 +73,7 @@ async function beginSync(db: HubDb, store: HubDb, device: number, now: string): 
   return sync;
 }
 
-/** What a device does next belongs to a sync of its own: the one until now has been taken back. */
+/** Ends the current sync, which has been undone: the device's next request starts a new one. */
 export function endSync(db: HubDb, device: number): void {
   last.get(db)?.delete(device);
 }

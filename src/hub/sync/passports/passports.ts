@@ -35,14 +35,14 @@ export interface Credentials {
   readonly password: string;
 }
 
-/** As SQLite keeps yes and no. */
+/** Booleans in SQLite. */
 const flag = (is: boolean) => (is ? 1 : 0);
 
-/** Letters and figures that can't be mistaken for each other when they are typed off a screen. */
+/** Letters and digits that can't be mistaken for each other when typed from a screen. */
 const SIGNS = 'abcdefghjkmnpqrstuvwxyz23456789';
 const PASSWORD_SIGNS = 20;
 
-/** Makes a device with a password of its own. @throws RangeError where there is one of that name, or the name is empty */
+/** Adds a device with a password of its own. @throws RangeError where there is one of that name, or the name is empty */
 export async function addDevice(db: HubDb, passport: Passport, now: string): Promise<Credentials> {
   const name = passport.name.trim();
   if (name === '') throw new RangeError('a device needs a name');
@@ -77,7 +77,7 @@ export function findDevice(db: HubDb, name: string): Promise<Device | undefined>
   return db.selectFrom('devices').selectAll().where('name', '=', name).executeTakeFirst();
 }
 
-/** Stops a device from being served, or lets it go on. @returns whether there is one of that name */
+/** Pauses or resumes a device. @returns whether there is one of that name */
 export function pauseDevice(db: HubDb, name: string, isPaused: boolean): Promise<boolean> {
   return inTransaction(db, async (store) => {
     const [done] = await store
@@ -95,7 +95,7 @@ export function listsOf({ lists }: Pick<Device, 'lists'>): string[] {
   return JSON.parse(lists) as string[];
 }
 
-/** Changes what a device may receive; sync tokens from before are no longer good. @returns whether there is one of that name */
+/** Changes a passport and invalidates the device's sync tokens. @returns whether there is one of that name */
 export function changePassport(
   db: HubDb,
   name: string,
@@ -132,7 +132,7 @@ export function changePassport(
   });
 }
 
-/** Takes a passport away; no card is touched, here or there. @returns whether there was one of that name */
+/** Removes a passport; no card is touched, here or there. @returns whether there was one of that name */
 export function removeDevice(db: HubDb, name: string): Promise<boolean> {
   return inTransaction(db, async (store) => {
     const device = await store.selectFrom('devices').select('id').where('name', '=', name).executeTakeFirst();
@@ -148,7 +148,7 @@ export function removeDevice(db: HubDb, name: string): Promise<boolean> {
 const lately = new Map<string, { readonly hash: string; readonly key: Buffer }>();
 const quickSalt = randomBytes(16);
 
-/** The device that signs in so; undefined for an unknown name and for a wrong password alike, after the same work. */
+/** Authenticates a device; undefined for an unknown name and a wrong password alike, after the same work. */
 export async function signIn(db: HubDb, user: string, password: string): Promise<Device | undefined> {
   const device = await db.selectFrom('devices').selectAll().where('user', '=', user).executeTakeFirst();
   const quick = quickKey(password);
@@ -166,7 +166,7 @@ function quickKey(password: string): Buffer {
 
 function randomSigns(count: number): string {
   let text = '';
-  // 31 signs: octets from 248 on would make some likelier than others.
+  // 31 characters: octets from 248 on would make some more likely than others.
   while (text.length < count)
     for (const octet of randomBytes(count))
       if (octet < 248 && text.length < count) text += SIGNS.charAt(octet % SIGNS.length);

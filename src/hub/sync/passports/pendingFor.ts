@@ -6,15 +6,15 @@ import { type HubDb, type MemoryTable, toCard } from '@/hub/store';
 import { type SeenCard, servedCard, viewOf } from './deviceView';
 import type { Device } from './passports';
 
-/** What a device doesn't know yet. */
+/** Changes a device hasn't received yet. */
 export interface Pending {
   readonly added: readonly SeenCard[];
   readonly changed: readonly SeenCard[];
-  /** Cards that it has and that its passport no longer lets through. */
+  /** Cards it has that its passport no longer includes. */
   readonly removed: readonly Selectable<MemoryTable>[];
 }
 
-/** What a device may see now, held against what it was last served; nothing is changed by asking. */
+/** Compares what a device may see now with what it was last served; changes nothing. */
 export async function pendingFor(db: HubDb, device: Device): Promise<Pending> {
   const view = await viewOf(db, device);
   const rows = await db.selectFrom('memory').selectAll().where('device', '=', device.id).execute();

@@ -5,7 +5,7 @@ import { type HubDb, toCard } from '@/hub/store';
 import type { Device } from './passports';
 import { pendingFor } from './pendingFor';
 
-/** What a device would be told if it came now, by the names of cards: nothing is changed by asking, here or there. */
+/** What the next sync would send a device, by names of cards; changes nothing. */
 export async function previewSync(db: HubDb, device: Device): Promise<SyncPreview> {
   const { added, changed, removed } = await pendingFor(db, device);
   return {

@@ -6,7 +6,7 @@ export function syncTokenOf(seq: number): string {
   return `${BASE}${seq}`;
 }
 
-/** The change of which a token is; undefined for one that is none of ours. */
+/** The change number in a token; undefined for a foreign token. */
 export function seqOf(token: string): number | undefined {
   const number = new RegExp(`^${BASE.replaceAll('.', '\\.')}(\\d{1,15})$`).exec(token)?.[1];
   return number === undefined ? undefined : Number(number);

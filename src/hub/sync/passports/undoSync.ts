@@ -4,28 +4,27 @@ import { findCard, type HubDb, inTransaction, putCard, toCard } from '@/hub/stor
 
 import { endSync } from './noteVisit';
 
-/** What taking a sync back did. */
+/** The result of undoing a sync. */
 export interface UndoneSync {
-  /** Cards that are as they were before it. */
+  /** Cards restored to their state before it. */
   readonly cards: number;
-  /** Values left alone, as they have been changed since. */
+  /** Values left as they are, as they have been changed since. */
   readonly missed: number;
 }
 
-/** What taking a sync back goes by. */
+/** What undoing a sync needs. */
 export interface UndoContext {
   readonly db: HubDb;
   /** UTCDateTime. */
   readonly now: string;
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country: string;
-  /** The browser in which it is asked for. */
+  /** The browser that asked for it. */
   readonly browser?: number;
 }
 
 /**
- * Takes back what came with one sync of a device, as a change of its own, which every browser and device hears of; what
- * has been changed since stays.
+ * Undoes one sync of a device by a new change, which reaches every browser and device; what has been changed since stays.
  *
  * @returns undefined where there is no such sync, or it has been undone before
  */

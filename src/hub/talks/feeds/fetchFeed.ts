@@ -2,7 +2,7 @@ import { type Feed, readFeed } from '@/core/talks';
 
 import { fetchText, type NameLookup } from './fetchText';
 
-/** Pages between an address and its feed at most. */
+/** The most pages between an address and its feed. */
 const MAX_STEPS = 2;
 
 /**

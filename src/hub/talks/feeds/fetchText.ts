@@ -5,23 +5,23 @@ import { BlockList, isIP, type LookupFunction } from 'node:net';
 import { pipeline } from 'node:stream';
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib';
 
-/** Octets of a feed at most, unpacked: a larger one would be meant to fill the memory. */
+/** The most octets of a feed, decompressed: a larger one would be an attempt to fill the memory. */
 const MAX_OCTETS = 4_000_000;
-/** Answers that lead on to another address at most. */
+/** The most redirects followed. */
 const MAX_REDIRECTS = 5;
 /** How long a server may be silent, and how long all of it may take, in milliseconds. */
 const [SILENT_MS, WHOLE_MS] = [8000, 20_000];
 
-/** What is fetched, and from where it came in the end. */
+/** A fetched text, and its final address. */
 export interface FetchedText {
   readonly text: string;
   readonly uri: string;
 }
 
-/** A place that a name stands for, beside what the net says. */
+/** An address for a name, overriding DNS. */
 export type NameLookup = (host: string) => { readonly address: string; readonly port: number } | undefined;
 
-/** Networks that no address from outside may lead into (RFC 6890): a page must not have the hub look around at home. */
+/** Private networks (RFC 6890), which no outside address may lead into: a page must not make the hub scan them. */
 const INNER = new BlockList();
 for (const [net, bits] of [
   ...([
@@ -99,7 +99,7 @@ function fetchOnce(url: URL, signal: AbortSignal, lookup?: NameLookup): Promise<
     },
   };
   return new Promise((done, fail) => {
-    // A name with a place of its own is reached there without TLS, as everything on this machine is.
+    // An overridden name is reached without TLS, as everything on this machine is.
     const request = known
       ? getHttp({ ...options, host: known.address, port: known.port, path: url.pathname + url.search })
       : url.protocol === 'https:'
@@ -130,7 +130,7 @@ async function readBody(response: NodeJS.ReadableStream, encoding: string | unde
   const unpack = UNPACK[encoding ?? ''];
   const pieces: Buffer[] = [];
   let octets = 0;
-  // A line that breaks ends what unpacks it too, which would else wait for more for ever.
+  // A broken connection must end the decompressor too, which would otherwise wait for ever.
   for await (const piece of unpack ? pipeline(response, unpack(), () => undefined) : response) {
     const bytes = Buffer.from(piece);
     octets += bytes.length;
@@ -148,7 +148,7 @@ const UNPACK: Readonly<Record<string, () => NodeJS.ReadWriteStream>> = {
 
 const AT_HOME = 'the address leads into a private network';
 
-/** Looks a name up and refuses what leads home, at the moment of connecting, so that a second answer can't differ. */
+/** Resolves a name and refuses private addresses at the moment of connecting, so that a second answer can't differ. */
 const outerLookup: LookupFunction = (host, options, done) => {
   resolve(host, { ...options, all: true }, (error, found) => {
     if (error) return done(error, '', 4);

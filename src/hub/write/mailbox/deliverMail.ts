@@ -6,8 +6,8 @@ import { deliverToInbox, type KeptMail, type MailAddress, readMail, rowOf } from
 import { nameIn, repliesTo } from './replies';
 
 /**
- * Sends what waits in the outbox, and lets come in what has been answered. Nothing leaves this machine: the mailbox stands
- * in for one elsewhere. While the mail client is offline, all of it waits.
+ * Delivers the outbox and receives replies. Nothing leaves this machine: the mailbox simulates a real one. While the
+ * mail client is offline, everything waits.
  */
 export async function deliverMail(db: HubDb, nowMs: number): Promise<void> {
   const due = await db
@@ -17,7 +17,7 @@ export async function deliverMail(db: HubDb, nowMs: number): Promise<void> {
     .where('at', '<=', new Date(nowMs).toISOString())
     .orderBy('id')
     .execute();
-  // Looked at only where there is something to deliver: its memory is large, and its turn comes often.
+  // Loaded only when there is something to deliver: its state is large, and its turn comes often.
   if (due.length === 0) return;
   const state = await findStandIn(db, 'mail');
   if (!state || state.isOffline) return;

@@ -4,7 +4,7 @@ import PostalMime from 'postal-mime';
 import type { MailHeadView, MailView, NewMail } from '@/core/sync';
 import { type HubDb, inTransaction, type MailsTable, notifyOfChange } from '@/hub/store';
 
-/** A message as it is kept. */
+/** A stored message. */
 export type KeptMail = Selectable<MailsTable>;
 
 /** A name with an address, as headers have them. */
@@ -18,10 +18,10 @@ const OUTBOX_S = 3;
 /** Messages shown of each box. */
 const SHOWN = 200;
 
-/** What a message file can't be sent for, in words. */
+/** Why a message file can't be sent. */
 export class MailFault extends Error {}
 
-/** Puts messages into the outbox. @throws MailFault for one without somebody it goes to, or that is no message */
+/** Queues messages in the outbox. @throws MailFault for one without somebody it goes to, or that is no message */
 export async function sendMails(db: HubDb, messages: readonly string[], nowMs: number): Promise<number> {
   const rows: Omit<KeptMail, 'id'>[] = [];
   for (const message of messages) {
@@ -130,7 +130,7 @@ export async function newMail(db: HubDb, since: number): Promise<NewMail> {
   return { mbox, last: Math.max(since, rows.at(-1)?.id ?? 0) };
 }
 
-/** Puts a message that is on its way where it arrives: under a new number, so that whoever asks what is new hears of it. */
+/** Moves a message in transit to the inbox, under a new number, so that a query for new messages finds it. */
 export async function deliverToInbox(
   store: HubDb,
   { id, ...mail }: KeptMail,

@@ -4,7 +4,7 @@ import { writeMessage } from '@/core/write';
 
 import type { MailAddress, ReadMail } from './mailbox';
 
-/** Of a hundred people who are written to, how many answer. */
+/** How many of a hundred recipients answer. */
 const ANSWER_PERCENT = 60;
 /** Seconds until somebody answers: at the soonest, and how many more at most. */
 const [SOONEST_S, SPREAD_S] = [12, 60];

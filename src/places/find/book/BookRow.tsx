@@ -25,7 +25,7 @@ interface BookRowProps {
   readonly onRange: (uid: Uid) => void;
 }
 
-/** One card of the Book. It is drawn anew only when its own row changes. */
+/** One card of the Book. It is redrawn only when its own row changes. */
 export const BookRow = memo(function BookRow({ uid, isOpen, onRange }: BookRowProps) {
   const row = useAppSelector((state) => selectRow(state, uid));
   const photo = usePhoto(row?.photo, 'row');

@@ -72,7 +72,7 @@ export function useCardTable(cards: readonly Card[], columns: readonly TableColu
     onSortingChange: (next) => setLook({ sorting: applied(next, look.sorting) }),
     onColumnSizingChange: (next) => setLook({ widths: applied(next, look.widths) }),
     columnResizeMode: 'onEnd',
-    // Without pages nothing is set back when rows change, which would draw all of it anew without end.
+    // Without this the table resets its page whenever rows change, which would redraw it endlessly.
     autoResetAll: false,
     sortDescFirst: false,
     isMultiSortEvent: (event) => (event as { shiftKey?: boolean }).shiftKey === true,

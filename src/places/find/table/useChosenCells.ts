@@ -15,7 +15,7 @@ export interface ChosenCells {
   readonly choose: (at: CellAt, extendsBlock?: boolean) => void;
 }
 
-/** Cells are kept by card and column: they stay the same when the table is sorted anew under them. */
+/** Cells are kept by card and column: they stay selected when the table is sorted again. */
 export function useChosenCells(uids: readonly Uid[], columns: readonly string[]): ChosenCells {
   const [active, setActive] = useState<Cell>();
   const [anchor, setAnchor] = useState<Cell>();
