@@ -172,6 +172,6 @@ test(
     await page.getByRole('radio', { name: 'Plum' }).click();
     await expect(page.getByRole('radio', { name: 'Plum' })).toBeChecked();
     await page.getByTestId('choose-tag').click();
-    await expect(page.getByTestId('chosen-count')).toHaveText(`${press} cards chosen`);
+    await expect(page.getByTestId('chosen-count')).toHaveText(`${press} cards selected`);
   },
 );

@@ -43,14 +43,19 @@ module.exports = {
   },
 };
 
-/** Re-exports by esbuild read `name: () => import_file.name`; the file is then required there, and not before. */
+/** Re-exports by esbuild read `name: () => import_file.name`; the file is then required there, once, and not before. */
 function loadWhenRead(code) {
   const files = new Map();
-  const rest = code.replace(/^var (import_\w+) = (require\("[^"]+"\));$/gm, (_, name, call) => {
-    files.set(name, call);
+  const rest = code.replace(/^var (import_\w+) = require\(("[^"]+")\);$/gm, (_, name, path) => {
+    files.set(name, path);
     return '';
   });
-  return rest.replace(/\b(import_\w+)\./g, (all, name) => (files.has(name) ? `${files.get(name)}.` : all));
+  const read = rest.replace(/\b(import_\w+)\./g, (all, name) => {
+    const path = files.get(name);
+    return path === undefined ? all : `(loaded[${path}] ??= require(${path})).`;
+  });
+  // In front of all else, on a line that is there already: the lines of the source map stay right.
+  return `var loaded = {}; ${read}`;
 }
 
 /** An import of a domain's index by name. */

@@ -1,9 +1,9 @@
 import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { addNews } from '@/book/talks';
+import { type Card, parseCard } from '@/core/card';
 import { newsBetween } from '@/core/talks';
 import { askHub, localDay } from '@/platform';
 
-import { cardOfEntry } from './cardOfEntry';
 import { readDirectorySession } from './directorySession';
 
 /** Cards asked after at once; whoever has copied more looks them up in turn, day by day. */
@@ -38,4 +38,11 @@ export function lookInDirectory(): AppThunk<Promise<void>> {
       await dispatch(addNews(news));
     }
   };
+}
+
+/** The card of an entry as the hub gives it; undefined for anything else. */
+export function cardOfEntry(entry: unknown): Card | undefined {
+  if (typeof entry !== 'object' || entry === null || !('card' in entry)) return undefined;
+  const read = parseCard(entry.card);
+  return read.kind === 'card' ? read.card : undefined;
 }

@@ -4,8 +4,8 @@ import { useServices } from '@/book/state';
 import { initialsOf, organisationOf, preferredEntry, shownAs } from '@/core/card';
 import { askHub } from '@/platform';
 
-import { cardOfEntry } from './cardOfEntry';
 import { readDirectorySession } from './directorySession';
+import { cardOfEntry } from './lookInDirectory';
 
 /** Milliseconds after the last letter before the hub is asked. */
 const PAUSE_MS = 150;

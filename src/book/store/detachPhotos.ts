@@ -1,6 +1,8 @@
 import { hashText } from '@/core/base';
 import type { Card, Media } from '@/core/card';
 
+import type { PhotoCache } from './photoCache';
+
 /** Data shorter than this stays on the card, in characters of its data: URI. */
 const KEEP_BELOW = 200;
 
@@ -45,4 +47,10 @@ export function photoIds(card: Card): string[] {
 function mapMedia(card: Card, map: (entry: Media) => Media): Record<string, Media> | undefined {
   if (!card.media) return undefined;
   return Object.fromEntries(Object.entries(card.media).map(([id, entry]) => [id, map(entry)]));
+}
+
+/** Cards with the bytes of their photos in them, as they go out. */
+export async function withPhotos(cards: readonly Card[], photos: PhotoCache): Promise<Card[]> {
+  const bytes = await photos.getMany(cards.flatMap(photoIds));
+  return cards.map((card) => attachPhotos(card, bytes));
 }

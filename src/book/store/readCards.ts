@@ -36,3 +36,13 @@ function parseStored(text: string): ReturnType<typeof parseCard> {
     return { kind: 'fault', message: 'no JSON' };
   }
 }
+
+/** What a stored text holds; undefined where there is none, or it is damaged. */
+export function parseJson(text: string | null | undefined): unknown {
+  if (text === null || text === undefined || text === '') return undefined;
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}

@@ -35,5 +35,5 @@ export {
   decodeUtf8,
   decodeWindows1252,
   encodeUtf8,
+  toBase64,
 } from './text/textCodec';
-export { toBase64 } from './text/toBase64';

@@ -1,5 +1,5 @@
-import { newCard } from './newCard';
 import { indexOrganisations, renameOrganisation } from './organisations';
+import { newCard } from './parseCard';
 import type { Card } from './schema/types';
 
 const at = '2026-01-01T00:00:00Z';

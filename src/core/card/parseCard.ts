@@ -13,3 +13,8 @@ export function parseCard(value: unknown): ParsedCard {
   const place = issue?.path.join('/') ?? '';
   return { kind: 'fault', message: `${place === '' ? 'card' : place}: ${issue?.message ?? 'not a card'}` };
 }
+
+/** An empty card. @param uid - not used by another card; @param now - RFC 9553 §1.4.5 */
+export function newCard(uid: string, now: string): Card {
+  return { '@type': 'Card', version: '1.0', uid, created: now, updated: now };
+}

@@ -1,5 +1,5 @@
 import { parseName } from './name/parseName';
-import { newCard } from './newCard';
+import { newCard } from './parseCard';
 import { type RowStyle, toRow } from './row';
 import { secondLine } from './secondLine';
 

@@ -1,4 +1,4 @@
-import { newCard } from './newCard';
+import { newCard } from './parseCard';
 import { ringtoneOf } from './ringtones';
 import type { Card } from './schema/types';
 import { withSource } from './sources';

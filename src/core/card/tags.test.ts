@@ -1,5 +1,5 @@
 import { hasFlag, withFlag } from './flags';
-import { newCard } from './newCard';
+import { newCard } from './parseCard';
 import type { Card } from './schema/types';
 import { renameTag, tagsOf, withoutTag, withTag } from './tags';
 

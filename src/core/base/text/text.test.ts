@@ -3,8 +3,7 @@ import fc from 'fast-check';
 import { escapeHtml } from './escapeHtml';
 import { foldedWords, foldText } from './foldText';
 import { hashText } from './hashText';
-import { decodeCharset, decodeText, decodeUtf8, decodeWindows1252, encodeUtf8 } from './textCodec';
-import { toBase64 } from './toBase64';
+import { decodeCharset, decodeText, decodeUtf8, decodeWindows1252, encodeUtf8, toBase64 } from './textCodec';
 
 const octets = (...values: number[]) => Uint8Array.from(values);
 const anyText = fc.string({ unit: 'grapheme' });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 
 import type { PartialDate } from '@/core/base';
 
-import { newCard } from '../newCard';
+import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { findUpcoming } from './findUpcoming';
 

@@ -1,4 +1,4 @@
-import { newCard } from '../newCard';
+import { newCard } from '../parseCard';
 import { preferEntry, preferredEntry } from '../preferEntry';
 import type { Card, Phone } from '../schema/types';
 import { nextAnniversary } from './nextAnniversary';

@@ -1,4 +1,4 @@
-import { newCard } from '../newCard';
+import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { briefLines, type BriefOptions } from './briefLines';
 

@@ -4,7 +4,7 @@ import { findCountryCode, isSameJson, parseTypedDate } from '@/core/base';
 
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
 import { formatLabel, parseLabel } from '../label';
-import { newCard } from '../newCard';
+import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { type CardForm, cardFormSchema } from './cardForm';
 import { BLANK_ROWS } from './formParts';

@@ -1,5 +1,5 @@
 import { parseName } from '../name/parseName';
-import { newCard } from '../newCard';
+import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { fillIn } from './fillIn';
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { findCountryCode, isSameJson } from '@/core/base';
 
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
-import { newCard } from '../newCard';
+import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { customColumns, tableColumns } from '../table/tableColumns';
 import { writeCell } from './writeCell';

@@ -1,6 +1,6 @@
 // How letters begin is common practice in each language; from memory.
 import { parseName } from '../name/parseName';
-import { newCard } from '../newCard';
+import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { salutationFor } from './salutationFor';
 

@@ -1,4 +1,4 @@
-import { newCard } from '../newCard';
+import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { relateBack } from './relateBack';
 import { parseRelation, RELATION_WORDS, relationLabel, reverseRelation } from './relationWords';

@@ -1,6 +1,6 @@
-import { newCard } from '../newCard';
 import { linkToCard } from '../notes/cardLinks';
 import { parseNote } from '../notes/parseNote';
+import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { relinkCard } from './relinkCard';
 
