@@ -10,13 +10,13 @@ test('a list is made, people are put on it by typing, a new one on the spot, and
   await page.getByTestId('do-new-list').click();
   await expect(page.getByTestId('list-title')).toHaveText('Pier concert');
   await page.getByTestId('add-member').fill('achterb');
-  await page.getByRole('button', { name: 'Put Götz Achterberg on it' }).click();
+  await page.getByRole('button', { name: 'Add Götz Achterberg to it' }).click();
   await page.getByTestId('add-member').fill('Zora Quast zora@example.org');
-  await page.getByRole('button', { name: /Make a card for Zora/ }).click();
+  await page.getByRole('button', { name: /Create a card for Zora/ }).click();
   await expect(page.getByTestId('list-count')).toHaveText('2 cards');
   // A list on the list brings its people, who say through which list they came.
   await page.getByTestId('add-member').fill('patr');
-  await page.getByRole('button', { name: 'Put Patrons on it' }).click();
+  await page.getByRole('button', { name: 'Add Patrons to it' }).click();
   await expect(page.getByTestId('members')).toContainText('Through Patrons');
   await page.getByRole('button', { name: 'Remove Zora Quast' }).click();
   await expect(page.getByTestId('members')).not.toContainText('Zora Quast');
@@ -36,7 +36,7 @@ test('a list can’t come to hold itself', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/lists');
   await page.getByRole('link', { name: /^Patrons/ }).click();
   await page.getByTestId('add-member').fill('opening');
-  await page.getByRole('button', { name: 'Put Opening night on it' }).click();
+  await page.getByRole('button', { name: 'Add Opening night to it' }).click();
   await expect(page.getByText('has Patrons on it already')).toBeVisible();
 });
 

@@ -27,7 +27,7 @@ export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextPro
         <Txt font="serif" size="title" heading={2}>
           What was recognised
         </Txt>
-        {canUndo ? <Act label="Take back" tone="faded" onPress={onUndo} testID="lift-undo" /> : null}
+        {canUndo ? <Act label="Undo" tone="faded" onPress={onUndo} testID="lift-undo" /> : null}
       </View>
       <Txt size="small" tone="faded">
         Press a word to say what it is.

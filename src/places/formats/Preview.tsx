@@ -72,7 +72,7 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
             testID="do-import"
           />
         ) : null}
-        <Act label={hasNews ? 'Leave it' : 'Choose another file'} tone="faded" onPress={onDrop} />
+        <Act label={hasNews ? 'Cancel' : 'Choose another file'} tone="faded" onPress={onDrop} />
       </View>
     </View>
   );

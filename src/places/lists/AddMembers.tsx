@@ -68,7 +68,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     key: hit.uid,
     title: hit.shown,
     second: hit.kind === 'list' ? 'List' : foundBy(hit),
-    name: `Put ${hit.shown} on it`,
+    name: `Add ${hit.shown} to it`,
     isSure: hit.isNear !== true && bareMail === undefined,
     onPress: () => put(hit.uid, hit.shown),
   }));
@@ -77,7 +77,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
       key: 'new',
       title: `New card: ${typed}`,
       second: 'Goes into the Book and on this list',
-      name: `Make a card for ${typed} and put it on`,
+      name: `Create a card for ${typed} and add it`,
       // Where somebody is called nearly so, they may be meant.
       isSure: found.length === 0,
       onPress: make,
@@ -87,14 +87,14 @@ export function AddMembers({ list }: { readonly list: Card }) {
       key: 'address',
       title: bareMail,
       second: 'Only an address on this list, without a card',
-      name: `Put only ${bareMail} on it`,
+      name: `Add only ${bareMail} to it`,
       isSure: false,
       onPress: () => putAddress(bareMail),
     });
   return (
     <View>
       <OfferField
-        label="Put on it"
+        label="Add to it"
         value={text}
         onChange={setText}
         placeholder="A name, a list, or a new name and mail"

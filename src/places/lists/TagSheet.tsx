@@ -94,7 +94,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
         </View>
         <View className="flex-row flex-wrap gap-x-5">
           <Act
-            label={`Choose its ${formatCount(count, 'card', 'cards')}`}
+            label={`Select its ${formatCount(count, 'card', 'cards')}`}
             icon={ListChecks}
             onPress={choose}
             testID="choose-tag"

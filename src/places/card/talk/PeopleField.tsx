@@ -32,7 +32,7 @@ export function PeopleField({ label, uids, onChange }: PeopleFieldProps) {
               <Act
                 key={uid}
                 label={rows.get(uid)?.shown ?? 'No name yet'}
-                name={`Take ${rows.get(uid)?.shown ?? 'them'} off`}
+                name={`Remove ${rows.get(uid)?.shown ?? 'them'}`}
                 icon={X}
                 tone="ink"
                 onPress={() => onChange(uids.filter((one) => one !== uid))}

@@ -55,7 +55,7 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
     void dispatch(
       changeBook({
         cause: 'edit',
-        label: `Put ${shownAs(card)} on ${shownAs(list)}`,
+        label: `Added ${shownAs(card)} to ${shownAs(list)}`,
         upserts: [withMembers(list, [card.uid])],
       }),
     );
@@ -71,7 +71,7 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
     <>
       <Txt tone="faded">{work.filter(Boolean).join(', ') || 'A card of your book'}</Txt>
       <Act label="Open the card" onPress={() => go(cardPath(card.uid))} testID="sender-open" />
-      <Act label="Put on a list" icon={List} onPress={() => setListing(!isListing)} testID="sender-list" />
+      <Act label="Add to a list" icon={List} onPress={() => setListing(!isListing)} testID="sender-list" />
       {isListing
         ? lists.map((list) => (
             <Tick
@@ -90,7 +90,7 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
         <>
           <Field label="What was said" value={said} onChange={setSaid} isLong isFirst testID="sender-said" />
           <Act
-            label="Keep the note"
+            label="Save the note"
             isDisabled={said.trim() === ''}
             onPress={() => void note()}
             testID="sender-keep"
