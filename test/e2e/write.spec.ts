@@ -65,7 +65,7 @@ test(
     await expect(page.getByTestId('write-to')).toBeFocused();
     await page.getByTestId('mail-subject').fill('For {given}');
     await page.getByTestId('mail-body').fill('Dear {given},');
-    await expect(page.getByTestId('out')).toContainText('only with a message to each');
+    await expect(page.getByTestId('out')).toContainText('gets a message of their own');
     await page.getByTestId('mail-each').click();
     await expect(page.getByTestId('mail-preview')).toContainText('Dear Ada,');
     await expect(page.getByTestId('missing')).toContainText('given');

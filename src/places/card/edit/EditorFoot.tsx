@@ -20,14 +20,15 @@ export function EditorFoot(props: EditorFootProps) {
   const { save, saveAndNext, close, isDirty, isSubmitting, canGoOn, onGlance } = props;
   return (
     <View
-      className={`flex-row items-center gap-4 border-t border-rule bg-paper py-2 ${isWide ? 'px-6' : 'px-5'}`}
+      className={`flex-row items-center border-t border-rule bg-paper py-2 ${isWide ? 'gap-4 px-6' : 'gap-3 px-5'}`}
     >
-      <View className={isWide ? 'w-[160px]' : 'min-w-[88px] flex-1'}>
+      <View className={isWide ? 'w-[160px]' : 'min-w-[72px] flex-1'}>
         <NextAct label="Save" onPress={save} isDisabled={isSubmitting} testID="save-card" />
       </View>
       {canGoOn ? (
         <Act
-          label="Save and add another"
+          // At a phone's width four words stand beside each other.
+          label={isWide ? 'Save and add another' : 'Add another'}
           name="Save and add another card"
           onPress={saveAndNext}
           isDisabled={isSubmitting}
