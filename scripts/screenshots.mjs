@@ -104,7 +104,7 @@ try {
     ['/write?by=letter', (page) => showPart(page.getByTestId('sheet-picture'))],
     ['/directory', fillDirectory],
   ]);
-  await shoot('phone', 'light', 'lift-phone', '/import/text', async (page) => {
+  await shoot('phone', 'light', 'extract-phone', '/import/text', async (page) => {
     await page.getByTestId('lift-text').fill(SIGNATURE);
     await page.getByTestId('marked-text').evaluate((part) => part.scrollIntoView());
   });
