@@ -79,7 +79,7 @@ function ClusterRow({ cluster: { uids, evidence, probability } }: { readonly clu
         {names}
       </Txt>
       <Txt size="small" tone="faded" isFigures>
-        {`${formatCount(uids.length, 'card', 'cards')}, the same with ${percent} %`}
+        {`${formatCount(uids.length, 'card', 'cards')}, ${percent}% likely the same`}
       </Txt>
       <EvidenceBars evidence={evidence} />
       <View className="flex-row flex-wrap gap-x-5">

@@ -42,7 +42,7 @@ export function StatePart({ clusters, faults, unfiled }: StateProps) {
     {
       count: mends,
       weight: WEIGHTS.mends,
-      text: (n: number) => `Fix ${formatCount(n, 'fault', 'faults')} with a certain fix`,
+      text: (n: number) => `Fix ${formatCount(n, 'obvious fault', 'obvious faults')}`,
     },
     {
       count: count('likely'),
