@@ -3,10 +3,13 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
 import { chromium, type Page } from '@playwright/test';
-import chromiumArgs from '../chromiumArgs.json';
+
 import { getFormat } from '@/core/formats';
 import { generateLargeBook } from '@/demo';
+
+import chromiumArgs from '../chromiumArgs.json';
 import { generateLargeTalks } from './largeTalks';
 
 const PORT = 4885;

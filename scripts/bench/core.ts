@@ -3,12 +3,23 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
 import ICAL from 'ical.js';
+
 import { addDays, encodeUtf8 } from '@/core/base';
 import type { Card } from '@/core/card';
-import { SearchIndex, findCards, toSearchDoc } from '@/core/find';
+import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
 import { getFormat } from '@/core/formats';
-import { DayBook, MailSplitter, MonthBuffers, type Talk, rankCloseness, readMailHead, summarise, toCorrespondence } from '@/core/talks';
+import {
+  DayBook,
+  MailSplitter,
+  MonthBuffers,
+  rankCloseness,
+  readMailHead,
+  summarise,
+  type Talk,
+  toCorrespondence,
+} from '@/core/talks';
 import { duplicateFacts, groupDuplicates, mergeCards } from '@/core/tidy';
 import { pairKey } from '@/core/tidy/duplicates/groupDuplicates';
 import { Dice, generateLargeBook, twinOf } from '@/demo';

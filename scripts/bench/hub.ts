@@ -4,7 +4,9 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
 import express from 'express';
+
 import { newCard } from '@/core/card';
 import { generateLargeBook } from '@/demo';
 import { davRouter } from '@/hub/dav';

@@ -1,5 +1,5 @@
 import { addDays } from '@/core/base';
-import { TALK_KINDS, type Talk, type TalkSummary, withTalk } from '@/core/talks';
+import { type Talk, TALK_KINDS, type TalkSummary, withTalk } from '@/core/talks';
 import { Dice } from '@/demo';
 
 /** Days of mail and calendar that a busy professional's book holds: 18 years. */

@@ -1,6 +1,8 @@
 // Reads a file of vCards once, by our reader, by ical.js, or not at all, and prints the most memory that the process had.
 import { readFileSync } from 'node:fs';
+
 import ICAL from 'ical.js';
+
 import { getFormat } from '@/core/formats';
 
 const [file = '', reader = 'none'] = process.argv.slice(2);

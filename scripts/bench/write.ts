@@ -4,9 +4,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
 import express from 'express';
-import { type Card, type Uid, shownAs } from '@/core/card';
-import { SearchIndex, findCards, toSearchDoc } from '@/core/find';
+
+import { type Card, shownAs, type Uid } from '@/core/card';
+import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
 import { findPeople, newList, withMembers } from '@/core/lists';
 import { findRecipients } from '@/core/write';
 import { generateLargeBook } from '@/demo';
