@@ -15,7 +15,7 @@ const changed = changedFiles();
 console.log(
   changed.length === 0
     ? 'Nothing has changed since the last commit.'
-    : `${changed.length} files have changed.`,
+    : `${changed.length} changed since the last commit.`,
 );
 const sources = changed.filter((file) => /\.(tsx?|mjs|cjs|js)$/.test(file) && existsSync(join(ROOT, file)));
 const tests = testsOf(changed);
