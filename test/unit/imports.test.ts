@@ -156,7 +156,7 @@ for (const { name, file, text, rule } of cases) {
   });
 }
 
-const circles: readonly { name: string; rule: string; planted: Record<string, string> }[] = [
+const cycles: readonly { name: string; rule: string; planted: Record<string, string> }[] = [
   {
     name: 'two files',
     rule: 'no cycle of files',
@@ -184,8 +184,8 @@ const circles: readonly { name: string; rule: string; planted: Record<string, st
     },
   },
 ];
-for (const { name, rule, planted } of circles) {
-  test(`a circle of ${name} is found`, () => {
+for (const { name, rule, planted } of cycles) {
+  test(`a cycle of ${name} is found`, () => {
     const found = checkImports(new Map([...files, ...Object.entries(planted)]));
     expect(found.map((problem) => problem.rule)).toContain(rule);
   });
