@@ -1,9 +1,10 @@
 // npm run check: types, lint and unit tests of what has changed since the last commit, in less than a minute.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { join, relative } from 'node:path';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
 
-import { ensureProgram } from './programs.mjs';
+import readers from './checks/readSources.cjs';
+import { ensurePrograms } from './programs.mjs';
 import { binPath, ensureInstalled, ROOT } from './setup.mjs';
 
 /** Tests that take long on their own and are for npm test: many histories, the linter's own rules. */
@@ -41,7 +42,7 @@ const results = await Promise.all([
   ),
 ]);
 if (tests.length > 0) {
-  for (const name of ['hub-tool', 'book']) await ensureProgram(name);
+  await ensurePrograms();
   results.push(
     await run(
       `Unit tests (${tests.length} files)`,
@@ -65,16 +66,8 @@ function changedFiles() {
 
 /** The tests that are among some files, or import them, over however many files in between. */
 function testsOf(some) {
-  const files = new Map(
-    ['src', 'test'].flatMap((folder) =>
-      readdirSync(join(ROOT, folder), { withFileTypes: true, recursive: true })
-        .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name))
-        .map((entry) => join(entry.parentPath ?? entry.path, entry.name))
-        .map((path) => [relative(ROOT, path).replaceAll('\\', '/'), readFileSync(path, 'utf8')]),
-    ),
-  );
   return imports
-    .dependentsOf(files, some)
+    .dependentsOf(readers.readSources(['src', 'test']), some)
     .filter((file) => /\.test\.tsx?$/.test(file) && !LONG.test(file))
     .sort();
 }

@@ -22,6 +22,11 @@ export async function ensureProgram(name) {
   return file;
 }
 
+/** Brings all programs up to date. */
+export async function ensurePrograms() {
+  for (const name of Object.keys(ENTRIES)) await ensureProgram(name);
+}
+
 /** Whether no file that went into the program has changed, by its size and time of change, nor what is installed. */
 function isFresh(name) {
   const stamp = join(folderOf(name), 'made-of.json');

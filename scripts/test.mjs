@@ -6,7 +6,7 @@ import { join } from 'node:path';
 
 import { ensureChromium } from './chromium.mjs';
 import { ensurePeers } from './debian.mjs';
-import { ensureProgram } from './programs.mjs';
+import { ensurePrograms } from './programs.mjs';
 import { binPath, ensureInstalled, ROOT } from './setup.mjs';
 import { ensureWebBuild } from './webBuild.mjs';
 
@@ -31,7 +31,7 @@ await Promise.all([
     ['Types of the core alone', 'tsc', '-p', 'src/core'],
   ),
 ]);
-for (const name of ['hub', 'hub-tool', 'book']) await ensureProgram(name);
+await ensurePrograms();
 const workers = String(availableParallelism());
 await step('Unit tests', 'jest', '--json', `--outputFile=${UNIT}`, '--maxWorkers', workers);
 const unit = countUnit();

@@ -1,5 +1,3 @@
-// Not through the index, which loads what is read of it: a page that saves after its test has ended finds nothing any
-// more.
 import { cardsArrived, makeAppStore, savingChanged, type Services } from '@/book/state';
 import { BookWriter, PhotoCache } from '@/book/store';
 import { checkArrivals } from '@/book/tidy';

@@ -1,17 +1,8 @@
 // One planted fault for each rule about who imports whom, so that a rule that has gone silent is seen.
-import { readdirSync, readFileSync } from 'node:fs';
-import { join, relative } from 'node:path';
-
 import { checkImports, dependentsOf } from '../../scripts/checks/imports.cjs';
+import { readSources } from '../../scripts/checks/readSources.cjs';
 
-const ROOT = join(__dirname, '../..');
-
-const files: ReadonlyMap<string, string> = new Map(
-  readdirSync(join(ROOT, 'src'), { withFileTypes: true, recursive: true })
-    .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name))
-    .map((entry) => join(entry.parentPath, entry.name))
-    .map((path) => [relative(ROOT, path), readFileSync(path, 'utf8')]),
-);
+const files: ReadonlyMap<string, string> = readSources(['src']);
 
 interface Planted {
   readonly name: string;
