@@ -20,9 +20,10 @@ export function EditorFoot(props: EditorFootProps) {
   const { save, saveAndNext, close, isDirty, isSubmitting, canGoOn, onGlance } = props;
   return (
     <View
-      className={`flex-row items-center border-t border-rule bg-paper py-2 ${isWide ? 'gap-4 px-6' : 'gap-3 px-5'}`}
+      // The first act gives way, and what still doesn't fit stands on a second line: no width may hide an act.
+      className={`flex-row flex-wrap items-center border-t border-rule bg-paper py-2 ${isWide ? 'gap-x-4 px-6' : 'gap-x-3 px-5'}`}
     >
-      <View className={isWide ? 'w-[160px]' : 'min-w-[72px] flex-1'}>
+      <View className={isWide ? 'min-w-[72px] max-w-[160px] flex-1' : 'min-w-[72px] flex-1'}>
         <NextAct label="Save" onPress={save} isDisabled={isSubmitting} testID="save-card" />
       </View>
       {canGoOn ? (
