@@ -4,8 +4,9 @@ const { posix } = require('node:path');
 
 const ts = require('typescript');
 
-/** Layers, and the layers each may import besides itself. */
+/** Layers, and the layers each may import besides itself and the texts. */
 const LAYERS = {
+  texts: [],
   core: [],
   platform: ['core'],
   book: ['core', 'platform'],
@@ -40,6 +41,12 @@ const FOLDERS = {
   hub: ['base', 'card', 'talks', 'write', 'sync', 'directory', 'dav', 'api', 'store', 'standins'],
   places: [...domainsBut('base'), 'frame', 'settings'],
 };
+
+/** Folders of the catalogue of texts: one for each domain, and for the parts of the application that belong to none. */
+const TEXT_FOLDERS = [...Object.keys(DOMAINS), 'book', 'hub', 'frame', 'settings'];
+
+/** Whose texts a folder uses where it has none of its own name. */
+const TEXTS_OF = { 'hub/dav': 'sync', 'hub/api': 'hub' };
 
 /** The place around all others, which may import them. */
 const FRAME = 'src/places/frame';
@@ -111,6 +118,11 @@ function checkDoor(from, source, target, problem) {
 function checkDirection(from, to, problem) {
   const [, layer, domain] = from.split('/');
   const [, otherLayer, otherDomain] = to.split('/');
+  if (otherLayer === 'texts' && layer !== 'texts') {
+    if (!textsOf(from).includes(otherDomain))
+      problem('own texts', `${posix.dirname(from)} has its texts in src/texts/${textsOf(from)[0]}`);
+    return;
+  }
   if (layer !== otherLayer) {
     if (!LAYERS[layer]?.includes(otherLayer)) problem('layers', `${layer} may not import ${otherLayer}`);
     return;
@@ -123,10 +135,21 @@ function checkDirection(from, to, problem) {
   if (format && other && format !== other) problem('formats', `a format may not import another (${other})`);
 }
 
+/** The folders of texts that a file may use: its domain's and those that all share. Pages of the router may use any. */
+function textsOf(file) {
+  const [, layer, domain] = file.split('/');
+  const shared = ['base', 'plural.ts'];
+  if (layer === 'app' || file.startsWith(`${FRAME}/`)) return ['frame', ...TEXT_FOLDERS, ...shared];
+  const own = TEXTS_OF[`${layer}/${domain}`] ?? (TEXT_FOLDERS.includes(domain) ? domain : layer);
+  return [own, ...shared];
+}
+
 /** Every folder is one of the tables above, every index a list with a head that says what the folder is. */
 function checkFolder({ file, text, declares }, problem) {
   const parts = file.split('/');
   if (!LAYERS[parts[1]]) problem('known folder', `${parts[1]} is no layer`);
+  if (parts[1] === 'texts' && parts.length > 3 && !TEXT_FOLDERS.includes(parts[2]))
+    problem('known folder', `${parts[2]} is no domain`);
   if (FOLDERS[parts[1]] && parts.length > 3 && !FOLDERS[parts[1]].includes(parts[2]))
     problem('known folder', `${parts[2]} is no domain of ${parts[1]}`);
   if (!isIndex(file) || !FOLDERS[parts[1]] || parts.length !== 4) return;

@@ -28,6 +28,7 @@ import { errorMessage, inBatches } from '@/core/base';
 import { type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
 import { DEMO_ADDRESS, DEMO_TONES } from '@/platform';
+import { texts as wording } from '@/texts/book/book';
 
 /** Cards read per batch, before yielding to the page. */
 const CHUNK = 400;
@@ -127,7 +128,7 @@ function takeInFirstMail(): AppThunk<Promise<void>> {
   return async (dispatch, _, { fetchFirstMail }) => {
     if (!fetchFirstMail) return;
     dispatch(changeSettings({ ownAddresses: [DEMO_ADDRESS], tagTones: DEMO_TONES }));
-    const options = { source: 'the simulated mailbox', withTexts: true, isQuiet: true };
+    const options = { source: wording.simulatedMailbox, withTexts: true, isQuiet: true };
     await fetchFirstMail()
       .then((files) =>
         dispatch(importTalks(files, { ...options, onProgress: () => undefined, onJob: () => undefined })),

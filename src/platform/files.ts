@@ -1,3 +1,5 @@
+import { texts } from '@/texts/base/platform';
+
 /** Asks for files to open; an empty list where none was chosen. @param accept - as the accept attribute of HTML */
 export function pickFiles(accept: string): Promise<File[]> {
   return new Promise((resolve) => {
@@ -69,7 +71,7 @@ export function onPaste(take: (file: File) => void): () => void {
     const text = event.clipboardData?.getData('text/plain') ?? '';
     if (isField || (!file && text.trim() === '')) return;
     event.preventDefault();
-    take(file ?? new File([text], 'pasted text', { type: 'text/plain' }));
+    take(file ?? new File([text], texts.pastedText, { type: 'text/plain' }));
   };
   window.addEventListener('paste', paste);
   return () => window.removeEventListener('paste', paste);

@@ -1,3 +1,5 @@
+import { texts } from '@/texts/base/platform';
+
 /** The hub said no, or can't be reached. */
 export class HubFault extends Error {
   constructor(
@@ -35,7 +37,7 @@ export async function askHub({
     },
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
   }).catch(() => {
-    throw new HubFault('the hub can’t be reached', 0);
+    throw new HubFault(texts.hubCantBeReached, 0);
   });
   if (!response.ok) throw new HubFault(await faultIn(response), response.status);
   if (response.status === 204) return undefined;
@@ -45,7 +47,7 @@ export async function askHub({
 async function faultIn(response: Response): Promise<string> {
   const answer: unknown = await response.json().catch(() => undefined);
   const said = typeof answer === 'object' && answer && 'error' in answer ? answer.error : undefined;
-  return typeof said === 'string' ? said : `the hub answered ${response.status}`;
+  return typeof said === 'string' ? said : texts.hubAnswered(response.status);
 }
 
 /** How long to wait before listening again, in milliseconds: longer each time, as the hub may be off for the night. */

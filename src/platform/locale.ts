@@ -1,12 +1,8 @@
+import { texts } from '@/texts/base/platform';
+import { LANGUAGE } from '@/texts/plural';
+
 /** The application speaks British English. */
-export const LOCALE = 'en-GB';
-
-const numbers = new Intl.NumberFormat(LOCALE);
-
-/** A number with its noun: "1 card", "11,000 cards". */
-export function formatCount(count: number, one: string, many: string): string {
-  return `${numbers.format(count)} ${count === 1 ? one : many}`;
-}
+export const LOCALE = LANGUAGE;
 
 const days = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' });
 
@@ -18,5 +14,5 @@ export function formatDay(utc: string): string {
 /** A distance for people: "12 km"; "here" for less than one, '' for one that isn't known. */
 export function formatKm(km: number): string {
   if (!Number.isFinite(km)) return '';
-  return km < 1 ? 'here' : `${Math.round(km)} km`;
+  return km < 1 ? texts.here : texts.kmCount(Math.round(km));
 }

@@ -1,4 +1,4 @@
-import { cardPath, fileName, formatCount, formatDay, uidFromPath, withTabLock } from '.';
+import { cardPath, fileName, formatDay, uidFromPath, withTabLock } from '.';
 
 const names = [
   { title: 'Ada Lowther', name: 'Ada-Lowther.vcf' },
@@ -28,15 +28,6 @@ for (const { uid, path } of uids) {
     expect(uidFromPath(decodeURIComponent(path.slice('/book/'.length)))).toBe(uid);
   });
 }
-
-test('numbers have their noun, in the singular for one', () => {
-  expect([0, 1, 2, 11_000].map((count) => formatCount(count, 'card', 'cards'))).toEqual([
-    '0 cards',
-    '1 card',
-    '2 cards',
-    '11,000 cards',
-  ]);
-});
 
 test('a day is written as it is read', () => {
   expect(formatDay('2026-11-24T12:00:00Z')).toBe('24 Nov 2026');

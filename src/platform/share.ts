@@ -1,3 +1,5 @@
+import { texts } from '@/texts/base/platform';
+
 import { saveFile } from './files';
 
 /** How a file went out. */
@@ -22,7 +24,7 @@ export async function shareFile(name: string, text: string, mediaType: string): 
 /** Prints an HTML document by itself, from a frame that nobody sees. */
 export function printPage(html: string): void {
   const frame = document.createElement('iframe');
-  frame.title = 'Page to print';
+  frame.title = texts.pageToPrint;
   frame.style.cssText = 'position:fixed;right:100%;width:210mm;height:297mm;border:0';
   frame.addEventListener('load', () => {
     frame.contentWindow?.addEventListener('afterprint', () => frame.remove());

@@ -1,6 +1,7 @@
 // One planted fault for each rule about who imports whom, so that a rule that has gone silent is seen.
 import { checkImports, dependentsOf } from '../../scripts/checks/imports.cjs';
 import { readSources } from '../../scripts/checks/readSources.cjs';
+import { checkTexts } from '../../scripts/checks/texts.cjs';
 
 const files: ReadonlyMap<string, string> = readSources(['src']);
 
@@ -104,6 +105,29 @@ const cases: readonly Planted[] = [
     rule: 'places',
   },
   {
+    name: 'a place may not use the texts of another domain',
+    file: 'src/places/lists/planted.ts',
+    text: "import { texts } from '@/texts/tidy/tidy';",
+    rule: 'own texts',
+  },
+  {
+    name: 'a place may use its own texts and those that all share',
+    file: 'src/places/lists/planted.ts',
+    text: "import { texts } from '@/texts/lists/lists';\nimport { texts as shared } from '@/texts/base/shared';",
+  },
+  {
+    name: 'the texts know nothing of the application',
+    file: 'src/texts/card/planted.ts',
+    text: "import { shownAs } from '@/core/card';",
+    rule: 'layers',
+  },
+  {
+    name: 'texts stand in the folder of a domain',
+    file: 'src/texts/misc/planted.ts',
+    text: 'export const texts = {};',
+    rule: 'known folder',
+  },
+  {
     name: 'the frame may import a place',
     file: 'src/places/frame/planted.ts',
     text: "import { QuickLine } from '@/places/find';",
@@ -197,3 +221,19 @@ test('what has to be tried again after a change is whatever imports it, and not 
     'src/core/tidy/usesA.ts',
   ]);
 });
+
+test('no screen has a text that is not in the catalogue', () => {
+  expect(checkTexts(files)).toEqual([]);
+});
+
+for (const [name, part, count] of [
+  ['between tags', '<Txt>No cards yet</Txt>', 1],
+  ['as a label', '<Act label="Save" onPress={save} />', 1],
+  ['on either side of a choice', "<Txt>{isOn ? 'On' : 'Off'}</Txt>", 2],
+  ['around a value', '<Txt>{`Late: ${name}`}</Txt>', 1],
+  ['of the catalogue', '<Act label={texts.save} className="flex-1" testID="save" />', 0],
+] as const)
+  test(`a text ${name} is ${count === 0 ? 'right' : 'seen'}`, () => {
+    const planted = new Map([['src/places/lists/Planted.tsx', `export const Planted = () => ${part};`]]);
+    expect(checkTexts(planted)).toHaveLength(count);
+  });

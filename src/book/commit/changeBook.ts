@@ -22,6 +22,7 @@ import {
 } from '@/book/state';
 import { detachPhotos } from '@/book/store';
 import type { Card, Uid } from '@/core/card';
+import { texts } from '@/texts/book/commit';
 
 import { applySide } from './applySide';
 import { putTalks } from './changeTalks';
@@ -174,9 +175,8 @@ function replay(change: Change, direction: 'forward' | 'backward'): AppThunk {
         pairs: upserts.map((after) => ({ before: known.get(after.uid), after })),
       }),
     );
-    const verb = direction === 'backward' ? 'Undone' : 'Redone';
-    const rest =
-      missed === 0 ? '' : ` ${missed} newer ${missed === 1 ? 'value was' : 'values were'} left as they are.`;
+    const verb = direction === 'backward' ? texts.undone : texts.redone;
+    const rest = missed === 0 ? '' : texts.newerValuesWereLeft(missed);
     dispatch(noticeShown({ text: `${verb}: ${change.label}.${rest}`, tone: 'plain' }));
   };
 }

@@ -9,6 +9,7 @@ import {
 import { KEYS } from '@/book/store';
 import type { Uid } from '@/core/card';
 import { parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
+import { texts } from '@/texts/book/commit';
 
 import { inTurn } from './changeTalks';
 
@@ -64,7 +65,7 @@ function removeNow(intake: string): AppThunk<Promise<void>> {
       if (talks.length > 0 && selectShards(getState())[month])
         dispatch(talksChanged(talks.map((before) => ({ before }))));
       if (i % SAY_EVERY === SAY_EVERY - 1)
-        dispatch(noticeShown({ text: `Undoing talks: ${month}`, tone: 'plain' }));
+        dispatch(noticeShown({ text: texts.undoingTalks(month), tone: 'plain' }));
       await services.yieldToPage();
     }
     const changed = [...concerned].map((uid) => [uid, summaries.get(uid)] as const);

@@ -2,6 +2,7 @@ import { changeBook } from '@/book/commit';
 import type { Change } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
+import { texts } from '@/texts/extract/extract';
 
 import { storeTextToRead } from './textToRead';
 
@@ -9,7 +10,7 @@ import { storeTextToRead } from './textToRead';
 export function addExtracted(card: Card): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, _, services) => {
     storeTextToRead(services, '');
-    return dispatch(changeBook({ cause: 'add', label: `Added ${shownAs(card)}`, upserts: [card] }));
+    return dispatch(changeBook({ cause: 'add', label: texts.added(shownAs(card)), upserts: [card] }));
   };
 }
 
@@ -25,6 +26,6 @@ export function addExtractedTo(card: Card, uid: Uid): AppThunk<Promise<Change | 
     const was = known['cordialis.example:was'];
     const after = was ? { ...rest, 'cordialis.example:was': was } : rest;
     storeTextToRead(services, '');
-    return dispatch(changeBook({ cause: 'edit', label: `Added to ${shownAs(known)}`, upserts: [after] }));
+    return dispatch(changeBook({ cause: 'edit', label: texts.addedTo(shownAs(known)), upserts: [after] }));
   };
 }

@@ -7,6 +7,7 @@ import { withFiles, withoutFiles } from '@/book/talks';
 import { isSameJson } from '@/core/base';
 import type { RestoredBackup } from '@/core/formats';
 import type { Talk } from '@/core/talks';
+import { texts } from '@/texts/formats/formats';
 
 /** Starts putting the whole book, photos and settings included, into one file. */
 export function backUpBook(): AppThunk<Promise<Job<Uint8Array>>> {
@@ -47,7 +48,7 @@ export function restoreBackup(
           .uids()
           .filter((uid) => !kept.has(uid))
       : [];
-    const label = `Restored the backup of ${backup.manifest.made.slice(0, 10)}`;
+    const label = texts.restoredBackupOf(backup.manifest.made.slice(0, 10));
     const files = services.photos;
     const talks = await dispatch(talkChanges(await withoutFiles(backup.talks, files), isExact));
     const wish = { cause: 'import' as const, label, upserts: backup.cards, removed, talks };

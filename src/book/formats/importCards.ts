@@ -6,6 +6,7 @@ import { inBatches } from '@/core/base';
 import type { Card } from '@/core/card';
 import { compareImport, type ImportComparison, latestByUid } from '@/core/formats';
 import { withoutWrittenMembers } from '@/core/lists';
+import { texts } from '@/texts/formats/formats';
 
 /** Cards compared per batch, before yielding to the page. */
 const PIECE = 300;
@@ -35,9 +36,12 @@ export function importCards(
   source: string,
   options: BatchOptions = {},
 ): AppThunk<Promise<Change | undefined>> {
-  const count = cards.length === 1 ? '1 card' : `${cards.length} cards`;
   return changeInBatches(
-    { cause: 'import', label: `Imported ${count} from ${source}`, upserts: cards.map(withoutWrittenMembers) },
+    {
+      cause: 'import',
+      label: texts.importedCards(cards.length, source),
+      upserts: cards.map(withoutWrittenMembers),
+    },
     options,
   );
 }

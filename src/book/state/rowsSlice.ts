@@ -2,6 +2,7 @@ import { createAction, createSelector, type UnknownAction } from '@reduxjs/toolk
 
 import { UidMap } from '@/book/clients';
 import { type Card, type CardRow, compareRows, hasRow, type RowStyle, toRow, type Uid } from '@/core/card';
+import { texts } from '@/texts/book/state';
 
 import { bookChanged, cardsArrived, type CardsNow, rowsRestored } from './actions';
 
@@ -181,7 +182,7 @@ export interface RowPlace {
 type Hidden = ReadonlyMap<Uid, unknown>;
 
 /** The heading over the pinned rows, which come first. */
-const PINNED = 'Pinned';
+const PINNED = texts.pinned;
 
 /** The Book's list for a filter: headings and rows in order, pinned ones before all, and the thumb index. */
 export const selectBookList = createSelector(

@@ -2,6 +2,7 @@ import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolki
 import { z } from 'zod';
 
 import { type NameStyle, type RowStyle, SECOND_PARTS } from '@/core/card';
+import { texts } from '@/texts/book/state';
 
 /** The layout of the Book's table: columns, widths, sorting, and whose rows. */
 export const tableLookSchema = z.object({
@@ -103,13 +104,13 @@ export type Settings = z.infer<typeof settingsSchema>;
 
 /** The orders of the Book, with our words for them. */
 export const SORT_ORDERS: readonly (readonly [Settings['sortBy'], string])[] = [
-  ['surname', 'Surname, then given name'],
-  ['given', 'Given name, then surname'],
-  ['organisation', 'Organisation'],
-  ['place', 'Place'],
-  ['added', 'Date added, the latest first'],
-  ['talk', 'Last talk, the latest first'],
-  ['closeness', 'Closeness, the closest first'],
+  ['surname', texts.surnameThenGivenName],
+  ['given', texts.givenNameThenSurname],
+  ['organisation', texts.organisation],
+  ['place', texts.place],
+  ['added', texts.dateAddedLatestFirst],
+  ['talk', texts.lastTalkLatestFirst],
+  ['closeness', texts.closenessClosestFirst],
 ];
 
 /** What the user has set of how rows are put in order and what they say. */

@@ -1,5 +1,6 @@
 import { type Card, parseCard } from '@/core/card';
 import type { TextStorage } from '@/platform';
+import { texts } from '@/texts/book/store';
 
 import { KEYS } from './keys';
 
@@ -23,7 +24,7 @@ export async function readCards(storage: TextStorage, keys: string[]): Promise<S
       result.damaged.push({
         key,
         text,
-        message: parsed.kind === 'fault' ? parsed.message : 'another card’s key',
+        message: parsed.kind === 'fault' ? parsed.message : texts.anotherCardsKey,
       });
   }
   return result;
@@ -33,7 +34,7 @@ function parseStored(text: string): ReturnType<typeof parseCard> {
   try {
     return parseCard(JSON.parse(text));
   } catch {
-    return { kind: 'fault', message: 'no JSON' };
+    return { kind: 'fault', message: texts.noJson };
   }
 }
 

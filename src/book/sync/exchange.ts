@@ -8,6 +8,7 @@ import {
 } from '@/book/state';
 import { errorMessage } from '@/core/base';
 import { HubFault, localDay, withTabLock } from '@/platform';
+import { texts } from '@/texts/sync/sync';
 
 import { readPairing, setPairing } from './keptPairing';
 import { pullFromHub } from './pullFromHub';
@@ -41,15 +42,13 @@ function exchangeOnce(): AppThunk<Promise<void>> {
       // Ended in this browser in the meantime: the reason has been shown already.
       if (!selectHub(getState()).pairing) return;
       const faults = Object.values(refused);
-      const fault = faults.length === 0 ? '' : `${faults.length} cards were not taken: ${String(faults[0])}`;
+      const fault = faults.length === 0 ? '' : texts.cardsWereNotTaken(faults.length, String(faults[0]));
       dispatch(exchangeFinished({ lastAt: utcNow(), fault }));
     } catch (error) {
       if (!selectHub(getState()).pairing) return;
       const isLetGo = error instanceof HubFault && error.status === 401;
       if (isLetGo) await dispatch(setPairing(undefined));
-      dispatch(
-        exchangeFinished({ fault: isLetGo ? 'this browser is no longer paired' : errorMessage(error) }),
-      );
+      dispatch(exchangeFinished({ fault: isLetGo ? texts.thisBrowserIsNoLonger : errorMessage(error) }));
     } finally {
       dispatch(exchangeFinished({ work: undefined, waiting: writer.queued().size + writer.talkQueue.size }));
       dispatch(roundEnded());

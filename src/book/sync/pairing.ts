@@ -1,4 +1,5 @@
 import { type AppThunk, exchangeFinished, selectHub } from '@/book/state';
+import { texts } from '@/texts/sync/sync';
 
 import { setPairing } from './keptPairing';
 
@@ -22,7 +23,7 @@ export function pairDemo(): AppThunk<Promise<void>> {
     if (selectHub(getState()).pairing) return;
     demoPairing ??= hub
       .demoCode()
-      .then((code) => dispatch(pairWithHub(code, 'Browser')))
+      .then((code) => dispatch(pairWithHub(code, texts.browser)))
       .finally(() => (demoPairing = undefined));
     await demoPairing;
   };
@@ -32,7 +33,7 @@ export function pairDemo(): AppThunk<Promise<void>> {
 export function unpairFromHub(): AppThunk<Promise<void>> {
   return async (dispatch, getState, { hub }) => {
     const { pairing } = selectHub(getState());
-    const ended = () => dispatch(exchangeFinished({ fault: 'it was ended in this browser' }));
+    const ended = () => dispatch(exchangeFinished({ fault: texts.itWasEndedInThisBrowser }));
     // Said before as well: a demo that sees itself unpaired without a reason pairs itself again.
     ended();
     await dispatch(setPairing(undefined));

@@ -12,6 +12,8 @@ import {
 import { detachPhotos } from '@/book/store';
 import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
 import { fromHub, type Pull } from '@/core/sync';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/sync';
 
 /** The result of a pull. */
 export interface PulledCards {
@@ -107,10 +109,10 @@ function takeChanges(by: string | null, pairs: readonly BeforeAfter[], isQuiet: 
 
 /** "Phone: changed Ada Lowther", "Laptop: 12 cards". */
 function labelOf(by: string | null, pairs: readonly BeforeAfter[]): string {
-  const who = by ?? 'The hub';
+  const who = by ?? texts.hub;
   const [{ before, after } = {}, second] = pairs;
-  if (second) return `${who}: ${pairs.length} cards`;
-  const verb = !after ? 'deleted' : before ? 'changed' : 'added';
+  if (second) return texts.changedCards(who, pairs.length);
+  const says = !after ? texts.deletedCard : before ? texts.changedCard : texts.addedCard;
   const card = after ?? before;
-  return `${who}: ${verb} ${card ? shownAs(card) : 'a card'}`;
+  return says(who, card ? shownAs(card) : shared.card);
 }

@@ -7,6 +7,7 @@ import { isSameJson } from '@/core/base';
 import { isPrivate, shownAs, type Uid } from '@/core/card';
 import { type RecordsPull, talkFromHub } from '@/core/sync';
 import { parseTalk, type Talk } from '@/core/talks';
+import { texts } from '@/texts/sync/sync';
 
 import { applyPulledSettings } from './sharedSettings';
 
@@ -63,7 +64,7 @@ function takeTalks(heard: readonly Heard[], isQuiet: boolean): AppThunk<Promise<
         if (!after && before?.with.every(isHidden) === true) continue;
         if ((!before && !after) || (before && after && isSameJson(before, after))) continue;
         changes.push({ ...(before ? { before } : {}), ...(after ? { after } : {}) });
-        by.add(name ?? 'The hub');
+        by.add(name ?? texts.hub);
       }
       if (changes.length === 0) return isWhole;
       await dispatch(putNow(changes, true));
@@ -96,10 +97,10 @@ function noteStep(by: string, talks: readonly TalkChange[]): AppThunk {
     const [{ before, after } = {}, second] = talks;
     const uid = (after ?? before)?.with[0];
     const card = uid === undefined ? undefined : selectCardsByUid(getState()).get(uid);
-    const verb = !after ? 'deleted' : before ? 'changed' : 'noted';
+    const says = !after ? texts.deletedTalk : before ? texts.changedTalk : texts.notedTalk;
     const label = second
-      ? `${by}: ${talks.length} talks`
-      : `${by}: ${verb} a talk with ${card ? shownAs(card) : 'somebody'}`;
+      ? texts.changedTalks(by, talks.length)
+      : says(by, card ? shownAs(card) : texts.somebody);
     const change = newChange(services, { cause: 'sync', label, cards: [], talks, at: services.utcNow() });
     dispatch(bookChanged({ upserts: [], removed: [], change }));
     services.writer.putChange(change, [], [], true);

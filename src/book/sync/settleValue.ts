@@ -13,6 +13,7 @@ import {
   shownAs,
 } from '@/core/card';
 import type { ToSettle } from '@/core/sync';
+import { texts } from '@/texts/sync/sync';
 
 /** How a value is settled: one of the two, both, or a third. */
 export type Choice =
@@ -31,7 +32,7 @@ export function settleValue(value: ToSettle, choice: Choice): AppThunk<Promise<v
     const card = selectCardsByUid(getState()).get(value.uid);
     if (card) {
       const upserts = [settled(card, value, choice)];
-      await dispatch(changeBook({ cause: 'edit', label: `Settled a value of ${shownAs(card)}`, upserts }));
+      await dispatch(changeBook({ cause: 'edit', label: texts.settledValueOf(shownAs(card)), upserts }));
     }
     if (token !== undefined) await hub.settled(token, value.id);
   };

@@ -1,6 +1,7 @@
 import type { AppThunk } from '@/book/state';
 import { KEYS } from '@/book/store';
 import { importTalks } from '@/book/talks';
+import { texts } from '@/texts/sync/sync';
 
 /**
  * Imports messages sent and received by the hub's mailbox as talks, once: a message is known by its Message-ID.
@@ -18,7 +19,7 @@ export function takeNewMail(token: string, last: number): AppThunk<Promise<void>
     if (news.mbox !== '') {
       const file = new File([news.mbox], 'mailbox.mbox', { type: 'application/mbox' });
       const silent = { onProgress: () => undefined, onJob: () => undefined };
-      await dispatch(importTalks([file], { source: 'the mailbox', withTexts: true, ...silent }));
+      await dispatch(importTalks([file], { source: texts.mailbox, withTexts: true, ...silent }));
     }
     await storage.setMany({ [KEYS.mailTaken]: String(news.last) });
   };

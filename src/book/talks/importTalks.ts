@@ -6,6 +6,7 @@ import type { MailReport } from '@/book/workers';
 import type { Card, Uid } from '@/core/card';
 import { withMeeting } from '@/core/talks';
 import { localDay } from '@/platform';
+import { texts } from '@/texts/talks/talks';
 
 import { lookForNews } from './news/changeNews';
 import { addressBook, putUnfiled } from './unfiled/changeUnfiled';
@@ -42,7 +43,7 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
   return async (dispatch, getState, services) => {
     const intake = services.newUid().slice(-12);
     const begun = newChange(services, {
-      ...{ cause: 'import', label: `Imported talks from ${options.source}`, cards: [], intake },
+      ...{ cause: 'import', label: texts.importedTalksFrom(options.source), cards: [], intake },
       at: services.utcNow(),
     });
     const note = (change: Change) => {
@@ -77,7 +78,7 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
       await dispatch(putUnfiled(unfiled));
       void dispatch(lookForNews(signatures));
       const upserts = withMeetings(meetings, (uid) => selectCardsByUid(getState()).get(uid));
-      const label = `Imported ${added === 1 ? '1 talk' : `${added} talks`} from ${options.source}`;
+      const label = texts.importedTalks(added, options.source);
       // Everything was known already: there is nothing to undo.
       if (isNoted && added === 0) note({ ...begun, state: 'dropped' });
       const isNew = added > 0 || upserts.length > 0;

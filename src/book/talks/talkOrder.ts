@@ -1,6 +1,8 @@
 import { monthName } from '@/core/base';
 import type { Uid } from '@/core/card';
 import type { TalkSummary } from '@/core/talks';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/talks/talks';
 
 /** A card in an order that talks decide, and what stands over it. */
 export interface TalkPlace {
@@ -21,7 +23,7 @@ export function byLastTalk(
     .sort((a, b) => (lastOf(a) < lastOf(b) ? 1 : lastOf(a) > lastOf(b) ? -1 : 0))
     .map((uid) => {
       const last = lastOf(uid);
-      if (last === '') return { uid, heading: 'No talk yet', letter: '–' };
+      if (last === '') return { uid, heading: shared.noTalkYet, letter: '–' };
       return { uid, heading: monthName(last.slice(0, 7), locale), letter: last.slice(0, 4) };
     });
 }
@@ -35,8 +37,8 @@ export function byCloseness(uids: readonly Uid[], closeness: ReadonlyMap<Uid, nu
     .sort((a, b) => (closeness.get(b) ?? -1) - (closeness.get(a) ?? -1))
     .map((uid) => {
       const rank = closeness.get(uid);
-      if (rank === undefined) return { uid, heading: 'No talk yet', letter: '–' };
+      if (rank === undefined) return { uid, heading: shared.noTalkYet, letter: '–' };
       const from = Math.min(100 - BAND, Math.floor(rank / BAND) * BAND);
-      return { uid, heading: `Closeness ${from} to ${from + BAND}`, letter: String(from) };
+      return { uid, heading: texts.closenessTo(from, from + BAND), letter: String(from) };
     });
 }

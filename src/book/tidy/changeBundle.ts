@@ -3,6 +3,7 @@ import type { Change } from '@/book/history';
 import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { bundleCards, takeOut } from '@/core/tidy';
+import { texts } from '@/texts/tidy/tidy';
 
 /** Bundles cards, the first as the lead, as an undoable step. */
 export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | undefined>> {
@@ -10,13 +11,13 @@ export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | un
     const known = selectCardsByUid(getState());
     const [lead, ...others] = uids.flatMap((uid) => known.get(uid) ?? []);
     if (!lead) return undefined;
-    const label = `Bundled ${others.length + 1} cards as ${shownAs(lead)}`;
+    const label = texts.bundledCardsAs(others.length + 1, shownAs(lead));
     return dispatch(changeBook({ cause: 'edit', label, upserts: bundleCards([lead, ...others]) }));
   };
 }
 
 /** Removes a card from its bundle. */
 export function takeOutOfBundle(lead: Card, out: Card): AppThunk<Promise<Change | undefined>> {
-  const label = `Removed ${shownAs(out)} from the bundle`;
+  const label = texts.removedFromBundle(shownAs(out));
   return changeBook({ cause: 'edit', label, upserts: [takeOut(lead, out.uid)] });
 }

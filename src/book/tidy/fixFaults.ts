@@ -3,6 +3,7 @@ import type { Change } from '@/book/history';
 import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { dismissFault, type Fault, fixCard } from '@/core/tidy';
+import { texts } from '@/texts/tidy/tidy';
 
 /** Dismisses faults for good, as one undoable step. */
 export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {
@@ -22,8 +23,8 @@ export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Change
     const [first] = upserts;
     const label =
       upserts.length === 1 && first
-        ? `Marked as correct: ${shownAs(first)}`
-        : `Marked as correct: ${upserts.length} cards`;
+        ? texts.markedAsCorrect(shownAs(first))
+        : texts.markedAsCorrectCards(upserts.length);
     return dispatch(changeBook({ cause: 'edit', label, upserts }));
   };
 }
@@ -45,7 +46,7 @@ export function fixFaults(faults: readonly Fault[]): AppThunk<Promise<Change | u
     }
     const count = upserts.length + removed.length;
     const [only] = upserts;
-    const label = count === 1 && only ? `Fixed ${shownAs(only)}` : `Fixed ${count} cards`;
+    const label = count === 1 && only ? texts.fixed(shownAs(only)) : texts.fixedCards(count);
     return dispatch(changeBook({ cause: 'edit', label, upserts, removed }));
   };
 }

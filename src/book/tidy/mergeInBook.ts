@@ -14,6 +14,7 @@ import { KEYS, parseJson } from '@/book/store';
 import { type Card, relinkCard, shownAs, type Uid } from '@/core/card';
 import type { Talk } from '@/core/talks';
 import type { MergeChoices } from '@/core/tidy';
+import { texts } from '@/texts/tidy/tidy';
 
 /**
  * Merges cards as one undoable step: lists, relations, links in notes and talks follow. The
@@ -66,8 +67,8 @@ function withStep(card: Card, others: readonly Card[], id: string): Card {
 
 function labelOf([first, ...others]: readonly Card[], gone: number): string {
   if (!first) return '';
-  if (others.length === 0) return `Merged ${gone + 1} cards into ${shownAs(first)}`;
-  return `Merged ${gone + 1 + others.length} cards into ${1 + others.length}`;
+  if (others.length === 0) return texts.mergedCardsInto(gone + 1, shownAs(first));
+  return texts.mergedCardsIntoSeveral(gone + 1 + others.length, 1 + others.length);
 }
 
 /** Talks with those that are merged away, as talks with what they become. */
@@ -101,7 +102,7 @@ export function unmerge(changeId: string): AppThunk<Promise<void>> {
     else
       dispatch(
         noticeShown({
-          text: 'This merge was done in another browser, or has been taken back',
+          text: texts.thisMergeWasDone,
           tone: 'error',
         }),
       );
@@ -120,6 +121,6 @@ export function keepApart(uids: readonly Uid[]): AppThunk<Promise<unknown>> {
         ...Object.fromEntries(uids.filter((uid) => uid !== card.uid).map((uid) => [uid, true as const])),
       },
     });
-    return dispatch(changeMany({ cards, label: `Kept apart: ${cards.map(shownAs).join(', ')}`, change }));
+    return dispatch(changeMany({ cards, label: texts.keptApart(cards.map(shownAs).join(', ')), change }));
   };
 }

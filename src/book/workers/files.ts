@@ -21,6 +21,7 @@ import {
   writeInvitation,
   type WriteOptions,
 } from '@/core/formats';
+import { texts } from '@/texts/book/workers';
 
 import { type UnpackedFile, unpackFile } from './unpackFile';
 
@@ -88,7 +89,7 @@ const api: FilesApi = {
       return await readBackup(unzipSync(bytes), sha256);
     } catch (error) {
       return {
-        fault: `it is no archive that can be opened: ${errorMessage(error)}`,
+        fault: texts.itIsNoArchive(errorMessage(error)),
       };
     }
   },
@@ -114,7 +115,7 @@ function readFile(
   const format = findFormat(bytes);
   if (columns || format?.id === 'csv') return readAsTable(bytes, columns, onProgress);
   if (!format) {
-    const message = 'no cards were found in it; vCard, JSContact, jCard and tables (CSV) can be read';
+    const message = texts.noCardsWereFound;
     const problem: Problem = { code: 'not-this-format', line: 0, message };
     return { cards: [], problems: [problem], formatLabel: 'unknown' };
   }
@@ -137,5 +138,5 @@ function readAsTable(bytes: Uint8Array, wished: readonly string[] | undefined, o
     columns: columns.map(formatHeading),
     rows: table.rows.length,
   };
-  return { ...readRows(table, columns, { onProgress }), formatLabel: 'Table (CSV)', table: info };
+  return { ...readRows(table, columns, { onProgress }), formatLabel: texts.tableCsv, table: info };
 }

@@ -1,6 +1,7 @@
 import { strFromU8, unzipSync } from 'fflate';
 
 import { errorMessage } from '@/core/base';
+import { texts } from '@/texts/book/workers';
 
 /** A file out of another, or by itself. */
 export interface UnpackedFile {
@@ -30,7 +31,7 @@ export function unpackFile(name: string, bytes: Uint8Array): UnpackedFile[] {
         refused.push({
           name: `${name}: ${inner}`,
           bytes: new Uint8Array(),
-          fault: 'the archive is too large',
+          fault: texts.archiveIsTooLarge,
         });
         return false;
       },
@@ -44,7 +45,7 @@ export function unpackFile(name: string, bytes: Uint8Array): UnpackedFile[] {
     }));
     return [...good, ...refused];
   } catch (error) {
-    const fault = `the archive is damaged: ${errorMessage(error)}`;
+    const fault = texts.archiveIsDamaged(errorMessage(error));
     return [{ name, bytes: new Uint8Array(), fault }];
   }
 }

@@ -3,6 +3,7 @@ import type { AppThunk } from '@/book/state';
 import type { Uid } from '@/core/card';
 import type { Talk } from '@/core/talks';
 import { localDay, localTime } from '@/platform';
+import { texts } from '@/texts/write/write';
 
 /** A message as it went to some people. */
 export interface SentMail {
@@ -28,7 +29,7 @@ export function noteSent(sent: readonly SentMail[]): AppThunk<Promise<void>> {
           ],
     );
     const people = new Set(sent.flatMap(({ uids }) => uids)).size;
-    const label = `Noted a mail to ${people === 1 ? 'somebody' : `${people} people`}`;
+    const label = texts.notedMailToPeople(people);
     await dispatch(changeBook({ cause: 'edit', label, talks }));
   };
 }

@@ -1,5 +1,7 @@
 import { type SaxesAttributeNS, SaxesParser, type SaxesTagNS } from 'saxes';
 
+import { texts } from '@/texts/base/base';
+
 /** An element of a request's body. */
 export interface XmlElement {
   /** Namespace and local name, as in {DAV:}prop. */
@@ -26,14 +28,14 @@ export function readXml(text: string): XmlElement {
   let root: XmlElement | undefined;
   let count = 0;
   parser.on('doctype', () => {
-    throw new SyntaxError('a document type is not taken');
+    throw new SyntaxError(texts.documentTypeIsNotTaken);
   });
   parser.on('error', (error) => {
     throw new SyntaxError(error.message);
   });
   parser.on('opentag', ({ uri, local, attributes }: SaxesTagNS) => {
     count += 1;
-    if (open.length >= MAX_DEPTH || count > MAX_ELEMENTS) throw new SyntaxError('too deep or too large');
+    if (open.length >= MAX_DEPTH || count > MAX_ELEMENTS) throw new SyntaxError(texts.tooDeepOrTooLarge);
     const element: XmlElement = {
       ...{ name: `{${uri}}${local}`, children: [], text: '' },
       attributes: Object.fromEntries(
@@ -51,7 +53,7 @@ export function readXml(text: string): XmlElement {
       if (element) element.text += piece;
     });
   parser.write(text).close();
-  if (!root) throw new SyntaxError('there is no element in it');
+  if (!root) throw new SyntaxError(texts.thereIsNoElement);
   return root;
 }
 

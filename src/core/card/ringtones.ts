@@ -1,10 +1,12 @@
+import { texts } from '@/texts/card/card';
+
 /** Tones that a call can have, with our words for them; a card without one rings as all others do. */
 export const RINGTONES = [
-  ['', 'As all others'],
-  ['bell', 'Bell: two notes that fade'],
-  ['wood', 'Wood: three knocks'],
-  ['brook', 'Brook: quick and rising'],
-  ['horn', 'Horn: one low call'],
+  ['', texts.asAllOthers],
+  ['bell', texts.bellTwoNotesThatFade],
+  ['wood', texts.woodThreeKnocks],
+  ['brook', texts.brookQuickAndRising],
+  ['horn', texts.hornOneLowCall],
 ] as const;
 
 /** The name of a tone; '' for the one that all others have. */

@@ -1,4 +1,5 @@
 import { monthName } from '@/core/base';
+import { texts } from '@/texts/card/card';
 
 import { indexLetter } from './name/indexLetter';
 import { initialsOf } from './name/initialsOf';
@@ -78,12 +79,12 @@ function placeInBook(card: Card, order: SortOrder, collator: Intl.Collator): Pla
     case 'organisation':
       return under(
         card.kind === 'org' ? shownAs(card) : organisationOf(card),
-        'No organisation',
+        texts.noOrganisation,
         name,
         collator,
       );
     case 'place':
-      return under(townOf(card), 'No place', name, collator);
+      return under(townOf(card), texts.noPlace, name, collator);
     case 'added':
       return underMonth(card.created ?? '', name, collator);
   }
@@ -99,7 +100,7 @@ function under(group: string, otherwise: string, name: string, collator: Intl.Co
 function underMonth(created: string, name: string, collator: Intl.Collator): Place {
   const stamp = Number(created.replace(/\D/g, '').slice(0, 14));
   if (!Number.isFinite(stamp) || stamp === 0)
-    return { sortText: `${LAST} ${name}`, letter: '–', heading: 'No date' };
+    return { sortText: `${LAST} ${name}`, letter: '–', heading: texts.noDate };
   return {
     sortText: `${99_999_999_999_999 - stamp} ${name}`,
     letter: created.slice(0, 4),

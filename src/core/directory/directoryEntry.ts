@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 import { type Card, parseCard } from '@/core/card';
+import { texts } from '@/texts/directory/directory';
 
 /** Roles of the directory, the most powerful first. */
 export const ROLES = ['administrator', 'editor', 'reader'] as const;
@@ -14,7 +15,7 @@ export const directoryEntrySchema = z.object({
   card: z.unknown().transform((value, context): Card => {
     const read = parseCard(value);
     if (read.kind === 'card') return read.card;
-    context.addIssue({ code: 'custom', message: 'this is no card' });
+    context.addIssue({ code: 'custom', message: texts.thisIsNoCard });
     return z.NEVER;
   }),
   /** Whether they are internal; else a vendor, consultant or partner. */

@@ -1,4 +1,5 @@
 import { daysBetween } from '@/core/base';
+import { texts } from '@/texts/talks/talks';
 
 import { formatAgo } from './standing';
 import { type TalkSummary, usualGap } from './summary';
@@ -10,18 +11,17 @@ const ONE_SIDED = 3;
 export function closenessReasons(summary: TalkSummary, today: string): string[] {
   const { count, last, out, in: came } = summary;
   const gap = usualGap(summary);
-  const talks = count === 1 ? '1 talk' : `${count} talks`;
   return [
-    `${talks}, the last ${formatAgo(daysBetween(last, today))}`,
-    gap === undefined ? '' : `usually every ${Math.round(gap) <= 1 ? 'day' : `${Math.round(gap)} days`}`,
+    texts.talksTheLast(count, formatAgo(daysBetween(last, today))),
+    gap === undefined ? '' : texts.usuallyEvery(Math.max(1, Math.round(gap))),
     sidesOf(out, came),
   ].filter(Boolean);
 }
 
 function sidesOf(out: number, came: number): string {
-  if (came === 0) return 'begun by you only';
-  if (out === 0) return 'begun by them only';
-  if (out > ONE_SIDED * came) return 'mostly begun by you';
-  if (came > ONE_SIDED * out) return 'mostly begun by them';
-  return 'both ways';
+  if (came === 0) return texts.begunByYouOnly;
+  if (out === 0) return texts.begunByThemOnly;
+  if (out > ONE_SIDED * came) return texts.mostlyBegunByYou;
+  if (came > ONE_SIDED * out) return texts.mostlyBegunByThem;
+  return texts.bothWays;
 }

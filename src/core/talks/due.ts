@@ -1,5 +1,6 @@
 import { addDays, addMonths, daysBetween } from '@/core/base';
 import type { Card } from '@/core/card';
+import { texts } from '@/texts/talks/talks';
 
 import type { TalkSummary } from './summary';
 
@@ -56,7 +57,7 @@ export function dueOf(
 
 /** "every 2 weeks", "every month". */
 export function formatRhythm({ every, unit }: Rhythm): string {
-  return every === 1 ? `every ${unit}` : `every ${every} ${unit}s`;
+  return texts.every(every, unit);
 }
 
 /** The card, or the list, with a rhythm; without one where none is given. */

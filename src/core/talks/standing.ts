@@ -1,4 +1,5 @@
 import { daysBetween } from '@/core/base';
+import { texts } from '@/texts/talks/talks';
 
 import type { Due } from './due';
 
@@ -20,17 +21,16 @@ export function standingOf(due: Due, last: string | undefined, today: string): S
 
 /** "due today", "due in 6 days", "3 days late". */
 export function formatDue(daysLeft: number): string {
-  if (daysLeft === 0) return 'due today';
-  const days = Math.abs(daysLeft) === 1 ? '1 day' : `${Math.abs(daysLeft)} days`;
-  return daysLeft > 0 ? `due in ${days}` : `${days} late`;
+  if (daysLeft === 0) return texts.dueToday;
+  return daysLeft > 0 ? texts.dueIn(daysLeft) : texts.daysLate(-daysLeft);
 }
 
 /** "today", "yesterday", "6 days ago", "5 weeks ago", "8 months ago". */
 export function formatAgo(days: number): string {
-  if (days === 0) return 'today';
-  if (days === 1) return 'yesterday';
-  if (days < 28) return `${days} days ago`;
-  if (days < 92) return `${Math.round(days / 7)} weeks ago`;
-  if (days < 700) return `${Math.round(days / 30.44)} months ago`;
-  return `${Math.round(days / 365.25)} years ago`;
+  if (days === 0) return texts.todayWord;
+  if (days === 1) return texts.yesterday;
+  if (days < 28) return texts.daysAgo(days);
+  if (days < 92) return texts.weeksAgo(Math.round(days / 7));
+  if (days < 700) return texts.monthsAgo(Math.round(days / 30.44));
+  return texts.yearsAgo(Math.round(days / 365.25));
 }

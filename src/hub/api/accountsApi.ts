@@ -5,6 +5,7 @@ import { accountSchema } from '@/core/sync';
 import { utcNow } from '@/hub/base';
 import { addAccount, listAccounts, syncAccount } from '@/hub/dav';
 import type { HubDb } from '@/hub/store';
+import { texts } from '@/texts/hub/api';
 
 import { describeIssue } from './describeIssue';
 
@@ -23,7 +24,7 @@ export function accountsApi(db: HubDb, country: string): Router {
   });
   router.post('/:name/sync', async (request, response) => {
     const account = (await listAccounts(db)).find(({ passport }) => passport.name === request.params.name);
-    if (!account) return void response.status(404).json({ error: 'there is no such server' });
+    if (!account) return void response.status(404).json({ error: texts.thereIsNoSuchServer });
     try {
       response.json(await syncAccount({ db, now: utcNow(), country }, account));
     } catch (error) {

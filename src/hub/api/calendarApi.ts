@@ -4,6 +4,8 @@ import { join } from 'node:path';
 
 import express, { Router } from 'express';
 
+import { texts } from '@/texts/hub/api';
+
 /** 128 random bits: whoever knows the address may read the calendar. */
 const TOKEN = /^[0-9a-f]{32}$/;
 
@@ -30,12 +32,12 @@ export function calendarApi(folder: string): Router {
       const file = fileOf(folder, request.params.token);
       const text: unknown = request.body;
       if (!file || typeof text !== 'string' || !text.startsWith('BEGIN:VCALENDAR'))
-        return void response.status(400).json({ error: 'this is no calendar, or no address of one' });
+        return void response.status(400).json({ error: texts.thisIsNoCalendar });
       const others = readdirSync(folder).filter(
         (name) => name.endsWith('.ics') && join(folder, name) !== file,
       );
       if (others.length >= MAX_CALENDARS)
-        return void response.status(409).json({ error: `there are ${MAX_CALENDARS} calendars already` });
+        return void response.status(409).json({ error: texts.thereAreCalendarsAlready(MAX_CALENDARS) });
       // Written to a temporary file and then renamed: a reader gets the old one or the new one, whole.
       await writeFile(`${file}.new`, text);
       await rename(`${file}.new`, file);
@@ -56,7 +58,7 @@ export function calendarFeed(folder: string): Router {
   router.get('/:name', async (request, response) => {
     const file = fileOf(folder, request.params.name.replace(/\.ics$/, ''));
     const text = file && (await readFile(file, 'utf8').catch(() => undefined));
-    if (text === undefined) return void response.status(404).json({ error: 'there is no such calendar' });
+    if (text === undefined) return void response.status(404).json({ error: texts.thereIsNoSuch });
     response.type('text/calendar').set('Cache-Control', 'private, max-age=900').send(text);
   });
   return router;

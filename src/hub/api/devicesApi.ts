@@ -16,6 +16,7 @@ import {
   removeDevice,
   undoSync,
 } from '@/hub/sync';
+import { texts } from '@/texts/hub/api';
 
 import { accountsApi } from './accountsApi';
 import { describeIssue } from './describeIssue';
@@ -60,7 +61,7 @@ export function devicesApi(db: HubDb, country: string): Router {
     if (!wish.success) return void response.status(400).json({ error: describeIssue(wish.error) });
     const { name } = request.params;
     const device = await findDevice(db, name);
-    if (!device) return void response.status(404).json({ error: `there is no device called ${name}` });
+    if (!device) return void response.status(404).json({ error: texts.thereIsNoDevice(name) });
     const { isPaused, everyMinutes, ...rest } = wish.data;
     try {
       const passport = withoutGaps(await withDirectory(db, rest));
@@ -76,7 +77,7 @@ export function devicesApi(db: HubDb, country: string): Router {
   });
   router.get('/:name/ahead', async (request, response) => {
     const device = await findDevice(db, request.params.name);
-    if (!device) return void response.status(404).json({ error: 'there is no such device' });
+    if (!device) return void response.status(404).json({ error: texts.thereIsNoSuchDevice });
     response.set('Cache-Control', 'no-store').json(await previewSync(db, device));
   });
   router.delete('/:name', async (request, response) => {
@@ -88,8 +89,7 @@ export function devicesApi(db: HubDb, country: string): Router {
       { db, country, now: utcNow(), browser: browserOf(request).id },
       Number(request.params.id),
     );
-    if (!undone)
-      return void response.status(404).json({ error: 'there is no such sync, or it has been undone' });
+    if (!undone) return void response.status(404).json({ error: texts.thereIsNoSuchSync });
     response.json(undone);
   });
   router.get('/log', async (request, response) => {

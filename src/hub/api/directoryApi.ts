@@ -38,6 +38,8 @@ import {
   signInUser,
 } from '@/hub/directory';
 import type { HubDb } from '@/hub/store';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/hub/api';
 
 import { describeIssue } from './describeIssue';
 import { onlyOwnPages, onlyPaired } from './guards';
@@ -73,7 +75,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
   });
   // The first administrator must use a browser that is paired with the book.
   router.post('/first', onlyPaired(db), async (request, response) => {
-    if ((await listUsers(db)).length > 0) throw new DirectoryError('somebody has access already', 409);
+    if ((await listUsers(db)).length > 0) throw new DirectoryError(texts.somebodyHasAccessAlready, 409);
     const { name, passphrase } = parsed(credentials, request.body);
     await addUser(db, { name, passphrase, role: 'administrator' }, { name, now: utcNow() });
     response.status(204).end();
@@ -81,7 +83,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
   router.post('/session', async (request, response) => {
     const { name, passphrase } = parsed(credentials, request.body);
     const session = await signInUser(db, name, passphrase, Date.parse(utcNow()));
-    if (!session) return void response.status(401).json({ error: 'the name or the passphrase isn’t right' });
+    if (!session) return void response.status(401).json({ error: texts.nameOrPassphraseIsnt });
     response.set('Cache-Control', 'no-store').json(session);
   });
 
@@ -107,20 +109,19 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
   router.get('/entries/:uid', only('read'), async (request, response) => {
     const { role } = userOf(request);
     const entry = await findEntry(db, String(request.params['uid']));
-    if (!entry || !maySee(role, entry, today()))
-      throw new DirectoryError('nobody of that uid is in the directory', 404);
+    if (!entry || !maySee(role, entry, today())) throw new DirectoryError(texts.nobodyOfThatUid, 404);
     response.set('Cache-Control', 'no-store').json(entry);
   });
   router.put('/entries/:uid', only('edit'), async (request, response) => {
     const entry = parsed(directoryEntrySchema, request.body);
-    if (entry.card.uid !== request.params['uid']) throw new DirectoryError('the card has another uid', 400);
-    if (shownAs(entry.card) === '') throw new DirectoryError('an entry needs a name', 400);
+    if (entry.card.uid !== request.params['uid']) throw new DirectoryError(shared.cardHasAnotherUid, 400);
+    if (shownAs(entry.card) === '') throw new DirectoryError(texts.entryNeedsName, 400);
     await putEntries(db, [entry], by(request));
     response.status(204).end();
   });
   router.delete('/entries/:uid', only('edit'), async (request, response) => {
     const isGone = await removeEntry(db, String(request.params['uid']), by(request));
-    if (!isGone) throw new DirectoryError('nobody of that uid is in the directory', 404);
+    if (!isGone) throw new DirectoryError(texts.nobodyOfThatUid, 404);
     response.status(204).end();
   });
   router.post('/import', only('import'), async (request, response) => {
@@ -137,7 +138,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
       return void response.type('text/ldif; charset=utf-8').send(writeLdif(cards, BASE));
     const text = getFormat('vcard4')?.write(cards, { extensions: false });
     if (request.params['kind'] !== 'vcard' || text === undefined)
-      throw new DirectoryError('there is no such file', 404);
+      throw new DirectoryError(texts.thereIsNoSuchFile, 404);
     response.type('text/vcard; charset=utf-8').send(text);
   });
   router.get('/log', only('readLog'), async (_, response) => {
@@ -173,7 +174,7 @@ function onlySignedIn(db: HubDb, utcNow: () => string): RequestHandler {
   return async (request, response, next) => {
     const [, token = ''] = /^Directory ([\w-]{20,100})$/.exec(request.get('authorization') ?? '') ?? [];
     const user = token === '' ? undefined : await findSession(db, token, Date.parse(utcNow()));
-    if (!user) return void response.status(401).json({ error: 'nobody is signed in to the directory' });
+    if (!user) return void response.status(401).json({ error: texts.nobodyIsSignedInToDirectory });
     sessions.set(request, { ...user, token });
     next();
   };
@@ -183,7 +184,7 @@ function onlySignedIn(db: HubDb, utcNow: () => string): RequestHandler {
 function only(act: DirectoryAct): RequestHandler {
   return (request, _, next) => {
     const { role } = userOf(request);
-    if (!mayDo(role, act)) throw new DirectoryError(`as ${role} you can’t do this`, 403);
+    if (!mayDo(role, act)) throw new DirectoryError(texts.asYouCantDo(role), 403);
     next();
   };
 }

@@ -2,6 +2,7 @@ import { Router } from 'express';
 
 import { errorMessage } from '@/core/base';
 import { fetchFeed, type NameLookup } from '@/hub/talks';
+import { texts } from '@/texts/hub/api';
 
 import { onlyOwnPages } from './guards';
 
@@ -19,7 +20,7 @@ export function feedsApi(lookupAt?: (port: number) => NameLookup): Router {
   router.get('/', async (request, response) => {
     const { address } = request.query;
     if (typeof address !== 'string' || address === '' || address.length > MAX_ADDRESS)
-      return void response.status(400).json({ error: 'this is no address of the web' });
+      return void response.status(400).json({ error: texts.thisIsNoAddress });
     response.set('Cache-Control', 'no-store');
     const lookup = lookupAt?.(request.socket.localPort ?? 0);
     await fetchFeed(address, lookup).then(

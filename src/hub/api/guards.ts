@@ -2,6 +2,7 @@ import type { NextFunction, Request, RequestHandler, Response } from 'express';
 
 import type { HubDb } from '@/hub/store';
 import { type Browser, findBrowser } from '@/hub/sync';
+import { texts } from '@/texts/hub/api';
 
 /** Names under which this machine reaches itself; requests under any other name are DNS rebinding and refused. */
 const OWN_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
@@ -18,7 +19,7 @@ export function onlyOwnPages(request: Request, response: Response, next: NextFun
   const isOwn = OWN_NAMES.has(name) || (Array.isArray(others) && others.includes(name));
   const isSame = origin === undefined || origin === `${request.protocol}://${host}`;
   if (isOwn && isSame) return next();
-  response.status(403).json({ error: 'only the application itself is answered here' });
+  response.status(403).json({ error: texts.onlyApplicationItselfIsAnswered });
 }
 
 const browsers = new WeakMap<Request, Browser>();
@@ -28,7 +29,7 @@ export function onlyPaired(db: HubDb): RequestHandler {
   return async (request, response, next) => {
     const [, token = ''] = /^Bearer ([\w-]{20,100})$/.exec(request.get('authorization') ?? '') ?? [];
     const browser = token === '' ? undefined : await findBrowser(db, token);
-    if (!browser) return void response.status(401).json({ error: 'this browser is not paired with the hub' });
+    if (!browser) return void response.status(401).json({ error: texts.thisBrowserIsNotPaired });
     browsers.set(request, browser);
     next();
   };

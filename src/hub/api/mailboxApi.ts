@@ -4,6 +4,7 @@ import { mailsToSendSchema } from '@/core/sync';
 import { findStandIn } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
 import { listMails, MailFault, newMail, openMail, sendMails } from '@/hub/write';
+import { texts } from '@/texts/hub/api';
 
 import { describeIssue } from './describeIssue';
 import { onlyOwnPages, onlyPaired } from './guards';
@@ -21,20 +22,19 @@ export function mailboxApi(db: HubDb): Router {
   });
   router.get('/new', async (request, response) => {
     const since = numberOf(request.query['since']);
-    if (since === undefined)
-      return void response.status(400).json({ error: 'since is the number of a message' });
+    if (since === undefined) return void response.status(400).json({ error: texts.sinceIsNumberOfMessage });
     response.set('Cache-Control', 'no-store').json(await newMail(db, since));
   });
   router.get('/:id', async (request, response) => {
     const mail = await openMail(db, Number(request.params.id));
-    if (!mail) return void response.status(404).json({ error: 'there is no such message' });
+    if (!mail) return void response.status(404).json({ error: texts.thereIsNoSuchMessage });
     response.set('Cache-Control', 'no-store').json(mail);
   });
   router.post('/', async (request, response) => {
     const wish = mailsToSendSchema.safeParse(request.body);
     if (!wish.success) return void response.status(400).json({ error: describeIssue(wish.error) });
     if (!(await findStandIn(db, 'mail')))
-      return void response.status(409).json({ error: 'the mail client is not in use' });
+      return void response.status(409).json({ error: texts.mailClientIsNotInUse });
     try {
       response.status(202).json({ waiting: await sendMails(db, wish.data.messages, Date.now()) });
     } catch (error) {

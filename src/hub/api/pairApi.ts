@@ -3,6 +3,7 @@ import { z } from 'zod';
 
 import type { HubDb } from '@/hub/store';
 import { forgetBrowser, makeCode, pairBrowser } from '@/hub/sync';
+import { texts } from '@/texts/hub/api';
 
 import { browserOf, onlyOwnPages, onlyPaired } from './guards';
 
@@ -19,10 +20,9 @@ export function pairApi(db: HubDb, isDemo: boolean): Router {
   router.use(onlyOwnPages, express.json({ limit: '4kb' }));
   router.post('/', async (request, response) => {
     const { success, data } = pairSchema.safeParse(request.body);
-    if (!success) return void response.status(400).json({ error: 'a code and a name are needed' });
+    if (!success) return void response.status(400).json({ error: texts.codeAndNameAreNeeded });
     const paired = await pairBrowser(db, data, Date.now());
-    if (!paired)
-      return void response.status(403).json({ error: 'that code is not valid; ask for a new one' });
+    if (!paired) return void response.status(403).json({ error: texts.thatCodeIsNotValid });
     response.status(201).json(paired);
   });
   if (isDemo)

@@ -21,6 +21,7 @@ import {
   visitNow,
 } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
+import { texts } from '@/texts/hub/api';
 
 import { describeIssue } from './describeIssue';
 import { onlyOwnPages, onlyPaired } from './guards';
@@ -48,7 +49,7 @@ export function standInsApi(db: HubDb): Router {
     '/:kind',
     forKind(async (kind, _, response) => {
       const now = await standInNow(db, kind);
-      if (!now) return void response.status(404).json({ error: 'that device is not in use' });
+      if (!now) return void response.status(404).json({ error: texts.thatDeviceIsNotInUse });
       response.set('Cache-Control', 'no-store').json(now);
     }),
   );
@@ -106,7 +107,7 @@ export function standInsApi(db: HubDb): Router {
     to: (state: StandInState) => StandInState,
   ): Promise<void> {
     const state = await findStandIn(db, kind);
-    if (!state) return void response.status(404).json({ error: 'that device is not in use' });
+    if (!state) return void response.status(404).json({ error: texts.thatDeviceIsNotInUse });
     await keepStandIn(db, kind, to(state));
     response.json(await standInNow(db, kind));
   }
@@ -118,7 +119,7 @@ type Handle = (kind: StandInKind, request: Request, response: Response) => Promi
 function forKind(handle: Handle) {
   return async (request: Request, response: Response): Promise<void> => {
     const kind = String(request.params['kind']);
-    if (!isStandInKind(kind)) return void response.status(404).json({ error: 'there is no such device' });
+    if (!isStandInKind(kind)) return void response.status(404).json({ error: texts.thereIsNoSuchDevice });
     try {
       await handle(kind, request, response);
     } catch (error) {

@@ -1,6 +1,8 @@
 import { shownAs } from '@/core/card';
 import { findCard, findMemory, inTransaction, putCard } from '@/hub/store';
 import { viewOf } from '@/hub/sync';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/dav';
 
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest } from './davRequest';
@@ -11,9 +13,9 @@ import { checkConditions } from './putCardResource';
 export async function deleteCardResource(request: DavRequest, href: string): Promise<DavAnswer> {
   const { db, device, now } = request;
   if (device.direction === 'out')
-    throw new DavError(403, 'this device only receives', dav('need-privileges'));
+    throw new DavError(403, texts.thisDeviceOnlyReceives, dav('need-privileges'));
   const seen = (await viewOf(db, device)).byHref.get(href);
-  if (!seen) throw new DavError(404, 'there is no such card');
+  if (!seen) throw new DavError(404, texts.thereIsNoSuch);
   checkConditions(request, seen.etag);
   return inTransaction(db, async (store) => {
     const current = await findCard(store, seen.uid);
@@ -21,9 +23,7 @@ export async function deleteCardResource(request: DavRequest, href: string): Pro
     const row = await findMemory(store, device.id, seen.uid);
     await store.deleteFrom('memory').where('device', '=', device.id).where('uid', '=', seen.uid).execute();
     const isAsServed = row === undefined || row.card === JSON.stringify(current);
-    const says = isAsServed
-      ? `Deleted ${shownAs(current)}`
-      : `Kept ${shownAs(current)}, which had been changed since`;
+    const says = isAsServed ? texts.deleted(shownAs(current)) : shared.keptWhichHadBeen(shownAs(current));
     await putCard(store, seen.uid, isAsServed ? undefined : current, {
       ...{ at: now, device: device.id, sync: request.sync, says },
     });

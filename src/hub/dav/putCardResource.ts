@@ -16,6 +16,7 @@ import {
   toCard,
 } from '@/hub/store';
 import { listsOf, servedCard, viewOf } from '@/hub/sync';
+import { texts } from '@/texts/sync/dav';
 
 import { type DataVersion, writeData } from './addressData';
 import { DavError } from './davError';
@@ -31,7 +32,7 @@ import { noteGone } from './rememberServed';
 export async function putCardResource(request: DavRequest, href: string): Promise<DavAnswer> {
   const { db, device } = request;
   if (device.direction === 'out')
-    throw new DavError(403, 'this device only receives', dav('need-privileges'));
+    throw new DavError(403, texts.thisDeviceOnlyReceives, dav('need-privileges'));
   const { sent, version } = readSent(request);
   const view = await viewOf(db, device);
   const seen = view.byHref.get(href);
@@ -50,7 +51,7 @@ export async function putCardResource(request: DavRequest, href: string): Promis
   if (taken !== undefined && view.byHref.has(taken))
     throw new DavError(
       409,
-      'there is a card with that UID',
+      texts.thereIsCardWithThatUid,
       carddav('no-uid-conflict'),
       bookPath(device.user) + encodeURIComponent(taken),
     );
@@ -65,20 +66,16 @@ interface Sent {
 function readSent({ header, body }: DavRequest): Sent {
   const type = header('content-type') ?? 'text/vcard';
   if (!/^text\/(?:x-)?(?:vcard|directory)\b/i.test(type))
-    throw new DavError(415, 'only text/vcard is taken', carddav('supported-address-data'));
+    throw new DavError(415, texts.onlyTextVcardIsTaken, carddav('supported-address-data'));
   if (Buffer.byteLength(body) > MAX_RESOURCE_OCTETS)
-    throw new DavError(403, 'the card is too large', carddav('max-resource-size'));
+    throw new DavError(403, texts.cardIsTooLarge, carddav('max-resource-size'));
   const version: DataVersion = /^VERSION:4\.0\s*$/im.test(body) ? '4.0' : '3.0';
   if (!/^BEGIN:VCARD\s*$/im.test(body) || !/^END:VCARD\s*$/im.test(body))
-    throw new DavError(403, 'that is no card', carddav('valid-address-data'));
+    throw new DavError(403, texts.thatIsNoCard, carddav('valid-address-data'));
   const { cards, problems } = formatOf(version).read(encodeUtf8(body));
   const [sent] = cards;
   if (!sent || cards.length > 1)
-    throw new DavError(
-      403,
-      problems[0]?.message ?? 'one card is put at a time',
-      carddav('valid-address-data'),
-    );
+    throw new DavError(403, problems[0]?.message ?? texts.oneCardIsPut, carddav('valid-address-data'));
   return { sent, version };
 }
 
@@ -92,8 +89,8 @@ export function checkConditions({ header }: Pick<DavRequest, 'header'>, etag: st
   const [match, none] = [header('if-match'), header('if-none-match')];
   const tags = (text: string) => text.split(',').map((tag) => tag.trim());
   const isThere = (text: string) => etag !== undefined && (text.trim() === '*' || tags(text).includes(etag));
-  if (match !== undefined && !isThere(match)) throw new DavError(412, 'the card has changed');
-  if (none !== undefined && isThere(none)) throw new DavError(412, 'the card is there already');
+  if (match !== undefined && !isThere(match)) throw new DavError(412, texts.cardHasChanged);
+  if (none !== undefined && isThere(none)) throw new DavError(412, texts.cardIsThereAlready);
 }
 
 interface Known extends Sent {
@@ -105,7 +102,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
   const { db, device, country, now } = request;
   return inTransaction(db, async (store) => {
     const current = await findCard(store, uid);
-    if (!current) throw new DavError(404, 'the card has just been deleted');
+    if (!current) throw new DavError(404, texts.cardHasJustBeen);
     const row = await findMemory(store, device.id, uid);
     // A device can't change who is on a rule list.
     const only = isRuleList(current) ? withoutMembers : (card: Card) => card;
@@ -120,7 +117,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     const isChanged = JSON.stringify(merged) !== JSON.stringify(current);
     const after: Card = isChanged ? { ...merged, updated: now } : current;
     if (isChanged)
-      await putCard(store, uid, after, { ...sourceOf(request), says: `Changed ${shownAs(after)}` });
+      await putCard(store, uid, after, { ...sourceOf(request), says: texts.changed(shownAs(after)) });
     await noteToSettle(store, { uid, conflicts, by: device.name, at: now });
     await remember(store, request, {
       uid,
@@ -170,7 +167,7 @@ async function takeNew(request: DavRequest, href: string, sent: Card, book: Twin
           ? fresh
           : { ...fresh, keywords: { ...fresh.keywords, [device.tag]: true as const } };
       const own = marked(tagged, request);
-      await putCard(store, own.uid, own, { ...sourceOf(request), says: `Added ${shownAs(own)}` });
+      await putCard(store, own.uid, own, { ...sourceOf(request), says: texts.added(shownAs(own)) });
       await remember(store, request, { uid: own.uid, href, card: own, deviceUid: null });
       await joinList(store, request, own.uid);
       return { status: 201, came: 1 };
@@ -178,7 +175,7 @@ async function takeNew(request: DavRequest, href: string, sent: Card, book: Twin
     const united = withoutTrace(mergeCards([same, sent], { country }), same);
     const after: Card = marked({ ...united, uid: same.uid, updated: now }, request);
     const seq = await putCard(store, same.uid, after, {
-      ...{ ...sourceOf(request), says: `Joined a card of ${device.name} to ${shownAs(same)}` },
+      ...{ ...sourceOf(request), says: texts.joinedCardOfTo(device.name, shownAs(same)) },
     });
     const known = await findMemory(store, device.id, same.uid);
     // The device has that card already: the second one is removed from it with the next sync.
@@ -211,7 +208,7 @@ async function joinList(store: HubDb, request: DavRequest, uid: string): Promise
   const list = first === undefined ? undefined : await findCard(store, first);
   if (!list || isRuleList(list)) return;
   const after: Card = { ...list, members: { ...list.members, [uid]: true as const }, updated: request.now };
-  await putCard(store, list.uid, after, { ...sourceOf(request), says: `Put onto ${shownAs(list)}` });
+  await putCard(store, list.uid, after, { ...sourceOf(request), says: texts.putOnto(shownAs(list)) });
 }
 
 interface Remembered {

@@ -5,6 +5,7 @@ import { type DirectoryEntry, maySee, type Role } from '@/core/directory';
 import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
 import { COUNTRY } from '@/hub/base';
 import { type DirectoryEntriesTable, type HubDb, inTransaction } from '@/hub/store';
+import { texts } from '@/texts/directory/hub';
 
 import { noteInLog } from './directoryLog';
 import type { Actor } from './directoryUsers';
@@ -27,7 +28,7 @@ export async function putEntries(db: HubDb, entries: readonly DirectoryEntry[], 
         .onConflict((conflict) => conflict.column('uid').doUpdateSet(rest))
         .execute();
       await noteInLog(store, {
-        ...{ by, act: 'put', uid, says: `${known ? 'Changed' : 'Added'} ${shownAs(entry.card)}` },
+        ...{ by, act: 'put', uid, says: `${known ? texts.changed : texts.added} ${shownAs(entry.card)}` },
         before: known && JSON.stringify(known),
         after: JSON.stringify(row),
       });
@@ -46,7 +47,7 @@ export async function removeEntry(db: HubDb, uid: string, by: Actor): Promise<bo
       .executeTakeFirst();
     if (!known) return false;
     await store.deleteFrom('directoryEntries').where('uid', '=', uid).execute();
-    const says = `Removed ${shownAs(toEntry(known)?.card ?? EMPTY)}`;
+    const says = texts.removed(shownAs(toEntry(known)?.card ?? EMPTY));
     await noteInLog(store, { by, act: 'remove', uid, says, before: JSON.stringify(known) });
     return true;
   });

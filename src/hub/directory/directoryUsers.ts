@@ -5,6 +5,7 @@ import type { Selectable } from 'kysely';
 import type { Role } from '@/core/directory';
 import { isSecret, keepSecret } from '@/hub/base';
 import { type DirectoryUsersTable, type HubDb, inTransaction } from '@/hub/store';
+import { texts } from '@/texts/directory/hub';
 
 import { noteInLog } from './directoryLog';
 
@@ -54,16 +55,16 @@ export async function addUser(
   by: Actor,
 ): Promise<void> {
   const name = typed.trim().slice(0, MAX_NAME);
-  if (name === '') throw new DirectoryError('a name is needed', 400);
+  if (name === '') throw new DirectoryError(texts.nameIsNeeded, 400);
   checkPassphrase(passphrase);
   const kept = await keepSecret(passphrase);
   await inTransaction(db, async (store) => {
-    if (await findUser(store, name)) throw new DirectoryError(`${name} has access already`, 409);
+    if (await findUser(store, name)) throw new DirectoryError(texts.hasAccessAlready(name), 409);
     await store
       .insertInto('directoryUsers')
       .values({ name, role, ...kept, created: by.now })
       .execute();
-    await noteInLog(store, { by, act: 'user', says: `Gave ${name} access as ${role}` });
+    await noteInLog(store, { by, act: 'user', says: texts.gaveAccessAs(name, role) });
   });
 }
 
@@ -90,7 +91,7 @@ export async function changePassphrase(
     const user = await getUser(store, name);
     await store.updateTable('directoryUsers').set(kept).where('id', '=', user.id).execute();
     await store.deleteFrom('directorySessions').where('user', '=', user.id).execute();
-    await noteInLog(store, { by, act: 'user', says: `New passphrase for ${name}` });
+    await noteInLog(store, { by, act: 'user', says: texts.newPassphraseFor(name) });
   });
 }
 
@@ -101,7 +102,7 @@ export function removeUser(db: HubDb, name: string, by: Actor): Promise<void> {
     await keepOneAdministrator(store, user);
     await store.deleteFrom('directorySessions').where('user', '=', user.id).execute();
     await store.deleteFrom('directoryUsers').where('id', '=', user.id).execute();
-    await noteInLog(store, { by, act: 'user', says: `Removed the access of ${name}` });
+    await noteInLog(store, { by, act: 'user', says: texts.removedAccessOf(name) });
   });
 }
 
@@ -129,7 +130,7 @@ export async function signInUser(
   const key = name.trim().toLowerCase();
   const known = wrong.get(key);
   if (known && known.count >= MAX_WRONG && nowMs < known.untilMs)
-    throw new DirectoryError('too many wrong passphrases; try again in a few minutes', 429);
+    throw new DirectoryError(texts.tooManyWrongPassphrases, 429);
   const user = await findUser(db, name.trim());
   if (!(await isSecret(passphrase, user)) || !user) {
     const count = known && nowMs < known.untilMs ? known.count + 1 : 1;
@@ -175,7 +176,7 @@ export async function endSession(db: HubDb, token: string): Promise<void> {
 
 function checkPassphrase(passphrase: string): void {
   if ([...passphrase].length < MIN_PASSPHRASE)
-    throw new DirectoryError(`a passphrase has ${MIN_PASSPHRASE} letters at least`, 400);
+    throw new DirectoryError(texts.passphraseHasLettersAtLeast(MIN_PASSPHRASE), 400);
 }
 
 function findUser(db: HubDb, name: string): Promise<Selectable<DirectoryUsersTable> | undefined> {
@@ -184,7 +185,7 @@ function findUser(db: HubDb, name: string): Promise<Selectable<DirectoryUsersTab
 
 async function getUser(db: HubDb, name: string): Promise<Selectable<DirectoryUsersTable>> {
   const user = await findUser(db, name);
-  if (!user) throw new DirectoryError(`nobody called ${name} has access`, 404);
+  if (!user) throw new DirectoryError(texts.nobodyCalledHasAccess(name), 404);
   return user;
 }
 
@@ -195,5 +196,5 @@ async function keepOneAdministrator(db: HubDb, { role }: Pick<DirectoryUser, 'ro
     .select('id')
     .where('role', '=', 'administrator')
     .execute();
-  if (all.length < 2) throw new DirectoryError('the last administrator can’t be changed', 409);
+  if (all.length < 2) throw new DirectoryError(texts.lastAdministratorCantBeChanged, 409);
 }

@@ -2,6 +2,7 @@ import { isSameJson } from '@/core/base';
 import { type Card, normalizeAddress } from '@/core/card';
 import type { DirectoryEntry } from '@/core/directory';
 import { guessColumns, type Problem, readRows, readTable } from '@/core/formats';
+import { texts } from '@/texts/directory/hub';
 
 /** What an import would do to the directory. */
 export interface DirectoryImport {
@@ -48,9 +49,7 @@ export function readDirectoryCsv(
   return {
     ...{ fresh, changed, same },
     problems:
-      over > 0
-        ? [...told, { line: MAX_ROWS + 2, message: `${over} rows more than can be taken at once` }]
-        : told,
+      over > 0 ? [...told, { line: MAX_ROWS + 2, message: texts.rowsMoreThanCanBeTaken(over) }] : told,
   };
 }
 

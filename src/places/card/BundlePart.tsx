@@ -5,6 +5,8 @@ import { takeOutOfBundle } from '@/book/tidy';
 import { type Card, shownAs, type ValueGroup } from '@/core/card';
 import { cardPath, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/card';
 import { Act, NameLink, Split, Txt } from '@/ui';
 
 import { ValueRows } from './parts/ValueRows';
@@ -26,20 +28,22 @@ export function BundlePart({ lead, others, groupsOf }: BundlePartProps) {
       return values.length === 0 ? [] : [{ ...group, values }];
     });
     for (const line of groups.flatMap(linesOf)) said.add(line);
-    const name = shownAs(other) || 'No name yet';
+    const name = shownAs(other) || shared.noNameYet;
     const path = cardPath(other.uid);
     return (
       <View key={other.uid} className="mt-5 border-t border-rule pt-3" testID="bundled">
         <Txt size="small" tone="faded">
-          {`The same person, on a separate card${other.created === undefined ? '' : ` since ${formatDay(other.created)}`}`}
+          {other.created === undefined
+            ? texts.samePersonOnSeparateCard
+            : texts.samePersonOnSeparateCardSince(formatDay(other.created))}
         </Txt>
         <NameLink label={name} href={path} onPress={() => go(path)} font="serif" />
-        {groups.length === 0 ? <Txt tone="faded">It adds nothing.</Txt> : null}
+        {groups.length === 0 ? <Txt tone="faded">{texts.itAddsNothing}</Txt> : null}
         <ValueRows card={other} groups={groups} />
         <View className="flex-row">
           <Act
-            label="Remove it from the bundle"
-            name={`Remove ${name} from the bundle`}
+            label={texts.removeItFromBundle}
+            name={texts.removeFromBundle(name)}
             icon={Split}
             tone="faded"
             onPress={() => void dispatch(takeOutOfBundle(lead, other))}
@@ -57,9 +61,9 @@ export function BundledHint({ lead }: { readonly lead: Card }) {
   return (
     <View className="mx-5 mt-3 border-l-2 border-rule pl-3" testID="bundled-hint">
       <Txt size="small" tone="faded">
-        Part of a bundle shown as
+        {texts.partOfBundleShown}
       </Txt>
-      <NameLink label={shownAs(lead) || 'No name yet'} href={path} onPress={() => go(path)} font="serif" />
+      <NameLink label={shownAs(lead) || shared.noNameYet} href={path} onPress={() => go(path)} font="serif" />
     </View>
   );
 }

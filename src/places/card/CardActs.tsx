@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { type Card, hasFlag, withFlag } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/card/card';
 import { Act, Archive, Ellipsis, List, NextAct, Pencil, ProgressLine, Send, Tag, Txt, useWide } from '@/ui';
 
 import { ManySheets } from './many/ManySheets';
@@ -22,7 +23,7 @@ export function CardActs({ card }: { readonly card: Card }) {
   const bringBack = () =>
     void work.change({
       cards: [card],
-      label: `Restored ${nameCards([card])}`,
+      label: texts.restored(nameCards([card])),
       change: (one) => withFlag(one, 'archived', false),
     });
   return (
@@ -32,30 +33,30 @@ export function CardActs({ card }: { readonly card: Card }) {
       {isArchived ? (
         <View className="w-full flex-row items-center justify-between gap-4">
           <View className="min-w-0 flex-1">
-            <Txt tone="ochre">Archived: hidden in the Book and on lists</Txt>
+            <Txt tone="ochre">{texts.archivedHiddenInBook}</Txt>
           </View>
-          <Act label="Restore" icon={Archive} onPress={bringBack} testID="bring-back" />
+          <Act label={texts.restore} icon={Archive} onPress={bringBack} testID="bring-back" />
         </View>
       ) : null}
       <NextAct
-        label="Edit"
+        label={texts.edit}
         icon={Pencil}
         onPress={() => go(cardPath(card.uid, '/edit'))}
         testID="edit-card"
       />
       <View className={`flex-row flex-wrap gap-x-5 ${isWide ? 'min-w-0 flex-1' : 'justify-between'}`}>
         <Act
-          label="Send"
-          name="Send this card"
+          label={texts.send}
+          name={texts.sendThisCard}
           icon={Send}
           onPress={() => setSending(true)}
           testID="send-card"
         />
-        <Act label="Lists" icon={List} onPress={() => setOpen('lists')} testID="card-lists" />
-        <Act label="Tags" icon={Tag} onPress={() => setOpen('tags')} testID="card-tags" />
+        <Act label={texts.lists} icon={List} onPress={() => setOpen('lists')} testID="card-lists" />
+        <Act label={texts.tags} icon={Tag} onPress={() => setOpen('tags')} testID="card-tags" />
         <Act
-          label="More"
-          name="More to do with this card"
+          label={texts.more}
+          name={texts.moreToDoWithThisCard}
           icon={Ellipsis}
           onPress={() => setOpen('more')}
           testID="card-more"

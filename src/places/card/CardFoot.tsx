@@ -4,8 +4,9 @@ import { useAppDispatch } from '@/book/state';
 import { useHub } from '@/book/sync';
 import { unmerge } from '@/book/tidy';
 import { type Card, unshownValues } from '@/core/card';
-import { formatCount, formatDay } from '@/platform';
+import { formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/card/card';
 import { Act, Split, Txt } from '@/ui';
 
 /** What the card holds beside what is shown, and since when it is there. */
@@ -13,8 +14,8 @@ export function CardFoot({ card }: { readonly card: Card }) {
   const dispatch = useAppDispatch();
   const kept = unshownValues(card);
   const dates = [
-    card.created === undefined ? '' : `Written ${formatDay(card.created)}`,
-    card.updated === undefined ? '' : `changed ${formatDay(card.updated)}`,
+    card.created === undefined ? '' : texts.written(formatDay(card.created)),
+    card.updated === undefined ? '' : texts.changed(formatDay(card.updated)),
   ].filter(Boolean);
   const merges = [...new Set(Object.values(card['cordialis.example:was'] ?? {}).filter(Boolean))];
   const sources = Object.keys(card['cordialis.example:sources'] ?? {});
@@ -25,10 +26,10 @@ export function CardFoot({ card }: { readonly card: Card }) {
       {merges.length === 0 ? null : (
         <View className="flex-row flex-wrap items-center gap-x-4" testID="merged-from">
           <Txt size="small" tone="faded">
-            {`${formatCount(merged, 'other card was', 'other cards were')} merged into this one.`}
+            {texts.otherCardsWereMerged(merged)}
           </Txt>
           <Act
-            label="Undo the last merge"
+            label={texts.undoLastMerge}
             icon={Split}
             tone="faded"
             onPress={() => void dispatch(unmerge(merges.sort().at(-1) ?? ''))}
@@ -37,14 +38,20 @@ export function CardFoot({ card }: { readonly card: Card }) {
         </View>
       )}
       {sources.length === 0 ? null : (
-        <Txt size="small" tone="faded" testID="sources">{`Stored on ${sources.join(' and ')}.`}</Txt>
+        <Txt size="small" tone="faded" testID="sources">
+          {texts.storedOn(sources.join(texts.and))}
+        </Txt>
       )}
       {card['cordialis.example:unwritten'] === true ? (
         <Txt size="small" tone="faded">
-          Left out of messages to many people.
+          {texts.leftOutOfMessages}
         </Txt>
       ) : null}
-      {kept.length === 0 ? null : <Txt size="small" tone="faded">{`Also kept: ${kept.join(', ')}.`}</Txt>}
+      {kept.length === 0 ? null : (
+        <Txt size="small" tone="faded">
+          {texts.alsoKept(kept.join(', '))}
+        </Txt>
+      )}
       {dates.length === 0 ? null : (
         <Txt size="small" tone="faded" isFigures>
           {dates.join(', ')}
@@ -53,7 +60,7 @@ export function CardFoot({ card }: { readonly card: Card }) {
       {isPaired ? (
         <View className="flex-row">
           <Act
-            label="Changes by browsers and devices"
+            label={texts.changesByBrowsersAndDevices}
             tone="faded"
             onPress={() => go(`/devices/log?uid=${encodeURIComponent(card.uid)}`)}
             testID="card-log"

@@ -5,6 +5,7 @@ import { selectLists, useAppSelector } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { listPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/card/card';
 import { linkProps, Txt } from '@/ui';
 
 /** The lists that a card is on, picked or by their rules, each a way to it. */
@@ -16,7 +17,7 @@ export function CardLists({ card }: { readonly card: Card }) {
     <View className="flex-row" testID="card-lists-on">
       <View className="w-[76px] pt-[13px] wide:w-[112px]">
         <Txt size="small" tone="faded" heading={2}>
-          Lists
+          {texts.lists}
         </Txt>
       </View>
       <View className="min-w-0 flex-1 flex-row flex-wrap gap-x-5 border-b border-rule">

@@ -8,6 +8,8 @@ import { type Card, cardValues, shownAs } from '@/core/card';
 import { jointCard } from '@/core/tidy';
 import { localDay, LOCALE, timeIn, uidFromPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/card';
 import { PageBar, usePageTitle, useWide } from '@/ui';
 
 import { BundledHint, BundlePart } from './BundlePart';
@@ -53,7 +55,7 @@ function OpenCard({ card }: { readonly card: Card }) {
   };
   const groupsOf = (one: Card) => cardValues(one, show);
   useCardKeys(card);
-  usePageTitle((nameOf(card.uid) ?? shownAs(card)) || 'No name yet');
+  usePageTitle((nameOf(card.uid) ?? shownAs(card)) || shared.noNameYet);
   const talks =
     card.kind === 'group' ? null : (
       <>
@@ -71,7 +73,7 @@ function OpenCard({ card }: { readonly card: Card }) {
   );
   return (
     <View className="flex-1" testID="card-page">
-      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
+      {isWide ? null : <PageBar backLabel={texts.book} onBack={() => go('/book')} />}
       <ScrollView>
         <Brief card={joint} />
         {lead ? <BundledHint lead={lead} /> : null}

@@ -3,16 +3,17 @@ import { View } from 'react-native';
 
 import { type Card, type Reach, reachOf } from '@/core/card';
 import type { TalkKind } from '@/core/talks';
+import { texts } from '@/texts/card/card';
 import { Globe, type Icon, LinkAct, Mail, MapPin, MessageSquare, Phone } from '@/ui';
 
 import { TalkSheet } from './talk/TalkSheet';
 
 const WAYS: readonly (readonly [keyof Reach, string, Icon])[] = [
-  ['call', 'Call', Phone],
-  ['message', 'Message', MessageSquare],
-  ['write', 'Write', Mail],
-  ['way', 'Directions', MapPin],
-  ['web', 'Web', Globe],
+  ['call', texts.call, Phone],
+  ['message', texts.message, MessageSquare],
+  ['write', texts.write, Mail],
+  ['way', texts.directions, MapPin],
+  ['web', texts.web, Globe],
 ];
 
 /** What is a talk once it has been begun. */

@@ -6,6 +6,8 @@ import { sendCards } from '@/book/write';
 import { type Card, portraitOf, shownAs } from '@/core/card';
 import { cardAsText, cardForCode, cardsAsPage, cardToSend, hasPrivate } from '@/core/write';
 import { localDay, LOCALE, printPage } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/card';
 import { Act, Code, Copy, Printer, Send, Sheet, Switch, Txt } from '@/ui';
 
 import { useCopy } from './parts/useCopy';
@@ -15,17 +17,17 @@ const CODE_SIZE = 300;
 
 /** Our words for what may have to stay out of a code. */
 const WORDS: Readonly<Record<string, string>> = {
-  media: 'photo',
-  phones: 'numbers',
-  emails: 'mail addresses',
-  onlineServices: 'accounts',
-  anniversaries: 'days',
-  personalInfo: 'interests',
-  keywords: 'tags',
-  preferredLanguages: 'languages',
-  speakToAs: 'pronouns',
-  cryptoKeys: 'keys',
-  vCardProps: 'properties of other programs',
+  media: texts.photo,
+  phones: texts.numbers,
+  emails: texts.mailAddresses,
+  onlineServices: texts.accounts,
+  anniversaries: texts.days,
+  personalInfo: texts.interests,
+  keywords: texts.tagsWord,
+  preferredLanguages: texts.languages,
+  speakToAs: texts.pronouns,
+  cryptoKeys: texts.keys,
+  vCardProps: shared.propertiesOfOtherPrograms,
 };
 
 /** The ways to hand a card to somebody else, and what of it goes along. */
@@ -40,23 +42,23 @@ export function SendSheet({ card, onClose }: { readonly card: Card; readonly onC
   const sent = cardToSend(card, { withPrivate, withNotes });
   const show = { country, locale: LOCALE, today: localDay() };
   return (
-    <Sheet title={`Send ${shownAs(card)}`} isOpen onClose={onClose}>
+    <Sheet title={texts.sendNamed(shownAs(card))} isOpen onClose={onClose}>
       <View className="gap-3" testID="send-sheet">
         <View className="flex-row flex-wrap gap-x-5">
           <Act
-            label="As a card file"
+            label={texts.asCardFile}
             icon={Send}
             onPress={() => void dispatch(sendCards([sent], shownAs(card)))}
             testID="send-file"
           />
           <Act
-            label="Copy as text"
+            label={shared.copyAsText}
             icon={Copy}
             onPress={() => void copy(cardAsText(sent, show))}
             testID="send-text"
           />
           <Act
-            label="Print"
+            label={texts.print}
             icon={Printer}
             onPress={() => printPage(cardsAsPage([sent], { ...show, photoOf: () => photo }))}
             testID="send-print"
@@ -64,11 +66,16 @@ export function SendSheet({ card, onClose }: { readonly card: Card; readonly onC
         </View>
         <CodePart card={sent} />
         {card.notes || card.keywords ? (
-          <Switch label="Include notes and tags" isOn={withNotes} onChange={setNotes} testID="send-notes" />
+          <Switch
+            label={shared.includeNotesAndTags}
+            isOn={withNotes}
+            onChange={setNotes}
+            testID="send-notes"
+          />
         ) : null}
         {hasPrivate(card) ? (
           <Switch
-            label="Include private values"
+            label={texts.includePrivateValues}
             isOn={withPrivate}
             onChange={setPrivate}
             testID="send-private"
@@ -89,8 +96,8 @@ function CodePart({ card }: { readonly card: Card }) {
       </View>
       <Txt size="small" tone="faded">
         {left.length === 0
-          ? 'Another phone can scan the card with its camera.'
-          : `Another phone can scan the card with its camera, without: ${left.map((key) => WORDS[key] ?? key).join(', ')}.`}
+          ? texts.anotherPhoneCanScan
+          : texts.anotherPhoneCanScanCard(left.map((key) => WORDS[key] ?? key).join(', '))}
       </Txt>
     </View>
   );

@@ -5,6 +5,8 @@ import { keepApart, useTwinsOf } from '@/book/tidy';
 import type { Uid } from '@/core/card';
 import { comparePath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/card';
 import { Act, Split, Txt, useWide } from '@/ui';
 
 /** Said on a card that looks like another one of the book, until they are merged or kept apart. */
@@ -14,20 +16,22 @@ export function TwinHint({ uid }: { readonly uid: Uid }) {
   const rows = useAppSelector(selectRowsByUid);
   const [twin] = useTwinsOf(uid);
   if (!twin) return null;
-  const names = twin.uids.flatMap((one) => (one === uid ? [] : rows.get(one)?.shown || 'No name yet'));
+  const names = twin.uids.flatMap((one) => (one === uid ? [] : rows.get(one)?.shown || shared.noNameYet));
   const why = twin.evidence.find(({ bits }) => bits > 0)?.words;
   return (
     <View className={`mt-3 border-l-2 border-ochre pl-3 ${isWide ? 'mx-6' : 'mx-5'}`} testID="twin-hint">
-      <Txt>{`Looks like the same as ${names.join(', ')}${why === undefined ? '' : `: ${why}`}.`}</Txt>
+      <Txt>
+        {why === undefined ? texts.looksLike(names.join(', ')) : texts.looksLikeBy(names.join(', '), why)}
+      </Txt>
       <View className="flex-row flex-wrap gap-x-5">
         <Act
-          label="Compare"
-          name={`Compare with ${names.join(', ')}`}
+          label={texts.compare}
+          name={texts.compareWith(names.join(', '))}
           onPress={() => go(comparePath(twin.uids))}
         />
         <Act
-          label="Not the same"
-          name={`Keep apart from ${names.join(', ')}`}
+          label={shared.notSame}
+          name={texts.keepApartFrom(names.join(', '))}
           icon={Split}
           tone="faded"
           onPress={() => void dispatch(keepApart(twin.uids))}

@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import type { Role } from '@/core/directory';
 import { askHub } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/directory/directory';
 import { Act, OverPage, Tabs, Txt, usePageTitle } from '@/ui';
 
 import { EntriesPart } from './EntriesPart';
@@ -14,22 +16,22 @@ import { UsersPart } from './UsersPart';
 
 /** The common directory: people whom an administrator keeps for everybody who has access. */
 export function DirectoryPage() {
-  usePageTitle('Directory');
+  usePageTitle(texts.directory);
   const directory = useDirectory();
   const { standing } = directory;
   return (
     <OverPage
-      title="Directory"
-      backLabel="Devices"
+      title={texts.directory}
+      backLabel={texts.devices}
       onBack={() => go('/devices')}
       className="max-w-[720px] gap-4"
       testID="directory-page"
     >
-      {standing.kind === 'asking' ? <Txt tone="faded">Contacting the hub …</Txt> : null}
+      {standing.kind === 'asking' ? <Txt tone="faded">{shared.contactingHub}</Txt> : null}
       {standing.kind === 'unreachable' ? (
         <View className="flex-row flex-wrap items-center gap-x-5">
-          <Txt tone="brick">{`No directory: ${standing.message}.`}</Txt>
-          <Act label="Try again" onPress={directory.again} />
+          <Txt tone="brick">{texts.noDirectory(standing.message)}</Txt>
+          <Act label={texts.tryAgain} onPress={directory.again} />
         </View>
       ) : null}
       {standing.kind === 'empty' || standing.kind === 'out' ? (
@@ -49,9 +51,9 @@ type Part = 'people' | 'access' | 'log';
 
 const PARTS: Readonly<Record<Role, readonly (readonly [Part, string])[]>> = {
   administrator: [
-    ['people', 'People'],
-    ['access', 'Access'],
-    ['log', 'Log'],
+    ['people', texts.people],
+    ['access', texts.access],
+    ['log', texts.log],
   ],
   editor: [],
   reader: [],
@@ -69,10 +71,14 @@ function SignedIn({ session, leave }: SignedInProps) {
   return (
     <>
       <View className="flex-row flex-wrap items-center gap-x-5">
-        <Txt size="small" tone="faded" testID="signed-in">{`Signed in as ${name}, ${role}`}</Txt>
-        <Act label="Sign out" tone="faded" onPress={() => void leave()} testID="sign-out" />
+        <Txt size="small" tone="faded" testID="signed-in">
+          {texts.signedInAs(name, role)}
+        </Txt>
+        <Act label={texts.signOut} tone="faded" onPress={() => void leave()} testID="sign-out" />
       </View>
-      {parts.length === 0 ? null : <Tabs name="Parts" options={parts} value={part} onChange={setPart} />}
+      {parts.length === 0 ? null : (
+        <Tabs name={texts.parts} options={parts} value={part} onChange={setPart} />
+      )}
       {part === 'people' ? <EntriesPart ask={ask} role={role} /> : null}
       {part === 'access' ? <UsersPart ask={ask} own={name} /> : null}
       {part === 'log' ? <LogPart ask={ask} /> : null}

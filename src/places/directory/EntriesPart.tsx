@@ -8,6 +8,8 @@ import { errorMessage } from '@/core/base';
 import { initialsOf, newCard, organisationOf, shownAs, townOf } from '@/core/card';
 import { type DirectoryEntry, directoryEntrySchema, isInForce, mayDo, type Role } from '@/core/directory';
 import { formatDay, localDay, saveFile } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/directory/directory';
 import { Act, Download, Field, FileText, ListRow, Plus, Stamp, Txt } from '@/ui';
 
 import { EntryForm } from './EntryForm';
@@ -60,23 +62,23 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
   return (
     <View className="gap-3">
       <Field
-        label="Look up"
+        label={texts.lookUp}
         value={query}
         onChange={setQuery}
-        placeholder="A name, a firm, a town, a part of a number"
+        placeholder={texts.nameFirmTownPart}
         testID="directory-query"
       />
       <View className="flex-row flex-wrap gap-x-5">
         {mayEdit ? (
           <>
             <Act
-              label="New entry"
+              label={texts.newEntry}
               icon={Plus}
               onPress={() => setOpen({ kind: 'form', entry: fresh() })}
               testID="new-entry"
             />
             <Act
-              label="Import a table"
+              label={texts.importTable}
               icon={FileText}
               onPress={() => setOpen({ kind: 'table' })}
               testID="take-in"
@@ -84,20 +86,20 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
           </>
         ) : null}
         <Act
-          label="Save as LDIF"
+          label={texts.saveAsLdif}
           icon={Download}
           tone="faded"
           onPress={() => void save('ldif')}
           testID="save-ldif"
         />
-        <Act label="Save as vCard" icon={Download} tone="faded" onPress={() => void save('vcard')} />
+        <Act label={texts.saveAsVcard} icon={Download} tone="faded" onPress={() => void save('vcard')} />
       </View>
-      {fault === '' ? null : <Txt tone="brick">{`Not found: ${fault}.`}</Txt>}
+      {fault === '' ? null : <Txt tone="brick">{texts.notFound(fault)}</Txt>}
       <View testID="entries">
         {entries?.map((entry) => (
           <ListRow
             key={entry.card.uid}
-            title={shownAs(entry.card) || 'No name'}
+            title={shownAs(entry.card) || shared.noName}
             second={secondOf(entry)}
             stamp={<Stamp initials={initialsOf(entry.card)} isOrg={entry.card.kind === 'org'} />}
             onPress={() => setOpen({ kind: 'entry', entry })}
@@ -106,7 +108,7 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
         ))}
         {entries?.length === 0 ? (
           <Txt font="serifItalic" tone="faded">
-            {query.trim() === '' ? 'Nobody is in the directory yet.' : 'Nobody is found by this.'}
+            {query.trim() === '' ? texts.nobodyIsInDirectory : texts.nobodyIsFoundByThis}
           </Txt>
         ) : null}
       </View>
@@ -117,7 +119,7 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
           onEdit={() => setOpen({ kind: 'form', entry: open.entry })}
           onRemove={async () => {
             const path = `/entries/${encodeURIComponent(open.entry.card.uid)}`;
-            const said = `Removed ${shownAs(open.entry.card)} from the directory`;
+            const said = texts.removedFromDirectory(shownAs(open.entry.card));
             if (await act(() => ask({ method: 'DELETE', path }), said)) done();
           }}
           onClose={close}
@@ -166,12 +168,18 @@ function secondOf(entry: DirectoryEntry): string {
     isInForce(entry, localDay())
       ? validTo === undefined
         ? ''
-        : `until ${day(validTo)}`
+        : texts.untilDay(day(validTo))
       : validFrom !== undefined && validFrom > localDay()
-        ? `from ${day(validFrom)}`
-        : `ended ${validTo === undefined ? '' : day(validTo)}`,
+        ? texts.fromDay(day(validFrom))
+        : texts.ended(validTo === undefined ? '' : day(validTo)),
   ];
-  return [isInside ? 'Internal' : 'External', post, organisationOf(card) ?? '', townOf(card) ?? '', ...marks]
+  return [
+    isInside ? texts.internal : texts.external,
+    post,
+    organisationOf(card) ?? '',
+    townOf(card) ?? '',
+    ...marks,
+  ]
     .filter(Boolean)
     .join(' · ');
 }

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 
 import { type Card, parseName, shownAs } from '@/core/card';
 import type { DirectoryEntry } from '@/core/directory';
+import { texts } from '@/texts/directory/directory';
 import { Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
 
 import { type AskDirectory, useDirectoryAct } from './useDirectory';
@@ -33,7 +34,7 @@ export function EntryForm({ entry, ask, onDone, onClose }: EntryFormProps) {
   const [isInside, setInside] = useState(entry.isInside);
   const [isHidden, setHidden] = useState(entry.isHidden);
   const set = (some: Partial<typeof typed>) => setTyped({ ...typed, ...some });
-  const badDay = (text: string) => (text === '' || DAY.test(text) ? undefined : 'A day such as 2026-11-24');
+  const badDay = (text: string) => (text === '' || DAY.test(text) ? undefined : texts.daySuchAs2026);
   const isBad = badDay(typed.from) !== undefined || badDay(typed.to) !== undefined;
   const save = async () => {
     const body = {
@@ -43,23 +44,23 @@ export function EntryForm({ entry, ask, onDone, onClose }: EntryFormProps) {
       card: writtenCard(card, typed, isOrg),
     };
     const path = `/entries/${encodeURIComponent(card.uid)}`;
-    if (await act(() => ask({ method: 'PUT', path, body }), `${typed.name} is in the directory`)) onDone();
+    if (await act(() => ask({ method: 'PUT', path, body }), texts.isInDirectory(typed.name))) onDone();
   };
   return (
-    <Sheet title={shownAs(card) || 'New entry'} isOpen onClose={onClose}>
+    <Sheet title={shownAs(card) || texts.newEntry} isOpen onClose={onClose}>
       <View className="gap-4" testID="entry-form">
         <Field
-          label="Name"
+          label={texts.name}
           value={typed.name}
           onChange={(name) => set({ name })}
           isFirst
           testID="entry-name"
         />
         <Choice
-          name="Kind"
+          name={texts.kind}
           options={[
-            ['person', 'A person'],
-            ['org', 'An organisation'],
+            ['person', texts.person],
+            ['org', texts.organisation],
           ]}
           value={isOrg ? 'org' : 'person'}
           onChange={(kind) => setOrg(kind === 'org')}
@@ -67,50 +68,55 @@ export function EntryForm({ entry, ask, onDone, onClose }: EntryFormProps) {
         {isOrg ? null : (
           <>
             <Field
-              label="Organisation"
+              label={texts.organisationTitle}
               value={typed.organisation}
               onChange={(organisation) => set({ organisation })}
               testID="entry-organisation"
             />
-            <Field label="Post" value={typed.post} onChange={(post) => set({ post })} />
+            <Field label={texts.post} value={typed.post} onChange={(post) => set({ post })} />
           </>
         )}
         <Field
-          label="Mail"
+          label={texts.mail}
           value={typed.mail}
           onChange={(mail) => set({ mail })}
           kind="email"
           testID="entry-mail"
         />
-        <Field label="Phone" value={typed.number} onChange={(number) => set({ number })} kind="tel" />
+        <Field label={texts.phone} value={typed.number} onChange={(number) => set({ number })} kind="tel" />
         <Choice
-          name="Belongs to"
+          name={texts.belongsTo}
           options={[
-            ['outside', 'External: a vendor, consultant or partner'],
-            ['inside', 'Internal: your organisation'],
+            ['outside', texts.externalVendorConsultantOrPartner],
+            ['inside', texts.internalYourOrganisation],
           ]}
           value={isInside ? 'inside' : 'outside'}
           onChange={(side) => setInside(side === 'inside')}
         />
-        <Switch label="Hidden from readers" isOn={isHidden} onChange={setHidden} testID="entry-hidden" />
+        <Switch label={texts.hiddenFromReaders} isOn={isHidden} onChange={setHidden} testID="entry-hidden" />
         <View className="flex-row gap-4">
           <View className="min-w-0 flex-1">
             <Field
-              label="From"
+              label={texts.from}
               value={typed.from}
               onChange={(from) => set({ from })}
               error={badDay(typed.from)}
             />
           </View>
           <View className="min-w-0 flex-1">
-            <Field label="Until" value={typed.to} onChange={(to) => set({ to })} error={badDay(typed.to)} />
+            <Field
+              label={texts.until}
+              value={typed.to}
+              onChange={(to) => set({ to })}
+              error={badDay(typed.to)}
+            />
           </View>
         </View>
         <Txt size="small" tone="faded">
-          Readers see the entry between these days; without days, always.
+          {texts.readersSeeEntryBetween}
         </Txt>
         <NextAct
-          label="Save"
+          label={texts.save}
           isDisabled={typed.name.trim() === '' || isBad}
           onPress={() => void save()}
           testID="save-entry"

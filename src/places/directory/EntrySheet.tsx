@@ -4,6 +4,8 @@ import { changeBook } from '@/book/commit';
 import { useAppDispatch, useServices } from '@/book/state';
 import { type Card, formatAddress, shownAs } from '@/core/card';
 import type { DirectoryEntry } from '@/core/directory';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/directory/directory';
 import { Act, LabelledRow, LinkAct, Mail, Pencil, Phone, Plus, Sheet, Trash, Txt } from '@/ui';
 
 interface EntrySheetProps {
@@ -18,11 +20,11 @@ interface EntrySheetProps {
 export function EntrySheet({ entry: { card }, mayEdit, onEdit, onRemove, onClose }: EntrySheetProps) {
   const dispatch = useAppDispatch();
   const { newUid } = useServices();
-  const name = shownAs(card) || 'No name';
+  const name = shownAs(card) || shared.noName;
   const copy = () => {
     // A card of one's own, which says where it comes from.
     const own: Card = { ...card, uid: newUid(), 'cordialis.example:directory': card.uid };
-    void dispatch(changeBook({ cause: 'add', label: `Copied ${name} into the Book`, upserts: [own] }));
+    void dispatch(changeBook({ cause: 'add', label: texts.copiedIntoBook(name), upserts: [own] }));
     onClose();
   };
   const mail = Object.values(card.emails ?? {})[0]?.address;
@@ -32,16 +34,16 @@ export function EntrySheet({ entry: { card }, mayEdit, onEdit, onRemove, onClose
       <View className="gap-3" testID="entry">
         <View className="flex-row flex-wrap gap-x-5">
           {number === undefined ? null : (
-            <LinkAct label="Call" icon={Phone} uri={`tel:${number.replace(/[^+\d]/g, '')}`} />
+            <LinkAct label={texts.call} icon={Phone} uri={`tel:${number.replace(/[^+\d]/g, '')}`} />
           )}
           {mail === undefined ? null : (
             <LinkAct
-              label="Write"
+              label={texts.write}
               icon={Mail}
               uri={`mailto:${encodeURIComponent(mail).replace('%40', '@')}`}
             />
           )}
-          <Act label="Copy into the Book" icon={Plus} onPress={copy} testID="copy-entry" />
+          <Act label={texts.copyIntoBook} icon={Plus} onPress={copy} testID="copy-entry" />
         </View>
         <View>
           {valuesOf(card).map(([label, text]) => (
@@ -52,9 +54,9 @@ export function EntrySheet({ entry: { card }, mayEdit, onEdit, onRemove, onClose
         </View>
         {mayEdit ? (
           <View className="flex-row flex-wrap gap-x-5">
-            <Act label="Edit" icon={Pencil} onPress={onEdit} testID="edit-entry" />
+            <Act label={texts.edit} icon={Pencil} onPress={onEdit} testID="edit-entry" />
             <Act
-              label="Remove from the directory"
+              label={texts.removeFromDirectory}
               icon={Trash}
               tone="brick"
               onPress={() => void onRemove()}
@@ -74,12 +76,12 @@ function valuesOf(card: Card): (readonly [label: string, text: string])[] {
     of: (entry: T) => string,
   ) => Object.values(entries ?? {}).map((entry) => [label, of(entry)] as const);
   return [
-    ...each('Organisation', card.organizations, ({ name = '' }) => name),
-    ...each('Post', card.titles, ({ name }) => name),
-    ...each('Phone', card.phones, ({ number }) => number),
-    ...each('Mail', card.emails, ({ address }) => address),
-    ...each('Address', card.addresses, (address) => formatAddress(address).join(', ')),
-    ...each('Web', card.links, ({ uri }) => uri),
-    ...each('Note', card.notes, ({ note }) => note),
+    ...each(texts.organisationTitle, card.organizations, ({ name = '' }) => name),
+    ...each(texts.post, card.titles, ({ name }) => name),
+    ...each(texts.phone, card.phones, ({ number }) => number),
+    ...each(texts.mail, card.emails, ({ address }) => address),
+    ...each(texts.address, card.addresses, (address) => formatAddress(address).join(', ')),
+    ...each(texts.web, card.links, ({ uri }) => uri),
+    ...each(texts.note, card.notes, ({ note }) => note),
   ].filter(([, text]) => text !== '');
 }

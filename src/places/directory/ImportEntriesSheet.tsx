@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
 
-import { formatCount, pickFiles } from '@/platform';
+import { pickFiles } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/directory/directory';
 import { Act, Field, FileText, NextAct, Sheet, Switch, Txt } from '@/ui';
 
 import { type AskDirectory, useDirectoryAct } from './useDirectory';
@@ -38,9 +40,7 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
     const body = { csv, isInside, isToApply };
     return act(
       async () => setPreview(previewSchema.parse(await ask({ method: 'POST', path: '/import', body }))),
-      isToApply && preview
-        ? `Imported ${formatCount(preview.fresh.length + preview.changed.length, 'entry', 'entries')}`
-        : '',
+      isToApply && preview ? texts.importedEntries(preview.fresh.length + preview.changed.length) : '',
     );
   };
   const choose = async () => {
@@ -49,29 +49,23 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
   };
   const count = preview ? preview.fresh.length + preview.changed.length : 0;
   return (
-    <Sheet title="Import a table" isOpen onClose={onClose}>
+    <Sheet title={texts.importTable} isOpen onClose={onClose}>
       <View className="gap-4" testID="take-in-sheet">
         <View className="flex-row">
-          <Act label="Choose a file" icon={FileText} onPress={() => void choose()} />
+          <Act label={texts.chooseFile} icon={FileText} onPress={() => void choose()} />
         </View>
-        <Field
-          label="Or paste it: a heading, then a line for each"
-          value={csv}
-          onChange={put}
-          isLong
-          testID="take-in-text"
-        />
-        <Switch label="They are internal" isOn={isInside} onChange={setInside} />
+        <Field label={texts.orPasteItHeading} value={csv} onChange={put} isLong testID="take-in-text" />
+        <Switch label={texts.theyAreInternal} isOn={isInside} onChange={setInside} />
         {preview ? <Told preview={preview} /> : null}
         {preview && count > 0 ? (
           <NextAct
-            label={`Import ${formatCount(count, 'entry', 'entries')}`}
+            label={texts.importEntries(count)}
             onPress={() => void take(true).then((isDone) => (isDone ? onDone() : undefined))}
             testID="take-in-now"
           />
         ) : (
           <NextAct
-            label="Preview the import"
+            label={texts.previewImport}
             isDisabled={csv.trim() === ''}
             onPress={() => void take(false)}
             testID="take-in-look"
@@ -84,18 +78,22 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
 
 function Told({ preview: { fresh, changed, same, problems } }: { readonly preview: Preview }) {
   const named = (names: readonly string[]) =>
-    `${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`;
+    `${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? shared.andMore(names.length - NAMED) : ''}`;
   return (
     <View role="status" testID="take-in-preview">
-      {fresh.length === 0 ? null : <Txt>{`${fresh.length} new: ${named(fresh)}`}</Txt>}
-      {changed.length === 0 ? null : <Txt>{`${changed.length} changed: ${named(changed)}`}</Txt>}
-      {same === 0 ? null : <Txt tone="faded">{`${same} are there already as they are`}</Txt>}
+      {fresh.length === 0 ? null : <Txt>{texts.newCount(fresh.length, named(fresh))}</Txt>}
+      {changed.length === 0 ? null : <Txt>{texts.changedCount(changed.length, named(changed))}</Txt>}
+      {same === 0 ? null : <Txt tone="faded">{texts.areThereAlreadyAsThey(same)}</Txt>}
       {problems.slice(0, NAMED).map(({ line, message }) => (
-        <Txt key={`${line} ${message}`} tone="brick">{`Line ${line}: ${message}`}</Txt>
+        <Txt key={`${line} ${message}`} tone="brick">
+          {texts.line(line, message)}
+        </Txt>
       ))}
-      {problems.length > NAMED ? <Txt tone="brick">{`${problems.length - NAMED} more lines`}</Txt> : null}
+      {problems.length > NAMED ? (
+        <Txt tone="brick">{texts.moreLineCount(problems.length - NAMED)}</Txt>
+      ) : null}
       {fresh.length + changed.length + same + problems.length === 0 ? (
-        <Txt tone="ochre">There is nobody in this table.</Txt>
+        <Txt tone="ochre">{texts.thereIsNobodyInThisTable}</Txt>
       ) : null}
     </View>
   );

@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import { useHub } from '@/book/sync';
 import { errorMessage } from '@/core/base';
 import { askHub } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/directory/directory';
 import { Field, NextAct, Txt } from '@/ui';
 
 interface SignInProps {
@@ -28,25 +30,21 @@ export function SignInPart({ isFirst, enter }: SignInProps) {
   return (
     <View className="gap-4" testID="sign-in">
       <Txt font="serifItalic" size="strong" tone="faded">
-        {isFirst
-          ? 'One person keeps the directory, and everybody with access looks people up in it: vendors, consultants, partners, colleagues. Whoever creates it is its administrator.'
-          : 'Sign in to look people up.'}
+        {isFirst ? texts.onePersonKeepsDirectory : texts.signInToLook}
       </Txt>
-      {isBarred ? (
-        <Txt tone="ochre">This browser has to be paired with the hub first, under Devices.</Txt>
-      ) : null}
-      <Field label="Name" value={name} onChange={setName} testID="directory-name" />
+      {isBarred ? <Txt tone="ochre">{shared.thisBrowserHasToBePaired}</Txt> : null}
+      <Field label={texts.name} value={name} onChange={setName} testID="directory-name" />
       <Field
-        label="Passphrase"
+        label={texts.passphrase}
         value={passphrase}
         onChange={setPassphrase}
         isSecret
-        hint={isFirst ? 'At least twelve characters; several words are easy to remember' : undefined}
+        hint={isFirst ? texts.atLeastTwelveCharacters : undefined}
         error={fault === '' ? undefined : fault}
         testID="directory-passphrase"
       />
       <NextAct
-        label={isFirst ? 'Create the directory' : 'Sign in'}
+        label={isFirst ? texts.createDirectory : texts.signIn}
         isDisabled={name.trim() === '' || passphrase === '' || isBarred}
         onPress={() => void go().catch((error: unknown) => setFault(errorMessage(error)))}
         testID="directory-enter"

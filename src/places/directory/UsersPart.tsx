@@ -4,6 +4,7 @@ import { z } from 'zod';
 
 import { type Role, roleSchema } from '@/core/directory';
 import { formatDay } from '@/platform';
+import { texts } from '@/texts/directory/directory';
 import { Act, Choice, Field, NextAct, Trash, Txt } from '@/ui';
 
 import { type AskDirectory, useDirectoryAct } from './useDirectory';
@@ -11,9 +12,9 @@ import { type AskDirectory, useDirectoryAct } from './useDirectory';
 const usersSchema = z.array(z.object({ name: z.string(), role: roleSchema, created: z.string() }));
 
 const ROLE_WORDS: readonly (readonly [Role, string])[] = [
-  ['reader', 'Reader: looks people up'],
-  ['editor', 'Editor: adds and changes entries'],
-  ['administrator', 'Administrator: also gives access'],
+  ['reader', texts.readerLooksPeopleUp],
+  ['editor', texts.editorAddsAndChanges],
+  ['administrator', texts.administratorAlsoGivesAccess],
 ];
 
 interface UsersPartProps {
@@ -31,9 +32,7 @@ export function UsersPart({ ask, own }: UsersPartProps) {
   const [role, setRole] = useState<Role>('reader');
   const add = async () => {
     const body = { name: name.trim(), passphrase, role };
-    if (
-      !(await act(() => ask({ method: 'POST', path: '/users', body }), `${body.name} has access as ${role}`))
-    )
+    if (!(await act(() => ask({ method: 'POST', path: '/users', body }), texts.hasAccessAs(body.name, role))))
       return;
     setName('');
     setPassphrase('');
@@ -41,10 +40,7 @@ export function UsersPart({ ask, own }: UsersPartProps) {
   };
   const remove = async (gone: string) => {
     const path = `/users/${encodeURIComponent(gone)}`;
-    await act(
-      () => ask({ method: 'DELETE', path }),
-      `${gone} has no access any more; what they entered stays`,
-    );
+    await act(() => ask({ method: 'DELETE', path }), texts.hasNoAccessAny(gone));
     again();
   };
   return (
@@ -56,11 +52,13 @@ export function UsersPart({ ask, own }: UsersPartProps) {
               <Txt font="serif" size="strong">
                 {user.name}
               </Txt>
-              <Txt size="small" tone="faded">{`${user.role} since ${formatDay(user.created)}`}</Txt>
+              <Txt size="small" tone="faded">
+                {texts.since(user.role, formatDay(user.created))}
+              </Txt>
             </View>
             {user.name === own ? null : (
               <Act
-                label={`Remove the access of ${user.name}`}
+                label={texts.removeAccessOf(user.name)}
                 icon={Trash}
                 iconOnly
                 tone="faded"
@@ -71,18 +69,18 @@ export function UsersPart({ ask, own }: UsersPartProps) {
         ))}
       </View>
       <View className="gap-4">
-        <Field label="Name" value={name} onChange={setName} testID="user-name" />
+        <Field label={texts.name} value={name} onChange={setName} testID="user-name" />
         <Field
-          label="Passphrase"
+          label={texts.passphrase}
           value={passphrase}
           onChange={setPassphrase}
           isSecret
-          hint="At least twelve characters; tell them in person"
+          hint={texts.atLeastTwelveCharactersTell}
           testID="user-passphrase"
         />
-        <Choice name="Role" options={ROLE_WORDS} value={role} onChange={setRole} />
+        <Choice name={texts.role} options={ROLE_WORDS} value={role} onChange={setRole} />
         <NextAct
-          label="Give access"
+          label={texts.giveAccess}
           isDisabled={name.trim() === '' || passphrase === ''}
           onPress={() => void add()}
           testID="add-user"

@@ -10,6 +10,7 @@ import {
 import { noticeShown, useAppDispatch, useServices } from '@/book/state';
 import { errorMessage } from '@/core/base';
 import { askHub, HubFault, type HubQuestion } from '@/platform';
+import { texts } from '@/texts/directory/directory';
 
 /** Who is signed in here. */
 export type Session = DirectorySession;
@@ -87,7 +88,7 @@ export function useDirectoryAct(): (work: () => Promise<unknown>, done: string) 
         if (done !== '') dispatch(noticeShown({ text: done, tone: 'plain' }));
         return true;
       } catch (error) {
-        dispatch(noticeShown({ text: `Not done: ${errorMessage(error)}`, tone: 'error' }));
+        dispatch(noticeShown({ text: texts.notDone(errorMessage(error)), tone: 'error' }));
         return false;
       }
     },

@@ -7,6 +7,8 @@ import { useServices } from '@/book/state';
 import type { SpanCorrection } from '@/core/extract';
 import { onFileDrop } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/extract/extract';
 import { Act, Field, OverPage, usePageTitle, useWide } from '@/ui';
 
 import { MarkedText } from './MarkedText';
@@ -22,7 +24,7 @@ interface LiftProps {
 
 /** A card out of a text: pasted, dropped or shared; what was recognised is shown in it and can be put right. */
 export function CardFromTextPage({ loadShowing }: LiftProps) {
-  usePageTitle('Card from text');
+  usePageTitle(shared.cardFromText);
   const { isWide } = useWide();
   const [text, setText] = useTextToRead();
   const [corrections, setCorrections] = useState<readonly SpanCorrection[]>([]);
@@ -37,16 +39,16 @@ export function CardFromTextPage({ loadShowing }: LiftProps) {
   const lifted = useExtract(text, corrections);
   return (
     <OverPage
-      title="Card from text"
-      backLabel="Book"
+      title={shared.cardFromText}
+      backLabel={texts.book}
       onBack={() => go('/book')}
       className="max-w-[1080px] gap-5"
       testID="lift-page"
     >
       <View className="max-w-[720px]">
         <Field
-          label="Text"
-          hint="A signature, a whole mail, the words on a printed card. Paste it here or drop a file; it stays in this browser."
+          label={texts.text}
+          hint={texts.signatureWholeMailWords}
           value={text}
           onChange={change}
           isLong
@@ -54,7 +56,7 @@ export function CardFromTextPage({ loadShowing }: LiftProps) {
         />
         {text === '' ? null : (
           <View className="flex-row">
-            <Act label="Clear the text" tone="faded" onPress={() => change('')} />
+            <Act label={texts.clearText} tone="faded" onPress={() => change('')} />
           </View>
         )}
       </View>

@@ -3,6 +3,7 @@ import { Pressable, View } from 'react-native';
 
 import type { ExtractResult } from '@/book/clients';
 import type { SpanCorrection, SpanField, TextPiece } from '@/core/extract';
+import { texts } from '@/texts/extract/extract';
 import { Act, Sheet, Txt } from '@/ui';
 
 import { FIELD_WORDS } from './fieldWords';
@@ -25,12 +26,12 @@ export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextPro
     <View className="gap-2" testID="marked-text">
       <View className="flex-row flex-wrap items-center justify-between gap-x-4">
         <Txt font="serif" size="title" heading={2}>
-          What was recognised
+          {texts.whatWasRecognised}
         </Txt>
-        {canUndo ? <Act label="Undo" tone="faded" onPress={onUndo} testID="lift-undo" /> : null}
+        {canUndo ? <Act label={texts.undo} tone="faded" onPress={onUndo} testID="lift-undo" /> : null}
       </View>
       <Txt size="small" tone="faded">
-        Press a word to say what it is.
+        {texts.pressWordToSay}
       </Txt>
       <View className="gap-y-1">
         {lifted.lines.map((pieces) => (
@@ -52,12 +53,7 @@ export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextPro
               testID={`say-${field}`}
             />
           ))}
-          <Act
-            label="Not part of the card"
-            tone="faded"
-            onPress={() => say(undefined)}
-            testID="say-nothing"
-          />
+          <Act label={texts.notPartOfCard} tone="faded" onPress={() => say(undefined)} testID="say-nothing" />
         </View>
       </Sheet>
     </View>

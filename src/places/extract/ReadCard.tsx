@@ -7,6 +7,8 @@ import { type Card, type cardValues, shownAs, type Uid } from '@/core/card';
 import type { Cluster } from '@/core/tidy';
 import { cardPath, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/extract/extract';
 import { Act, LabelledRow, NextAct, Pencil, Plus, Txt, useLoaded, UserPlus } from '@/ui';
 
 /** Loads what says the values of a card. */
@@ -37,14 +39,11 @@ export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: Rea
     await dispatch(addExtracted(card));
     go(isEdited ? `${cardPath(card.uid)}/edit` : cardPath(card.uid), 'replace');
   };
-  if (!hasMarks)
-    return (
-      <Txt tone="faded">Nothing was recognised. Press the words that are the name, the number and so on.</Txt>
-    );
+  if (!hasMarks) return <Txt tone="faded">{texts.nothingWasRecognisedPress}</Txt>;
   return (
     <View className="gap-3" testID="read-card">
       <Txt font="serif" size="title" heading={2}>
-        {name || 'No name yet'}
+        {name || shared.noNameYet}
       </Txt>
       {work === '' ? null : <Txt tone="faded">{work}</Txt>}
       {twins.slice(0, 3).map((twin) => (
@@ -64,9 +63,9 @@ export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: Rea
           </LabelledRow>
         ))}
       </View>
-      <NextAct label="Add to the Book" icon={UserPlus} onPress={() => void add(false)} testID="add-lifted" />
+      <NextAct label={texts.addToBook} icon={UserPlus} onPress={() => void add(false)} testID="add-lifted" />
       <View className="flex-row">
-        <Act label="Add and edit" icon={Pencil} onPress={() => void add(true)} testID="add-lifted-edit" />
+        <Act label={texts.addAndEdit} icon={Pencil} onPress={() => void add(true)} testID="add-lifted-edit" />
       </View>
     </View>
   );
@@ -100,10 +99,15 @@ function Twin({ twin: { uids, evidence, grade }, mine, onAdd }: TwinProps) {
     .join(', ');
   return (
     <View className="border-l-2 border-ochre pl-3" testID="lift-twin">
-      <Txt>{`${grade === 'possible' ? 'This may be' : 'This looks like'} ${row.shown}, who is in the Book: ${why}.`}</Txt>
+      <Txt>{(grade === 'possible' ? texts.mayBe : texts.looksLike)(row.shown, why)}</Txt>
       <View className="flex-row flex-wrap gap-x-5">
-        <Act label={`Add to ${row.shown}`} icon={Plus} onPress={() => onAdd(uid)} testID="add-to-twin" />
-        <Act label="Open" name={`Open ${row.shown}`} tone="faded" onPress={() => go(cardPath(uid))} />
+        <Act label={texts.addTo(row.shown)} icon={Plus} onPress={() => onAdd(uid)} testID="add-to-twin" />
+        <Act
+          label={texts.open}
+          name={texts.openNamed(row.shown)}
+          tone="faded"
+          onPress={() => go(cardPath(uid))}
+        />
       </View>
     </View>
   );

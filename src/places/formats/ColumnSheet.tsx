@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { type Column, type FieldId, FIELDS, formatHeading, parseHeading } from '@/core/formats';
+import { texts } from '@/texts/formats/formats';
 import { Act, Choice, Field, Sheet, Txt } from '@/ui';
 
 /** Parts of the list, in the order in which a card is thought of. */
@@ -31,13 +32,13 @@ export function ColumnSheet({ heading, value, onChange, onClose }: ColumnSheetPr
     if (!keeps) onClose();
   };
   return (
-    <Sheet title={heading === '' ? 'What this column says' : `“${heading}” is`} isOpen onClose={onClose}>
+    <Sheet title={heading === '' ? texts.whatThisColumnSays : texts.is(heading)} isOpen onClose={onClose}>
       <View className="gap-4">
         {isMany ? (
           <View className="flex-row items-end gap-4">
             <View className="min-w-0 flex-1">
               <Field
-                label="Its label: home, work mobile, or your own"
+                label={texts.itsLabelHomeWork}
                 value={label}
                 onChange={(text) => {
                   setLabel(text);
@@ -45,7 +46,7 @@ export function ColumnSheet({ heading, value, onChange, onClose }: ColumnSheetPr
                 }}
               />
             </View>
-            <Act label="Done" onPress={onClose} testID="column-done" />
+            <Act label={texts.done} onPress={onClose} testID="column-done" />
           </View>
         ) : null}
         {PARTS.map((part) => (

@@ -2,8 +2,9 @@ import { View } from 'react-native';
 
 import { undo } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
-import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/formats/formats';
 import { Act, NextAct, Txt } from '@/ui';
 
 import type { ImportSummary } from './importState';
@@ -19,9 +20,9 @@ export function Done({ summary, onMore }: DoneProps) {
   const dispatch = useAppDispatch();
   const { source, taken, same, left, problems, changeId } = summary;
   const lines = [
-    `${formatCount(taken, 'card', 'cards')} imported from ${source}.`,
-    same === 0 ? '' : `${formatCount(same, 'card was', 'cards were')} already here and the same.`,
-    left === 0 ? '' : `${formatCount(left, 'card was', 'cards were')} left out, as you chose.`,
+    texts.cardsImportedFrom(taken, source),
+    same === 0 ? '' : texts.cardsWereAlreadyHere(same),
+    left === 0 ? '' : texts.cardsWereLeftOut(left),
   ].filter(Boolean);
   return (
     <View className="gap-4" testID="import-done">
@@ -34,11 +35,11 @@ export function Done({ summary, onMore }: DoneProps) {
       </View>
       <Problems problems={problems} />
       <View className="flex-row flex-wrap items-center gap-x-4 gap-y-2">
-        <NextAct label="Go to the Book" onPress={() => go('/book')} />
-        <Act label="Import another file" onPress={onMore} />
+        <NextAct label={shared.goToBook} onPress={() => go('/book')} />
+        <Act label={texts.importAnotherFile} onPress={onMore} />
         {changeId === undefined ? null : (
           <Act
-            label="Undo the import"
+            label={texts.undoImport}
             tone="brick"
             onPress={() => {
               dispatch(undo(changeId));

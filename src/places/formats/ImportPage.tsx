@@ -1,8 +1,9 @@
 import { useEffect } from 'react';
 import { View } from 'react-native';
 
-import { formatCount, onFileDrop, onPaste, pickFiles } from '@/platform';
+import { onFileDrop, onPaste, pickFiles } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/formats/formats';
 import { Act, OverPage, ProgressLine, Txt, usePageTitle } from '@/ui';
 
 import { Done } from './Done';
@@ -17,7 +18,7 @@ const ACCEPT =
 
 /** Taking cards in from files or pasted text: chosen, looked at, then put into the book. */
 export function ImportPage() {
-  usePageTitle('Import');
+  usePageTitle(texts.import);
   const work = useImport();
   const { state, read } = work;
   const isIdle = state.kind === 'idle';
@@ -29,8 +30,8 @@ export function ImportPage() {
   };
   return (
     <OverPage
-      title="Import"
-      backLabel="Book"
+      title={texts.import}
+      backLabel={texts.book}
       onBack={() => go('/book')}
       className="max-w-[720px] gap-5"
       testID="import-page"
@@ -40,9 +41,9 @@ export function ImportPage() {
           <Invitation onChoose={() => void choose()} onText={(file) => void read([file])} />
           {work.last ? (
             <View className="border-t border-rule pt-3">
-              <Txt tone="faded">{`Last import: ${formatCount(work.last.taken, 'card', 'cards')} from ${work.last.source}.`}</Txt>
+              <Txt tone="faded">{texts.lastImportCardsFrom(work.last.taken, work.last.source)}</Txt>
               <View className="flex-row">
-                <Act label="See what it did" onPress={work.showLast} testID="show-last-import" />
+                <Act label={texts.seeWhatItDid} onPress={work.showLast} testID="show-last-import" />
               </View>
             </View>
           ) : null}
@@ -50,7 +51,7 @@ export function ImportPage() {
       ) : null}
       {state.kind === 'reading' ? (
         <ProgressLine
-          text={`Reading ${state.name}: ${formatCount(state.cards, 'card', 'cards')}`}
+          text={texts.readingCards(state.name, state.cards)}
           share01={state.share01}
           onStop={work.stop}
         />
@@ -68,7 +69,7 @@ export function ImportPage() {
       ) : null}
       {state.kind === 'taking' ? (
         <ProgressLine
-          text={`Importing: ${formatCount(state.cards, 'card', 'cards')}. Stop undoes what has been imported so far`}
+          text={texts.importingCardsStopUndoes(state.cards)}
           share01={state.share01}
           onStop={work.stop}
         />
@@ -78,7 +79,7 @@ export function ImportPage() {
         <View role="alert" className="gap-3">
           <Txt tone="brick">{state.message}</Txt>
           <View className="flex-row">
-            <Act label="Choose another file" onPress={work.reset} />
+            <Act label={texts.chooseAnotherFile} onPress={work.reset} />
           </View>
         </View>
       ) : null}

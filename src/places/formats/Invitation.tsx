@@ -2,6 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/formats/formats';
 import { Act, Field, NextAct, ScanText, Txt, Upload } from '@/ui';
 
 interface InvitationProps {
@@ -17,17 +19,16 @@ export function Invitation({ onChoose, onText }: InvitationProps) {
   return (
     <View className="gap-4">
       <Txt font="serifItalic" size="strong" tone="faded">
-        From vCard files of any age (.vcf), tables (.csv), JSContact and jCard (.json), or all of them in a
-        zip archive. You see what would change before anything does.
+        {texts.fromVcardFilesOfAny}
       </Txt>
-      <NextAct label="Choose files" icon={Upload} onPress={onChoose} testID="choose-files" />
+      <NextAct label={texts.chooseFiles} icon={Upload} onPress={onChoose} testID="choose-files" />
       <Txt size="small" tone="faded">
-        Or drop them anywhere on this page, or paste their text.
+        {texts.orDropThemAnywhere}
       </Txt>
       {isTyping ? (
         <View className="gap-3">
           <Field
-            label="The text of cards, or of a table"
+            label={texts.textOfCardsOrOfTable}
             value={text}
             onChange={setText}
             isLong
@@ -36,27 +37,24 @@ export function Invitation({ onChoose, onText }: InvitationProps) {
           />
           <View className="flex-row gap-4">
             <Act
-              label="Read this text"
+              label={texts.readThisText}
               isDisabled={text.trim() === ''}
-              onPress={() => onText(new File([text], 'pasted text', { type: 'text/plain' }))}
+              onPress={() => onText(new File([text], texts.pastedText, { type: 'text/plain' }))}
               testID="read-text"
             />
-            <Act label="Cancel" tone="faded" onPress={() => setTyping(false)} />
+            <Act label={texts.cancel} tone="faded" onPress={() => setTyping(false)} />
           </View>
         </View>
       ) : (
         <View className="flex-row">
-          <Act label="Paste text" onPress={() => setTyping(true)} testID="paste-text" />
+          <Act label={texts.pasteText} onPress={() => setTyping(true)} testID="paste-text" />
         </View>
       )}
       <View className="border-t border-rule pt-3">
-        <Txt tone="faded">
-          A signature, a mail or the words on a printed card are no file of cards, but a card can be read out
-          of them.
-        </Txt>
+        <Txt tone="faded">{texts.signatureMailOrWords}</Txt>
         <View className="flex-row">
           <Act
-            label="Card from text"
+            label={shared.cardFromText}
             icon={ScanText}
             onPress={() => go('/import/text')}
             testID="card-from-text"

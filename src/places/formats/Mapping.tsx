@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
 import { secondLine, shownAs } from '@/core/card';
-import { formatCount } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/formats/formats';
 import { Act, ChevronDown, NextAct, Txt, useColours } from '@/ui';
 
 import { ColumnSheet } from './ColumnSheet';
@@ -27,11 +28,8 @@ export function Mapping({ mapping, onColumn, onConfirm, onDrop }: MappingProps) 
   return (
     <View className="gap-5" testID="import-mapping">
       <Txt tone="faded">
-        {`${part.name}: a table of ${formatCount(table.rows, 'row', 'rows')}. ${
-          isRemembered
-            ? 'Its columns are matched as you did for the last such file.'
-            : 'Check that its columns are understood.'
-        }`}
+        {texts.tableOfRows(part.name, table.rows)}{' '}
+        {isRemembered ? texts.itsColumnsAreMatched : texts.checkThatItsColumns}
       </Txt>
       <View>
         {columns.map((column, at) => (
@@ -45,16 +43,16 @@ export function Mapping({ mapping, onColumn, onConfirm, onDrop }: MappingProps) 
         ))}
       </View>
       <View className="gap-1" aria-live="polite" testID="mapping-cards">
-        <Txt font="sansBold">
-          {isReading ? 'Reading again …' : `${formatCount(cards.length, 'card', 'cards')} would come of it`}
-        </Txt>
+        <Txt font="sansBold">{isReading ? texts.readingAgain : texts.cardsWouldComeOfIt(cards.length)}</Txt>
         {problems.length === 0 ? null : (
-          <Txt tone="ochre">{`${formatCount(problems.length, 'place', 'places')} can’t be read like this: line ${problems[0]?.line ?? 0}, ${problems[0]?.message ?? ''}`}</Txt>
+          <Txt tone="ochre">
+            {texts.placesCantBeRead(problems.length, problems[0]?.line ?? 0, problems[0]?.message ?? '')}
+          </Txt>
         )}
         {cards.slice(0, CARDS_SHOWN).map((card) => (
           <View key={card.uid} className="border-b border-rule py-2">
             <Txt font="serif" size="strong">
-              {shownAs(card) || 'No name'}
+              {shownAs(card) || shared.noName}
             </Txt>
             <Txt size="small" tone="faded">
               {[secondLine(card), ...reachesOf(card)].filter(Boolean).join(' · ')}
@@ -64,12 +62,12 @@ export function Mapping({ mapping, onColumn, onConfirm, onDrop }: MappingProps) 
       </View>
       <View className="flex-row items-center gap-4">
         <NextAct
-          label="These columns are right"
+          label={texts.theseColumnsAreRight}
           isDisabled={isReading || cards.length === 0}
           onPress={onConfirm}
           testID="confirm-columns"
         />
-        <Act label="Cancel" tone="faded" onPress={onDrop} />
+        <Act label={texts.cancel} tone="faded" onPress={onDrop} />
       </View>
       {open === undefined ? null : (
         <ColumnSheet
@@ -100,11 +98,11 @@ interface ColumnRowProps {
 function ColumnRow({ heading, samples, column, onPress }: ColumnRowProps) {
   const colours = useColours();
   const isOut = column === 'Left out';
-  const shown = heading === '' ? 'No heading' : heading;
+  const shown = heading === '' ? texts.noHeading : heading;
   return (
     <Pressable
       role="button"
-      aria-label={`${shown}: ${column}. Change`}
+      aria-label={texts.change(shown, column)}
       onPress={onPress}
       className="min-h-[52px] flex-row items-center gap-3 border-b border-rule py-2 hover:bg-leaf active:bg-leaf"
     >
@@ -113,7 +111,7 @@ function ColumnRow({ heading, samples, column, onPress }: ColumnRowProps) {
           {shown}
         </Txt>
         <Txt size="small" tone="faded" lines={1}>
-          {samples.length === 0 ? 'Empty' : samples.join(' · ')}
+          {samples.length === 0 ? texts.empty : samples.join(' · ')}
         </Txt>
       </View>
       <View className="max-w-[48%] flex-row items-center gap-1">

@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import { useCardGetter } from '@/book/state';
 import { type Card, secondLine, shownAs } from '@/core/card';
 import { changedValues } from '@/core/formats';
-import { formatCount } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/formats/formats';
 import { Act, NextAct, Tick, Txt } from '@/ui';
 
 import type { ImportPreview } from './importState';
@@ -38,41 +39,37 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
   };
   return (
     <View className="gap-5" testID="import-preview">
-      <Txt tone="faded">{`From ${preview.source}. Nothing has been changed yet.`}</Txt>
+      <Txt tone="faded">{texts.fromNothingHasBeen(preview.source)}</Txt>
       <Group
-        title={formatCount(fresh.length, 'new card', 'new cards')}
-        hint="Not in the book"
+        title={texts.newCardCount(fresh.length)}
+        hint={texts.notInBook}
         cards={fresh}
         left={left}
         onChoose={choose}
         testID="take-new"
       />
       <Group
-        title={`${formatCount(different.length, 'card', 'cards')} already here, but different`}
-        hint="Taking one puts the file’s card in place of yours"
+        title={texts.cardsAlreadyHereBut(different.length)}
+        hint={texts.takingOnePutsFiles}
         cards={different}
         left={left}
         onChoose={choose}
         isCompared
         testID="take-different"
       />
-      {same.length > 0 ? (
-        <Txt>{`${formatCount(same.length, 'card is', 'cards are')} already here and the same; nothing to do.`}</Txt>
-      ) : null}
+      {same.length > 0 ? <Txt>{texts.cardsAreAlreadyHere(same.length)}</Txt> : null}
       <Problems problems={preview.problems} />
-      {hasNews ? null : <Txt font="sansBold">There is nothing new in it.</Txt>}
+      {hasNews ? null : <Txt font="sansBold">{texts.thereIsNothingNew}</Txt>}
       <View className="flex-row items-center gap-4">
         {hasNews ? (
           <NextAct
-            label={
-              cards.length === 0 ? 'Nothing selected' : `Import ${formatCount(cards.length, 'card', 'cards')}`
-            }
+            label={cards.length === 0 ? texts.nothingSelected : texts.importCards(cards.length)}
             isDisabled={cards.length === 0}
             onPress={() => onImport(cards)}
             testID="do-import"
           />
         ) : null}
-        <Act label={hasNews ? 'Cancel' : 'Choose another file'} tone="faded" onPress={onDrop} />
+        <Act label={hasNews ? texts.cancel : texts.chooseAnotherFile} tone="faded" onPress={onDrop} />
       </View>
     </View>
   );
@@ -98,7 +95,7 @@ function Group({ title, hint, cards, left, onChoose, isCompared = false, testID 
   const chosen = cards.filter(({ uid }) => !left.has(uid)).length;
   const lineOf = (card: Card) => {
     const known = isCompared ? getCard(card.uid) : undefined;
-    return known ? `Differs in: ${changedValues(known, card).join(', ')}` : secondLine(card);
+    return known ? texts.differsIn(changedValues(known, card).join(', ')) : secondLine(card);
   };
   return (
     <View>
@@ -110,19 +107,19 @@ function Group({ title, hint, cards, left, onChoose, isCompared = false, testID 
       >
         <Txt font="sansBold">{title}</Txt>
         <Txt size="small" tone="faded">
-          {chosen === 0 || chosen === cards.length ? hint : `${hint}; ${chosen} of them selected`}
+          {chosen === 0 || chosen === cards.length ? hint : texts.ofThemSelected(hint, chosen)}
         </Txt>
       </Tick>
       <View className="pl-8">
         {shown.map((card) => (
           <Tick
             key={card.uid}
-            name={shownAs(card) || 'No name'}
+            name={shownAs(card) || texts.noName}
             isOn={!left.has(card.uid)}
             onChange={(isOn) => onChoose([card], isOn)}
           >
             <Txt font="serif" size="strong">
-              {shownAs(card) || 'No name'}
+              {shownAs(card) || shared.noName}
             </Txt>
             <Txt size="small" tone="faded">
               {lineOf(card)}
@@ -131,11 +128,13 @@ function Group({ title, hint, cards, left, onChoose, isCompared = false, testID 
         ))}
         {rest > 0 && !isAll ? (
           <View className="flex-row">
-            <Act label={`Show more (${rest})`} onPress={() => setAll(true)} />
+            <Act label={texts.showMoreNumbered(rest)} onPress={() => setAll(true)} />
           </View>
         ) : null}
         {rest > 0 && isAll ? (
-          <Txt size="small" tone="faded">{`and ${formatCount(rest, 'more', 'more')}`}</Txt>
+          <Txt size="small" tone="faded">
+            {texts.andMore(rest)}
+          </Txt>
         ) : null}
       </View>
     </View>

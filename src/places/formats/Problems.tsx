@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { formatCount, saveFile } from '@/platform';
+import { saveFile } from '@/platform';
+import { texts } from '@/texts/formats/formats';
 import { Act, Txt } from '@/ui';
 
 import type { FileProblem } from './importState';
@@ -20,10 +21,9 @@ export function Problems({ problems }: { readonly problems: readonly FileProblem
   };
   return (
     <View className="gap-2" testID="import-problems">
-      <Txt
-        font="sansBold"
-        tone="ochre"
-      >{`${formatCount(problems.length, 'place', 'places')} could not be read; the cards around are not touched by it`}</Txt>
+      <Txt font="sansBold" tone="ochre">
+        {texts.placesCouldNotBeRead(problems.length)}
+      </Txt>
       {shown.map((problem, i) => (
         <View key={i} className="border-b border-rule pb-2 pl-3">
           <Txt>{`${placeOf(problem)}: ${problem.message}`}</Txt>
@@ -36,14 +36,14 @@ export function Problems({ problems }: { readonly problems: readonly FileProblem
       ))}
       <View className="flex-row flex-wrap gap-x-4">
         {shown.length < problems.length && !isAll ? (
-          <Act label={`Show more (${problems.length - shown.length})`} onPress={() => setAll(true)} />
+          <Act label={texts.showMore(problems.length - shown.length)} onPress={() => setAll(true)} />
         ) : null}
-        <Act label="Save them as a text file" onPress={save} />
+        <Act label={texts.saveThemAsText} onPress={save} />
       </View>
     </View>
   );
 }
 
 function placeOf({ file, line }: FileProblem): string {
-  return line === 0 ? file : `${file}, line ${line}`;
+  return line === 0 ? file : texts.line(file, line);
 }

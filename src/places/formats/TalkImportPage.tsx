@@ -4,8 +4,10 @@ import { View } from 'react-native';
 import { undo } from '@/book/commit';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import type { ImportedTalks } from '@/book/talks';
-import { formatCount, onFileDrop, pickFiles } from '@/platform';
+import { onFileDrop, pickFiles } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/formats/formats';
 import { Act, NextAct, OverPage, ProgressLine, Switch, Txt, Upload, usePageTitle } from '@/ui';
 
 import { useTalkImport } from './useTalkImport';
@@ -19,7 +21,7 @@ interface TalkImportProps {
 
 /** Taking talks in from mail and calendars: who wrote to whom and when, matched to cards by their addresses. */
 export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
-  usePageTitle('Mail and calendars');
+  usePageTitle(texts.mailAndCalendars);
   const { ownAddresses } = useAppSelector(selectSettings);
   const [withTexts, setTexts] = useState(false);
   const { state, begin, take, stop, reset } = useTalkImport();
@@ -30,8 +32,8 @@ export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
   );
   return (
     <OverPage
-      title="Mail and calendars"
-      backLabel="Book"
+      title={texts.mailAndCalendars}
+      backLabel={texts.book}
       onBack={() => go('/book')}
       className="max-w-[720px] gap-5"
       testID="talk-import-page"
@@ -39,51 +41,49 @@ export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
       {isIdle ? (
         <>
           <Txt font="serifItalic" size="strong" tone="faded">
-            Each message and each appointment with somebody who has a card becomes a talk: when, who began it,
-            what about. From mailboxes (.mbox), single messages (.eml), calendars (.ics), or all of them in a
-            zip archive. Nothing leaves this browser, and reading a file again adds nothing twice.
+            {texts.eachMessageAndEachAppointment}
           </Txt>
           <Switch
-            label="What was written is kept, too"
-            hint="Without it only the subject is"
+            label={texts.whatWasWrittenIsKept}
+            hint={texts.withoutItOnlySubject}
             isOn={withTexts}
             onChange={setTexts}
           />
           <View>
             <Txt size="small" tone="faded" font="sansBold">
-              Your own addresses
+              {shared.yourOwnAddresses}
             </Txt>
             <OwnAddresses />
           </View>
           <NextAct
-            label="Choose files"
+            label={texts.chooseFiles}
             icon={Upload}
             onPress={() => void pickFiles(ACCEPT).then((files) => begin(files, withTexts))}
             testID="choose-mail"
           />
           <Txt size="small" tone="faded">
-            Or drop them anywhere on this page.
+            {texts.orDropThemAnywhereOnThisPage}
           </Txt>
         </>
       ) : null}
       {state.kind === 'asking' ? (
         <View className="gap-4">
-          <Txt>Which addresses are yours? They tell what you sent from what you received.</Txt>
+          <Txt>{texts.whichAddressesAreYours}</Txt>
           <OwnAddresses guessed={state.guessed} />
           <NextAct
-            label="Continue"
+            label={texts.continue}
             isDisabled={ownAddresses.length === 0}
             onPress={() => void take(state.files, withTexts)}
             testID="go-on"
           />
           <View className="flex-row">
-            <Act label="Cancel" tone="faded" onPress={reset} />
+            <Act label={texts.cancel} tone="faded" onPress={reset} />
           </View>
         </View>
       ) : null}
       {state.kind === 'reading' ? (
         <ProgressLine
-          text={`${formatCount(state.messages, 'message', 'messages')} read, ${formatCount(state.added, 'talk', 'talks')} new. Stop undoes what has been imported so far`}
+          text={texts.messagesReadTalksNew(state.messages, state.added)}
           share01={state.share01}
           onStop={stop}
         />
@@ -93,7 +93,7 @@ export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
         <View role="alert" className="gap-3">
           <Txt tone="brick">{state.message}</Txt>
           <View className="flex-row">
-            <Act label="Choose other files" onPress={reset} />
+            <Act label={texts.chooseOtherFiles} onPress={reset} />
           </View>
         </View>
       ) : null}
@@ -106,10 +106,10 @@ function Taken({ taken, onMore }: { readonly taken: ImportedTalks; readonly onMo
   const { messages, appointments, talks, added, unfiled, meetings, problems, changeId } = taken;
   const known = talks - added;
   const lines = [
-    `${formatCount(messages, 'message', 'messages')} and ${formatCount(appointments, 'appointment', 'appointments')} read.`,
-    `${formatCount(added, 'talk', 'talks')} new${known > 0 ? `, ${known} known already` : ''}.`,
-    meetings > 0 ? `${formatCount(meetings, 'appointment', 'appointments')} to come.` : '',
-    unfiled > 0 ? `${formatCount(unfiled, 'address', 'addresses')} written to without a card.` : '',
+    texts.messagesAndAppointmentsRead(messages, appointments),
+    known > 0 ? texts.talksNewAndKnown(added, known) : texts.talksNew(added),
+    meetings > 0 ? texts.appointmentsToCome(meetings) : '',
+    unfiled > 0 ? texts.addressesWrittenToWithout(unfiled) : '',
   ].filter(Boolean);
   return (
     <View className="gap-3" testID="talks-taken">
@@ -125,12 +125,12 @@ function Taken({ taken, onMore }: { readonly taken: ImportedTalks; readonly onMo
       ))}
       <View className="flex-row flex-wrap gap-x-5">
         {unfiled > 0 ? (
-          <Act label="Review unfiled addresses" onPress={() => go('/tidy')} testID="to-unfiled" />
+          <Act label={texts.reviewUnfiledAddresses} onPress={() => go('/tidy')} testID="to-unfiled" />
         ) : null}
         {changeId === undefined ? null : (
-          <Act label="Undo the import" onPress={() => dispatch(undo(changeId))} testID="undo-talks" />
+          <Act label={texts.undoImport} onPress={() => dispatch(undo(changeId))} testID="undo-talks" />
         )}
-        <Act label="Import other files" tone="faded" onPress={onMore} />
+        <Act label={texts.importOtherFiles} tone="faded" onPress={onMore} />
       </View>
     </View>
   );

@@ -13,6 +13,7 @@ import { selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/b
 import { errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
 import { columnsKey } from '@/core/formats';
+import { texts } from '@/texts/formats/formats';
 
 import type { FilePart, ImportState } from './importState';
 import { readFiles } from './readFiles';
@@ -39,7 +40,7 @@ export function useImport() {
   const fail = useCallback((error: unknown) => {
     if (isStopped.current) return;
     const reason = errorMessage(error);
-    const message = `${source.current} could not be read: ${reason}. Nothing was changed.`;
+    const message = texts.couldNotBeRead(source.current, reason);
     setState({ kind: 'failed', message });
   }, []);
 
@@ -94,7 +95,7 @@ export function useImport() {
   const read = useCallback(
     async (files: readonly File[]) => {
       isStopped.current = false;
-      source.current = files.length === 1 ? (files[0]?.name ?? 'a file') : `${files.length} files`;
+      source.current = files.length === 1 ? (files[0]?.name ?? texts.file) : texts.fileCount(files.length);
       try {
         parts.current = await readFiles(files, {
           onJob: (one) => (job.current = one),
@@ -154,7 +155,7 @@ export function useImport() {
       setState({ kind: 'done', ...report });
     } catch (error) {
       const reason = errorMessage(error);
-      setState({ kind: 'failed', message: `The cards could not be put into the book: ${reason}` });
+      setState({ kind: 'failed', message: texts.cardsCouldNotBePut(reason) });
     }
   };
 

@@ -4,6 +4,7 @@ import { guessOwnAddressesInWorker } from '@/book/clients';
 import { selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
 import { type ImportedTalks, importTalks } from '@/book/talks';
 import { errorMessage } from '@/core/base';
+import { texts } from '@/texts/formats/formats';
 
 /** How far an import of talks is. */
 export type TalkImportState =
@@ -26,7 +27,7 @@ export function useTalkImport() {
   const take = async (files: readonly File[], withTexts: boolean) => {
     isStopped.current = false;
     setState({ kind: 'reading', share01: 0, messages: 0, added: 0 });
-    const source = files.length === 1 ? (files[0]?.name ?? 'a file') : `${files.length} files`;
+    const source = files.length === 1 ? (files[0]?.name ?? texts.file) : texts.fileCount(files.length);
     try {
       await whenRead();
       const taken = await dispatch(
@@ -44,7 +45,7 @@ export function useTalkImport() {
           ? { kind: 'idle' }
           : {
               kind: 'failed',
-              message: `${source} could not be read: ${reason}. What had come in was taken back.`,
+              message: texts.couldNotBeReadWhatHad(source, reason),
             },
       );
     }

@@ -4,6 +4,7 @@ import { changeSettings } from '@/book/commit';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { useToday } from '@/book/talks';
 import { localDay, notify } from '@/platform';
+import { texts } from '@/texts/frame/frame';
 
 /** How often it is looked whether a new day has begun, in milliseconds. */
 const LOOK_MS = 60_000;
@@ -17,7 +18,7 @@ export function DayNotice(): null {
   const words = plan && notifies && notifiedOn !== today ? noticeOf(plan) : undefined;
   useEffect(() => {
     if (words === undefined) return;
-    if (words === '' || notify('Today', words, 'cordialis-today'))
+    if (words === '' || notify(texts.today, words, 'cordialis-today'))
       dispatch(changeSettings({ notifiedOn: today }));
   }, [dispatch, today, words]);
   return null;
@@ -26,9 +27,9 @@ export function DayNotice(): null {
 function noticeOf(plan: NonNullable<ReturnType<typeof useToday>>): string {
   const { greetings, meetings, followUps, due, late } = plan;
   return [
-    [greetings.length, 'to greet'],
+    [greetings.length, texts.toGreet],
     [meetings.length, meetings.length === 1 ? 'meeting' : 'meetings'],
-    [followUps.length, 'to follow up'],
+    [followUps.length, texts.toFollowUp],
     [due.length, 'due'],
     [late.length, 'late'],
   ]

@@ -7,6 +7,7 @@ import { getBook } from '@/book/startBook';
 import { selectOpenFault, selectSettings, ServicesProvider, useAppSelector } from '@/book/state';
 import { isInPlace, PLACES, QuickLine, type QuickPlans, QuickPlansContext } from '@/places/find';
 import { bookName } from '@/platform';
+import { texts } from '@/texts/frame/frame';
 import { EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
 
 import { DayNotice } from './DayNotice';
@@ -53,7 +54,7 @@ function Themed({ children }: { readonly children: ReactNode }) {
     fault === undefined ? (
       children
     ) : (
-      <EmptyPlace title="The book could not be opened" text={`${fault}. Nothing was changed.`} />
+      <EmptyPlace title={texts.bookCouldNotBeOpened} text={texts.nothingWasChanged(fault)} />
     );
   return (
     <ThemeProvider scheme={scheme} typeScale={typeScale}>
@@ -68,10 +69,10 @@ function Wide({ children }: { readonly children: ReactNode }) {
   const pathname = usePathname();
   return (
     <View className="flex-1 flex-row bg-paper">
-      <View role="navigation" aria-label="Places" className="w-[148px] border-r border-rule pb-4 pt-4">
+      <View role="navigation" aria-label={texts.places} className="w-[148px] border-r border-rule pb-4 pt-4">
         <View className="px-[18px] pb-4">
           <Txt font="serifItalic" size="title" tone="berry">
-            Cordialis
+            {texts.cordialis}
           </Txt>
         </View>
         {PLACES.map((place) => (
@@ -80,7 +81,7 @@ function Wide({ children }: { readonly children: ReactNode }) {
         <View className="flex-1" />
         <NavLink
           path="/settings"
-          label="Settings"
+          label={texts.settings}
           icon={Settings2}
           isHere={isInPlace(pathname, '/settings')}
           look="rail"
@@ -109,7 +110,7 @@ function Phone({ children }: { readonly children: ReactNode }) {
       </View>
       <Notices />
       <QuickLine />
-      <View role="navigation" aria-label="Places" className="flex-row border-t border-rule">
+      <View role="navigation" aria-label={texts.places} className="flex-row border-t border-rule">
         {PLACES.map((place) => (
           <NavLink key={place.path} {...place} isHere={isInPlace(pathname, place.path)} look="bar" />
         ))}

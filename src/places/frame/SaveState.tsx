@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
 import { selectReading, selectSaving, useAppSelector, useServices } from '@/book/state';
-import { formatCount } from '@/platform';
+import { texts } from '@/texts/frame/frame';
 import { Act, Txt } from '@/ui';
 
 /** Whether what was done is in the store, in a word; it is never said before it is true. */
@@ -13,24 +13,22 @@ export function SaveState() {
     return (
       <View role="alert">
         <Txt size="small" tone="brick">
-          {`Not saved: ${saving.message}`}
+          {texts.notSaved(saving.message)}
         </Txt>
-        <Act label="Try again" tone="brick" onPress={() => void writer.flush()} />
+        <Act label={texts.tryAgain} tone="brick" onPress={() => void writer.flush()} />
       </View>
     );
   }
   if (reading) {
     return (
       <Txt size="small" tone="faded" isFigures>
-        {reading.total === 0
-          ? 'Opening the book'
-          : `Reading ${reading.done} of ${formatCount(reading.total, 'card', 'cards')}`}
+        {reading.total === 0 ? texts.openingBook : texts.readingOfCards(reading.done, reading.total)}
       </Txt>
     );
   }
   return (
     <Txt size="small" tone={saving.kind === 'saved' ? 'moss' : 'faded'} testID="save-state">
-      {saving.kind === 'saved' ? 'Saved' : 'Saving'}
+      {saving.kind === 'saved' ? texts.saved : texts.saving}
     </Txt>
   );
 }

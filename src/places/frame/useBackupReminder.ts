@@ -10,6 +10,7 @@ import {
   useAppSelector,
 } from '@/book/state';
 import { bookName, nowMs } from '@/platform';
+import { texts } from '@/texts/frame/frame';
 
 const DAY_MS = 86_400_000;
 /** A backup older than this is worth a word; so is a book of this many cards that has none. */
@@ -34,9 +35,8 @@ export function useBackupReminder(): void {
     }
     const age = daysSince(lastBackupAt);
     if (age < OLD_AFTER_DAYS || daysSince(backupRemindedAt) < AGAIN_AFTER_DAYS) return;
-    const text =
-      lastBackupAt === '' ? 'No backup of this book has been made yet' : `The last backup is ${age} days old`;
-    dispatch(noticeShown({ text: `${text}. Settings has “Create a backup”`, tone: 'plain' }));
+    const text = lastBackupAt === '' ? texts.noBackupOfThisBook : texts.lastBackupIsDays(age);
+    dispatch(noticeShown({ text: texts.settingsHasCreateBackup(text), tone: 'plain' }));
     dispatch(changeSettings({ backupRemindedAt: new Date(nowMs()).toISOString() }));
   }, [isRead, isLarge, lastBackupAt, backupRemindedAt, dispatch]);
 }

@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 
 import { selectPinnedRows, selectReading, useAppSelector } from '@/book/state';
 import { cardPath, offerInstalling, offerShortcuts } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
 
 /** Shortcuts that launchers show at most (common practice). */
 const MAX_SHORTCUTS = 4;
@@ -15,7 +16,7 @@ export function useInstalling(): void {
     const people = pinned
       .slice(0, MAX_SHORTCUTS - 1)
       .map(({ shown, uid }) => ({ name: shown, path: cardPath(uid) }));
-    offerInstalling([{ name: 'New card', path: '/book/new' }, ...people]);
+    offerInstalling([{ name: shared.newCard, path: '/book/new' }, ...people]);
   }, [isRead, pinned]);
   useEffect(() => (isRead ? offerShortcuts() : undefined), [isRead]);
 }

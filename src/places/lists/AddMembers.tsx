@@ -6,6 +6,7 @@ import { foundBy, useFoundByName } from '@/book/lists';
 import { noticeShown, selectCardsByUid, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, newCard, parseName, shownAs, type Uid } from '@/core/card';
 import { withAddress, withMembers, wouldContainItself } from '@/core/lists';
+import { texts } from '@/texts/lists/lists';
 import { type FieldOffer, OfferField } from '@/ui';
 
 /** Cards offered at once. */
@@ -29,7 +30,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     if (wouldContainItself(list, uid, (one) => byUid.get(one)))
       return void dispatch(
         noticeShown({
-          text: `${name} has ${shownAs(list)} on it already, so it can’t go on it`,
+          text: texts.hasOnItAlready(name, shownAs(list)),
           tone: 'error',
         }),
       );
@@ -37,7 +38,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Added ${name} to ${shownAs(list)}`,
+        label: texts.addedTo(name, shownAs(list)),
         change: (one) => withMembers(one, [uid]),
       }),
     );
@@ -48,7 +49,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     void dispatch(
       changeBook({
         cause: 'add',
-        label: `Created a card for ${shownAs(card)} on ${shownAs(list)}`,
+        label: texts.createdCardForOn(shownAs(card), shownAs(list)),
         upserts: [card, withMembers(list, [card.uid])],
       }),
     );
@@ -59,7 +60,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Added ${address} to ${shownAs(list)}`,
+        label: texts.addedToNamed(address, shownAs(list)),
         change: (one) => withAddress(one, address),
       }),
     );
@@ -67,17 +68,17 @@ export function AddMembers({ list }: { readonly list: Card }) {
   const offers: FieldOffer[] = offered.map((hit) => ({
     key: hit.uid,
     title: hit.shown,
-    second: hit.kind === 'list' ? 'List' : foundBy(hit),
-    name: `Add ${hit.shown} to it`,
+    second: hit.kind === 'list' ? texts.list : foundBy(hit),
+    name: texts.addToItNamed(hit.shown),
     isSure: hit.isNear !== true && bareMail === undefined,
     onPress: () => put(hit.uid, hit.shown),
   }));
   if (found)
     offers.push({
       key: 'new',
-      title: `New card: ${typed}`,
-      second: 'Goes into the Book and on this list',
-      name: `Create a card for ${typed} and add it`,
+      title: texts.newCard(typed),
+      second: texts.goesIntoBookAndOnThisList,
+      name: texts.createCardForAndAdd(typed),
       // Where somebody is called nearly so, they may be meant.
       isSure: found.length === 0,
       onPress: make,
@@ -86,18 +87,18 @@ export function AddMembers({ list }: { readonly list: Card }) {
     offers.push({
       key: 'address',
       title: bareMail,
-      second: 'Only an address on this list, without a card',
-      name: `Add only ${bareMail} to it`,
+      second: texts.onlyAddressOnThisList,
+      name: texts.addOnlyToIt(bareMail),
       isSure: false,
       onPress: () => putAddress(bareMail),
     });
   return (
     <View>
       <OfferField
-        label="Add to it"
+        label={texts.addToIt}
         value={text}
         onChange={setText}
-        placeholder="A name, a list, or a new name and mail"
+        placeholder={texts.nameListOrNew}
         testID="add-member"
         offers={offers}
         isKnown={found !== undefined}

@@ -6,6 +6,7 @@ import { type Card, newCard, shownAs, type Uid } from '@/core/card';
 import { bareAddresses, withMembers, withoutMembers } from '@/core/lists';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/lists/lists';
 import { Act, AtSign, Txt, useColours, UserPlus, X } from '@/ui';
 
 interface BareAddressesProps {
@@ -21,7 +22,7 @@ export function BareAddresses({ list, onTakeOff }: BareAddressesProps) {
   const makeCard = async (uid: Uid, address: string) => {
     const card: Card = { ...newCard(newUid(), utcNow()), kind: 'individual', emails: { e1: { address } } };
     const after = withMembers(withoutMembers(list, [uid]), [card.uid]);
-    const label = `Created a card for ${address}, on ${shownAs(list)} as before`;
+    const label = texts.createdCardForOnAsBefore(address, shownAs(list));
     await dispatch(changeBook({ cause: 'add', label, upserts: [card, after] }));
     go(cardPath(card.uid, '/edit'));
   };
@@ -35,18 +36,18 @@ export function BareAddresses({ list, onTakeOff }: BareAddressesProps) {
           {address}
         </Txt>
         <Txt size="small" tone="faded">
-          Only an address on this list
+          {texts.onlyAddressOnThisListTitle}
         </Txt>
       </View>
       <Act
-        label={`Create a card for ${address}`}
+        label={texts.createCardFor(address)}
         icon={UserPlus}
         iconOnly
         tone="faded"
         onPress={() => void makeCard(uid, address)}
       />
       <Act
-        label={`Remove ${address}`}
+        label={texts.remove(address)}
         icon={X}
         iconOnly
         tone="faded"

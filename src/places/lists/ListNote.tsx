@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { changeBook } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
 import { type Card, nextId, shownAs } from '@/core/card';
+import { texts } from '@/texts/lists/lists';
 import { Field } from '@/ui';
 
 /** What there is to say about a list; kept when one goes on. */
@@ -16,9 +17,7 @@ export function ListNote({ list }: { readonly list: Card }) {
     const notes = text.trim() === '' ? others : { [id]: { ...note, note: text.trim() }, ...others };
     const { notes: __, ...rest } = list;
     const next: Card = Object.keys(notes).length === 0 ? rest : { ...rest, notes };
-    void dispatch(
-      changeBook({ cause: 'edit', label: `Changed the note of ${shownAs(list)}`, upserts: [next] }),
-    );
+    void dispatch(changeBook({ cause: 'edit', label: texts.changedNoteOf(shownAs(list)), upserts: [next] }));
   };
-  return <Field label="Note" value={text} onChange={setText} onBlur={keep} isLong testID="list-note" />;
+  return <Field label={texts.note} value={text} onChange={setText} onBlur={keep} isLong testID="list-note" />;
 }

@@ -7,8 +7,9 @@ import { writeTo } from '@/book/write';
 import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
 import { parseRule } from '@/core/find';
 import { isList } from '@/core/lists';
-import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/lists/lists';
 import {
   Act,
   Ellipsis,
@@ -32,13 +33,13 @@ import { RulePart } from './RulePart';
 export function ListPage({ uid }: { readonly uid: Uid }) {
   const { isWide } = useWide();
   const list = useCard(uid);
-  usePageTitle(list ? shownAs(list) : 'List');
+  usePageTitle(list ? shownAs(list) : texts.list);
   if (list === undefined) return null;
   return (
     <View className="flex-1" testID="list-page">
-      {isWide ? null : <PageBar backLabel="Lists" onBack={() => go('/lists')} />}
+      {isWide ? null : <PageBar backLabel={texts.lists} onBack={() => go('/lists')} />}
       {list === null || !isList(list) ? (
-        <EmptyPlace title="List not found" text="It may have been deleted. Undo restores it." />
+        <EmptyPlace title={texts.listNotFound} text={texts.itMayHaveBeen} />
       ) : (
         <OpenList list={list} />
       )}
@@ -65,31 +66,31 @@ function OpenList({ list }: { readonly list: Card }) {
             {shownAs(list)}
           </Txt>
           <Txt tone="faded" testID="list-count">
-            {uids === undefined ? ' ' : formatCount(uids.length, 'card', 'cards')}
+            {uids === undefined ? ' ' : shared.cardCount(uids.length)}
           </Txt>
         </View>
       </View>
       <View className={`max-w-[720px] gap-4 pb-8 ${isWide ? 'px-6' : 'px-5'}`}>
         <View className="flex-row gap-5 border-b border-rule py-2">
           <Act
-            label="Write"
-            name="Write to everybody on this list"
+            label={texts.write}
+            name={texts.writeToEverybodyOnThisList}
             icon={Mail}
             isDisabled={uids === undefined || uids.length === 0}
             onPress={() => void dispatch(writeTo([{ kind: 'list', uid: list.uid }])).then(() => go('/write'))}
             testID="write-list"
           />
           <Act
-            label="Select all"
-            name="Select all on this list, to do something with them"
+            label={shared.selectAll}
+            name={texts.selectAllOnThisList}
             icon={ListChecks}
             isDisabled={uids === undefined || uids.length === 0}
             onPress={chooseAll}
             testID="choose-list"
           />
           <Act
-            label="More"
-            name="More to do with this list"
+            label={texts.more}
+            name={texts.moreToDoWithThisList}
             icon={Ellipsis}
             onPress={() => setMore(true)}
             testID="list-more"

@@ -7,6 +7,7 @@ import { type Card, shownAs, type Uid } from '@/core/card';
 import { type Combination, combine, newList, withMembers } from '@/core/lists';
 import { listPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/lists/lists';
 import { Act, Choice, Field, NextAct, Sheet, Trash, Txt } from '@/ui';
 
 import { RhythmPart } from './RhythmPart';
@@ -27,14 +28,14 @@ export function ListSheet({ list, uids, onClose }: ListSheetProps) {
     void dispatch(
       changeBook({
         cause: 'edit',
-        label: `Renamed ${name} to ${text.trim()}`,
+        label: texts.renamedTo(name, text.trim()),
         upserts: [{ ...list, name: { full: text.trim() } }],
       }),
     );
   };
   const remove = async () => {
     onClose();
-    await dispatch(changeBook({ cause: 'delete', label: `Deleted the list ${name}`, removed: [list.uid] }));
+    await dispatch(changeBook({ cause: 'delete', label: texts.deletedList(name), removed: [list.uid] }));
     go('/lists');
   };
   return (
@@ -42,10 +43,10 @@ export function ListSheet({ list, uids, onClose }: ListSheetProps) {
       <View className="gap-5">
         <View className="flex-row items-end gap-4">
           <View className="min-w-0 flex-1">
-            <Field label="Name" value={text} onChange={setText} testID="rename-list" />
+            <Field label={texts.name} value={text} onChange={setText} testID="rename-list" />
           </View>
           <Act
-            label="Rename"
+            label={texts.rename}
             isDisabled={text.trim() === '' || text.trim() === name}
             onPress={rename}
             testID="do-rename-list"
@@ -56,7 +57,7 @@ export function ListSheet({ list, uids, onClose }: ListSheetProps) {
         <View>
           <View className="flex-row">
             <Act
-              label="Delete the list"
+              label={texts.deleteList}
               icon={Trash}
               tone="brick"
               onPress={() => void remove()}
@@ -64,7 +65,7 @@ export function ListSheet({ list, uids, onClose }: ListSheetProps) {
             />
           </View>
           <Txt size="small" tone="faded">
-            The people on it stay in the Book.
+            {texts.peopleOnItStay}
           </Txt>
         </View>
       </View>
@@ -86,17 +87,17 @@ function CombinePart({ list, uids, onClose }: ListSheetProps) {
     const second = await search.onList(other.uid, localDay());
     const label = combinedName(shownAs(list), shownAs(other), how);
     const made = withMembers(newList(newUid(), label, utcNow()), combine(uids, second, how));
-    await dispatch(changeBook({ cause: 'add', label: `Created the list ${label}`, upserts: [made] }));
+    await dispatch(changeBook({ cause: 'add', label: texts.createdList(label), upserts: [made] }));
     onClose();
     go(listPath(made.uid));
   };
   return (
     <View className="gap-2">
       <Txt size="small" font="sansBold" tone="faded" heading={3}>
-        Combine this list with
+        {texts.combineThisListWith}
       </Txt>
       <Choice
-        name="The other list"
+        name={texts.otherList}
         options={others.map((one) => [one.uid, shownAs(one)] as const)}
         value={otherUid}
         onChange={setOther}
@@ -104,16 +105,16 @@ function CombinePart({ list, uids, onClose }: ListSheetProps) {
       {other ? (
         <>
           <Choice
-            name="Who is on the combined list"
+            name={texts.whoIsOnCombined}
             options={[
-              ['either', 'Everybody on either'],
-              ['both', 'Only those on both'],
-              ['firstOnly', `Those on ${shownAs(list)}, without those on ${shownAs(other)}`],
+              ['either', texts.everybodyOnEither],
+              ['both', texts.onlyThoseOnBoth],
+              ['firstOnly', texts.thoseOnWithoutThose(shownAs(list), shownAs(other))],
             ]}
             value={how}
             onChange={setHow}
           />
-          <NextAct label="Create the combined list" onPress={() => void make()} testID="combine-lists" />
+          <NextAct label={texts.createCombinedList} onPress={() => void make()} testID="combine-lists" />
         </>
       ) : null}
     </View>
@@ -121,6 +122,6 @@ function CombinePart({ list, uids, onClose }: ListSheetProps) {
 }
 
 function combinedName(first: string, second: string, how: Combination): string {
-  if (how === 'either') return `${first} or ${second}`;
-  return how === 'both' ? `${first} and ${second}` : `${first} without ${second}`;
+  if (how === 'either') return texts.or(first, second);
+  return how === 'both' ? texts.and(first, second) : texts.without(first, second);
 }

@@ -7,8 +7,10 @@ import { selectLists, useAppDispatch, useAppSelector } from '@/book/state';
 import { type Card, initialsOf, shownAs, type Uid } from '@/core/card';
 import { formatRule, parseRule } from '@/core/find';
 import { withMembers } from '@/core/lists';
-import { formatCount, listPath, uidFromPath } from '@/platform';
+import { listPath, uidFromPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/lists/lists';
 import { Act, ListRow, ListStamp, Plus, Txt } from '@/ui';
 
 import { DropCard } from './dragCard';
@@ -27,17 +29,14 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Added one more to ${shownAs(list)}`,
+        label: texts.addedOneMoreTo(shownAs(list)),
         change: (one) => withMembers(one, [uid]),
       }),
     );
   const secondOf = (list: Card) => {
     const rule = parseRule(list['cordialis.example:rule']);
     const count = counts[list.uid];
-    return [
-      count === undefined ? '' : formatCount(count, 'card', 'cards'),
-      rule ? formatRule(rule, nameOf) : '',
-    ]
+    return [count === undefined ? '' : shared.cardCount(count), rule ? formatRule(rule, nameOf) : '']
       .filter(Boolean)
       .join(' · ');
   };
@@ -45,9 +44,9 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
     <View className="flex-1">
       <View className="flex-row items-center justify-between border-b border-rule px-5 pb-2 pt-4">
         <Txt font="serif" size="head" heading={1}>
-          Lists
+          {texts.lists}
         </Txt>
-        <Act label="New list" icon={Plus} onPress={() => setNew(true)} testID="new-list" />
+        <Act label={texts.newList} icon={Plus} onPress={() => setNew(true)} testID="new-list" />
       </View>
       <ScrollView testID="lists">
         {lists.map((list) => (
@@ -69,7 +68,7 @@ export function ListsColumn({ openPart }: { readonly openPart: string }) {
         {lists.length === 0 ? (
           <View className="px-5 pt-4">
             <Txt font="serifItalic" size="strong" tone="faded">
-              People you have picked, and lists that fill themselves by a rule. Create the first one here.
+              {texts.peopleYouHavePicked}
             </Txt>
           </View>
         ) : null}

@@ -8,6 +8,7 @@ import type { Rule } from '@/core/find';
 import { isList, isRuleList, memberUids, withoutMembers } from '@/core/lists';
 import { cardPath, listPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/lists/lists';
 import { Act, AtSign, CircleHelp, ListRow, ListStamp, Stamp, Txt, X } from '@/ui';
 
 import { BareAddresses } from './BareAddresses';
@@ -41,7 +42,7 @@ export function Members({ list, uids, rule }: MembersProps) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Removed ${name} from ${shownAs(list)}`,
+        label: texts.removedFrom(name, shownAs(list)),
         change: (one) => withoutMembers(one, [uid]),
       }),
     );
@@ -54,14 +55,14 @@ export function Members({ list, uids, rule }: MembersProps) {
           <View className="min-w-0 flex-1">
             <ListRow
               title={shownAs(one)}
-              second="A list on this list"
+              second={texts.listOnThisList}
               stamp={<ListStamp initials={initialsOf(one)} />}
               href={listPath(one.uid)}
               onPress={() => go(listPath(one.uid))}
             />
           </View>
           <Act
-            label={`Remove ${shownAs(one)}`}
+            label={texts.removeNamed(shownAs(one))}
             icon={X}
             iconOnly
             tone="faded"
@@ -86,10 +87,10 @@ export function Members({ list, uids, rule }: MembersProps) {
       <BareAddresses list={list} onTakeOff={takeOff} />
       {uids.length > shown ? (
         <View className="flex-row">
-          <Act label={`Show ${uids.length - shown} more`} onPress={() => setShown(shown + 1000)} />
+          <Act label={texts.showMore(uids.length - shown)} onPress={() => setShown(shown + 1000)} />
         </View>
       ) : null}
-      {uids.length === 0 && lists.length === 0 ? <Txt tone="faded">Nobody is on it yet.</Txt> : null}
+      {uids.length === 0 && lists.length === 0 ? <Txt tone="faded">{texts.nobodyIsOnItYet}</Txt> : null}
       {reachedCard ? (
         <ReachSheet list={list} member={reachedCard} onClose={() => setReached(undefined)} />
       ) : null}
@@ -117,7 +118,9 @@ function MemberRow({ uid, through, onTakeOff, onWhy, reach, onReach }: MemberRow
   const photo = usePhoto(row?.photo, 'row');
   if (!row) return null;
   const second =
-    through.length === 0 ? [reach, row.second].filter(Boolean).join(' · ') : `Through ${through.join(', ')}`;
+    through.length === 0
+      ? [reach, row.second].filter(Boolean).join(' · ')
+      : texts.through(through.join(', '));
   return (
     <View className="flex-row items-center">
       <DragCard uid={uid}>
@@ -131,7 +134,7 @@ function MemberRow({ uid, through, onTakeOff, onWhy, reach, onReach }: MemberRow
       </DragCard>
       {onReach ? (
         <Act
-          label={`Which address of ${row.shown} this list uses`}
+          label={texts.whichAddressOfThisList(row.shown)}
           icon={AtSign}
           iconOnly
           tone="faded"
@@ -140,7 +143,7 @@ function MemberRow({ uid, through, onTakeOff, onWhy, reach, onReach }: MemberRow
       ) : null}
       {onTakeOff ? (
         <Act
-          label={`Remove ${row.shown}`}
+          label={texts.removePerson(row.shown)}
           icon={X}
           iconOnly
           tone="faded"
@@ -148,7 +151,13 @@ function MemberRow({ uid, through, onTakeOff, onWhy, reach, onReach }: MemberRow
         />
       ) : null}
       {onWhy ? (
-        <Act label={`Why is ${row.shown} on it`} icon={CircleHelp} iconOnly tone="faded" onPress={onWhy} />
+        <Act
+          label={texts.whyIsOnItNamed(row.shown)}
+          icon={CircleHelp}
+          iconOnly
+          tone="faded"
+          onPress={onWhy}
+        />
       ) : null}
     </View>
   );

@@ -6,6 +6,7 @@ import { useAppDispatch, useServices } from '@/book/state';
 import { newList, newRuleList } from '@/core/lists';
 import { listPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/lists/lists';
 import { Choice, Field, NextAct, Sheet } from '@/ui';
 
 type ListKind = 'picked' | 'rule';
@@ -22,25 +23,25 @@ export function NewListSheet({ onClose }: { readonly onClose: () => void }) {
       kind === 'picked'
         ? newList(uid, name.trim(), now)
         : newRuleList(uid, name.trim(), now, { kind: 'all', rules: [] });
-    await dispatch(changeBook({ cause: 'add', label: `Created the list ${name.trim()}`, upserts: [list] }));
+    await dispatch(changeBook({ cause: 'add', label: texts.createdListNamed(name.trim()), upserts: [list] }));
     onClose();
     go(listPath(uid));
   };
   return (
-    <Sheet title="New list" isOpen onClose={onClose}>
+    <Sheet title={texts.newList} isOpen onClose={onClose}>
       <View className="gap-4">
-        <Field label="Name" value={name} onChange={setName} isFirst testID="list-name" />
+        <Field label={texts.name} value={name} onChange={setName} isFirst testID="list-name" />
         <Choice
-          name="How it is filled"
+          name={texts.howItIsFilled}
           options={[
-            ['picked', 'Picked: I choose who is on it'],
-            ['rule', 'By a rule: it fills itself'],
+            ['picked', texts.pickedIChooseWhoIsOnIt],
+            ['rule', texts.byRuleItFills],
           ]}
           value={kind}
           onChange={setKind}
         />
         <NextAct
-          label="Create the list"
+          label={texts.createList}
           isDisabled={name.trim() === ''}
           onPress={() => void make()}
           testID="do-new-list"

@@ -4,6 +4,7 @@ import { changeMany } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { type MemberReach, reachFor, withReach } from '@/core/lists';
+import { texts } from '@/texts/lists/lists';
 import { Choice, Sheet, Txt } from '@/ui';
 
 interface ReachSheetProps {
@@ -21,7 +22,7 @@ export function ReachSheet({ list, member, onClose }: ReachSheetProps) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: `Chose how ${name} is reached on ${shownAs(list)}`,
+        label: texts.choseHowIsReached(name, shownAs(list)),
         change: (one) => withReach(one, member.uid, next),
       }),
     );
@@ -32,16 +33,16 @@ export function ReachSheet({ list, member, onClose }: ReachSheetProps) {
     ([id, { number }]) => [id, number.replace(/^tel:/, '')] as const,
   );
   return (
-    <Sheet title={`${name} on ${shownAs(list)}`} isOpen onClose={onClose}>
+    <Sheet title={texts.on(name, shownAs(list))} isOpen onClose={onClose}>
       <View className="gap-4">
         <Part
-          title="Mail for this list"
+          title={texts.mailForThisList}
           options={mails}
           value={reach.emailId}
           onChange={(id) => set(id === '' ? withoutMail : { ...reach, emailId: id })}
         />
         <Part
-          title="Number for this list"
+          title={texts.numberForThisList}
           options={numbers}
           value={reach.phoneId}
           onChange={(id) => set(id === '' ? withoutNumber : { ...reach, phoneId: id })}
@@ -65,11 +66,11 @@ function Part({ title, options, value = '', onChange }: PartProps) {
         {title}
       </Txt>
       {options.length === 0 ? (
-        <Txt tone="faded">There is none on the card.</Txt>
+        <Txt tone="faded">{texts.thereIsNoneOnCard}</Txt>
       ) : (
         <Choice
           name={title}
-          options={[['', 'The preferred one'], ...options]}
+          options={[['', texts.preferredOne], ...options]}
           value={options.some(([id]) => id === value) ? value : ''}
           onChange={onChange}
         />

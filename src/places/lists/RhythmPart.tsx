@@ -5,6 +5,8 @@ import { changeMany } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { formatRhythm, type Rhythm, RHYTHM_UNITS, withRhythm } from '@/core/talks';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/lists/lists';
 import { Act, Choice, Field, Switch, Txt } from '@/ui';
 
 /** How often to be in touch with everybody on a list; whoever has a rhythm of their own keeps it. */
@@ -17,7 +19,7 @@ export function RhythmPart({ list }: { readonly list: Card }) {
     void dispatch(
       changeMany({
         cards: [list],
-        label: next ? `${shownAs(list)}: in touch ${formatRhythm(next)}` : `${shownAs(list)}: no rhythm`,
+        label: next ? texts.setRhythm(shownAs(list), formatRhythm(next)) : texts.removedRhythm(shownAs(list)),
         change: (one) => withRhythm(one, next),
       }),
     );
@@ -25,12 +27,12 @@ export function RhythmPart({ list }: { readonly list: Card }) {
     <View testID="list-rhythm">
       <Txt size="small" font="sansBold" tone="faded" heading={3}>
         {rhythm
-          ? `In touch ${formatRhythm(rhythm)}${rhythm.paused === true ? ', stopped' : ''}`
-          : 'No rhythm'}
+          ? (rhythm.paused === true ? texts.inTouchStopped : texts.inTouch)(formatRhythm(rhythm))
+          : texts.noRhythm}
       </Txt>
-      <Field label="In touch every" value={every} onChange={setEvery} kind="tel" testID="list-every" />
+      <Field label={texts.inTouchEvery} value={every} onChange={setEvery} kind="tel" testID="list-every" />
       <Choice
-        name="Unit"
+        name={texts.unit}
         options={RHYTHM_UNITS}
         value={rhythm?.unit}
         onChange={(unit) => {
@@ -40,14 +42,14 @@ export function RhythmPart({ list }: { readonly list: Card }) {
       {rhythm ? (
         <>
           <Switch
-            label="Stopped for now"
+            label={shared.stoppedForNow}
             isOn={rhythm.paused === true}
             onChange={(isOn) =>
               set({ every: rhythm.every, unit: rhythm.unit, ...(isOn ? { paused: true } : {}) })
             }
           />
           <View className="flex-row">
-            <Act label="No rhythm" tone="faded" onPress={() => set(undefined)} />
+            <Act label={texts.noRhythm} tone="faded" onPress={() => set(undefined)} />
           </View>
         </>
       ) : null}

@@ -6,6 +6,7 @@ import { useListName } from '@/book/lists';
 import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { formatRule, type Group, isGroup, type Rule, type Test } from '@/core/find';
+import { texts } from '@/texts/lists/lists';
 import { Act, Plus, Tabs, Txt, X } from '@/ui';
 
 import { TestSheet } from './TestSheet';
@@ -17,7 +18,7 @@ export function RulePart({ list, rule }: { readonly list: Card; readonly rule: R
     void dispatch(
       changeBook({
         cause: 'edit',
-        label: `Changed the rule of ${shownAs(list)}`,
+        label: texts.changedRuleOf(shownAs(list)),
         upserts: [{ ...list, 'cordialis.example:rule': next }],
       }),
     );
@@ -25,7 +26,7 @@ export function RulePart({ list, rule }: { readonly list: Card; readonly rule: R
   return (
     <View className="gap-1" testID="rule">
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        Everybody who matches this is on the list
+        {texts.everybodyWhoMatchesThisIsOnList}
       </Txt>
       <GroupEditor group={group} listUid={list.uid} depth={0} onChange={set} onRemove={undefined} />
     </View>
@@ -33,9 +34,9 @@ export function RulePart({ list, rule }: { readonly list: Card; readonly rule: R
 }
 
 const GROUP_WORDS = [
-  ['all', 'All of these'],
-  ['any', 'At least one'],
-  ['none', 'None'],
+  ['all', texts.allOfThese],
+  ['any', texts.atLeastOne],
+  ['none', texts.none],
 ] as const;
 
 /** Groups in groups that the editor offers; a rule from elsewhere may go deeper. */
@@ -58,12 +59,14 @@ function GroupEditor({ group, listUid, depth, onChange, onRemove }: GroupEditorP
     <View className={depth === 0 ? '' : 'border-l-2 border-rule pl-4'}>
       <View className="flex-row items-center justify-between">
         <Tabs
-          name="How many must be true"
+          name={texts.howManyMustBe}
           options={GROUP_WORDS}
           value={group.kind}
           onChange={(kind) => onChange({ ...group, kind })}
         />
-        {onRemove ? <Act label="Remove the group" icon={X} iconOnly tone="faded" onPress={onRemove} /> : null}
+        {onRemove ? (
+          <Act label={texts.removeGroup} icon={X} iconOnly tone="faded" onPress={onRemove} />
+        ) : null}
       </View>
       {group.rules.map((one, at) =>
         isGroup(one) ? (
@@ -80,10 +83,10 @@ function GroupEditor({ group, listUid, depth, onChange, onRemove }: GroupEditorP
         ),
       )}
       <View className="flex-row flex-wrap gap-x-5">
-        <Act label="Add a condition" icon={Plus} onPress={() => setAdding(true)} testID="add-condition" />
+        <Act label={texts.addCondition} icon={Plus} onPress={() => setAdding(true)} testID="add-condition" />
         {depth < MAX_DEPTH ? (
           <Act
-            label="Add a group"
+            label={texts.addGroup}
             icon={Plus}
             tone="faded"
             onPress={() => add({ kind: 'any', rules: [] })}
@@ -118,8 +121,14 @@ function TestLine({ test, listUid, onChange }: TestLineProps) {
   const text = formatRule(test, nameOf);
   return (
     <View className="flex-row items-center justify-between border-b border-rule">
-      <Act label={text} name={`Condition: ${text}. Change`} tone="ink" onPress={() => setOpen(true)} />
-      <Act label={`Remove: ${text}`} icon={X} iconOnly tone="faded" onPress={() => onChange(undefined)} />
+      <Act label={text} name={texts.conditionChange(text)} tone="ink" onPress={() => setOpen(true)} />
+      <Act
+        label={texts.removeCondition(text)}
+        icon={X}
+        iconOnly
+        tone="faded"
+        onPress={() => onChange(undefined)}
+      />
       {isOpen ? (
         <TestSheet
           test={test}

@@ -14,8 +14,8 @@ import {
   useAppSelector,
 } from '@/book/state';
 import { isSameTag, renameTag, tagsOf, withoutTag } from '@/core/card';
-import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/lists/lists';
 import { Act, Choice, Field, ListChecks, Sheet, TONE_NAMES, Trash } from '@/ui';
 
 interface TagSheetProps {
@@ -40,7 +40,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
   const setTone = (index: number | undefined, key = tag.toLowerCase()) => {
     const { [tag.toLowerCase()]: _, ...others } = tagTones;
     dispatch(
-      changeSettingsUndoably(`Colour of the tag ${tag}`, {
+      changeSettingsUndoably(texts.colourOfTag(tag), {
         tagTones: index === undefined ? others : { ...others, [key]: index },
       }),
     );
@@ -52,7 +52,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
     void dispatch(
       changeMany({
         cards: cards(),
-        label: other ? `Merged the tag ${tag} into ${other.tag}` : `Renamed the tag ${tag} to ${word}`,
+        label: other ? texts.mergedTagInto(tag, other.tag) : texts.renamedTagTo(tag, word),
         change: (card) => renameTag(card, tag, other?.tag ?? word),
       }),
     );
@@ -62,7 +62,7 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
     void dispatch(
       changeMany({
         cards: cards(),
-        label: `Removed the tag ${tag} from ${formatCount(count, 'card', 'cards')}`,
+        label: texts.removedTagFromCards(tag, count),
         change: (card) => withoutTag(card, tag),
       }),
     );
@@ -73,37 +73,32 @@ export function TagSheet({ tag: { tag, count }, onClose }: TagSheetProps) {
     go('/book');
   };
   return (
-    <Sheet title={`Tag ${tag}`} isOpen onClose={onClose}>
+    <Sheet title={texts.tag(tag)} isOpen onClose={onClose}>
       <View className="gap-4">
         <View className="flex-row items-end gap-4">
           <View className="min-w-0 flex-1">
             <Field
-              label="Name"
+              label={texts.name}
               value={text}
               onChange={setText}
-              hint={other ? `There is a tag ${other.tag} already; the two become one` : undefined}
+              hint={other ? texts.thereIsTagAlready(other.tag) : undefined}
               testID="rename-tag"
             />
           </View>
           <Act
-            label={other ? 'Merge' : 'Rename'}
+            label={other ? texts.merge : texts.rename}
             isDisabled={word === '' || word === tag}
             onPress={rename}
             testID="do-rename-tag"
           />
         </View>
         <View className="flex-row flex-wrap gap-x-5">
-          <Act
-            label={`Select its ${formatCount(count, 'card', 'cards')}`}
-            icon={ListChecks}
-            onPress={choose}
-            testID="choose-tag"
-          />
-          <Act label="Remove it from all" icon={Trash} tone="brick" onPress={remove} testID="remove-tag" />
+          <Act label={texts.selectItsCards(count)} icon={ListChecks} onPress={choose} testID="choose-tag" />
+          <Act label={texts.removeItFromAll} icon={Trash} tone="brick" onPress={remove} testID="remove-tag" />
         </View>
         <Choice
-          name="Colour"
-          options={[['', 'No colour'], ...TONE_NAMES.map((name, i) => [String(i), name] as const)]}
+          name={texts.colour}
+          options={[['', texts.noColour], ...TONE_NAMES.map((name, i) => [String(i), name] as const)]}
           value={tone === undefined ? '' : String(tone)}
           onChange={(value) => setTone(value === '' ? undefined : Number(value))}
         />

@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 
 import { selectTags, type TagCount } from '@/book/card';
 import { selectSettings, useAppSelector } from '@/book/state';
-import { formatCount } from '@/platform';
+import { texts } from '@/texts/lists/lists';
 import { ToneMark, Txt } from '@/ui';
 
 import { TagSheet } from './TagSheet';
@@ -17,13 +17,13 @@ export function TagsPart() {
   return (
     <View className="px-5 pb-6 pt-5" testID="tags">
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        Tags
+        {texts.tags}
       </Txt>
       {tags.map((one) => (
         <Pressable
           key={one.tag}
           role="button"
-          aria-label={`Tag ${one.tag}, ${formatCount(one.count, 'card', 'cards')}`}
+          aria-label={texts.tagCards(one.tag, one.count)}
           onPress={() => setChosen(one)}
           className="min-h-[44px] flex-row items-center gap-3 border-b border-rule hover:bg-leaf active:bg-leaf"
         >

@@ -18,7 +18,8 @@ import {
   TALK_WORDS,
   type Test,
 } from '@/core/find';
-import { formatCount } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/lists/lists';
 import { Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
 
 interface TestSheetProps {
@@ -37,7 +38,7 @@ export function TestSheet({ test: first, listUid, onDone, onClose }: TestSheetPr
     (test.kind !== 'words' || test.value.trim() !== '') && (test.kind !== 'near' || test.place.trim() !== '');
   const nameOf = (uid: string) => lists.filter((list) => list.uid === uid).map(shownAs)[0];
   return (
-    <Sheet title="Condition" isOpen onClose={onClose}>
+    <Sheet title={texts.condition} isOpen onClose={onClose}>
       <View className="gap-4">
         <ValuePart
           test={test}
@@ -45,31 +46,31 @@ export function TestSheet({ test: first, listUid, onDone, onClose }: TestSheetPr
           onChange={setTest}
         />
         <Switch
-          label="Reverse it"
-          hint="Matches everybody else"
+          label={texts.reverseIt}
+          hint={texts.matchesEverybodyElse}
           isOn={test.not === true}
           onChange={(isOn) => setTest(turned(test, isOn))}
           testID="test-not"
         />
         <Txt tone="faded" testID="test-count">
           {isReady
-            ? `${formatRule(test, nameOf)}: ${matching === undefined ? '…' : formatCount(matching.length, 'card', 'cards')}`
+            ? `${formatRule(test, nameOf)}: ${matching === undefined ? '…' : shared.cardCount(matching.length)}`
             : test.kind === 'near'
-              ? 'Enter a place'
-              : 'Enter a word to look for'}
+              ? texts.enterPlace
+              : texts.enterWordToLook}
         </Txt>
         <NextAct
-          label="Save the condition"
+          label={texts.saveCondition}
           isDisabled={!isReady}
           onPress={() => onDone(test)}
           testID="keep-test"
         />
         <View>
           <Txt size="small" font="sansBold" tone="faded" heading={3}>
-            What it is about
+            {texts.whatItIsAbout}
           </Txt>
           <Choice
-            name="What it is about"
+            name={texts.whatItIsAbout}
             options={aboutOptions(lists.length > 0)}
             value={aboutOf(test)}
             onChange={(about) => setTest(testAbout(about, test, lists[0]?.uid ?? ''))}
@@ -98,15 +99,15 @@ function ValuePart({ test, lists, onChange }: ValuePartProps) {
     case 'filled': {
       const { field } = test;
       const isDay = DAY_KINDS.some((day) => day === field);
-      if (isDay) return <Txt>{`The ${DAY_WORDS[field as DayKind]} is known`}</Txt>;
+      if (isDay) return <Txt>{texts.isKnown(DAY_WORDS[field as DayKind])}</Txt>;
       return (
         <View className="gap-3">
           {field === 'any' ? null : (
             <Choice
-              name="What has to be true"
+              name={texts.whatHasToBe}
               options={[
-                ['words', `The ${FIELD_WORDS[field as FieldName]} has words that begin with`],
-                ['filled', `There is a ${FIELD_WORDS[field as FieldName]}`],
+                ['words', texts.hasWordsThatBegin(FIELD_WORDS[field as FieldName])],
+                ['filled', texts.thereIs(FIELD_WORDS[field as FieldName])],
               ]}
               value={test.kind}
               onChange={(kind) =>
@@ -120,7 +121,7 @@ function ValuePart({ test, lists, onChange }: ValuePartProps) {
           )}
           {test.kind === 'words' ? (
             <Field
-              label="Words"
+              label={texts.words}
               value={test.value}
               onChange={(value) => onChange({ ...test, value })}
               testID="test-value"
@@ -132,10 +133,10 @@ function ValuePart({ test, lists, onChange }: ValuePartProps) {
     case 'card':
       return (
         <Choice
-          name="What kind of card"
+          name={texts.whatKindOfCard}
           options={[
-            ['person', 'A person'],
-            ['organisation', 'An organisation'],
+            ['person', texts.person],
+            ['organisation', texts.organisation],
           ]}
           value={test.card}
           onChange={(card: DocKind) => onChange({ ...test, card })}
@@ -144,21 +145,21 @@ function ValuePart({ test, lists, onChange }: ValuePartProps) {
     case 'list':
       return (
         <Choice
-          name="Which list"
+          name={texts.whichList}
           options={lists}
           value={test.list}
           onChange={(list) => onChange({ ...test, list })}
         />
       );
     case 'flag':
-      return <Txt>{`The card is ${test.flag}`}</Txt>;
+      return <Txt>{texts.cardIs(test.flag)}</Txt>;
     case 'near':
       return <Near test={test} onChange={onChange} />;
     case 'talk':
       return (
         <View className="gap-3">
           <Choice
-            name="How"
+            name={texts.how}
             options={TALK_WAYS.map((way) => [way, TALK_WORDS[way]] as const)}
             value={test.how}
             onChange={(how) => onChange({ ...test, how })}
@@ -172,7 +173,7 @@ function ValuePart({ test, lists, onChange }: ValuePartProps) {
     case 'close':
       return (
         <Field
-          label="Closeness from, 1 to 100"
+          label={texts.closenessFrom1To100}
           value={String(test.from)}
           onChange={(text) =>
             onChange({ ...test, from: Math.max(1, Math.min(100, Number(text.replace(/\D/g, '')) || 1)) })
@@ -199,13 +200,13 @@ function Near({
   return (
     <View className="gap-3">
       <Field
-        label="Town, or somebody who lives there"
+        label={texts.townOrSomebodyWhoLives}
         value={test.place}
         onChange={(place) => onChange({ ...test, place })}
         testID="test-place"
       />
       <Field
-        label="Within how many kilometres"
+        label={texts.withinHowManyKilometres}
         value={String(test.km)}
         onChange={(text) => onChange({ ...test, km: kmOf(text) })}
         kind="tel"
@@ -229,7 +230,7 @@ function Days({
 }) {
   return (
     <Field
-      label="Within how many days"
+      label={texts.withinHowManyDays}
       value={String(test.days)}
       onChange={(text) => onDays(Math.min(36_500, Number(text.replace(/\D/g, '')) || 0))}
       kind="tel"
@@ -242,23 +243,23 @@ function Days({
 function aboutOptions(hasLists: boolean): (readonly [string, string])[] {
   const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
   return [
-    ['field any', 'Anything on the card'],
+    ['field any', texts.anythingOnCard],
     ...FIELDS.filter((field) => field !== 'list' && field !== 'relation').map(
       (field) => [`field ${field}`, capital(FIELD_WORDS[field])] as const,
     ),
-    ['card', 'Person or organisation'],
-    ...(hasLists ? [['list', 'Being on a list'] as const] : []),
+    ['card', texts.personOrOrganisation],
+    ...(hasLists ? [['list', texts.beingOnList] as const] : []),
     ...DAY_KINDS.filter((day) => day !== 'death').map(
-      (day) => [`coming ${day}`, `${capital(DAY_WORDS[day])} soon`] as const,
+      (day) => [`coming ${day}`, texts.soon(capital(DAY_WORDS[day]))] as const,
     ),
-    ...DAY_KINDS.map((day) => [`filled ${day}`, `${capital(DAY_WORDS[day])} known`] as const),
-    ['near', 'Near a place'],
-    ['talk', 'Talked to lately'],
-    ['close', 'Close'],
-    ['since added', 'Added lately'],
-    ['since changed', 'Changed lately'],
-    ['flag pinned', 'Pinned'],
-    ['flag private', 'Private'],
+    ...DAY_KINDS.map((day) => [`filled ${day}`, texts.known(capital(DAY_WORDS[day]))] as const),
+    ['near', texts.nearPlace],
+    ['talk', texts.talkedToLately],
+    ['close', texts.close],
+    ['since added', texts.addedLately],
+    ['since changed', texts.changedLately],
+    ['flag pinned', texts.pinned],
+    ['flag private', texts.private],
   ];
 }
 

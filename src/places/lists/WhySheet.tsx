@@ -6,6 +6,7 @@ import { selectRow, useAppSelector, useServices } from '@/book/state';
 import type { Uid } from '@/core/card';
 import { formatRule, isGroup, type Rule, type Test } from '@/core/find';
 import { localDay } from '@/platform';
+import { texts } from '@/texts/lists/lists';
 import { Check, Minus, Sheet, Txt, useColours } from '@/ui';
 
 interface WhySheetProps {
@@ -32,8 +33,8 @@ export function WhySheet({ uid, rule, onClose }: WhySheetProps) {
     };
   }, [rule, search, uid]);
   return (
-    <Sheet title={`Why ${name} is on it`} isOpen onClose={onClose}>
-      {answers.length === 0 ? <Txt tone="faded">Everybody is: the list has no condition.</Txt> : null}
+    <Sheet title={texts.whyIsOnIt(name)} isOpen onClose={onClose}>
+      {answers.length === 0 ? <Txt tone="faded">{texts.everybodyIsListHasNoCondition}</Txt> : null}
       {answers.map(({ test, isTrue }, i) => {
         const Mark = isTrue ? Check : Minus;
         return (
@@ -43,7 +44,7 @@ export function WhySheet({ uid, rule, onClose }: WhySheetProps) {
               <Txt>{formatRule(test, nameOf)}</Txt>
             </View>
             <Txt size="small" tone="faded">
-              {isTrue ? 'true' : 'not true'}
+              {isTrue ? texts.true : texts.notTrue}
             </Txt>
           </View>
         );

@@ -5,6 +5,7 @@ import { backUpBook, noteBackup, openBackup } from '@/book/formats';
 import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
 import type { RestoredBackup } from '@/core/formats';
 import { fileName, formatDay, localDay, pickFiles, saveFile } from '@/platform';
+import { texts } from '@/texts/settings/settings';
 import { Act, ProgressLine, Txt } from '@/ui';
 
 import { RestoreSheet } from './RestoreSheet';
@@ -20,22 +21,20 @@ export function BackupPart() {
     setWorking(text);
     work()
       .catch((error: Error) =>
-        dispatch(noticeShown({ text: `That did not work: ${error.message}`, tone: 'error' })),
+        dispatch(noticeShown({ text: texts.thatDidNotWork(error.message), tone: 'error' })),
       )
       .finally(() => setWorking(undefined));
   };
   const make = () =>
-    run('Packing the book', async () => {
+    run(texts.packingBook, async () => {
       await whenRead();
       const bytes = await (await dispatch(backUpBook())).result;
-      saveFile(fileName(`Cordialis backup ${localDay()}`, 'zip'), bytes, 'application/zip');
+      saveFile(fileName(texts.cordialisBackup(localDay()), 'zip'), bytes, 'application/zip');
       dispatch(noteBackup());
-      dispatch(
-        noticeShown({ text: 'The backup is saved as a file; keep it on another device', tone: 'plain' }),
-      );
+      dispatch(noticeShown({ text: texts.backupIsSavedAsFile, tone: 'plain' }));
     });
   const choose = () =>
-    run('Opening the backup', async () => {
+    run(texts.openingBackup, async () => {
       const [file] = await pickFiles('.zip,application/zip');
       if (!file) return;
       await whenRead();
@@ -45,19 +44,19 @@ export function BackupPart() {
     <View className="pt-1">
       <Txt>
         {lastBackupAt === ''
-          ? 'No backup has been made yet.'
-          : `The last backup is of ${formatDay(lastBackupAt.slice(0, 10))}.`}
+          ? texts.noBackupHasBeen
+          : texts.lastBackupIsOf(formatDay(lastBackupAt.slice(0, 10)))}
       </Txt>
       {working === undefined ? (
         <View className="flex-row flex-wrap gap-x-5">
-          <Act label="Create a backup" onPress={make} testID="make-backup" />
-          <Act label="Restore a backup" onPress={choose} testID="restore-backup" />
+          <Act label={texts.createBackup} onPress={make} testID="make-backup" />
+          <Act label={texts.restoreBackup} onPress={choose} testID="restore-backup" />
         </View>
       ) : (
         <ProgressLine text={working} share01={undefined} />
       )}
       <Txt size="small" tone="faded">
-        One zip archive with every card, photo and setting, private ones too; any program can open it.
+        {texts.oneZipArchiveWithEvery}
       </Txt>
       {opened ? <RestoreSheet backup={opened} onClose={() => setOpened(undefined)} /> : null}
     </View>

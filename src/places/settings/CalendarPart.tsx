@@ -6,6 +6,7 @@ import { publishCalendar } from '@/book/formats';
 import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
 import { errorMessage } from '@/core/base';
 import { calendarAddress, newCalendarToken, removeCalendar } from '@/platform';
+import { texts } from '@/texts/settings/settings';
 import { Act, Copy, Switch, Txt } from '@/ui';
 
 /** Birthdays and anniversaries at an address that any calendar program can follow. */
@@ -27,18 +28,18 @@ export function CalendarPart() {
     try {
       await dispatch(publishCalendar());
     } catch (error) {
-      setFault(`${errorMessage(error)}; it is tried again after the next change`);
+      setFault(texts.itIsTriedAgain(errorMessage(error)));
     }
   };
   const copy = async () => {
     await navigator.clipboard.writeText(calendarAddress(calendarToken));
-    dispatch(noticeShown({ text: 'Copied the address of the calendar', tone: 'plain' }));
+    dispatch(noticeShown({ text: texts.copiedAddressOfCalendar, tone: 'plain' }));
   };
   return (
     <View>
       <Switch
-        label="Calendar to subscribe to"
-        hint="Birthdays and other days, kept up with the book; private cards are not in it"
+        label={texts.calendarToSubscribeTo}
+        hint={texts.birthdaysAndOtherDays}
         isOn={isOn}
         onChange={(wished) => void turn(wished)}
         testID="calendar-feed"
@@ -47,11 +48,10 @@ export function CalendarPart() {
         <View className="pt-2" testID="calendar-address">
           <Txt isFigures>{calendarAddress(calendarToken)}</Txt>
           <Txt size="small" tone="faded">
-            Whoever knows this address can read it. Turning it off takes it away; turning it on again makes a
-            new one.
+            {texts.whoeverKnowsThisAddress}
           </Txt>
           <View className="flex-row">
-            <Act label="Copy the address" icon={Copy} onPress={() => void copy()} />
+            <Act label={texts.copyAddress} icon={Copy} onPress={() => void copy()} />
           </View>
         </View>
       ) : null}

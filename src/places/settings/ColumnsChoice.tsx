@@ -3,7 +3,7 @@ import { View } from 'react-native';
 
 import { findBookHeadings } from '@/book/formats';
 import { useAppDispatch, useWhenRead } from '@/book/state';
-import { formatCount } from '@/platform';
+import { texts } from '@/texts/settings/settings';
 import { Act, Sheet, Tick, Txt } from '@/ui';
 
 interface ColumnsChoiceProps {
@@ -34,13 +34,13 @@ export function ColumnsChoice({ columns, onChange }: ColumnsChoiceProps) {
   const chosen = columns ?? all;
   return (
     <View className="flex-row items-center justify-between gap-3">
-      <Txt>{`${chosen.length} of ${formatCount(all.length, 'column', 'columns')}`}</Txt>
-      <Act label="Choose columns" onPress={() => setOpen(true)} testID="choose-columns" />
-      <Sheet title="Columns of the table" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Txt>{texts.ofColumnCount(chosen.length, all.length)}</Txt>
+      <Act label={texts.chooseColumns} onPress={() => setOpen(true)} testID="choose-columns" />
+      <Sheet title={texts.columnsOfTable} isOpen={isOpen} onClose={() => setOpen(false)}>
         <View className="flex-row justify-between">
-          <Act label="All" onPress={() => onChange(undefined)} />
-          <Act label="None" onPress={() => onChange([])} />
-          <Act label="Done" onPress={() => setOpen(false)} />
+          <Act label={texts.all} onPress={() => onChange(undefined)} />
+          <Act label={texts.none} onPress={() => onChange([])} />
+          <Act label={texts.done} onPress={() => setOpen(false)} />
         </View>
         {all.map((heading) => (
           <Tick

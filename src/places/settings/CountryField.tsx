@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import { findCountryCode } from '@/core/base';
 import { LOCALE } from '@/platform';
+import { texts } from '@/texts/settings/settings';
 import { Field } from '@/ui';
 
 interface CountryFieldProps {
@@ -23,15 +24,11 @@ export function CountryField({ country, onChange }: CountryFieldProps) {
   };
   return (
     <Field
-      label="Country of numbers written without a country code"
+      label={texts.countryOfNumbersWritten}
       value={text}
       onChange={change}
-      error={
-        code === undefined
-          ? 'No country of this name is known; its code of two letters does as well'
-          : undefined
-      }
-      hint={`Code ${code ?? ''}; its numbers are shown as at home`}
+      error={code === undefined ? texts.noCountryOfThisName : undefined}
+      hint={texts.codeItsNumbersAreShown(code ?? '')}
       testID="country"
     />
   );

@@ -6,7 +6,8 @@ import { exportBook } from '@/book/formats';
 import { noticeShown, useAppDispatch, useWhenRead } from '@/book/state';
 import { errorMessage } from '@/core/base';
 import { FORMAT_FACTS, type FormatId } from '@/core/formats';
-import { fileName, formatCount, localDay, saveFile } from '@/platform';
+import { fileName, localDay, saveFile } from '@/platform';
+import { texts } from '@/texts/settings/settings';
 import { Act, Choice, ProgressLine, Txt } from '@/ui';
 
 import { ColumnsChoice } from './ColumnsChoice';
@@ -34,12 +35,12 @@ export function ExportPart() {
       const writing = await dispatch(exportBook(format.id, { onProgress, ...chosen }));
       setJob(writing);
       const text = await writing.result;
-      saveFile(fileName(`Cordialis ${localDay()}`, format.extension), text, format.mediaType);
-      dispatch(noticeShown({ text: `Exported the book as ${format.label}`, tone: 'plain' }));
+      saveFile(fileName(texts.cordialis(localDay()), format.extension), text, format.mediaType);
+      dispatch(noticeShown({ text: texts.exportedBookAs(format.label), tone: 'plain' }));
     } catch (error) {
       const reason = errorMessage(error);
       if (reason !== 'stopped')
-        dispatch(noticeShown({ text: `The book could not be exported: ${reason}`, tone: 'error' }));
+        dispatch(noticeShown({ text: texts.bookCouldNotBeExported(reason), tone: 'error' }));
     } finally {
       setRunning(undefined);
       setJob(undefined);
@@ -48,7 +49,7 @@ export function ExportPart() {
   return (
     <View>
       <Choice
-        name="Format of the export"
+        name={texts.formatOfExport}
         options={Object.values(FORMAT_FACTS).map(({ id, label }) => [id, label] as const)}
         value={formatId}
         onChange={setFormatId}
@@ -62,7 +63,7 @@ export function ExportPart() {
       {running === undefined ? (
         <View className="flex-row">
           <Act
-            label="Export the whole book"
+            label={texts.exportWholeBook}
             isDisabled={formatId === 'csv' && columns?.length === 0}
             onPress={() => void run()}
             testID="export-book"
@@ -70,7 +71,7 @@ export function ExportPart() {
         </View>
       ) : (
         <ProgressLine
-          text={`Writing: ${formatCount(running.cards, 'card', 'cards')}`}
+          text={texts.writingCards(running.cards)}
           share01={running.share01}
           {...(job ? { onStop: () => job.stop() } : {})}
         />

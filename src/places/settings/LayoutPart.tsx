@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from '@/core/card';
+import { texts } from '@/texts/settings/settings';
 import { Act, OrderedChoice, Txt } from '@/ui';
 
 /** Which empty fields a new card offers at once, and in which order. */
@@ -16,24 +17,23 @@ export function LayoutPart() {
       ? DEFAULT_LAYOUT
       : [...chosen].sort((a, b) => cardLayout.indexOf(a) - cardLayout.indexOf(b));
   const set = (next: readonly FormPartId[]) =>
-    dispatch(changeSettingsUndoably('Card layout', { cardLayout: [...next] }));
+    dispatch(changeSettingsUndoably(texts.cardLayout, { cardLayout: [...next] }));
   return (
     <View>
       <Txt size="small" tone="faded">
-        What a new card offers at once, in this order; drag a line, or move it with its arrows. The rest is
-        one press away, and what a card says is always shown.
+        {texts.whatNewCardOffers}
       </Txt>
       <OrderedChoice
         options={FORM_PARTS.map(({ id, title }) => [id as FormPartId, title] as const)}
         chosen={layout}
         onChange={set}
-        nameOf={(title) => `${title} is offered at once`}
+        nameOf={(title) => texts.isOfferedAtOnce(title)}
         testID="layout"
         atLeast={1}
       />
       {chosen.length === 0 ? null : (
         <View className="flex-row">
-          <Act label="Reset" onPress={() => set([])} />
+          <Act label={texts.reset} onPress={() => set([])} />
         </View>
       )}
     </View>

@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { normalizeAddress } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/settings/settings';
 import { Act, Field, Plus, Txt, X } from '@/ui';
 
 /** The user's own mail addresses: by them it is known who wrote, and who organises an appointment. */
@@ -14,7 +16,7 @@ export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly str
   const address = normalizeAddress(typed);
   const isAddress = /^[^\s@]+@[^\s@]+$/.test(address);
   const put = (addresses: readonly string[]) =>
-    dispatch(changeSettingsUndoably('Your own addresses', { ownAddresses: [...new Set(addresses)] }));
+    dispatch(changeSettingsUndoably(shared.yourOwnAddresses, { ownAddresses: [...new Set(addresses)] }));
   const offered = guessed.filter((one) => !ownAddresses.includes(one));
   return (
     <View className="gap-1" testID="own-addresses">
@@ -22,8 +24,8 @@ export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly str
         <View key={one} className="flex-row items-center justify-between border-b border-rule">
           <Txt>{one}</Txt>
           <Act
-            label="Remove"
-            name={`Remove ${one}`}
+            label={texts.remove}
+            name={texts.removeNamed(one)}
             icon={X}
             tone="faded"
             onPress={() => put(ownAddresses.filter((other) => other !== one))}
@@ -35,7 +37,7 @@ export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly str
           {offered.map((one) => (
             <Act
               key={one}
-              label={`${one} is mine`}
+              label={texts.isMine(one)}
               icon={Plus}
               onPress={() => put([...ownAddresses, one])}
               testID="guessed-own"
@@ -45,10 +47,16 @@ export function OwnAddresses({ guessed = [] }: { readonly guessed?: readonly str
       )}
       <View className="flex-row items-end gap-4">
         <View className="min-w-0 flex-1">
-          <Field label="Add an address" value={typed} onChange={setTyped} kind="email" testID="own-address" />
+          <Field
+            label={texts.addAddress}
+            value={typed}
+            onChange={setTyped}
+            kind="email"
+            testID="own-address"
+          />
         </View>
         <Act
-          label="Add"
+          label={texts.add}
           icon={Plus}
           isDisabled={!isAddress}
           onPress={() => {

@@ -2,19 +2,21 @@ import { View } from 'react-native';
 
 import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, type Settings, useAppDispatch, useAppSelector } from '@/book/state';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/settings/settings';
 import { Act, OrderedChoice, Txt } from '@/ui';
 
 type QuickAct = Settings['quickActs'][number];
 
 const ACTS: readonly (readonly [QuickAct, string])[] = [
-  ['call', 'Call'],
-  ['write', 'Write'],
-  ['message', 'Message'],
-  ['talk', 'Note a talk'],
-  ['edit', 'Edit'],
-  ['way', 'Directions'],
-  ['copy', 'Copy the number'],
-  ['pin', 'Pin'],
+  ['call', texts.call],
+  ['write', texts.write],
+  ['message', texts.message],
+  ['talk', shared.noteTalk],
+  ['edit', texts.edit],
+  ['way', texts.directions],
+  ['copy', texts.copyNumber],
+  ['pin', texts.pin],
 ];
 
 /** What the quick line offers for a card that it has found. */
@@ -24,23 +26,22 @@ export function QuickActsPart() {
   return (
     <View>
       <Txt size="small" tone="faded">
-        What is offered for a card that was found, in this order; the arrow keys to the right and left go over
-        it.
+        {texts.whatIsOfferedForCard}
       </Txt>
       <OrderedChoice
         options={ACTS}
         chosen={quickActs}
-        onChange={(acts) =>
-          dispatch(changeSettingsUndoably('Acts beside the quick line', { quickActs: acts }))
-        }
-        nameOf={(title) => `${title} is offered`}
+        onChange={(acts) => dispatch(changeSettingsUndoably(texts.actsBesideQuickLine, { quickActs: acts }))}
+        nameOf={(title) => texts.isOffered(title)}
         testID="quick-offer"
       />
       {recentActs.length === 0 ? null : (
         <View className="flex-row">
           <Act
-            label="Clear recent acts"
-            onPress={() => dispatch(changeSettingsUndoably('Cleared recent acts', { recentActs: [] }, false))}
+            label={texts.clearRecentActs}
+            onPress={() =>
+              dispatch(changeSettingsUndoably(texts.clearedRecentActs, { recentActs: [] }, false))
+            }
           />
         </View>
       )}

@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import { previewImport, restoreBackup } from '@/book/formats';
 import { noticeShown, selectCounts, useAppDispatch, useAppSelector } from '@/book/state';
 import type { ImportComparison, RestoredBackup } from '@/core/formats';
-import { formatCount, formatDay } from '@/platform';
+import { formatDay } from '@/platform';
+import { texts } from '@/texts/settings/settings';
 import { Act, NextAct, ProgressLine, Sheet, Switch, Txt } from '@/ui';
 
 /** What restoring a backup would do; nothing is done before it is asked for. */
@@ -38,42 +39,50 @@ export function RestoreSheet({
         isStopped: () => isStopped.current,
       }),
     ).then(onClose, (error: Error) => {
-      dispatch(noticeShown({ text: `The backup could not be restored: ${error.message}`, tone: 'error' }));
+      dispatch(noticeShown({ text: texts.backupCouldNotBeRestored(error.message), tone: 'error' }));
       setShare(undefined);
     });
   };
   return (
-    <Sheet title={`Backup of ${formatDay(backup.manifest.made.slice(0, 10))}`} isOpen onClose={onClose}>
+    <Sheet title={texts.backupOf(formatDay(backup.manifest.made.slice(0, 10)))} isOpen onClose={onClose}>
       <View className="gap-3" testID="restore-sheet">
-        <Txt>{`It has ${formatCount(backup.cards.length, 'card', 'cards')}: ${intake.fresh.length} that are not in the book, ${intake.different.length} that differ from it, ${intake.same.length} the same. ${formatCount(backup.talks.length, 'talk', 'talks')} with them.`}</Txt>
+        <Txt>
+          {texts.backupHolds({
+            cards: backup.cards.length,
+            fresh: intake.fresh.length,
+            different: intake.different.length,
+            same: intake.same.length,
+            talks: backup.talks.length,
+          })}
+        </Txt>
         {backup.problems.map(({ message }) => (
           <Txt key={message} tone="ochre">
             {message}
           </Txt>
         ))}
         <Switch
-          label="Exactly as it was then"
-          hint={`Removes ${formatCount(beyond, 'card', 'cards')} that are not in the backup`}
+          label={texts.exactlyAsItWasThen}
+          hint={texts.removesCardsThatAreNotInBackup(beyond)}
           isOn={isExact}
           onChange={setExact}
           testID="restore-exact"
         />
         <Switch
-          label="Settings as well"
+          label={texts.settingsAsWell}
           isOn={withSettings}
           onChange={setSettings}
           testID="restore-settings"
         />
         {share01 === undefined ? (
           <View className="flex-row items-center gap-4">
-            <NextAct label="Restore it" onPress={restore} testID="do-restore" />
-            <Act label="Cancel" tone="faded" onPress={onClose} />
+            <NextAct label={texts.restoreIt} onPress={restore} testID="do-restore" />
+            <Act label={texts.cancel} tone="faded" onPress={onClose} />
           </View>
         ) : (
-          <ProgressLine text="Restoring" share01={share01} onStop={() => (isStopped.current = true)} />
+          <ProgressLine text={texts.restoring} share01={share01} onStop={() => (isStopped.current = true)} />
         )}
         <Txt size="small" tone="faded">
-          Undo restores the cards afterwards.
+          {texts.undoRestoresCardsAfterwards}
         </Txt>
       </View>
     </Sheet>

@@ -2,8 +2,9 @@ import { View } from 'react-native';
 
 import { changeSettingsUndoably } from '@/book/settings';
 import { selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
-import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/settings/settings';
 import { Act, Choice, OverPage, TitledPart, Txt, usePageTitle } from '@/ui';
 
 import { BackupPart } from './BackupPart';
@@ -18,83 +19,83 @@ import { TodayPart } from './TodayPart';
 import { WritingPart } from './WritingPart';
 
 const SIZES = [
-  ['0.9', 'Small'],
-  ['1', 'Normal'],
-  ['1.2', 'Large'],
-  ['1.4', 'Very large'],
+  ['0.9', texts.small],
+  ['1', texts.normal],
+  ['1.2', texts.large],
+  ['1.4', texts.veryLarge],
 ] as const;
 
 /** What the user can set, and the ways in and out of the book. */
 export function SettingsPage() {
-  usePageTitle('Settings');
+  usePageTitle(texts.settings);
   const dispatch = useAppDispatch();
   const settings = useAppSelector(selectSettings);
   const setAside = useAppSelector(selectSetAside);
   return (
     <OverPage
-      title="Settings"
-      backLabel="Book"
+      title={texts.settings}
+      backLabel={texts.book}
       onBack={() => go('/book')}
       className="max-w-[640px] gap-7"
       testID="settings-page"
     >
-      <TitledPart title="Names and order">
+      <TitledPart title={texts.namesAndOrder}>
         <NamesPart />
       </TitledPart>
-      <TitledPart title="Numbers">
+      <TitledPart title={texts.numbers}>
         <CountryField
           country={settings.country}
-          onChange={(country) => dispatch(changeSettingsUndoably('Country for numbers', { country }))}
+          onChange={(country) => dispatch(changeSettingsUndoably(texts.countryForNumbers, { country }))}
         />
       </TitledPart>
-      <TitledPart title="Quick line">
+      <TitledPart title={texts.quickLine}>
         <QuickActsPart />
       </TitledPart>
-      <TitledPart title="Writing to many">
+      <TitledPart title={texts.writingToMany}>
         <WritingPart />
       </TitledPart>
-      <TitledPart title="Today">
+      <TitledPart title={texts.today}>
         <TodayPart />
       </TitledPart>
-      <TitledPart title="Card layout">
+      <TitledPart title={texts.cardLayout}>
         <LayoutPart />
       </TitledPart>
-      <TitledPart title="Colours">
+      <TitledPart title={texts.colours}>
         <Choice
-          name="Colours"
+          name={texts.colours}
           options={[
-            ['system', 'Same as this device'],
-            ['light', 'Light'],
-            ['dark', 'Dark'],
+            ['system', texts.sameAsThisDevice],
+            ['light', texts.light],
+            ['dark', texts.dark],
           ]}
           value={settings.scheme}
-          onChange={(scheme) => dispatch(changeSettingsUndoably('Colours', { scheme }))}
+          onChange={(scheme) => dispatch(changeSettingsUndoably(texts.colours, { scheme }))}
         />
       </TitledPart>
-      <TitledPart title="Size of type">
+      <TitledPart title={texts.sizeOfType}>
         <Choice
-          name="Size of type"
+          name={texts.sizeOfType}
           options={SIZES}
           value={String(settings.typeScale) as '1'}
-          onChange={(size) => dispatch(changeSettingsUndoably('Size of type', { typeScale: Number(size) }))}
+          onChange={(size) => dispatch(changeSettingsUndoably(texts.sizeOfType, { typeScale: Number(size) }))}
         />
       </TitledPart>
-      <TitledPart title="Your own addresses">
+      <TitledPart title={shared.yourOwnAddresses}>
         <Txt size="small" tone="faded">
-          They tell what you sent from what you received, and who asks to an appointment.
+          {texts.theyTellWhatYou}
         </Txt>
         <OwnAddresses />
       </TitledPart>
-      <TitledPart title="Backup">
+      <TitledPart title={texts.backup}>
         <BackupPart />
       </TitledPart>
-      <TitledPart title="Import and export">
+      <TitledPart title={texts.importAndExport}>
         <View className="flex-row">
-          <Act label="Import cards from files" onPress={() => go('/import')} testID="to-import" />
+          <Act label={texts.importCardsFromFiles} onPress={() => go('/import')} testID="to-import" />
         </View>
         <View className="flex-row">
           <Act
-            label="Talks from mail and calendars"
+            label={shared.talksFromMailAndCalendars}
             onPress={() => go('/import/talks')}
             testID="to-talk-import"
           />
@@ -103,8 +104,8 @@ export function SettingsPage() {
         <CalendarPart />
       </TitledPart>
       {setAside.length === 0 ? null : (
-        <TitledPart title="Set aside">
-          <Txt tone="ochre">{`${formatCount(setAside.length, 'record', 'records')} of the store could not be read. Their text is kept apart, and the rest of the book is whole.`}</Txt>
+        <TitledPart title={texts.setAside}>
+          <Txt tone="ochre">{texts.recordsOfStoreCouldNotBeRead(setAside.length)}</Txt>
           {setAside.map((line) => (
             <Txt key={line} size="small" tone="faded">
               {line}

@@ -11,18 +11,19 @@ import {
   useAppSelector,
 } from '@/book/state';
 import { askToNotify, notifying } from '@/platform';
+import { texts } from '@/texts/settings/settings';
 import { Choice, Field, OrderedChoice, Switch, Txt } from '@/ui';
 
 const PART_NAMES: Readonly<Record<PartName, string>> = {
-  almanac: 'Almanac of the coming days',
-  greetings: 'Greetings',
-  meetings: 'Meetings',
-  followUps: 'Follow-ups',
-  late: 'Late',
-  due: 'Due today',
-  news: 'News noticed',
-  quiet: 'Gone quiet',
-  pinned: 'Pinned',
+  almanac: texts.almanacOfComingDays,
+  greetings: texts.greetings,
+  meetings: texts.meetings,
+  followUps: texts.followUps,
+  late: texts.late,
+  due: texts.dueToday,
+  news: texts.newsNoticed,
+  quiet: texts.goneQuiet,
+  pinned: texts.pinned,
 };
 
 /** What Today goes by. */
@@ -33,43 +34,43 @@ export function TodayPart() {
     <View className="gap-3">
       <View>
         <Txt size="small" tone="faded">
-          What Today shows, in this order
+          {texts.whatTodayShowsInThisOrder}
         </Txt>
         <OrderedChoice
           options={TODAY_PARTS.map((part) => [part, PART_NAMES[part]] as const)}
           chosen={todayParts}
-          onChange={(parts) => dispatch(changeSettingsUndoably('Parts of Today', { todayParts: parts }))}
-          nameOf={(title) => `${title} is shown`}
+          onChange={(parts) => dispatch(changeSettingsUndoably(texts.partsOfToday, { todayParts: parts }))}
+          nameOf={(title) => texts.isShown(title)}
           testID="today-parts"
         />
       </View>
       <Field
-        label="Gone quiet: at most"
+        label={texts.goneQuietAtMost}
         value={String(quietCount)}
         onChange={(text) =>
           dispatch(
-            changeSettingsUndoably('How many gone quiet', {
+            changeSettingsUndoably(texts.howManyGoneQuiet, {
               quietCount: Math.min(12, Number(text.replace(/\D/g, '')) || 0),
             }),
           )
         }
         kind="tel"
-        hint="0 leaves the part out"
+        hint={texts.from0LeavesPartOut}
         testID="quiet-count"
       />
       <Notifies />
       <View>
         <Txt size="small" tone="faded">
-          29 February, in a year without one
+          {texts.from29FebruaryInYear}
         </Txt>
         <Choice
-          name="29 February, in a year without one"
+          name={texts.from29FebruaryInYear}
           options={[
-            ['february-28', 'Is kept on 28 February'],
-            ['march-1', 'Is kept on 1 March'],
+            ['february-28', texts.isKeptOn28],
+            ['march-1', texts.isKeptOn1],
           ]}
           value={leapDay}
-          onChange={(value) => dispatch(changeSettingsUndoably('Day for 29 February', { leapDay: value }))}
+          onChange={(value) => dispatch(changeSettingsUndoably(texts.dayFor29February, { leapDay: value }))}
         />
       </View>
     </View>
@@ -77,10 +78,10 @@ export function TodayPart() {
 }
 
 const HINTS = {
-  allowed: 'Once a day, when Cordialis is opened or already open',
-  unasked: 'The browser asks once whether it may',
-  refused: 'Blocked in the browser; its settings can change that',
-  missing: 'Not supported by this browser',
+  allowed: texts.onceDayWhenCordialis,
+  unasked: texts.browserAsksOnceWhether,
+  refused: texts.blockedInBrowserItsSettings,
+  missing: texts.notSupportedByThisBrowser,
 };
 
 /** Whether the browser says what the day asks for. */
@@ -94,7 +95,7 @@ function Notifies() {
   };
   return (
     <Switch
-      label="A notification with what the day asks for"
+      label={texts.notificationWithWhatDay}
       hint={HINTS[state]}
       isOn={notifies && state === 'allowed'}
       onChange={(isOn) => void change(isOn)}

@@ -1,5 +1,6 @@
 import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { texts } from '@/texts/settings/settings';
 import { Field } from '@/ui';
 
 /** How messages to many are written. */
@@ -8,18 +9,18 @@ export function WritingPart() {
   const { bccFrom } = useAppSelector(selectSettings);
   return (
     <Field
-      label="Offer Bcc from this many people"
+      label={texts.offerBccFromThisMany}
       value={String(bccFrom)}
       onChange={(text) => {
         const count = Number(text.replace(/\D/g, '')) || 2;
         dispatch(
-          changeSettingsUndoably('From how many on Bcc is offered', {
+          changeSettingsUndoably(texts.fromHowManyOnBcc, {
             bccFrom: Math.min(1000, Math.max(2, count)),
           }),
         );
       }}
       kind="tel"
-      hint="So that they don’t see each other’s addresses"
+      hint={texts.soThatTheyDont}
       testID="bcc-from"
     />
   );

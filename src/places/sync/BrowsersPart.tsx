@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { useAppDispatch } from '@/book/state';
 import { unpairFromHub, useHubAct } from '@/book/sync';
 import type { DevicesStatus } from '@/core/sync';
+import { texts } from '@/texts/sync/sync';
 import { Act, Txt } from '@/ui';
 
 import { formatMoment } from './words';
@@ -22,7 +23,7 @@ export function BrowsersPart({ browsers, now }: BrowsersPartProps) {
   return (
     <View className="pt-5">
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        Browsers that share this book
+        {texts.browsersThatShareThisBook}
       </Txt>
       {browsers.map(({ name, seen, isThis }) => (
         <View
@@ -30,7 +31,7 @@ export function BrowsersPart({ browsers, now }: BrowsersPartProps) {
           className="min-h-[44px] flex-row items-center justify-between gap-3 border-b border-rule"
         >
           <View className="min-w-0 flex-1">
-            <Txt lines={1}>{isThis ? `${name} (this one)` : name}</Txt>
+            <Txt lines={1}>{isThis ? texts.thisOne(name) : name}</Txt>
           </View>
           {seen === null || isThis ? null : (
             <Txt size="small" tone="faded" isFigures>
@@ -38,8 +39,8 @@ export function BrowsersPart({ browsers, now }: BrowsersPartProps) {
             </Txt>
           )}
           <Act
-            label={isThis ? 'Stop' : 'Remove'}
-            name={isThis ? 'Stop sharing in this browser' : `Remove ${name}`}
+            label={isThis ? texts.stop : texts.remove}
+            name={isThis ? texts.stopSharingInThisBrowser : texts.removeNamed(name)}
             tone="faded"
             onPress={() =>
               void (isThis ? dispatch(unpairFromHub()) : act((hub, token) => hub.unpair(token, name)))
@@ -49,7 +50,7 @@ export function BrowsersPart({ browsers, now }: BrowsersPartProps) {
       ))}
       <View className="flex-row">
         <Act
-          label="Pair another browser"
+          label={texts.pairAnotherBrowser}
           onPress={() => void act((hub, token) => hub.newCode(token)).then((made) => setCode(made ?? ''))}
           testID="new-code"
         />
@@ -57,7 +58,7 @@ export function BrowsersPart({ browsers, now }: BrowsersPartProps) {
       {code === '' ? null : (
         <View role="status">
           <Txt>
-            Type this code there, under Devices, within ten minutes:{' '}
+            {texts.typeThisCodeThereUnder}{' '}
             <Txt font="sansBold" size="strong" isFigures testID="code">
               {code}
             </Txt>

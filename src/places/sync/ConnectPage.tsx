@@ -6,6 +6,8 @@ import { useHub, useHubAct } from '@/book/sync';
 import type { NewPassport } from '@/core/sync';
 import { copyText } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/sync';
 import { Act, Code, Copy, Field, LabelledRow, NextAct, OverPage, Txt, usePageTitle } from '@/ui';
 
 import { type PassportDraft, PassportForm, usualPassport } from './PassportForm';
@@ -14,7 +16,7 @@ import { useDirectoryToken } from './useDirectoryToken';
 
 /** A real device gets a passport: its name, what it may have, and then what to type on it. */
 export function ConnectPage() {
-  usePageTitle('Connect a device');
+  usePageTitle(shared.connectDevice);
   const { pairing } = useHub();
   const act = useHubAct();
   const tokenFor = useDirectoryToken();
@@ -29,36 +31,36 @@ export function ConnectPage() {
   };
   return (
     <OverPage
-      title="Connect a device"
-      backLabel="Devices"
+      title={shared.connectDevice}
+      backLabel={texts.devices}
       onBack={() => go('/devices')}
       className="max-w-[640px] gap-5"
       testID="connect-page"
     >
       {!pairing ? (
-        <Txt tone="ochre">This browser has to be paired with the hub first, under Devices.</Txt>
+        <Txt tone="ochre">{shared.thisBrowserHasToBePaired}</Txt>
       ) : made ? (
         <Made made={made} name={name.trim()} />
       ) : (
         <>
           <Field
-            label="What the device is called"
+            label={texts.whatDeviceIsCalled}
             value={name}
             onChange={setName}
-            placeholder="My phone"
+            placeholder={texts.myPhone}
             isFirst
             testID="device-name"
           />
           <PassportForm draft={draft} onChange={(some) => setDraft({ ...draft, ...some })} />
           <NextAct
-            label="Create its passport"
+            label={texts.createItsPassport}
             isDisabled={name.trim() === ''}
             onPress={() => void save()}
             testID="make-passport"
           />
           <View className="flex-row">
             <Act
-              label="Connect to another server instead"
+              label={texts.connectToAnotherServer}
               tone="faded"
               onPress={() => go('/devices/server')}
               testID="to-server"
@@ -76,34 +78,33 @@ const CODE_SIZE = 220;
 /** What to type on the device; the password is told once. */
 function Made({ made, name }: { readonly made: NewPassport; readonly name: string }) {
   const dispatch = useAppDispatch();
-  const text = `CardDAV\nServer: ${made.url}\nUser name: ${made.user}\nPassword: ${made.password}\n`;
+  const text = texts.carddavServerUserName(made.url, made.user, made.password);
   const copy = async () => {
-    if (await copyText(text)) dispatch(noticeShown({ text: 'Copied the sign-in details', tone: 'plain' }));
+    if (await copyText(text)) dispatch(noticeShown({ text: texts.copiedSignInDetails, tone: 'plain' }));
   };
   return (
     <View className="gap-4" testID="passport-made">
-      <Txt>On the device, add a CardDAV account and enter these. The password is shown only once.</Txt>
+      <Txt>{texts.onDeviceAddCarddav}</Txt>
       <View>
-        <LabelledRow label="Server">
+        <LabelledRow label={texts.server}>
           <Txt isFigures>{made.url}</Txt>
         </LabelledRow>
-        <LabelledRow label="User name">
+        <LabelledRow label={texts.userName}>
           <Txt isFigures>{made.user}</Txt>
         </LabelledRow>
-        <LabelledRow label="Password">
+        <LabelledRow label={texts.password}>
           <Txt isFigures testID="password">
             {made.password}
           </Txt>
         </LabelledRow>
       </View>
-      <Code text={text} name="Server, user name and password of this passport" size={CODE_SIZE} />
+      <Code text={text} name={texts.serverUserNameAnd} size={CODE_SIZE} />
       <View className="flex-row flex-wrap gap-x-6">
-        <Act label="Copy the sign-in details" icon={Copy} onPress={() => void copy()} />
-        <Act label="Done" onPress={() => go(devicePath(name))} testID="passport-done" />
+        <Act label={texts.copySignInDetails} icon={Copy} onPress={() => void copy()} />
+        <Act label={texts.done} onPress={() => go(devicePath(name))} testID="passport-done" />
       </View>
       <Txt size="small" tone="faded">
-        This hub answers on this machine only. A device elsewhere reaches it through a server with TLS in
-        front of it.
+        {texts.thisHubAnswersOnThisMachine}
       </Txt>
     </View>
   );

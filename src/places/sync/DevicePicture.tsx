@@ -4,6 +4,7 @@ import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 
 import type { DeviceStatus } from '@/core/sync';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/sync/sync';
 import { linkProps, Txt, useColours } from '@/ui';
 
 import { devicePath } from './paths';
@@ -91,11 +92,11 @@ function DeviceMark({
   now: number;
 }) {
   const colours = useColours();
-  const last = device.seen === null ? 'never synced' : formatMoment(device.seen, now);
+  const last = device.seen === null ? texts.neverSynced : formatMoment(device.seen, now);
   const words = [
     device.name,
-    device.isPaused ? 'paused' : `last sync ${last}`,
-    isUnsettled ? 'to settle' : '',
+    device.isPaused ? texts.pausedWord : texts.lastSync(last),
+    isUnsettled ? texts.toSettle : '',
   ];
   return (
     <Pressable
@@ -112,7 +113,7 @@ function DeviceMark({
         {device.name}
       </Txt>
       <Txt size="small" tone={isUnsettled ? 'ochre' : 'faded'} lines={1} isFigures>
-        {device.isPaused ? 'paused' : isUnsettled ? 'to settle' : last}
+        {device.isPaused ? texts.pausedWord : isUnsettled ? texts.toSettle : last}
       </Txt>
     </Pressable>
   );

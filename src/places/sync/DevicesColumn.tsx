@@ -2,8 +2,9 @@ import { ScrollView, View } from 'react-native';
 import { Pressable } from 'react-native';
 
 import { useHub } from '@/book/sync';
-import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/sync';
 import { Act, Library, linkProps, Plus, ProgressLine, Txt } from '@/ui';
 
 import { BrowsersPart } from './BrowsersPart';
@@ -24,12 +25,12 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
     <ScrollView testID="devices">
       <View className="flex-row items-center justify-between border-b border-rule px-5 pb-2 pt-4">
         <Txt font="serif" size="head" heading={1}>
-          Devices
+          {texts.devices}
         </Txt>
         {pairing ? (
           <Act
-            label="Connect"
-            name="Connect a device"
+            label={texts.connect}
+            name={shared.connectDevice}
             icon={Plus}
             onPress={() => go('/devices/connect')}
             testID="connect"
@@ -41,10 +42,10 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
         {value && value.devices.length > 0 ? (
           <DevicePicture devices={value.devices} unsettled={unsettled} now={now} />
         ) : null}
-        {fault === '' ? null : <Txt tone="brick">{`The hub did not answer: ${fault}.`}</Txt>}
+        {fault === '' ? null : <Txt tone="brick">{shared.hubDidNotAnswer(fault)}</Txt>}
         {values.length === 0 ? null : (
           <Act
-            label={`To settle: ${formatCount(values.length, 'value', 'values')}`}
+            label={texts.toSettleValues(values.length)}
             onPress={() => go('/devices/settle')}
             testID="to-settle"
           />
@@ -73,10 +74,10 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
         ) : null}
         <View className="flex-row flex-wrap gap-x-6">
           {pairing ? (
-            <Act label="What was changed" tone="faded" onPress={() => go(logPath())} testID="to-log" />
+            <Act label={texts.whatWasChanged} tone="faded" onPress={() => go(logPath())} testID="to-log" />
           ) : null}
           <Act
-            label="The common directory"
+            label={texts.commonDirectory}
             icon={Library}
             tone="faded"
             onPress={() => go('/directory')}
@@ -95,16 +96,20 @@ function ExchangeState({ now }: { readonly now: number }) {
     return (
       <ProgressLine
         share01={work.total === 0 ? 0 : work.done / work.total}
-        text={`Sending to the hub: ${work.done} of ${work.what === 'months' ? formatCount(work.total, 'month of talks', 'months of talks') : formatCount(work.total, 'card', 'cards')}`}
+        text={texts.sendingToHubOf(
+          work.done,
+          work.what === 'months' ? texts.monthsOfTalkCount(work.total) : shared.cardCount(work.total),
+        )}
       />
     );
   if (fault !== '') {
-    const rest =
-      waiting === 0 ? '' : ` ${formatCount(waiting, 'change waits', 'changes wait')} here and will be sent.`;
-    return <Txt tone="brick">{`No exchange with the hub: ${fault}.${rest}`}</Txt>;
+    const says = texts.noExchangeWithHub(fault);
+    return <Txt tone="brick">{waiting === 0 ? says : `${says} ${texts.changesWait(waiting)}`}</Txt>;
   }
-  if (lastAt === '') return <Txt tone="faded">Contacting the hub …</Txt>;
+  if (lastAt === '') return <Txt tone="faded">{shared.contactingHub}</Txt>;
   return (
-    <Txt tone="moss" testID="in-step">{`In sync with the hub, last at ${formatMoment(lastAt, now)}`}</Txt>
+    <Txt tone="moss" testID="in-step">
+      {texts.inSyncWithHub(formatMoment(lastAt, now))}
+    </Txt>
   );
 }

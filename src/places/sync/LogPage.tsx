@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import { selectRowsByUid, useAppSelector } from '@/book/state';
 import { useHub, useHubAnswer } from '@/book/sync';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/sync';
 import { Act, Choice, OverPage, Txt, usePageTitle } from '@/ui';
 
 import { LogPart } from './LogPart';
@@ -12,7 +14,7 @@ import { useDevices } from './useDevices';
 
 /** What was changed through the hub: by everybody, by one device or browser, or on one card. */
 export function LogPage() {
-  usePageTitle('What was changed');
+  usePageTitle(texts.whatWasChanged);
   const { device = '', uid = '' } = useLocalSearchParams<{ device?: string; uid?: string }>();
   const { pairing } = useHub();
   const rows = useAppSelector(selectRowsByUid);
@@ -21,27 +23,25 @@ export function LogPage() {
   const { value } = useHubAnswer(`log ${JSON.stringify(of)}`, (hub, token) => hub.log(token, of));
   return (
     <OverPage
-      title="What was changed"
-      backLabel="Devices"
+      title={texts.whatWasChanged}
+      backLabel={texts.devices}
       onBack={() => go('/devices')}
       className="max-w-[640px] gap-4"
       testID="log-page"
     >
-      {pairing ? null : (
-        <Txt tone="ochre">This browser has to be paired with the hub first, under Devices.</Txt>
-      )}
+      {pairing ? null : <Txt tone="ochre">{shared.thisBrowserHasToBePaired}</Txt>}
       {uid === '' ? (
         <Choice
-          name="By whom"
-          options={[['', 'Everybody'], ...devices.map(({ name }) => [name, name] as const)]}
+          name={texts.byWhom}
+          options={[['', texts.everybody], ...devices.map(({ name }) => [name, name] as const)]}
           value={device}
           onChange={(name) => go(logPath(name === '' ? {} : { device: name }))}
         />
       ) : (
         <View>
-          <Txt>{`Only ${rows.get(uid)?.shown ?? 'a card that has gone'}`}</Txt>
+          <Txt>{texts.only(rows.get(uid)?.shown ?? texts.cardThatHasGoneWord)}</Txt>
           <View className="flex-row">
-            <Act label="All cards" tone="faded" onPress={() => go(logPath())} testID="log-all" />
+            <Act label={texts.allCards} tone="faded" onPress={() => go(logPath())} testID="log-all" />
           </View>
         </View>
       )}

@@ -4,6 +4,8 @@ import { selectRowsByUid, useAppSelector } from '@/book/state';
 import type { LogLine } from '@/core/sync';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/sync';
 import { Act, NameLink, Txt } from '@/ui';
 
 import { logPath } from './paths';
@@ -21,11 +23,11 @@ interface LogPartProps {
 export function LogPart({ lines, isOfCard }: LogPartProps) {
   const rows = useAppSelector(selectRowsByUid);
   const now = useNow();
-  if (!lines) return <Txt tone="faded">Contacting the hub …</Txt>;
+  if (!lines) return <Txt tone="faded">{shared.contactingHub}</Txt>;
   if (lines.length === 0)
     return (
       <Txt font="serifItalic" tone="faded">
-        Nothing yet.
+        {texts.nothingYet}
       </Txt>
     );
   return (
@@ -44,13 +46,13 @@ export function LogPart({ lines, isOfCard }: LogPartProps) {
               <Txt>{says}</Txt>
             )}
             <Txt size="small" tone="faded">
-              {by ?? 'The hub'}
+              {by ?? texts.hub}
             </Txt>
           </View>
           {isOfCard ? null : (
             <Act
-              label="Its log"
-              name={`The log of this card: ${says}`}
+              label={texts.itsLog}
+              name={texts.logOfThisCard(says)}
               tone="faded"
               onPress={() => go(logPath({ uid }))}
             />

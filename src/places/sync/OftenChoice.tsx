@@ -1,10 +1,11 @@
+import { texts } from '@/texts/sync/sync';
 import { Choice } from '@/ui';
 
 const OFTEN = [
-  ['5', 'Every five minutes'],
-  ['15', 'Every quarter of an hour'],
-  ['60', 'Every hour'],
-  ['1440', 'Once a day'],
+  ['5', texts.everyFiveMinutes],
+  ['15', texts.everyQuarterOfHour],
+  ['60', texts.everyHour],
+  ['1440', texts.onceDay],
 ] as const;
 
 interface OftenChoiceProps {
@@ -18,8 +19,8 @@ export function OftenChoice({ minutes, onChange }: OftenChoiceProps) {
   const isKnown = OFTEN.some(([often]) => often === value);
   return (
     <Choice
-      name="How often"
-      options={isKnown ? OFTEN : [...OFTEN, [value, `Every ${value} minutes`] as const]}
+      name={texts.howOften}
+      options={isKnown ? OFTEN : [...OFTEN, [value, texts.everyMinutes(value)] as const]}
       value={value}
       onChange={(often) => onChange(Number(often))}
     />

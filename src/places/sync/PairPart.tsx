@@ -5,6 +5,8 @@ import { selectReading, useAppDispatch, useAppSelector } from '@/book/state';
 import { pairDemo, pairWithHub, useHub } from '@/book/sync';
 import { errorMessage } from '@/core/base';
 import { bookName } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/sync';
 import { Field, NextAct, Txt } from '@/ui';
 
 /** The first step: this browser is paired with the hub by a code. A demo, which holds nothing of anybody's, pairs itself. */
@@ -13,7 +15,7 @@ export function PairPart() {
   const { fault: left } = useHub();
   const isRead = useAppSelector(selectReading) === undefined;
   const [code, setCode] = useState('');
-  const [name, setName] = useState('Browser');
+  const [name, setName] = useState(texts.browser);
   const [fault, setFault] = useState('');
   const isDemo = bookName() === 'cordialis-demo';
   const pair = () =>
@@ -23,29 +25,25 @@ export function PairPart() {
     if (isDemo && isRead && left === '')
       dispatch(pairDemo()).catch((error: unknown) => setFault(errorMessage(error)));
   }, [isRead, isDemo, left, dispatch]);
-  if (isDemo && fault === '' && left === '') return <Txt tone="faded">Contacting the hub …</Txt>;
+  if (isDemo && fault === '' && left === '') return <Txt tone="faded">{shared.contactingHub}</Txt>;
   return (
     <View className="gap-3" testID="pair">
       <Txt font="serifItalic" size="strong" tone="faded">
-        The phone, the mail client and the computer show the same cards once this browser exchanges them with
-        the hub. Private cards stay here.
+        {texts.phoneMailClientAndComputer}
       </Txt>
-      {left === '' ? null : <Txt tone="ochre">{`Stopped: ${left}.`}</Txt>}
-      <Txt size="small">
-        The hub prints a code when it starts for the first time; another one comes from “npm run -s hub --
-        pair”, or from a browser that is paired already. It is good for ten minutes.
-      </Txt>
+      {left === '' ? null : <Txt tone="ochre">{texts.stopped(left)}</Txt>}
+      <Txt size="small">{texts.hubPrintsCodeWhen}</Txt>
       <Field
-        label="Code"
+        label={texts.code}
         value={code}
         onChange={setCode}
-        placeholder="XXXX-XXXX"
+        placeholder={texts.xxxxXxxx}
         error={fault === '' ? undefined : fault}
         testID="pair-code"
       />
-      <Field label="Name for this browser" value={name} onChange={setName} testID="pair-name" />
+      <Field label={texts.nameForThisBrowser} value={name} onChange={setName} testID="pair-name" />
       <NextAct
-        label="Pair with the hub"
+        label={texts.pairWithHub}
         isDisabled={code.trim() === ''}
         onPress={() => void pair()}
         testID="pair-now"

@@ -4,6 +4,7 @@ import { selectTags } from '@/book/card';
 import { selectLists, useAppSelector } from '@/book/state';
 import { shownAs } from '@/core/card';
 import type { PassportRequest } from '@/core/sync';
+import { texts } from '@/texts/sync/sync';
 import { Choice, Switch, Tick, TitledPart, Txt } from '@/ui';
 
 import { DIRECTIONS } from './words';
@@ -31,10 +32,10 @@ export const usualPassport: PassportDraft = {
 
 /** How large pictures are there: none, their longer side in pixels, or as they are. */
 const PICTURES = [
-  ['none', 'No pictures'],
-  ['96', 'Pictures as small as in a list: 96 pixels'],
-  ['320', 'Pictures for a small screen: 320 pixels'],
-  ['whole', 'Pictures as they are'],
+  ['none', texts.noPictures],
+  ['96', texts.picturesAsSmallAsInList],
+  ['320', texts.picturesForSmallScreen],
+  ['whole', texts.picturesAsTheyAre],
 ] as const;
 
 function pictureOf({ photos, photoSide }: PassportDraft): (typeof PICTURES)[number][0] {
@@ -64,22 +65,22 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
   };
   return (
     <View className="gap-4">
-      <TitledPart title="Direction">
+      <TitledPart title={texts.direction}>
         <Choice
-          name="Direction"
+          name={texts.direction}
           options={DIRECTIONS}
           value={draft.direction}
           onChange={(direction) => onChange({ direction })}
         />
       </TitledPart>
-      <TitledPart title="Which cards">
+      <TitledPart title={texts.whichCards}>
         <Choice
-          name="Which cards"
+          name={texts.whichCards}
           options={[
-            ['all', 'All except private and archived ones'],
-            ['own', 'Cards stored there'],
-            ...(lists.length > 0 ? [['lists', 'Cards on certain lists'] as const] : []),
-            ...(tags.length > 0 ? [['tag', 'Cards with a tag'] as const] : []),
+            ['all', texts.allExceptPrivateAndArchived],
+            ['own', texts.cardsStoredThere],
+            ...(lists.length > 0 ? [['lists', texts.cardsOnCertainLists] as const] : []),
+            ...(tags.length > 0 ? [['tag', texts.cardsWithTag] as const] : []),
           ]}
           value={which}
           onChange={choose}
@@ -102,17 +103,17 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
           : null}
         {which === 'tag' ? (
           <Choice
-            name="Tag"
+            name={texts.tag}
             options={tags.map(({ tag }) => [tag, tag] as const)}
             value={draft.tag}
             onChange={(tag) => onChange({ tag })}
           />
         ) : null}
       </TitledPart>
-      <TitledPart title="What each card includes">
-        <Switch label="Notes" isOn={draft.notes} onChange={(notes) => onChange({ notes })} />
+      <TitledPart title={texts.whatEachCardIncludes}>
+        <Switch label={texts.notes} isOn={draft.notes} onChange={(notes) => onChange({ notes })} />
         <Choice
-          name="Pictures"
+          name={texts.pictures}
           options={PICTURES}
           value={pictureOf(draft)}
           onChange={(size) =>
@@ -123,14 +124,14 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
           }
         />
         <Switch
-          label="Lists"
-          hint="As group cards, for devices that support them"
+          label={texts.lists}
+          hint={texts.asGroupCardsForDevices}
           isOn={draft.groups}
           onChange={(groups) => onChange({ groups })}
         />
         <Switch
-          label="The common directory"
-          hint="As a separate, read-only address book"
+          label={texts.commonDirectory}
+          hint={texts.asSeparateReadOnly}
           isOn={draft.directory}
           onChange={(directory) => onChange({ directory })}
           testID="passport-directory"

@@ -4,8 +4,9 @@ import { View } from 'react-native';
 import { noticeShown, useAppDispatch } from '@/book/state';
 import { useHubAct } from '@/book/sync';
 import type { DeviceStatus, SyncPreview, VisitResult } from '@/core/sync';
-import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/sync';
 import { Act, OverPage, Repeat, TitledPart, Trash, Txt, usePageTitle } from '@/ui';
 
 import { adviceFor } from './advice';
@@ -24,25 +25,31 @@ export function PassportPage({ name }: { readonly name: string }) {
   return (
     <OverPage
       title={name}
-      backLabel="Devices"
+      backLabel={texts.devices}
       onBack={() => go('/devices')}
       className="max-w-[640px] gap-5"
       testID="passport-page"
     >
-      {device === undefined ? <Txt tone="faded">Contacting the hub …</Txt> : null}
-      {device === null ? <Txt tone="ochre">There is no device of that name any more.</Txt> : null}
+      {device === undefined ? <Txt tone="faded">{shared.contactingHub}</Txt> : null}
+      {device === null ? <Txt tone="ochre">{texts.thereIsNoDevice}</Txt> : null}
       {device ? (
         <>
           <Txt tone={device.syncs[0]?.fault ? 'brick' : 'faded'}>{standingOf(device, now)}</Txt>
           {device.server === null ? null : (
-            <Txt size="small" tone="faded">{`The hub visits it as a client: ${device.server}`}</Txt>
+            <Txt size="small" tone="faded">
+              {texts.hubVisitsItAsClient(device.server)}
+            </Txt>
           )}
           <PassportActs device={device} />
           <AheadPart device={device} />
           <Passport device={device} />
           <SyncsPart device={device} now={now} />
           <View className="flex-row">
-            <Act label="What it changed" onPress={() => go(logPath({ device: name }))} testID="device-log" />
+            <Act
+              label={texts.whatItChanged}
+              onPress={() => go(logPath({ device: name }))}
+              testID="device-log"
+            />
           </View>
         </>
       ) : null}
@@ -58,8 +65,7 @@ function PassportActs({ device }: { readonly device: DeviceStatus }) {
   const visit = async () => {
     if (standIn === null) {
       const went = await act((hub, token) => hub.visitServer(token, name));
-      if (went)
-        dispatch(noticeShown({ text: `${name}: ${went.came} came, ${went.went} went`, tone: 'plain' }));
+      if (went) dispatch(noticeShown({ text: texts.cameWent(name, went.came, went.went), tone: 'plain' }));
       return;
     }
     const done = await act((hub, token) => hub.visit(token, standIn));
@@ -67,37 +73,35 @@ function PassportActs({ device }: { readonly device: DeviceStatus }) {
   };
   const remove = async () => {
     await act((hub, token) => hub.removeDevice(token, name));
-    dispatch(
-      noticeShown({ text: `${name} has no passport any more. Its cards stay as they are.`, tone: 'plain' }),
-    );
+    dispatch(noticeShown({ text: texts.hasNoPassportAny(name), tone: 'plain' }));
     go('/devices');
   };
   return (
     <View className="flex-row flex-wrap gap-x-6">
       {standIn === null && server === null ? null : (
-        <Act label="Sync now" icon={Repeat} onPress={() => void visit()} testID="sync-now" />
+        <Act label={texts.syncNow} icon={Repeat} onPress={() => void visit()} testID="sync-now" />
       )}
       {standIn === null ? null : (
         <Act
-          label="Open the simulated device"
+          label={texts.openSimulatedDevice}
           onPress={() => go(`/devices/try/${standIn}`)}
           testID="try-it"
         />
       )}
       <Act
-        label={isPaused ? 'Resume' : 'Pause'}
+        label={isPaused ? texts.resume : texts.pause}
         onPress={() => void act((hub, token) => hub.changeDevice(token, name, { isPaused: !isPaused }))}
         testID="pause"
       />
       {isSure ? (
         <Act
-          label="Remove it; its password is gone for good"
+          label={texts.removeItItsPassword}
           tone="brick"
           onPress={() => void remove()}
           testID="remove-sure"
         />
       ) : (
-        <Act label="Remove" icon={Trash} tone="faded" onPress={() => setSure(true)} testID="remove" />
+        <Act label={texts.remove} icon={Trash} tone="faded" onPress={() => setSure(true)} testID="remove" />
       )}
     </View>
   );
@@ -106,11 +110,11 @@ function PassportActs({ device }: { readonly device: DeviceStatus }) {
 /** What a visit did, in words. */
 function visitInWords({ sent, received, removed }: VisitResult): string {
   const parts = [
-    sent.length > 0 ? `sent ${formatCount(sent.length, 'card', 'cards')}` : '',
-    received.length > 0 ? `received ${formatCount(received.length, 'card', 'cards')}` : '',
-    removed.length > 0 ? `removed ${removed.length}` : '',
+    sent.length > 0 ? texts.sentCards(sent.length) : '',
+    received.length > 0 ? texts.receivedCards(received.length) : '',
+    removed.length > 0 ? texts.removed(removed.length) : '',
   ].filter(Boolean);
-  return parts.length === 0 ? 'nothing new' : parts.join(', ');
+  return parts.length === 0 ? texts.nothingNew : parts.join(', ');
 }
 
 /** Names of one kind told at most. */
@@ -122,9 +126,9 @@ function AheadPart({ device }: { readonly device: DeviceStatus }) {
   const [ahead, setAhead] = useState<SyncPreview>();
   const lines = ahead
     ? ([
-        ['New on the device', ahead.added],
-        ['Changed on the device', ahead.changed],
-        ['Removed from the device', ahead.removed],
+        [texts.newOnDevice, ahead.added],
+        [texts.changedOnDevice, ahead.changed],
+        [texts.removedFromDevice, ahead.removed],
       ] as const)
     : [];
   const isNothing = lines.every(([, names]) => names.length === 0);
@@ -132,16 +136,16 @@ function AheadPart({ device }: { readonly device: DeviceStatus }) {
     <View>
       <View className="flex-row">
         <Act
-          label="Preview the next sync"
+          label={texts.previewNextSync}
           onPress={() => void act((hub, token) => hub.ahead(token, device.name)).then(setAhead)}
           testID="ahead"
         />
       </View>
-      {ahead && isNothing ? <Txt testID="ahead-none">Nothing: it is up to date.</Txt> : null}
+      {ahead && isNothing ? <Txt testID="ahead-none">{texts.nothingItIsUp}</Txt> : null}
       {lines.map(([title, names]) =>
         names.length === 0 ? null : (
           <Txt key={title}>
-            {`${title}: ${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`}
+            {`${title}: ${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? shared.andMore(names.length - NAMED) : ''}`}
           </Txt>
         ),
       )}
@@ -164,7 +168,7 @@ function Passport({ device }: { readonly device: DeviceStatus }) {
     <>
       <PassportForm draft={draft} onChange={(some) => void change(some)} />
       {device.everyMinutes === null ? null : (
-        <TitledPart title="How often">
+        <TitledPart title={texts.howOften}>
           <OftenChoice
             minutes={device.everyMinutes}
             onChange={(everyMinutes) =>
@@ -186,16 +190,16 @@ function SyncsPart({ device, now }: { readonly device: DeviceStatus; readonly no
   const takeBack = async (id: number) => {
     const undone = await act((hub, token) => hub.undoSync(token, id));
     if (!undone) return;
-    const rest = undone.missed === 0 ? '' : ` ${undone.missed} newer values were left as they are.`;
-    const text = `Undid ${formatCount(undone.cards, 'card', 'cards')} that ${device.name} had changed.${rest}`;
+    const rest = undone.missed === 0 ? '' : texts.newerValuesWereLeft(undone.missed);
+    const text = texts.undidCardsThatHad(undone.cards, device.name, rest);
     dispatch(noticeShown({ text, tone: 'plain' }));
   };
   return (
     <View>
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        Its last syncs
+        {texts.itsLastSyncs}
       </Txt>
-      {device.syncs.length === 0 ? <Txt tone="faded">None yet.</Txt> : null}
+      {device.syncs.length === 0 ? <Txt tone="faded">{texts.noneYet}</Txt> : null}
       {device.syncs.slice(0, SHOWN).map((sync) => (
         <View key={sync.id} className="min-h-[44px] flex-row items-center gap-3 border-b border-rule">
           <View className="w-[92px] shrink-0">
@@ -204,7 +208,7 @@ function SyncsPart({ device, now }: { readonly device: DeviceStatus; readonly no
             </Txt>
           </View>
           <View className="min-w-0 flex-1">
-            <Txt isFigures>{`${sync.in} came, ${sync.out} went`}</Txt>
+            <Txt isFigures>{texts.cameWentCount(sync.in, sync.out)}</Txt>
             {sync.fault === null ? null : (
               <>
                 <Txt size="small" tone="brick">
@@ -217,14 +221,14 @@ function SyncsPart({ device, now }: { readonly device: DeviceStatus; readonly no
             )}
             {sync.undone === null ? null : (
               <Txt size="small" tone="faded">
-                {`Undone ${formatMoment(sync.undone, now)}`}
+                {texts.undone(formatMoment(sync.undone, now))}
               </Txt>
             )}
           </View>
           {sync.in > 0 && sync.undone === null ? (
             <Act
-              label="Undo"
-              name={`Undo the sync at ${formatMoment(sync.at, now)}`}
+              label={texts.undo}
+              name={texts.undoSyncAt(formatMoment(sync.at, now))}
               tone="faded"
               onPress={() => void takeBack(sync.id)}
               testID="undo-sync"

@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { useHub, useHubAct } from '@/book/sync';
 import type { AccountRequest } from '@/core/sync';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/sync';
 import { Choice, Field, NextAct, OverPage, Txt, usePageTitle } from '@/ui';
 
 import { OftenChoice } from './OftenChoice';
@@ -11,7 +13,7 @@ import { DIRECTIONS } from './words';
 
 /** Another server over CardDAV, which the hub visits by itself. */
 export function ServerPage() {
-  usePageTitle('Another server');
+  usePageTitle(texts.anotherServer);
   const { pairing } = useHub();
   const act = useHubAct();
   const [wish, setWish] = useState<AccountRequest>({
@@ -29,66 +31,61 @@ export function ServerPage() {
   };
   return (
     <OverPage
-      title="Another server"
-      backLabel="Devices"
+      title={texts.anotherServer}
+      backLabel={texts.devices}
       onBack={() => go('/devices')}
       className="max-w-[640px] gap-4"
       testID="server-page"
     >
-      {pairing ? null : (
-        <Txt tone="ochre">This browser has to be paired with the hub first, under Devices.</Txt>
-      )}
-      <Txt tone="faded">
-        The hub signs in there as a client over CardDAV and puts together what either side has changed. It
-        keeps the password sealed, as it has to sign in with it.
-      </Txt>
+      {pairing ? null : <Txt tone="ochre">{shared.thisBrowserHasToBePaired}</Txt>}
+      <Txt tone="faded">{texts.hubSignsInThereAsClient}</Txt>
       <Field
-        label="What it is called here"
+        label={texts.whatItIsCalled}
         value={wish.name}
         onChange={(text) => set({ name: text })}
         isFirst
         testID="server-name"
       />
       <Field
-        label="Address"
+        label={texts.address}
         value={wish.base}
         onChange={(base) => set({ base })}
         kind="url"
-        placeholder="https://cards.example"
+        placeholder={texts.httpsCardsExample}
         testID="server-base"
       />
       <Field
-        label="User name"
+        label={texts.userName}
         value={wish.user}
         onChange={(user) => set({ user })}
         kind="email"
         testID="server-user"
       />
       <Field
-        label="Password"
+        label={texts.password}
         value={wish.password}
         onChange={(password) => set({ password })}
         isSecret
         testID="server-password"
       />
       <Choice
-        name="Direction"
+        name={texts.direction}
         options={SERVER_DIRECTIONS}
         value={wish.direction}
         onChange={(direction) => set({ direction })}
       />
       <Choice
-        name="Which cards"
+        name={texts.whichCards}
         options={[
-          ['own', 'Cards that come from it or are stored there'],
-          ['all', 'All except private and archived ones'],
+          ['own', texts.cardsThatComeFromItOrAreStored],
+          ['all', texts.allExceptPrivateAndArchived],
         ]}
         value={wish.own === true ? 'own' : 'all'}
         onChange={(which) => set({ own: which === 'own' })}
       />
       <OftenChoice minutes={wish.everyMinutes} onChange={(everyMinutes) => set({ everyMinutes })} />
       <NextAct
-        label="Connect"
+        label={texts.connect}
         isDisabled={!pairing || [name, wish.base.trim(), wish.user].includes('')}
         onPress={() => void save()}
         testID="server-save"
@@ -98,5 +95,5 @@ export function ServerPage() {
 }
 
 const SERVER_DIRECTIONS = DIRECTIONS.map(
-  ([value, label]) => [value, label.replace('the device', 'the server')] as const,
+  ([value, label]) => [value, label.replace(texts.device, texts.serverWord)] as const,
 );

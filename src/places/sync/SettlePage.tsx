@@ -6,6 +6,7 @@ import { canKeepBoth, type Choice, settleValue, useHubAct } from '@/book/sync';
 import type { ToSettle } from '@/core/sync';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/sync/sync';
 import { Act, Field, NameLink, OverPage, Txt, usePageTitle } from '@/ui';
 
 import { useNow, useToSettle } from './useDevices';
@@ -13,21 +14,17 @@ import { describeOwner, describePlace, describeValue, formatMoment } from './wor
 
 /** Values that two sides have changed, each to something else: both beside each other, to choose between. */
 export function SettlePage() {
-  usePageTitle('To settle');
+  usePageTitle(texts.toSettleTitle);
   const { values } = useToSettle();
   return (
     <OverPage
-      title="To settle"
-      backLabel="Devices"
+      title={texts.toSettleTitle}
+      backLabel={texts.devices}
       onBack={() => go('/devices')}
       className="max-w-[720px] gap-5"
       testID="settle-page"
     >
-      <Txt tone="faded">
-        {values.length === 0
-          ? 'Nothing. Where two sides change the same value, both are kept here until you choose.'
-          : 'Two sides changed the same value. Until you choose, the first is used; nothing is held up.'}
-      </Txt>
+      <Txt tone="faded">{values.length === 0 ? texts.nothingWhereTwoSides : texts.twoSidesChangedSame}</Txt>
       {values.map((value) => (
         <Unsettled key={value.id} value={value} />
       ))}
@@ -71,14 +68,14 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
         {sides.map(([side, said, by, at]) => (
           <View key={side} className="min-w-[240px] flex-1 border-b border-rule py-2">
             <Txt size="small" tone={side === 'mine' ? 'moss' : 'ochre'} font="sansBold">
-              {side === 'mine' ? 'In use' : 'Waiting'}
+              {side === 'mine' ? texts.inUse : texts.waiting}
             </Txt>
             <Txt size="strong">{describeValue(said)}</Txt>
-            <Txt size="small" tone="faded">{`${by ?? 'The hub'}, ${formatMoment(at, now)}`}</Txt>
+            <Txt size="small" tone="faded">{`${by ?? texts.hub}, ${formatMoment(at, now)}`}</Txt>
             <View className="flex-row">
               <Act
-                label={side === 'mine' ? 'Keep this' : 'Use this'}
-                name={`${side === 'mine' ? 'Keep' : 'Use'} ${describeValue(said)} for ${whose}`}
+                label={side === 'mine' ? texts.keepThis : texts.useThis}
+                name={(side === 'mine' ? texts.keepFor : texts.useFor)(describeValue(said), whose)}
                 onPress={() => settle({ kind: side })}
                 testID={`settle-${side}`}
               />
@@ -88,11 +85,11 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
       </View>
       <View className="flex-row flex-wrap gap-x-6">
         {canKeepBoth(value) ? (
-          <Act label="Keep both" onPress={() => settle({ kind: 'both' })} testID="settle-both" />
+          <Act label={texts.keepBoth} onPress={() => settle({ kind: 'both' })} testID="settle-both" />
         ) : null}
         {isText && text === undefined ? (
           <Act
-            label="Type another"
+            label={texts.typeAnother}
             tone="faded"
             onPress={() => setText(describeValue(value.mine))}
             testID="settle-other"
@@ -104,11 +101,11 @@ function Unsettled({ value }: { readonly value: ToSettle }) {
           <Field label={place} value={text} onChange={setText} isFirst />
           <View className="flex-row gap-6">
             <Act
-              label="Save"
+              label={texts.save}
               isDisabled={text.trim() === ''}
               onPress={() => settle({ kind: 'other', text: text.trim() })}
             />
-            <Act label="Cancel" tone="faded" onPress={() => setText(undefined)} />
+            <Act label={texts.cancel} tone="faded" onPress={() => setText(undefined)} />
           </View>
         </View>
       )}

@@ -4,12 +4,13 @@ import type { StandInKind } from '@/book/clients';
 import { useHubAct } from '@/book/sync';
 import type { DeviceStatus } from '@/core/sync';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/sync/sync';
 import { Act, Plus } from '@/ui';
 
 const KINDS: readonly (readonly [StandInKind, string])[] = [
-  ['phone', 'a phone'],
-  ['mail', 'a mail client'],
-  ['computer', 'a computer'],
+  ['phone', texts.phone],
+  ['mail', texts.mailClient],
+  ['computer', texts.computer],
 ];
 
 /** The devices that ship with the product, as far as they aren't in use. */
@@ -26,8 +27,8 @@ export function TryPart({ devices }: { readonly devices: readonly DeviceStatus[]
       {left.map(([kind, words]) => (
         <Act
           key={kind}
-          label={`Try ${words}`}
-          name={`Try the exchange with ${words} that ships with Cordialis`}
+          label={texts.try(words)}
+          name={texts.tryExchangeWithThatShips(words)}
           icon={Plus}
           tone="faded"
           onPress={() => void add(kind)}

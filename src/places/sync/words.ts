@@ -1,7 +1,8 @@
 import { isObject } from '@/core/base';
 import { type Card, parsePointer, shownAs } from '@/core/card';
 import type { DeviceStatus, ToSettle } from '@/core/sync';
-import { formatCount, formatDay, localMoment } from '@/platform';
+import { formatDay, localMoment } from '@/platform';
+import { texts } from '@/texts/sync/sync';
 
 /** A moment for people: the time where it is today, else the day. @param now - milliseconds since 1970 */
 export function formatMoment(utc: string, now: number): string {
@@ -12,34 +13,34 @@ export function formatMoment(utc: string, now: number): string {
 /** How a device stands, in a few words. */
 export function standingOf(device: DeviceStatus, now: number): string {
   const [last] = device.syncs;
-  if (device.isPaused) return 'Paused';
+  if (device.isPaused) return texts.paused;
   const fault = last?.fault ?? null;
   if (last && fault !== null) return `${formatMoment(last.at, now)}: ${fault}`;
-  if (device.seen === null) return 'Not synced yet';
-  const next = device.next === null ? '' : `, next ${formatMoment(device.next, now)}`;
-  return `${formatCount(device.cards, 'card', 'cards')} · last ${formatMoment(device.seen, now)}${next}`;
+  if (device.seen === null) return texts.notSyncedYet;
+  const next = device.next === null ? '' : texts.next(formatMoment(device.next, now));
+  return texts.cardsLast(device.cards, formatMoment(device.seen, now), next);
 }
 
 /** In which direction cards go. */
 export const DIRECTIONS = [
-  ['both', 'Both ways'],
-  ['out', 'Only from here to the device'],
-  ['in', 'Only from the device to here'],
+  ['both', texts.bothWays],
+  ['out', texts.onlyFromHereToDevice],
+  ['in', texts.onlyFromDeviceToHere],
 ] as const;
 
 const PLACES: Readonly<Record<string, string>> = {
-  emails: 'Mail address',
-  phones: 'Number',
-  addresses: 'Address',
-  organizations: 'Organisation',
-  titles: 'Title',
-  name: 'Name',
-  notes: 'Note',
-  nicknames: 'Nickname',
-  anniversaries: 'Day',
-  links: 'Link',
-  onlineServices: 'Account',
-  media: 'Picture',
+  emails: texts.mailAddress,
+  phones: texts.number,
+  addresses: texts.address,
+  organizations: texts.organisation,
+  titles: texts.title,
+  name: texts.name,
+  notes: texts.note,
+  nicknames: texts.nickname,
+  anniversaries: texts.day,
+  links: texts.link,
+  onlineServices: texts.account,
+  media: texts.picture,
 };
 
 /** What a value to settle is, in words. */
@@ -59,10 +60,10 @@ export function describeValue(value: unknown): string {
       .map(([, part]) => describeValue(part))
       .join(' ');
   }
-  return value === undefined || value === null ? 'nothing' : String(value);
+  return value === undefined || value === null ? texts.nothing : String(value);
 }
 
 /** Whose value it is: the card's name, or what is left of it. */
 export function describeOwner(card: Card | undefined): string {
-  return card ? shownAs(card) : 'A card that has gone';
+  return card ? shownAs(card) : texts.cardThatHasGone;
 }

@@ -5,6 +5,7 @@ import { selectRowsByUid, useAppSelector } from '@/book/state';
 import type { TodayPlan } from '@/core/talks';
 import { cardPath, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/talks/talks';
 import { Act, CalendarDays, ListRow, Txt } from '@/ui';
 
 import { type StripDay, type StripMark, stripOf } from './strip';
@@ -27,14 +28,14 @@ export function AlmanacStrip({ plan, days }: AlmanacStripProps) {
       <View className="flex-row flex-wrap items-center justify-between gap-x-4">
         <WindowAct days={days} onPress={() => setChoosing(true)} />
         <Act
-          label="The year"
+          label={texts.year}
           icon={CalendarDays}
           tone="faded"
           onPress={() => go('/today/year')}
           testID="to-year"
         />
       </View>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} role="list" aria-label="Coming days">
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} role="list" aria-label={texts.comingDays}>
         {strip.map((one) => (
           <Day
             key={one.day}
@@ -56,7 +57,7 @@ export function AlmanacStrip({ plan, days }: AlmanacStripProps) {
               onPress={() => go(cardPath(uid))}
             />
           ))}
-          {shown.entries.length === 0 ? <Txt tone="faded">Nothing on this day.</Txt> : null}
+          {shown.entries.length === 0 ? <Txt tone="faded">{texts.nothingOnThisDay}</Txt> : null}
         </View>
       ) : null}
       {isChoosing ? <WindowSheet onClose={() => setChoosing(false)} /> : null}
@@ -78,7 +79,7 @@ function Day({
     <View role="listitem">
       <Pressable
         role="button"
-        aria-label={`${words}: ${entries.length === 0 ? 'nothing' : entries.map((entry) => entry.words).join(', ')}`}
+        aria-label={`${words}: ${entries.length === 0 ? texts.nothing : entries.map((entry) => entry.words).join(', ')}`}
         aria-expanded={isOpen}
         onPress={onPress}
         className={`min-h-[60px] w-[44px] items-center justify-end border-b-2 pb-1 hover:bg-leaf ${isOpen ? 'border-berry bg-leaf' : 'border-rule'}`}

@@ -7,6 +7,7 @@ import { acceptOneNews, dismissNews, useOpenNews } from '@/book/talks';
 import { type News, NEWS_WORDS } from '@/core/talks';
 import { cardPath, formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/talks/talks';
 import { Act, NameLink, Txt } from '@/ui';
 
 /** Pieces of news that are shown at once. */
@@ -14,10 +15,10 @@ const SHOWN = 4;
 
 /** Where news was seen. */
 const SEEN: Readonly<Record<NonNullable<News['from']>, string>> = {
-  signature: 'in a mail signature',
-  directory: 'seen in the directory',
-  import: 'on another card that was imported',
-  device: 'on another card that a device brought',
+  signature: texts.inMailSignature,
+  directory: texts.seenInDirectory,
+  import: texts.onAnotherCardThatWasImported,
+  device: texts.onAnotherCardThatDevice,
 };
 
 /** What signatures, the directory and second cards say of people that their cards don't say: each to accept or to dismiss. */
@@ -33,14 +34,18 @@ export function NewsPart() {
   return (
     <View testID="news">
       <Txt font="serif" size="title" heading={2}>
-        News noticed
+        {texts.newsNoticed}
       </Txt>
       {news.slice(0, shown).map((one) => (
         <NewsRow key={one.id} news={one} />
       ))}
       {news.length > shown ? (
         <View className="flex-row">
-          <Act label={`${news.length - shown} more`} tone="faded" onPress={() => setShown(shown + 20)} />
+          <Act
+            label={texts.moreCount(news.length - shown)}
+            tone="faded"
+            onPress={() => setShown(shown + 20)}
+          />
         </View>
       ) : null}
     </View>
@@ -56,27 +61,27 @@ function NewsRow({ news }: { readonly news: News }) {
     <View className="border-b border-rule py-2">
       <NameLink label={name} href={path} onPress={() => go(path)} font="serif" />
       <Txt size="small" tone="faded">
-        {`${before === undefined ? 'A' : 'Another'} ${NEWS_WORDS[collection]}`}
+        {`${before === undefined ? 'A' : texts.another} ${NEWS_WORDS[collection]}`}
       </Txt>
       <Txt size="strong">{shown}</Txt>
       <Txt size="small" tone="faded">
         {[
-          before === undefined ? '' : `now ${before}`,
-          `${SEEN[from ?? 'signature']} on ${formatDay(`${day}T12:00:00Z`)}`,
+          before === undefined ? '' : texts.now(before),
+          texts.on(SEEN[from ?? 'signature'], formatDay(`${day}T12:00:00Z`)),
         ]
           .filter(Boolean)
           .join(' · ')}
       </Txt>
       <View className="flex-row gap-6">
         <Act
-          label={before === undefined ? 'Add' : 'Accept'}
-          name={`Accept ${shown} for ${name}`}
+          label={before === undefined ? texts.add : texts.accept}
+          name={texts.acceptFor(shown, name)}
           onPress={() => dispatch(acceptOneNews(news))}
           testID="accept-news"
         />
         <Act
-          label="Dismiss"
-          name={`Dismiss ${shown} for ${name}`}
+          label={texts.dismiss}
+          name={texts.dismissFor(shown, name)}
           tone="faded"
           onPress={() => dispatch(dismissNews(news, name))}
           testID="dismiss-news"

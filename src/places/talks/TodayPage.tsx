@@ -14,7 +14,8 @@ import {
   type PlannedMeeting,
   type TodayPlan,
 } from '@/core/talks';
-import { formatCount, localDay, LOCALE } from '@/platform';
+import { localDay, LOCALE } from '@/platform';
+import { texts } from '@/texts/talks/talks';
 import { Act, Txt, usePageTitle, useWide } from '@/ui';
 
 import { AlmanacStrip } from './AlmanacStrip';
@@ -40,7 +41,7 @@ export interface TodayActs {
 
 /** The first place: whom to greet, whom to talk to, who is late, what is coming. */
 export function TodayPage(acts: TodayActs) {
-  usePageTitle('Today');
+  usePageTitle(texts.today);
   const { isWide } = useWide();
   const known = useToday();
   const plan = known ?? emptyPlan;
@@ -56,10 +57,10 @@ export function TodayPage(acts: TodayActs) {
             {day}
           </Txt>
           <Txt font="serif" size="head" heading={1}>
-            Today
+            {texts.today}
           </Txt>
           <Txt font="serifItalic" size="strong" testID="today-sentence">
-            {known ? sentenceOf(known) : 'Reading the book …'}
+            {known ? sentenceOf(known) : texts.readingBook}
           </Txt>
         </View>
         <Suspense fallback={null}>
@@ -93,9 +94,9 @@ function TodayPartOf({
     case 'followUps':
       return <FollowUps {...props} />;
     case 'late':
-      return <Dues title="Late" dues={plan.late} acts={acts} />;
+      return <Dues title={texts.late} dues={plan.late} acts={acts} />;
     case 'due':
-      return <Dues title="Due today" dues={plan.due} acts={acts} />;
+      return <Dues title={texts.dueTodayTitle} dues={plan.due} acts={acts} />;
     case 'news':
       return <NewsPart />;
     case 'quiet':
@@ -108,7 +109,7 @@ function TodayPartOf({
 function Greetings({ plan, acts: { PersonActs } }: PartProps) {
   return (
     <>
-      <Part title="Greetings" count={plan.greetings.length}>
+      <Part title={texts.greetings} count={plan.greetings.length}>
         {plan.greetings.map(({ uid, kind, years }) => (
           <TodayRow
             key={`${uid} ${kind}`}
@@ -118,16 +119,12 @@ function Greetings({ plan, acts: { PersonActs } }: PartProps) {
           />
         ))}
       </Part>
-      <Part title="Remembered" count={plan.remembered.length}>
+      <Part title={texts.remembered} count={plan.remembered.length}>
         {plan.remembered.map(({ uid, years }) => (
           <TodayRow
             key={uid}
             uid={uid}
-            why={
-              years === null || years === 0
-                ? 'Died on this day'
-                : `Died ${formatCount(years, 'year', 'years')} ago`
-            }
+            why={years === null || years === 0 ? texts.diedOnThisDay : texts.diedYearsAgo(years)}
             acts={null}
           />
         ))}
@@ -142,7 +139,7 @@ function occasionOf(kind: string): Occasion {
 
 function Meetings({ plan, acts: { MeetingActs } }: PartProps) {
   return (
-    <Part title="Meetings" count={plan.meetings.length}>
+    <Part title={texts.meetings} count={plan.meetings.length}>
       {plan.meetings.map((planned) => (
         <PlannedRow
           key={planned.id}
@@ -160,7 +157,7 @@ function Meetings({ plan, acts: { MeetingActs } }: PartProps) {
 
 function FollowUps({ plan, acts: { FollowUpActs } }: PartProps) {
   return (
-    <Part title="Follow-ups" count={plan.followUps.length}>
+    <Part title={texts.followUps} count={plan.followUps.length}>
       {plan.followUps.map((planned) => (
         <PlannedRow
           key={`${planned.uid} ${planned.id}`}
@@ -195,12 +192,12 @@ function Dues({
 
 function QuietOnes({ plan: { quiet }, acts: { PersonActs } }: PartProps) {
   return (
-    <Part title="Gone quiet" count={quiet.length}>
+    <Part title={texts.goneQuiet} count={quiet.length}>
       {quiet.map(({ uid, days, usual }) => (
         <TodayRow
           key={uid}
           uid={uid}
-          why={`Nothing for ${formatCount(days, 'day', 'days')}; usually every ${usual === 1 ? 'day' : `${usual} days`}`}
+          why={texts.nothingForDaysUsually(days, usual)}
           acts={<PersonActs uid={uid} occasion="quiet" />}
         />
       ))}
@@ -212,7 +209,7 @@ function QuietOnes({ plan: { quiet }, acts: { PersonActs } }: PartProps) {
 function Pinned() {
   const rows = useAppSelector(selectPinnedRows);
   return (
-    <Part title="Pinned" count={rows.length}>
+    <Part title={texts.pinned} count={rows.length}>
       {rows.map(({ uid }) => (
         <TodayRow key={uid} uid={uid} why="" acts={null} />
       ))}
@@ -242,8 +239,8 @@ function Part({
       {isAll || rest <= 0 ? null : (
         <View className="flex-row">
           <Act
-            label={`${rest} more`}
-            name={`${title}: ${rest} more`}
+            label={texts.moreRows(rest)}
+            name={texts.more(title, rest)}
             tone="faded"
             onPress={() => setAll(true)}
           />

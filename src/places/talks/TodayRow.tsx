@@ -7,6 +7,7 @@ import type { Uid } from '@/core/card';
 import { type Due, formatAgo, standingOf } from '@/core/talks';
 import { cardPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/talks/talks';
 import { ListRow, Stamp, Thread } from '@/ui';
 
 interface TodayRowProps {
@@ -25,7 +26,7 @@ export function TodayRow({ uid, why = '', due, acts }: TodayRowProps) {
   if (!row) return null;
   const today = localDay();
   const standing = due && standingOf(due, last, today);
-  const ago = last === undefined ? '' : `last talk ${formatAgo(daysBetween(last, today))}`;
+  const ago = last === undefined ? '' : texts.lastTalk(formatAgo(daysBetween(last, today)));
   const second = [why, standing?.label, ago, why === '' && !due ? row.second : '']
     .filter(Boolean)
     .join(' · ');

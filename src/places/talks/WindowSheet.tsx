@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { changeSettingsUndoably } from '@/book/settings';
 import { selectLists, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { shownAs } from '@/core/card';
-import { formatCount } from '@/platform';
+import { texts } from '@/texts/talks/talks';
 import { Act, Choice, Field, ListFilter, NextAct, Sheet, Txt } from '@/ui';
 
 /** Days that the almanac can show at least and at most. */
@@ -14,12 +14,12 @@ const [FEWEST, MOST] = [7, 400];
 export function WindowAct({ days, onPress }: { readonly days: number; readonly onPress: () => void }) {
   const { daysOf } = useAppSelector(selectSettings);
   const list = useAppSelector(selectLists).find(({ uid }) => uid === daysOf);
-  const span = days % 7 === 0 ? formatCount(days / 7, 'week', 'weeks') : formatCount(days, 'day', 'days');
+  const span = days % 7 === 0 ? texts.weekCount(days / 7) : texts.dayCount(days);
   const words = `${span}, ${list ? shownAs(list) : 'everybody'}`;
   return (
     <Act
       label={words}
-      name={`The coming ${words}. Choose`}
+      name={texts.comingChoose(words)}
       icon={ListFilter}
       tone="faded"
       onPress={onPress}
@@ -37,33 +37,33 @@ export function WindowSheet({ onClose }: { readonly onClose: () => void }) {
   const days = Number(typed);
   const isWrong = !Number.isInteger(days) || days < FEWEST || days > MOST;
   const keep = () => {
-    dispatch(changeSettingsUndoably('Days shown ahead', { almanacDays: days }));
+    dispatch(changeSettingsUndoably(texts.daysShownAhead, { almanacDays: days }));
     onClose();
   };
   return (
-    <Sheet title="The almanac" isOpen onClose={onClose}>
+    <Sheet title={texts.almanac} isOpen onClose={onClose}>
       <View className="gap-4">
         <Field
-          label="Days ahead"
+          label={texts.daysAhead}
           value={typed}
           onChange={setTyped}
           kind="tel"
-          error={isWrong ? `Any number from ${FEWEST} to ${MOST}` : undefined}
-          hint="28 are four weeks; 365 a year"
+          error={isWrong ? texts.anyNumberFromTo(FEWEST, MOST) : undefined}
+          hint={texts.from28AreFourWeeks}
           testID="window-days"
         />
         <View>
           <Txt size="small" tone="faded">
-            Whose birthdays and anniversaries
+            {texts.whoseBirthdaysAndAnniversaries}
           </Txt>
           <Choice
-            name="Whose birthdays and anniversaries"
-            options={[['', 'Everybody’s'], ...lists.map((list) => [list.uid, shownAs(list)] as const)]}
+            name={texts.whoseBirthdaysAndAnniversaries}
+            options={[['', texts.everybodys], ...lists.map((list) => [list.uid, shownAs(list)] as const)]}
             value={daysOf}
-            onChange={(uid) => dispatch(changeSettingsUndoably('Whose days are shown', { daysOf: uid }))}
+            onChange={(uid) => dispatch(changeSettingsUndoably(texts.whoseDaysAreShown, { daysOf: uid }))}
           />
         </View>
-        <NextAct label="Keep" isDisabled={isWrong} onPress={keep} testID="keep-window" />
+        <NextAct label={texts.keep} isDisabled={isWrong} onPress={keep} testID="keep-window" />
       </View>
     </Sheet>
   );

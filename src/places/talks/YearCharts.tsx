@@ -2,6 +2,8 @@ import { View } from 'react-native';
 
 import { useRhythmBalances, useTalkBars } from '@/book/talks';
 import { shownAs } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/talks/talks';
 import { Chart, type ChartData, Txt } from '@/ui';
 
 /** The talks of the last twelve months by who began them. */
@@ -9,16 +11,16 @@ export function YearChart() {
   const bars = useTalkBars();
   if (!bars) return null;
   return (
-    <Titled title="Talks of the last twelve months">
-      <Chart name="Talks by month and by who began them" bars={bars} series={SERIES} />
+    <Titled title={texts.talksOfLastTwelve}>
+      <Chart name={texts.talksByMonthAnd} bars={bars} series={SERIES} />
     </Titled>
   );
 }
 
 const SERIES: ChartData['series'] = [
-  { label: 'I began', tone: 'moss' },
-  { label: 'They began', tone: 'ochre' },
-  { label: 'Both', tone: 'faded' },
+  { label: texts.iBegan, tone: 'moss' },
+  { label: texts.theyBegan, tone: 'ochre' },
+  { label: texts.both, tone: 'faded' },
 ];
 
 /** How the rhythms of lists are kept. */
@@ -26,18 +28,18 @@ export function RhythmChart() {
   const balances = useRhythmBalances();
   if (balances.length === 0) return null;
   return (
-    <Titled title="Rhythm kept, by list">
+    <Titled title={texts.rhythmKeptByList}>
       <Chart
-        name="Rhythm kept, by list"
+        name={texts.rhythmKeptByList}
         bars={balances.map(({ list, kept, late, never }) => ({
           short: shownAs(list),
           label: shownAs(list),
           parts: [kept, late, never],
         }))}
         series={[
-          { label: 'In touch', tone: 'moss' },
-          { label: 'Late', tone: 'brick' },
-          { label: 'No talk yet', tone: 'faded' },
+          { label: texts.inTouch, tone: 'moss' },
+          { label: texts.late, tone: 'brick' },
+          { label: shared.noTalkYet, tone: 'faded' },
         ]}
       />
     </Titled>

@@ -5,8 +5,9 @@ import { selectRowsByUid, useAppSelector } from '@/book/state';
 import { useToday } from '@/book/talks';
 import { addDays, addMonths, daysBetween, monthName } from '@/core/base';
 import type { UpcomingDay } from '@/core/card';
-import { cardPath, formatCount, localDay, LOCALE } from '@/platform';
+import { cardPath, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/talks/talks';
 import {
   Act,
   ChevronDown,
@@ -27,7 +28,7 @@ const SHOWN = 60;
 
 /** The coming twelve months with the days that come round, and how the last twelve went. */
 export function YearPage() {
-  usePageTitle('The year');
+  usePageTitle(texts.year);
   const { isWide } = useWide();
   const today = localDay();
   const last = addDays(addMonths(`${today.slice(0, 7)}-01`, 12), -1);
@@ -36,22 +37,22 @@ export function YearPage() {
   const months = Array.from({ length: 12 }, (_, i) => addMonths(`${today.slice(0, 7)}-01`, i).slice(0, 7));
   return (
     <View className="flex-1" testID="year-page">
-      {isWide ? null : <PageBar backLabel="Today" onBack={() => go('/today')} />}
+      {isWide ? null : <PageBar backLabel={texts.today} onBack={() => go('/today')} />}
       <ScrollView>
         <View className={`max-w-[760px] gap-6 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
           <View className="gap-1">
             {isWide ? (
               <View className="flex-row">
-                <Act label="Back to Today" tone="faded" onPress={() => go('/today')} />
+                <Act label={texts.backToToday} tone="faded" onPress={() => go('/today')} />
               </View>
             ) : null}
             <Txt font="serif" size="head" heading={1}>
-              The year
+              {texts.year}
             </Txt>
             <Txt font="serifItalic" size="strong">
               {plan
-                ? `${formatCount(days.length, 'day comes', 'days come')} round until ${monthName(last.slice(0, 7), LOCALE)}.`
-                : 'Reading the book …'}
+                ? texts.daysComeRoundUntil(days.length, monthName(last.slice(0, 7), LOCALE))
+                : texts.readingBook}
             </Txt>
           </View>
           <View>
@@ -89,7 +90,7 @@ function Month({ month, days, isFirst }: MonthProps) {
       <Pressable
         role="button"
         aria-expanded={isOpen}
-        aria-label={`${monthName(month, LOCALE)}: ${formatCount(days.length, 'day', 'days')}`}
+        aria-label={texts.days(monthName(month, LOCALE), days.length)}
         onPress={() => setOpen(!isOpen)}
         className="min-h-[52px] flex-row items-center gap-3 hover:bg-leaf active:bg-leaf"
       >
@@ -99,14 +100,18 @@ function Month({ month, days, isFirst }: MonthProps) {
           </Txt>
         </View>
         <Txt tone="faded" isFigures>
-          {days.length === 0 ? 'nothing' : String(days.length)}
+          {days.length === 0 ? texts.nothing : String(days.length)}
         </Txt>
         <Chevron size={20} strokeWidth={1.75} color={colours.faded} />
       </Pressable>
       {isOpen ? shown.map((day) => <DayRow key={`${day.uid} ${day.kind} ${day.date}`} day={day} />) : null}
       {isOpen && shown.length < days.length ? (
         <View className="flex-row">
-          <Act label={`${days.length - shown.length} more`} tone="faded" onPress={() => setAll(true)} />
+          <Act
+            label={texts.moreCount(days.length - shown.length)}
+            tone="faded"
+            onPress={() => setAll(true)}
+          />
         </View>
       ) : null}
     </View>

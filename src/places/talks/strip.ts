@@ -1,5 +1,6 @@
 import { addDays } from '@/core/base';
 import type { TodayPlan } from '@/core/talks';
+import { texts } from '@/texts/talks/talks';
 
 import { dayWords } from './dayWords';
 
@@ -42,7 +43,7 @@ export function stripOf(plan: TodayPlan, today: string, count: number): StripDay
   for (const { uid, id, day, text } of plan.comingFollowUps)
     put(day, { key: `${uid} ${id}`, uid, mark: 'stroke', words: text });
   for (const { uid, day } of plan.comingDue)
-    put(day, { key: `${uid} due`, uid, mark: 'stroke', words: 'talk due' });
+    put(day, { key: `${uid} due`, uid, mark: 'stroke', words: texts.talkDue });
   return Array.from({ length: count }, (_, i) => {
     const day = addDays(today, i + 1);
     return { day, entries: byDay.get(day) ?? [] };

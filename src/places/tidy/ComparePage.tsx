@@ -13,8 +13,10 @@ import {
 import { bundleInBook, keepApart, mergeInBook } from '@/book/tidy';
 import { type Card, type cardValues, shownAs, type Uid, type ValueGroup } from '@/core/card';
 import { findDifferent, type MergeChoices } from '@/core/tidy';
-import { cardPath, formatCount, localDay, LOCALE } from '@/platform';
+import { cardPath, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/tidy/tidy';
 import {
   Act,
   Choice,
@@ -42,23 +44,23 @@ interface CompareProps {
 
 /** Cards side by side, field by field; which name, birthday and other single values to keep; and what merging would give. */
 export function ComparePage({ loadShowing }: CompareProps) {
-  usePageTitle('Compare');
+  usePageTitle(texts.compare);
   const { cards: asked = '' } = useLocalSearchParams<{ cards: string }>();
   const byUid = useAppSelector(selectCardsByUid);
   const cards = asked.split(',').flatMap((uid) => byUid.get(uid) ?? []);
   return (
     <OverPage
-      title="Side by side"
-      backLabel="Tidy"
+      title={texts.sideBySide}
+      backLabel={texts.tidy}
       onBack={() => go('/tidy')}
       className="gap-5"
       testID="compare-page"
     >
       {cards.length < 2 ? (
         <View className="gap-1">
-          <Txt tone="faded">These cards have been merged or are gone.</Txt>
+          <Txt tone="faded">{texts.theseCardsHaveBeen}</Txt>
           <View className="flex-row">
-            <Act label="Back to Tidy" onPress={() => go('/tidy')} />
+            <Act label={texts.backToTidy} onPress={() => go('/tidy')} />
           </View>
         </View>
       ) : (
@@ -99,11 +101,11 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
       {cards.length > 1 ? (
         <View>
           <Txt size="small" tone="faded">
-            The name to keep; the others go to the note where they say something else
+            {texts.nameToKeepOthers}
           </Txt>
           <Choice
-            name="The name to keep"
-            options={cards.map((card) => [card.uid, shownAs(card) || 'No name'] as const)}
+            name={texts.nameToKeep}
+            options={cards.map((card) => [card.uid, shownAs(card) || shared.noName] as const)}
             value={cards.find((card) => result && shownAs(card) === shownAs(result))?.uid}
             onChange={setName}
           />
@@ -112,10 +114,10 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
       {births.length > 1 ? (
         <View>
           <Txt size="small" tone="faded">
-            The birthday to keep
+            {texts.birthdayToKeep}
           </Txt>
           <Choice
-            name="The birthday to keep"
+            name={texts.birthdayToKeep}
             options={births.map((card) => [card.uid, birthOf(card, groupsOf)] as const)}
             value={birthday ?? births[0]?.uid}
             onChange={setBirthday}
@@ -125,10 +127,10 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
       {findDifferent(cards).map(({ key, label, options }) => (
         <View key={key}>
           <Txt size="small" tone="faded">
-            {`${label} to keep`}
+            {texts.toKeep(label)}
           </Txt>
           <Choice
-            name={`${label} to keep`}
+            name={texts.toKeep(label)}
             options={options}
             value={singles[key] ?? options[0]?.[0]}
             onChange={(uid) => setSingles({ ...singles, [key]: uid })}
@@ -137,17 +139,17 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
       ))}
       <View className="gap-2" testID="merge-preview">
         <Txt font="serif" size="title" heading={2}>
-          What merging gives
+          {texts.whatMergingGives}
         </Txt>
         <Txt font="serif" size="strong">
-          {result ? shownAs(result) : 'Calculating …'}
+          {result ? shownAs(result) : texts.calculating}
         </Txt>
         {(result ? groupsOf(result) : []).map((group) => (
           <Group key={group.label} group={group} />
         ))}
       </View>
       <NextAct
-        label={`Merge ${formatCount(cards.length, 'card', 'cards')}`}
+        label={texts.mergeCards(cards.length)}
         icon={Merge}
         isDisabled={!result}
         onPress={() => void merge()}
@@ -155,14 +157,14 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
       />
       <View className="flex-row flex-wrap gap-x-5">
         <Act
-          label="Show as one, keep each card"
+          label={texts.showAsOneKeep}
           icon={Layers}
           tone="faded"
           onPress={() => void dispatch(bundleInBook(inOrder)).then(() => go(cardPath(inOrder[0] ?? '')))}
           testID="bundle-compared"
         />
         <Act
-          label="Not the same: keep apart"
+          label={texts.notSameKeepApart}
           icon={Split}
           tone="faded"
           onPress={() => void dispatch(keepApart(uids)).then(() => go('/tidy'))}
@@ -220,12 +222,12 @@ function Columns({ cards, groupsOf }: { readonly cards: readonly Card[]; readonl
   const labels = [...new Set(all.flatMap((groups) => [...groups.keys()]))];
   return (
     <ScrollView horizontal>
-      <View role="table" aria-label="The cards side by side">
+      <View role="table" aria-label={texts.cardsSideBySide}>
         <View role="row" className="flex-row border-b border-rule">
           {cards.map((card) => (
             <View key={card.uid} role="columnheader" style={{ width }} className="py-2 pr-3">
               <Txt font="serif" size="strong">
-                {shownAs(card) || 'No name'}
+                {shownAs(card) || shared.noName}
               </Txt>
             </View>
           ))}
@@ -239,7 +241,7 @@ function Columns({ cards, groupsOf }: { readonly cards: readonly Card[]; readonl
             <View key={label} role="row" className="border-b border-rule py-2">
               <View role="rowheader">
                 <Txt size="small" tone="faded">
-                  {isSame ? `${label}: the same` : label}
+                  {isSame ? texts.same(label) : label}
                 </Txt>
               </View>
               <View className="flex-row">

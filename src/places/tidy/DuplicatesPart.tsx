@@ -3,8 +3,10 @@ import { View } from 'react-native';
 import { selectRowsByUid, useAppDispatch, useAppSelector } from '@/book/state';
 import { keepApart, lookForDuplicates, mergeInBook, stopLooking, type useDuplicates } from '@/book/tidy';
 import type { Cluster, Grade } from '@/core/tidy';
-import { comparePath, formatCount } from '@/platform';
+import { comparePath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/tidy/tidy';
 import { Act, EvidenceBars, Merge, ProgressLine, Split, Txt } from '@/ui';
 
 import { KindPart } from './KindPart';
@@ -13,9 +15,9 @@ import { KindPart } from './KindPart';
 const SHOWN = 12;
 
 const GRADES: readonly (readonly [Grade, string])[] = [
-  ['certain', 'Certain'],
-  ['likely', 'Likely'],
-  ['possible', 'Possible'],
+  ['certain', texts.certain],
+  ['likely', texts.likely],
+  ['possible', texts.possible],
 ];
 
 /** Cards that are the same person or organisation, by how sure it is. */
@@ -25,18 +27,18 @@ export function DuplicatesPart({ share01, clusters }: ReturnType<typeof useDupli
     <View testID="duplicates">
       <View className="flex-row flex-wrap items-center justify-between gap-x-4">
         <Txt font="serif" size="title" heading={2}>
-          Duplicates
+          {texts.duplicates}
         </Txt>
         {share01 === undefined ? (
-          <Act label="Check again" tone="faded" onPress={() => void dispatch(lookForDuplicates())} />
+          <Act label={texts.checkAgain} tone="faded" onPress={() => void dispatch(lookForDuplicates())} />
         ) : null}
       </View>
       {share01 === undefined ? null : (
-        <ProgressLine text="Comparing cards" share01={share01} onStop={() => dispatch(stopLooking())} />
+        <ProgressLine text={texts.comparingCards} share01={share01} onStop={() => dispatch(stopLooking())} />
       )}
       {clusters?.length === 0 ? (
         <Txt font="serifItalic" tone="faded">
-          No two cards look like the same person.
+          {texts.noTwoCardsLook}
         </Txt>
       ) : null}
       {GRADES.map(([grade, title]) => {
@@ -52,7 +54,7 @@ export function DuplicatesPart({ share01, clusters }: ReturnType<typeof useDupli
             act={
               grade === 'certain' && own.length > 1 ? (
                 <Act
-                  label={`Merge all ${own.length}`}
+                  label={texts.mergeAll(own.length)}
                   icon={Merge}
                   onPress={() => void dispatch(mergeInBook(own.map(({ uids }) => uids)))}
                   testID="merge-all"
@@ -71,7 +73,7 @@ function ClusterRow({ cluster: { uids, evidence, probability } }: { readonly clu
   const dispatch = useAppDispatch();
   const rows = useAppSelector(selectRowsByUid);
   const people = uids.flatMap((uid) => rows.get(uid) ?? []);
-  const names = people.map(({ shown }) => shown || 'No name yet').join(' · ');
+  const names = people.map(({ shown }) => shown || shared.noNameYet).join(' · ');
   const percent = Math.min(99, Math.round(probability * 100));
   return (
     <View className="gap-1 border-b border-rule py-2" testID="cluster">
@@ -79,26 +81,26 @@ function ClusterRow({ cluster: { uids, evidence, probability } }: { readonly clu
         {names}
       </Txt>
       <Txt size="small" tone="faded" isFigures>
-        {`${formatCount(uids.length, 'card', 'cards')}, ${percent}% likely the same`}
+        {texts.cardsLikelySame(uids.length, percent)}
       </Txt>
       <EvidenceBars evidence={evidence} />
       <View className="flex-row flex-wrap gap-x-5">
         <Act
-          label="Compare"
-          name={`Compare ${names}`}
+          label={texts.compare}
+          name={texts.compareNamed(names)}
           onPress={() => go(comparePath(uids))}
           testID="compare"
         />
         <Act
-          label="Merge"
-          name={`Merge ${names}`}
+          label={texts.merge}
+          name={texts.mergeNamed(names)}
           icon={Merge}
           onPress={() => void dispatch(mergeInBook([uids]))}
           testID="merge"
         />
         <Act
-          label="Not the same"
-          name={`Keep ${names} apart`}
+          label={shared.notSame}
+          name={texts.keepApart(names)}
           icon={Split}
           tone="faded"
           onPress={() => void dispatch(keepApart(uids))}

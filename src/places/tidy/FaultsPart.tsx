@@ -5,6 +5,8 @@ import { dismissFaults, fixFaults } from '@/book/tidy';
 import { type Fault, FAULT_CODES, type FaultCode } from '@/core/tidy';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/tidy/tidy';
 import { Act, Txt, Wrench } from '@/ui';
 
 import { KindPart } from './KindPart';
@@ -14,16 +16,16 @@ const SHOWN = 6;
 
 /** What each kind is called. */
 const TITLES: Readonly<Record<FaultCode, string>> = {
-  undialable: 'Numbers that can’t be dialled',
-  'bad-mail': 'Mail addresses that no mail reaches',
-  'no-country-code': 'Numbers without a country code',
-  'impossible-date': 'Days that can’t be right',
-  capitals: 'Names in capitals or small letters only',
-  'title-in-name': 'Titles among the given names',
-  twice: 'The same value twice on a card',
-  'spelt-differently': 'Organisations written in several ways',
-  empty: 'Empty cards',
-  unreachable: 'No way to reach them',
+  undialable: texts.numbersThatCantBeDialled,
+  'bad-mail': texts.mailAddressesThatNoMail,
+  'no-country-code': texts.numbersWithoutCountryCode,
+  'impossible-date': texts.daysThatCantBeRight,
+  capitals: texts.namesInCapitalsOrSmall,
+  'title-in-name': texts.titlesAmongGivenNames,
+  twice: texts.sameValueTwiceOnCard,
+  'spelt-differently': texts.organisationsWrittenInSeveral,
+  empty: texts.emptyCards,
+  unreachable: texts.noWayToReach,
 };
 
 /** What is wrong or missing on cards, kind by kind; what is certain is mended with one press. */
@@ -32,7 +34,7 @@ export function FaultsPart({ faults }: { readonly faults: readonly Fault[] }) {
   return (
     <View testID="faults">
       <Txt font="serif" size="title" heading={2}>
-        Gaps and faults
+        {texts.gapsAndFaults}
       </Txt>
       {FAULT_CODES.map((code) => (
         <FaultsOf key={code} code={code} faults={faults.filter((fault) => fault.code === code)} />
@@ -56,9 +58,9 @@ function FaultsOf({ code, faults }: { readonly code: FaultCode; readonly faults:
         sure.length > 1 ? (
           <Act
             label={
-              sure.length === faults.length ? `Fix all ${sure.length}` : `Fix ${sure.length} that are certain`
+              sure.length === faults.length ? texts.fixAll(sure.length) : texts.fixThatAreCertain(sure.length)
             }
-            name={`${title}: mend ${sure.length}`}
+            name={texts.fixCount(title, sure.length)}
             icon={Wrench}
             onPress={() => void dispatch(fixFaults(sure))}
             testID={`mend-all-${code}`}
@@ -72,7 +74,7 @@ function FaultsOf({ code, faults }: { readonly code: FaultCode; readonly faults:
 
 function FaultRow({ fault }: { readonly fault: Fault }) {
   const dispatch = useAppDispatch();
-  const name = useAppSelector((state) => selectRowsByUid(state).get(fault.uid)?.shown) || 'No name yet';
+  const name = useAppSelector((state) => selectRowsByUid(state).get(fault.uid)?.shown) || shared.noNameYet;
   const { mend, shown, says } = fault;
   const isCard = fault.path.length === 0;
   const become = mend?.edits && mend.shown !== shown ? `: ${mend.shown}` : '';
@@ -87,23 +89,23 @@ function FaultRow({ fault }: { readonly fault: Fault }) {
       <View className="flex-row flex-wrap gap-x-5">
         {mend ? (
           <Act
-            label={mend.edits ? `${mend.isSure ? 'Fix' : 'Perhaps'}${become}` : 'Delete the card'}
-            name={`${mend.edits ? 'Fix' : 'Delete'} ${name}${become}`}
+            label={mend.edits ? `${mend.isSure ? texts.fix : texts.perhaps}${become}` : texts.deleteCard}
+            name={`${mend.edits ? texts.fix : texts.delete} ${name}${become}`}
             icon={Wrench}
             onPress={() => void dispatch(fixFaults([fault]))}
             testID="mend"
           />
         ) : null}
         <Act
-          label="It’s correct"
-          name={`${isCard ? name : shown} is right as it is`}
+          label={texts.itsCorrect}
+          name={texts.isRightAsItIs(isCard ? name : shown)}
           tone="faded"
           onPress={() => void dispatch(dismissFaults([fault]))}
           testID="leave-fault"
         />
         <Act
-          label="Edit"
-          name={`Edit ${name}`}
+          label={texts.edit}
+          name={texts.editNamed(name)}
           tone="faded"
           onPress={() => go(`${cardPath(fault.uid)}/edit`)}
         />

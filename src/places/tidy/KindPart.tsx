@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 
+import { texts } from '@/texts/tidy/tidy';
 import { Act, Txt } from '@/ui';
 
 interface KindProps<T> {
@@ -31,8 +32,8 @@ export function KindPart<T>({ title, items, shownAtFirst, step, rowOf, act, test
       {items.length > shown ? (
         <View className="flex-row">
           <Act
-            label={`${items.length - shown} more`}
-            name={`${title}: ${items.length - shown} more`}
+            label={texts.moreCount(items.length - shown)}
+            name={texts.more(title, items.length - shown)}
             tone="faded"
             onPress={() => setShown(shown + step)}
           />

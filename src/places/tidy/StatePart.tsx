@@ -4,7 +4,8 @@ import { selectCounts, useAppSelector } from '@/book/state';
 import type { UnfiledView } from '@/book/talks';
 import { type TidyState, useTidyLog } from '@/book/tidy';
 import type { Cluster, Fault } from '@/core/tidy';
-import { formatCount, formatDay } from '@/platform';
+import { formatDay } from '@/platform';
+import { texts } from '@/texts/tidy/tidy';
 import { Chart, Txt } from '@/ui';
 
 /** Days that the chart shows at most, the latest. */
@@ -35,29 +36,29 @@ export function StatePart({ clusters, faults, unfiled }: StateProps) {
   const mends = faults.filter(({ mend }) => mend?.isSure).length;
   const steps = [
     {
-      count: count('certain'),
+      count: count(texts.certainWord),
       weight: WEIGHTS.certain,
-      text: (n: number) => `Merge ${formatCount(n, 'certain duplicate', 'certain duplicates')}`,
+      text: (n: number) => texts.mergeCertainDuplicates(n),
     },
     {
       count: mends,
       weight: WEIGHTS.mends,
-      text: (n: number) => `Fix ${formatCount(n, 'obvious fault', 'obvious faults')}`,
+      text: (n: number) => texts.fixObviousFaults(n),
     },
     {
-      count: count('likely'),
+      count: count(texts.likelyWord),
       weight: WEIGHTS.likely,
-      text: (n: number) => `Compare ${formatCount(n, 'likely duplicate', 'likely duplicates')}`,
+      text: (n: number) => texts.compareLikelyDuplicates(n),
     },
     {
       count: unfiled?.open.length ?? 0,
       weight: WEIGHTS.unfiled,
-      text: (n: number) => `File ${formatCount(n, 'address', 'addresses')} written to`,
+      text: (n: number) => texts.fileAddressesWrittenTo(n),
     },
     {
       count: faults.length - mends,
       weight: WEIGHTS.faults,
-      text: (n: number) => `Look at ${formatCount(n, 'gap or fault', 'gaps and faults')}`,
+      text: (n: number) => texts.lookAtGapsAndFaults(n),
     },
   ]
     .filter((step) => step.count > 0)
@@ -68,20 +69,24 @@ export function StatePart({ clusters, faults, unfiled }: StateProps) {
   return (
     <View className="gap-2" testID="book-state">
       <Txt font="serifItalic" size="strong" isFigures>
-        {`${now.good} of ${formatCount(cards, 'card', 'cards')} are in order.`}
+        {texts.ofCardsAreInOrder(now.good, cards)}
       </Txt>
       {steps.length > 0 ? (
-        <Txt>{`First: ${steps
-          .slice(0, 3)
-          .map((step) => lower(step.text(step.count)))
-          .join('; then ')}.`}</Txt>
+        <Txt>
+          {texts.first(
+            steps
+              .slice(0, 3)
+              .map((step) => lower(step.text(step.count)))
+              .join(texts.then),
+          )}
+        </Txt>
       ) : null}
       {days.length > 1 ? (
         <Chart
-          name="Cards in order by day"
+          name={texts.cardsInOrderBy}
           series={[
-            { label: 'in order', tone: 'moss' },
-            { label: 'to look at', tone: 'rule' },
+            { label: texts.inOrder, tone: 'moss' },
+            { label: texts.toLookAt, tone: 'rule' },
           ]}
           bars={days.map(([day, state]) => ({
             ...{ short: day.slice(8), label: formatDay(`${day}T12:00:00Z`) },

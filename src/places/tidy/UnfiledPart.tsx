@@ -4,8 +4,10 @@ import { View } from 'react-native';
 import { useAppDispatch } from '@/book/state';
 import { addUnfiled, dismissUnfiled, type UnfiledView } from '@/book/talks';
 import type { Unfiled } from '@/core/talks';
-import { formatCount, formatDay } from '@/platform';
+import { formatDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/tidy/tidy';
 import { Act, Eye, Tick, Txt, UserPlus, X } from '@/ui';
 
 /** Addresses shown at once. */
@@ -32,25 +34,25 @@ export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: 
   return (
     <View testID="unfiled">
       <Txt font="serif" size="title" heading={2}>
-        Unfiled
+        {texts.unfiled}
       </Txt>
       {open.length === 0 ? (
         <View className="gap-1">
           <Txt font="serifItalic" tone="faded">
-            Addresses you have written to and that have no card stand here, once mail has been read.
+            {texts.addressesYouHaveWritten}
           </Txt>
           <View className="flex-row">
-            <Act label="Read mail and calendars" onPress={() => go('/import/talks')} />
+            <Act label={texts.readMailAndCalendars} onPress={() => go('/import/talks')} />
           </View>
         </View>
       ) : (
         <>
           <Txt size="small" tone="faded">
-            {`${formatCount(open.length, 'address', 'addresses')} you have written to without a card, the most often first.`}
+            {texts.addressesYouHaveWrittenToWithout(open.length)}
           </Txt>
           <View className="flex-row flex-wrap gap-x-5">
             <Act
-              label={picked.length === open.length ? 'Select none' : 'Select all'}
+              label={picked.length === open.length ? texts.selectNone : shared.selectAll}
               tone="faded"
               onPress={() =>
                 setChosen(new Set(picked.length === open.length ? [] : open.map(({ address }) => address)))
@@ -59,12 +61,17 @@ export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: 
             {picked.length === 0 ? null : (
               <>
                 <Act
-                  label={`Add ${picked.length}`}
+                  label={texts.addNumbered(picked.length)}
                   icon={UserPlus}
                   onPress={() => takeIn(picked)}
                   testID="take-in-chosen"
                 />
-                <Act label={`Ignore ${picked.length}`} icon={X} tone="faded" onPress={() => ignore(picked)} />
+                <Act
+                  label={texts.ignoreNumbered(picked.length)}
+                  icon={X}
+                  tone="faded"
+                  onPress={() => ignore(picked)}
+                />
               </>
             )}
           </View>
@@ -80,7 +87,11 @@ export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: 
           ))}
           {open.length > shown ? (
             <View className="flex-row">
-              <Act label={`${open.length - shown} more`} tone="faded" onPress={() => setShown(shown + 200)} />
+              <Act
+                label={texts.moreCount(open.length - shown)}
+                tone="faded"
+                onPress={() => setShown(shown + 200)}
+              />
             </View>
           ) : null}
         </>
@@ -102,26 +113,26 @@ function Row({ unfiled: { name, address, count, last }, isChosen, onChoose, onTa
   const shown = name || address;
   return (
     <View className="border-b border-rule" testID="unfiled-row">
-      <Tick name={`Select ${shown}`} isOn={isChosen} onChange={onChoose} hasLine={false}>
+      <Tick name={texts.select(shown)} isOn={isChosen} onChange={onChoose} hasLine={false}>
         <Txt font="serif" size="strong">
           {shown}
         </Txt>
         {name === '' ? null : <Txt size="small">{address}</Txt>}
         <Txt size="small" tone="faded" isFigures>
-          {`${formatCount(count, 'message', 'messages')}, the last on ${formatDay(`${last}T12:00:00Z`)}`}
+          {texts.messagesLastOn(count, formatDay(`${last}T12:00:00Z`))}
         </Txt>
       </Tick>
       <View className="flex-row gap-x-5 pl-8">
         <Act
-          label="Add"
-          name={`Create a card for ${shown}`}
+          label={texts.add}
+          name={texts.createCardFor(shown)}
           icon={UserPlus}
           onPress={onTakeIn}
           testID="take-in"
         />
         <Act
-          label="Ignore"
-          name={`Ignore ${shown} for good`}
+          label={texts.ignore}
+          name={texts.ignoreForGood(shown)}
           icon={X}
           tone="faded"
           onPress={onIgnore}
@@ -140,7 +151,7 @@ function Ignored({ ignored }: { readonly ignored: readonly Unfiled[] }) {
     <View className="pt-3">
       <View className="flex-row">
         <Act
-          label={isOpen ? 'Hide ignored' : `${ignored.length} ignored`}
+          label={isOpen ? texts.hideIgnored : texts.ignoredCount(ignored.length)}
           icon={Eye}
           tone="faded"
           onPress={() => setOpen(!isOpen)}
@@ -155,8 +166,8 @@ function Ignored({ ignored }: { readonly ignored: readonly Unfiled[] }) {
             >
               <Txt>{one.name || one.address}</Txt>
               <Act
-                label="Restore"
-                name={`Offer ${one.name || one.address} again`}
+                label={texts.restore}
+                name={texts.offerAgain(one.name || one.address)}
                 onPress={() => dispatch(dismissUnfiled([one], false))}
               />
             </View>

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { foundBy, useFoundByName } from '@/book/lists';
 import { selectRowsByUid, useAppSelector } from '@/book/state';
 import type { MailDraft } from '@/book/write';
+import { texts } from '@/texts/write/write';
 import { Act, OfferField, Paperclip, Trash, Txt } from '@/ui';
 
 /** Cards offered at once. */
@@ -28,12 +29,12 @@ export function AttachPart({ draft: { attached }, set }: AttachPartProps) {
   return (
     <View className="gap-1" testID="attached">
       {attached.map((uid) => {
-        const name = rows.get(uid)?.shown ?? 'a card that is gone';
+        const name = rows.get(uid)?.shown ?? texts.cardThatIsGone;
         return (
           <View key={uid} className="flex-row items-center justify-between border-b border-rule">
-            <Txt>{`${name}, as a card`}</Txt>
+            <Txt>{texts.asCard(name)}</Txt>
             <Act
-              label={`Remove the card of ${name}`}
+              label={texts.removeCardOf(name)}
               icon={Trash}
               iconOnly
               tone="faded"
@@ -44,17 +45,17 @@ export function AttachPart({ draft: { attached }, set }: AttachPartProps) {
       })}
       {isOpen ? (
         <OfferField
-          label="Card to attach"
+          label={texts.cardToAttach}
           value={text}
           onChange={setText}
-          placeholder="The beginning of a name"
-          hint="Without what is private, without notes and tags"
+          placeholder={texts.beginningOfName}
+          hint={texts.withoutWhatIsPrivate}
           isFirst
           testID="attach-card"
           isKnown={found !== undefined}
           offers={hits.slice(0, OFFERED).map((hit) => ({
             key: hit.uid,
-            name: `Attach ${hit.shown}`,
+            name: texts.attach(hit.shown),
             title: hit.shown,
             second: foundBy(hit),
             isSure: hit.isNear !== true,
@@ -64,7 +65,7 @@ export function AttachPart({ draft: { attached }, set }: AttachPartProps) {
       ) : (
         <View className="flex-row">
           <Act
-            label="Attach a card"
+            label={texts.attachCard}
             icon={Paperclip}
             tone="faded"
             onPress={() => setOpen(true)}

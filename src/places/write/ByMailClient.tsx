@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import { noteOwnAddress } from '@/book/settings';
 import { noticeShown, useAppDispatch } from '@/book/state';
 import { useHub, useHubAct, useHubAnswer } from '@/book/sync';
-import { formatCount } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts as wording } from '@/texts/write/write';
 import { Act, Field, Send } from '@/ui';
 
 interface ByMailClientProps {
@@ -40,7 +41,7 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
     dispatch(noteOwnAddress(from));
     dispatch(
       noticeShown({
-        text: `In the outbox: ${formatCount(texts.length, 'message', 'messages')}`,
+        text: wording.inOutboxMessages(texts.length),
         tone: 'plain',
       }),
     );
@@ -50,7 +51,7 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
     <View>
       {own === undefined ? (
         <Field
-          label="Your own address, which messages are from"
+          label={shared.yourOwnAddressWhichMessages}
           value={typed}
           onChange={setTyped}
           kind="email"
@@ -59,9 +60,7 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
       ) : null}
       <View className="flex-row">
         <Act
-          label={
-            messages > 1 ? `Send ${messages} with the mail client to try` : 'Send with the mail client to try'
-          }
+          label={messages > 1 ? wording.sendWithMailClientToTry(messages) : wording.sendWithMailClient}
           icon={Send}
           isDisabled={isDisabled || !/^[^\s@]+@[^\s@]+$/.test(from)}
           onPress={() => void send()}

@@ -2,7 +2,8 @@ import { View } from 'react-native';
 
 import { useCardGetter } from '@/book/state';
 import { type Recipient, smsNumber, writeSms } from '@/core/write';
-import { formatCount, openOutside } from '@/platform';
+import { openOutside } from '@/platform';
+import { texts } from '@/texts/write/write';
 import { Act, MessageSquare, Txt } from '@/ui';
 
 interface BySmsProps {
@@ -23,7 +24,7 @@ export function BySms({ people, text }: BySmsProps) {
     <View>
       <View className="flex-row">
         <Act
-          label={`As a text message to ${formatCount(there.length, 'number', 'numbers')}`}
+          label={texts.asTextMessageToNumbers(there.length)}
           icon={MessageSquare}
           tone="faded"
           onPress={() => openOutside(writeSms(there, text))}
@@ -32,7 +33,9 @@ export function BySms({ people, text }: BySmsProps) {
       </View>
       {missing.length === 0 ? null : (
         <Txt size="small" tone="faded">
-          {`Without a number for text messages: ${missing.slice(0, 5).join(', ')}${missing.length > 5 ? ` and ${missing.length - 5} more` : ''}`}
+          {missing.length > 5
+            ? texts.withoutNumberForTextAndMore(missing.slice(0, 5).join(', '), missing.length - 5)
+            : texts.withoutNumberForText(missing.join(', '))}
         </Txt>
       )}
     </View>

@@ -3,7 +3,8 @@ import { View } from 'react-native';
 
 import { useAppDispatch } from '@/book/state';
 import { dropDraft, type MailDraft, readDrafts, type SavedDraft, saveDraft } from '@/book/write';
-import { formatCount, formatDay } from '@/platform';
+import { formatDay } from '@/platform';
+import { texts } from '@/texts/write/write';
 import { Act, Sheet, Trash, Txt } from '@/ui';
 
 interface DraftsSheetProps {
@@ -25,11 +26,11 @@ export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
     onClose();
   };
   return (
-    <Sheet title="Drafts" isOpen onClose={onClose}>
+    <Sheet title={texts.drafts} isOpen onClose={onClose}>
       <View testID="drafts">
         {drafts?.length === 0 ? (
           <Txt font="serifItalic" tone="faded">
-            No drafts.
+            {texts.noDrafts}
           </Txt>
         ) : null}
         {(drafts ?? []).map((laid) => (
@@ -37,12 +38,12 @@ export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
             <View className="min-w-0 flex-1">
               <Act label={nameOf(laid.draft)} tone="ink" onPress={() => void goOn(laid)} testID="draft" />
               <Txt size="small" tone="faded" isFigures>
-                {`${formatDay(laid.at)} · to ${formatCount(laid.draft.to.length, 'person or list', 'people and lists')}`}
+                {texts.toPeopleAndListsDay(formatDay(laid.at), laid.draft.to.length)}
               </Txt>
             </View>
             <Act
-              label="Delete"
-              name={`Delete the draft ${nameOf(laid.draft)}`}
+              label={texts.delete}
+              name={texts.deleteDraft(nameOf(laid.draft))}
               icon={Trash}
               tone="faded"
               onPress={() => void dispatch(dropDraft(laid.id)).then(read)}
@@ -56,5 +57,5 @@ export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
 
 function nameOf({ subject, body }: MailDraft): string {
   const words = subject.trim() || body.trim().split('\n')[0]?.slice(0, 60) || '';
-  return words === '' ? 'No text yet' : words;
+  return words === '' ? texts.noTextYet : words;
 }

@@ -1,5 +1,6 @@
 import { selectRowsByUid, useAppSelector } from '@/book/state';
-import { formatCount } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/write/write';
 import { Txt } from '@/ui';
 
 /** Names told of those who are left out. */
@@ -16,11 +17,11 @@ interface LeftOutProps {
 export function LeftOut({ title, uids, testID = 'left-out' }: LeftOutProps) {
   const rows = useAppSelector(selectRowsByUid);
   if (uids.length === 0) return null;
-  const names = uids.slice(0, NAMED).map((uid) => rows.get(uid)?.shown ?? 'somebody');
-  const rest = uids.length > NAMED ? ` and ${uids.length - NAMED} more` : '';
+  const names = uids.slice(0, NAMED).map((uid) => rows.get(uid)?.shown ?? texts.somebody);
+  const rest = uids.length > NAMED ? shared.andMore(uids.length - NAMED) : '';
   return (
     <Txt size="small" tone="ochre" testID={testID}>
-      {`${title}: ${formatCount(uids.length, 'person', 'people')} (${names.join(', ')}${rest})`}
+      {texts.people(title, uids.length, names.join(', '), rest)}
     </Txt>
   );
 }

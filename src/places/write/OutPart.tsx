@@ -20,7 +20,8 @@ import {
   writeMailto,
   writeMessage,
 } from '@/core/write';
-import { copyText, fileName, formatCount, LOCALE, nowMs, openOutside, saveFile } from '@/platform';
+import { copyText, fileName, LOCALE, nowMs, openOutside, saveFile } from '@/platform';
+import { texts as wording } from '@/texts/write/write';
 import { Act, Copy, Download, Mail, Txt } from '@/ui';
 
 import { ByMailClient } from './ByMailClient';
@@ -95,7 +96,8 @@ export function OutPart({ now, work }: OutPartProps) {
   };
   const save = async () => {
     const texts = await textsFrom(own);
-    if (texts.length === 1) saveFile(fileName(subject || 'Message', 'eml'), texts[0] ?? '', 'message/rfc822');
+    if (texts.length === 1)
+      saveFile(fileName(subject || wording.message, 'eml'), texts[0] ?? '', 'message/rfc822');
     else {
       const named = texts.map(
         (text, i) =>
@@ -104,15 +106,17 @@ export function OutPart({ now, work }: OutPartProps) {
             strToU8(text),
           ] as const,
       );
-      saveFile(fileName(subject || 'Messages', 'zip'), zipSync(Object.fromEntries(named)), 'application/zip');
+      saveFile(
+        fileName(subject || wording.messages, 'zip'),
+        zipSync(Object.fromEntries(named)),
+        'application/zip',
+      );
     }
     wentOut();
   };
   const copy = async () => {
     if (await copyText(people.map(formatMailbox).join(', ')))
-      dispatch(
-        noticeShown({ text: `Copied ${formatCount(people.length, 'address', 'addresses')}`, tone: 'plain' }),
-      );
+      dispatch(noticeShown({ text: wording.copiedAddresses(people.length), tone: 'plain' }));
   };
   const note = async () => {
     const uidOf = ({ uid }: Recipient) => uid ?? [];
@@ -129,22 +133,23 @@ export function OutPart({ now, work }: OutPartProps) {
   const hasOpenFields = !isEach && fieldsIn(whole, context).length > 0;
   return (
     <View className="gap-1" testID="out">
-      {hasOpenFields ? (
-        <Txt tone="ochre">Text in braces is filled in only when each person gets a message of their own.</Txt>
-      ) : null}
+      {hasOpenFields ? <Txt tone="ochre">{wording.textInBracesIsFilled}</Txt> : null}
       {missing.length === 0 ? null : (
         <Txt tone="ochre" testID="missing">
-          {`Missing on ${formatCount(missing.length, 'card', 'cards')}: ${missing
-            .slice(0, NAMED)
-            .map((one) => `${one.name} (${missingFields(whole, cardOf(one), context).join(', ')})`)
-            .join(', ')}${missing.length > NAMED ? ' …' : ''}`}
+          {wording.missingOnCards(
+            missing.length,
+            missing
+              .slice(0, NAMED)
+              .map((one) => `${one.name} (${missingFields(whole, cardOf(one), context).join(', ')})`)
+              .join(', ') + (missing.length > NAMED ? ' …' : ''),
+          )}
         </Txt>
       )}
       {isEach && first ? <Previews people={people} messages={messages} /> : null}
       <View className="flex-row flex-wrap gap-x-6">
         {isEach ? null : (
           <Act
-            label="Open in the mail program"
+            label={wording.openInMailProgram}
             icon={Mail}
             isDisabled={people.length === 0 || isTooLong || attached.length > 0}
             onPress={() => {
@@ -155,14 +160,14 @@ export function OutPart({ now, work }: OutPartProps) {
           />
         )}
         <Act
-          label={messages.length > 1 ? `Save ${messages.length} message files` : 'Save as a message file'}
+          label={messages.length > 1 ? wording.saveMessageFiles(messages.length) : wording.saveAsMessageFile}
           icon={Download}
           isDisabled={people.length === 0 || !work}
           onPress={() => void save()}
           testID="mail-save"
         />
         <Act
-          label="Copy the addresses"
+          label={wording.copyAddresses}
           icon={Copy}
           isDisabled={people.length === 0}
           onPress={() => void copy()}
@@ -183,19 +188,19 @@ export function OutPart({ now, work }: OutPartProps) {
       {fieldsIn(body, context).length === 0 ? <BySms people={people} text={body} /> : null}
       {attached.length > 0 && !isEach ? (
         <Txt size="small" tone="faded">
-          Attached cards go with a message file only.
+          {wording.attachedCardsGoWithMessage}
         </Txt>
       ) : null}
       {isTooLong && !isEach ? (
         <Txt size="small" tone="faded">
-          It is too long to open as a link; a message file takes all of it.
+          {wording.itIsTooLong}
         </Txt>
       ) : null}
       {isSent ? (
         <View className="flex-row flex-wrap items-center gap-x-4" role="status">
-          <Txt>Sent it? Add it to the talks.</Txt>
+          <Txt>{wording.sentItAddItToTalks}</Txt>
           <Act
-            label={`Note it with ${formatCount(people.filter(({ uid }) => uid !== undefined).length, 'person', 'people')}`}
+            label={wording.noteItWithPeople(people.filter(({ uid }) => uid !== undefined).length)}
             onPress={() => void note()}
             testID="mail-note"
           />

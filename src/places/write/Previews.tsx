@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import type { OutMessage, Recipient } from '@/core/write';
+import { texts } from '@/texts/write/write';
 import { Act, Txt } from '@/ui';
 
 interface PreviewsProps {
@@ -18,15 +19,17 @@ export function Previews({ people, messages }: PreviewsProps) {
   return (
     <View className="border-l-2 border-rule py-1 pl-3" testID="mail-preview">
       <Txt size="small" tone="faded" isFigures>
-        {`What ${person.name || person.address} gets${messages.length > 1 ? `, ${at + 1} of ${messages.length}` : ''}`}
+        {messages.length > 1
+          ? texts.whatGetsOf(person.name || person.address, at + 1, messages.length)
+          : texts.whatGets(person.name || person.address)}
       </Txt>
       <Txt font="sansBold">{message.subject}</Txt>
       <Txt>{message.body}</Txt>
       {messages.length < 2 ? null : (
         <View className="flex-row gap-x-6">
-          <Act label="Previous" isDisabled={at === 0} onPress={() => setAt(at - 1)} />
+          <Act label={texts.previous} isDisabled={at === 0} onPress={() => setAt(at - 1)} />
           <Act
-            label="Next"
+            label={texts.next}
             isDisabled={at === messages.length - 1}
             onPress={() => setAt(at + 1)}
             testID="preview-next"

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 
 import type { MailDraftNow } from '@/book/write';
 import type { Recipient } from '@/core/write';
+import { texts } from '@/texts/write/write';
 import { Choice, Sheet, Txt } from '@/ui';
 
 interface RecipientSheetProps {
@@ -17,12 +18,12 @@ export function RecipientSheet({ now: { draft, set, placeOf }, recipient, onClos
     <Sheet title={name === '' ? address : name} isOpen onClose={onClose}>
       <View className="gap-4" testID="recipient-sheet">
         <Choice
-          name="Where"
+          name={texts.where}
           options={[
-            ['to', 'To'],
-            ['cc', 'Cc: a copy'],
-            ['bcc', 'Bcc: a copy that the others don’t see'],
-            ['off', 'Leave out of this message'],
+            ['to', texts.to],
+            ['cc', texts.ccCopy],
+            ['bcc', texts.bccCopyThatOthers],
+            ['off', texts.leaveOutOfThisMessage],
           ]}
           value={placeOf(key)}
           onChange={(place) => {
@@ -36,7 +37,7 @@ export function RecipientSheet({ now: { draft, set, placeOf }, recipient, onClos
           </Txt>
         ) : (
           <Choice
-            name="At which address"
+            name={texts.atWhichAddress}
             options={addresses.map((one) => [one, one] as const)}
             value={address}
             onChange={(chosen) => set({ addressOf: { ...draft?.addressOf, [uid]: chosen } })}

@@ -4,6 +4,7 @@ import { Pressable, View } from 'react-native';
 import { selectSettings, useAppSelector } from '@/book/state';
 import { type MailDraftNow, type PlaceOf, PLACES_OF } from '@/book/write';
 import type { Recipient } from '@/core/write';
+import { texts } from '@/texts/write/write';
 import { Act, Txt } from '@/ui';
 
 import { LeftOut } from './LeftOut';
@@ -14,10 +15,10 @@ import { RecipientSheet } from './RecipientSheet';
 const SHOWN = 60;
 
 export const PLACE_WORDS: Readonly<Record<PlaceOf, string>> = {
-  to: 'To',
-  cc: 'Cc',
-  bcc: 'Bcc',
-  off: 'Taken off',
+  to: texts.to,
+  cc: texts.cc,
+  bcc: texts.bcc,
+  off: texts.takenOff,
 };
 
 /** Who gets the message, as single chips under To, Cc and Bcc; pressing, dragging or the arrow keys move one, or take it off this message. */
@@ -50,13 +51,17 @@ export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
       ))}
       {seen >= bccFrom && draft?.isEach !== true ? (
         <View className="flex-row flex-wrap items-center gap-x-4" role="status">
-          <Txt tone="ochre">{`${seen} people would see each other’s addresses.`}</Txt>
-          <Act label="Move all to Bcc" onPress={() => set({ usual: 'bcc', places: {} })} testID="all-bcc" />
+          <Txt tone="ochre">{texts.peopleWouldSeeEachOthers(seen)}</Txt>
+          <Act
+            label={texts.moveAllToBcc}
+            onPress={() => set({ usual: 'bcc', places: {} })}
+            testID="all-bcc"
+          />
         </View>
       ) : null}
-      <LeftOut title="Without a mail address" uids={recipients.unreachable} />
-      <LeftOut title="In the archive, so left out" uids={recipients.archived} />
-      <LeftOut title="Not to be written to, so left out" uids={recipients.unwritten} />
+      <LeftOut title={texts.withoutMailAddress} uids={recipients.unreachable} />
+      <LeftOut title={texts.inArchiveSoLeft} uids={recipients.archived} />
+      <LeftOut title={texts.notToBeWritten} uids={recipients.unwritten} />
       {open ? <RecipientSheet now={now} recipient={open} onClose={() => setOpen(undefined)} /> : null}
     </View>
   );
@@ -114,7 +119,11 @@ function Chips({ place, people, onPress, onMove, isDragging, onDragging }: Chips
             </MoveChip>
           ))}
           {shown.length < people.length ? (
-            <Act label={`${people.length - shown.length} more`} tone="faded" onPress={() => setAll(true)} />
+            <Act
+              label={texts.moreCount(people.length - shown.length)}
+              tone="faded"
+              onPress={() => setAll(true)}
+            />
           ) : null}
         </View>
       </View>

@@ -5,6 +5,7 @@ import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import type { MailDraft } from '@/book/write';
 import { fieldsIn, SHIPPED, type Template } from '@/core/write';
+import { texts } from '@/texts/write/write';
 import { Act, Field, NextAct, Sheet, Trash, Txt } from '@/ui';
 
 interface TemplatesSheetProps {
@@ -28,22 +29,22 @@ export function TemplatesSheet({ draft, set, onClose }: TemplatesSheetProps) {
   const keep = () => {
     const others = templates.filter((one) => one.name !== wanted);
     const kept = { name: wanted, subject: draft.subject, body: draft.body };
-    dispatch(changeSettingsUndoably(`Saved the template ${wanted}`, { templates: [...others, kept] }, false));
+    dispatch(changeSettingsUndoably(texts.savedTemplate(wanted), { templates: [...others, kept] }, false));
     onClose();
   };
   const forget = (gone: Template) => {
     const left = templates.filter((one) => one.name !== gone.name);
-    dispatch(changeSettingsUndoably(`Deleted the template ${gone.name}`, { templates: left }, false));
+    dispatch(changeSettingsUndoably(texts.deletedTemplate(gone.name), { templates: left }, false));
   };
   return (
-    <Sheet title="Templates" isOpen onClose={onClose}>
+    <Sheet title={texts.templates} isOpen onClose={onClose}>
       <View className="gap-4" testID="templates">
         <View>
           {[...templates, ...SHIPPED].map((template, i) => (
             <View key={`${i} ${template.name}`} className="flex-row items-center border-b border-rule">
               <Pressable
                 role="button"
-                aria-label={`Begin with ${template.name}`}
+                aria-label={texts.beginWith(template.name)}
                 onPress={() => take(template)}
                 className="min-h-[44px] min-w-0 flex-1 justify-center hover:bg-leaf active:bg-leaf"
               >
@@ -56,7 +57,7 @@ export function TemplatesSheet({ draft, set, onClose }: TemplatesSheetProps) {
               </Pressable>
               {i < templates.length ? (
                 <Act
-                  label={`Delete the template ${template.name}`}
+                  label={texts.deleteTemplate(template.name)}
                   icon={Trash}
                   iconOnly
                   tone="faded"
@@ -67,14 +68,14 @@ export function TemplatesSheet({ draft, set, onClose }: TemplatesSheetProps) {
           ))}
         </View>
         <Field
-          label="Save the current text as"
+          label={texts.saveCurrentTextAs}
           value={name}
           onChange={setName}
-          hint={isThere ? 'There is a template of this name; it will be replaced' : undefined}
+          hint={isThere ? texts.thereIsTemplateOfThisName : undefined}
           testID="template-name"
         />
         <NextAct
-          label="Save"
+          label={texts.save}
           isDisabled={wanted === '' || draft.subject + draft.body === ''}
           onPress={keep}
           testID="keep-template"

@@ -8,6 +8,7 @@ import { useUnfiled } from '@/book/talks';
 import { cardsTo, type MailDraft, type MailDraftNow } from '@/book/write';
 import { tagsOf } from '@/core/card';
 import { localDay } from '@/platform';
+import { texts } from '@/texts/write/write';
 import { OfferField } from '@/ui';
 
 import { OFFERED, recipientOffers } from './recipientOffers';
@@ -49,10 +50,10 @@ export function ToField({ draft, set }: ToFieldProps) {
   );
   return (
     <OfferField
-      label="To people and lists"
+      label={texts.toPeopleAndLists}
       value={text}
       onChange={setText}
-      placeholder="A name, a list, a tag, or an address"
+      placeholder={texts.nameListTagOrAddress}
       testID="write-to"
       offers={offers}
       isKnown={found !== undefined}

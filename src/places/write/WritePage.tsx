@@ -5,6 +5,7 @@ import { useAppDispatch } from '@/book/state';
 import { emptyDraft, saveDraft, useMailDraft } from '@/book/write';
 import { fieldWords } from '@/core/write';
 import { go, goBack } from '@/platform/navigation';
+import { texts } from '@/texts/write/write';
 import { Act, Archive, Field, FileText, OverPage, Printer, Switch, Txt, useLoaded, usePageTitle } from '@/ui';
 
 import { AttachPart } from './AttachPart';
@@ -21,7 +22,7 @@ interface WriteProps {
 
 /** One message to people and lists: lists open into their people, of whom each can be moved or taken off. */
 export function WritePage({ loadWords }: WriteProps) {
-  usePageTitle('Write');
+  usePageTitle(texts.write);
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState<'templates' | 'drafts'>();
   const close = () => setOpen(undefined);
@@ -30,8 +31,8 @@ export function WritePage({ loadWords }: WriteProps) {
   const { draft, set } = now;
   return (
     <OverPage
-      title="Write"
-      backLabel="Back"
+      title={texts.write}
+      backLabel={texts.back}
       onBack={() => goBack('/book')}
       className="max-w-[720px] gap-4"
       testID="write-page"
@@ -41,24 +42,24 @@ export function WritePage({ loadWords }: WriteProps) {
           <ToField draft={draft} set={set} />
           <RecipientsPart now={now} />
           <Field
-            label="Subject"
+            label={texts.subject}
             value={draft.subject}
             onChange={(subject) => set({ subject })}
             testID="mail-subject"
           />
           <Field
-            label="Text"
+            label={texts.text}
             value={draft.body}
             onChange={(body) => set({ body })}
             isLong
             testID="mail-body"
           />
           <Txt size="small" tone="faded">
-            {`Text in braces is filled in from each card: ${fieldWords.map((word) => `{${word}}`).join(', ')}, or a field of your own by its name. {given|friends} says what else to write, {if post} … {end} keeps a part for those of whom it is known.`}
+            {texts.textInBracesIsFilledInFromEach(fieldWords.map((word) => `{${word}}`).join(', '))}
           </Txt>
           <Switch
-            label="A message to each"
-            hint="Instead of one to all; needed when the text has something in braces"
+            label={texts.messageToEach}
+            hint={texts.insteadOfOneToAll}
             isOn={draft.isEach}
             onChange={(isEach) => set({ isEach })}
             testID="mail-each"
@@ -67,21 +68,21 @@ export function WritePage({ loadWords }: WriteProps) {
           <OutPart now={now} work={words} />
           <View className="flex-row flex-wrap gap-x-6">
             <Act
-              label="Templates"
+              label={texts.templates}
               icon={FileText}
               onPress={() => setOpen('templates')}
               testID="open-templates"
             />
             <Act
-              label="By letter instead"
+              label={texts.byLetterInstead}
               icon={Printer}
               onPress={() => go('/write?by=letter')}
               testID="to-letters"
             />
-            <Act label="Drafts" tone="faded" onPress={() => setOpen('drafts')} testID="open-drafts" />
+            <Act label={texts.drafts} tone="faded" onPress={() => setOpen('drafts')} testID="open-drafts" />
             <Act
-              label="Start over"
-              name="Save this message as a draft and start over"
+              label={texts.startOver}
+              name={texts.saveThisMessageAsDraft}
               icon={Archive}
               tone="faded"
               onPress={() => {

@@ -4,7 +4,8 @@ import type { MailDraft } from '@/book/write';
 import { foldText } from '@/core/base';
 import type { Hit } from '@/core/find';
 import type { Unfiled } from '@/core/talks';
-import { formatCount } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/write/write';
 import type { FieldOffer } from '@/ui';
 
 /** People and lists offered at once. */
@@ -50,9 +51,9 @@ export function recipientOffers(
   const isAddress = address !== undefined;
   const offers: FieldOffer[] = hits.map((hit) => ({
     key: hit.uid,
-    name: `Write to ${hit.shown}`,
+    name: texts.writeTo(hit.shown),
     title: hit.shown,
-    second: hit.kind === 'list' ? 'Everybody on this list' : foundBy(hit),
+    second: hit.kind === 'list' ? texts.everybodyOnThisList : foundBy(hit),
     // Whoever has typed an address means that one, and nobody whose address is merely like it.
     isSure: isAddress ? foldText(hit.value) === foldText(address) : hit.isNear !== true,
     onPress: () => add({ kind: hit.kind === 'list' ? 'list' : 'card', uid: hit.uid }),
@@ -60,18 +61,18 @@ export function recipientOffers(
   if (people > 1)
     offers.push({
       key: 'everybody',
-      name: `Write to everybody found by ${typed}`,
-      title: `Everybody found by “${typed}”`,
-      second: people > OFFERED ? `${people} people or more` : `${people} people`,
+      name: texts.writeToEverybodyFound(typed),
+      title: texts.everybodyFoundBy(typed),
+      second: people > OFFERED ? texts.peopleOrMore(people) : texts.peopleCount(people),
       isSure: false,
       onPress: addFound,
     });
   for (const { tag, count } of tagged)
     offers.push({
       key: `tag ${tag}`,
-      name: `Write to everybody tagged ${tag}`,
-      title: `Everybody tagged ${tag}`,
-      second: formatCount(count, 'card', 'cards'),
+      name: texts.writeToEverybodyTagged(tag),
+      title: texts.everybodyTagged(tag),
+      second: shared.cardCount(count),
       isSure: foldText(tag) === wanted && typed.startsWith('#'),
       onPress: () => addTagged(tag),
     });
@@ -79,18 +80,18 @@ export function recipientOffers(
     if (known !== undefined)
       offers.push({
         key: `directory ${uid}`,
-        name: `Write to ${name} of the directory`,
+        name: texts.writeToOfDirectory(name),
         title: name,
-        second: `Directory · ${known}`,
+        second: texts.directory(known),
         isSure: !isAddress,
         onPress: () => add({ kind: 'address', address: known, name }),
       });
   for (const { address: known, name } of strangers)
     offers.push({
       key: `unfiled ${known}`,
-      name: `Write to ${name || known}, who has no card`,
+      name: texts.writeToWhoHasNoCard(name || known),
       title: name || known,
-      second: `No card yet · ${known}`,
+      second: texts.noCardYet(known),
       isSure: !isAddress,
       onPress: () => add({ kind: 'address', address: known, name }),
     });
@@ -98,8 +99,8 @@ export function recipientOffers(
     offers.push({
       key: 'address',
       title: address,
-      name: `Write to ${address}`,
-      second: 'This address',
+      name: texts.writeToNamed(address),
+      second: texts.thisAddress,
       isSure: true,
       onPress: () => add({ kind: 'address', address, name: before.trim() }),
     });

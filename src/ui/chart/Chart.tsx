@@ -1,6 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { Txt } from '../parts/Txt';
 import type { ChartData } from './chartData';
 
@@ -12,7 +14,7 @@ export function Chart(data: ChartData) {
   return (
     <View className="min-h-[180px]" onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       {width === 0 ? null : (
-        <Suspense fallback={<Txt tone="faded">Drawing …</Txt>}>
+        <Suspense fallback={<Txt tone="faded">{texts.drawing}</Txt>}>
           <StackChart {...data} width={width} />
         </Suspense>
       )}

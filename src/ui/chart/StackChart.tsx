@@ -1,6 +1,8 @@
 import { View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
 
+import { texts } from '@/texts/base/ui';
+
 import { Txt } from '../parts/Txt';
 import { useColours, useTypeScale } from '../theme/ThemeProvider';
 import type { ChartData } from './chartData';
@@ -28,7 +30,7 @@ export function StackChart({ width, ...data }: StackChartProps) {
   const text = { color: colours.faded, fontFamily: 'Atkinson', fontSize: 13 * scale };
   return (
     <View className="gap-2" testID="chart">
-      <View role="img" aria-label={`${name}; the table after it says the same`} style={{ width }}>
+      <View role="img" aria-label={texts.tableAfterItSays(name)} style={{ width }}>
         <View aria-hidden>
           <BarChart
             stackData={bars.map(({ short, parts }) => ({

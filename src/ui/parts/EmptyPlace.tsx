@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { usePageTitle } from '../theme/usePageTitle';
 import { Txt } from './Txt';
 
@@ -21,7 +23,7 @@ export function EmptyPlace({ title, text, isComing = false, children }: EmptyPla
       </Txt>
       {isComing ? (
         <Txt size="small" tone="ochre" font="sansBold">
-          Coming
+          {texts.coming}
         </Txt>
       ) : null}
       <Txt font="serifItalic" size="strong" tone="faded">

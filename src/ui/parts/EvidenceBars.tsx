@@ -1,5 +1,7 @@
 import { View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { Txt } from './Txt';
 
 /** Bits at which a bar is as long as it gets. */
@@ -12,14 +14,14 @@ interface EvidenceBarsProps {
 /** What speaks for two cards being the same, to the right of a line, and what against, to the left; said in words too. */
 export function EvidenceBars({ evidence }: EvidenceBarsProps) {
   return (
-    <View role="list" aria-label="Evidence" className="gap-[2px]">
+    <View role="list" aria-label={texts.evidence} className="gap-[2px]">
       {evidence.map(({ words, bits }) => {
         const width = `${Math.min(100, Math.max(4, (Math.abs(bits) / FULL) * 100))}%` as const;
         return (
           <View
             key={words}
             role="listitem"
-            aria-label={`${bits > 0 ? 'For' : 'Against'}: ${words}`}
+            aria-label={`${bits > 0 ? texts.for : texts.against}: ${words}`}
             className="flex-row items-center gap-3"
           >
             <View className="h-[10px] w-[88px] flex-row" aria-hidden>

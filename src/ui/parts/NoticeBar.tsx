@@ -1,5 +1,7 @@
 import { View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { X } from '../icons';
 import { Act } from './Act';
 import { Txt } from './Txt';
@@ -22,8 +24,8 @@ export function NoticeBar({ text, tone, onUndo, onClose }: NoticeBarProps) {
       <View className="min-w-0 flex-1 py-2">
         <Txt tone={tone === 'error' ? 'brick' : 'ink'}>{text}</Txt>
       </View>
-      {onUndo ? <Act label="Undo" onPress={onUndo} testID="notice-undo" /> : null}
-      <Act label="Close message" icon={X} iconOnly tone="faded" onPress={onClose} />
+      {onUndo ? <Act label={texts.undo} onPress={onUndo} testID="notice-undo" /> : null}
+      <Act label={texts.closeMessage} icon={X} iconOnly tone="faded" onPress={onClose} />
     </View>
   );
 }

@@ -1,6 +1,8 @@
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { ArrowDown, ArrowUp } from '../icons';
 import { Act } from './Act';
 import { Tick } from './Tick';
@@ -41,7 +43,7 @@ export function OrderedChoice<T extends string>(props: OrderedChoiceProps<T>) {
             </Tick>
           </View>
           <Act
-            label={`Move ${titleOf(id)} up`}
+            label={texts.moveUp(titleOf(id))}
             icon={ArrowUp}
             iconOnly
             tone="faded"
@@ -50,7 +52,7 @@ export function OrderedChoice<T extends string>(props: OrderedChoiceProps<T>) {
             testID={`${testID}-up-${id}`}
           />
           <Act
-            label={`Move ${titleOf(id)} down`}
+            label={texts.moveDown(titleOf(id))}
             icon={ArrowDown}
             iconOnly
             tone="faded"

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { ChevronLeft } from '../icons';
 import { Act } from './Act';
 
@@ -14,7 +16,13 @@ interface PageBarProps {
 export function PageBar({ backLabel, onBack, children }: PageBarProps) {
   return (
     <View className="flex-row items-center justify-between border-b border-rule bg-paper px-3">
-      <Act label={backLabel} name={`Back to ${backLabel}`} icon={ChevronLeft} tone="faded" onPress={onBack} />
+      <Act
+        label={backLabel}
+        name={texts.backTo(backLabel)}
+        icon={ChevronLeft}
+        tone="faded"
+        onPress={onBack}
+      />
       {children}
     </View>
   );

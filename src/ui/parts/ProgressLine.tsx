@@ -1,5 +1,7 @@
 import { View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { Act } from './Act';
 import { Txt } from './Txt';
 
@@ -18,7 +20,7 @@ export function ProgressLine({ text, share01, onStop }: ProgressLineProps) {
         <Txt tone="faded" isFigures>
           {text}
         </Txt>
-        {onStop ? <Act label="Stop" tone="brick" onPress={onStop} /> : null}
+        {onStop ? <Act label={texts.stop} tone="brick" onPress={onStop} /> : null}
       </View>
       {share01 === undefined ? null : (
         <View

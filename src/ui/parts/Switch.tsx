@@ -1,5 +1,7 @@
 import { Pressable, View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { Txt } from './Txt';
 
 interface SwitchProps {
@@ -30,7 +32,7 @@ export function Switch({ label, hint, isOn, onChange, testID }: SwitchProps) {
         )}
       </View>
       <Txt size="small" tone={isOn ? 'moss' : 'faded'} font="sansBold">
-        {isOn ? 'On' : 'Off'}
+        {isOn ? texts.on : texts.off}
       </Txt>
       <View
         className={`h-[22px] w-[38px] justify-center rounded-[4px] border ${isOn ? 'border-moss bg-moss' : 'border-faded bg-paper'}`}

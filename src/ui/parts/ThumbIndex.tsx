@@ -1,6 +1,8 @@
 import { useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
 import { useTypeScale } from '../theme/ThemeProvider';
 import { fitLetters, type LetterCount } from './fitLetters';
 import { Txt } from './Txt';
@@ -47,7 +49,7 @@ export function ThumbIndex({ letters, onPress }: ThumbIndexProps) {
   return (
     <View
       role="navigation"
-      aria-label="Letters"
+      aria-label={texts.letters}
       onLayout={({ nativeEvent }) => setHeight(nativeEvent.layout.height)}
       // A finger that slides along goes through the letters.
       {...({ onPointerMove: slide } as object)}

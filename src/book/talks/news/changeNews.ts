@@ -2,6 +2,7 @@ import { changeBook, changeSides, newChange } from '@/book/commit';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { shownAs } from '@/core/card';
 import { acceptNews, type News, NEWS_WORDS, type Signature } from '@/core/talks';
+import { texts } from '@/texts/talks/news';
 
 import { addNews } from './readNews';
 
@@ -25,7 +26,7 @@ export function acceptOneNews(news: News): AppThunk {
   return (dispatch, getState) => {
     const card = selectCardsByUid(getState()).get(news.uid);
     if (!card) return;
-    const label = `${shownAs(card)}: new ${NEWS_WORDS[news.collection]} ${news.shown}`;
+    const label = texts.new(shownAs(card), NEWS_WORDS[news.collection], news.shown);
     void dispatch(changeBook({ cause: 'edit', label, upserts: [acceptNews(card, news)] }));
   };
 }
@@ -34,7 +35,7 @@ export function acceptOneNews(news: News): AppThunk {
 export function dismissNews(news: News, of: string): AppThunk {
   return (dispatch, _, services) => {
     const sides = [{ kind: 'news' as const, before: { news }, after: { news, isDismissed: true } }];
-    const label = `Dismissed ${news.shown} for ${of}`;
+    const label = texts.dismissedFor(news.shown, of);
     const at = services.utcNow();
     dispatch(changeSides(newChange(services, { cause: 'edit', label, cards: [], sides, at })));
   };

@@ -11,6 +11,7 @@ import { KEYS, parseJson } from '@/book/store';
 import { inBatches } from '@/core/base';
 import { type Card, newCard, normalizeAddress, parseName, type Uid } from '@/core/card';
 import { mergeUnfiled, type Unfiled, unfiledSchema } from '@/core/talks';
+import { texts } from '@/texts/talks/unfiled';
 
 /** Records read per batch, before yielding to the page. */
 const PIECE = 500;
@@ -87,8 +88,9 @@ export function addUnfiled(all: readonly Unfiled[]): AppThunk<Promise<Change | u
       one.talks.map((talk) => ({ after: { ...talk, with: [cards[i]?.uid ?? ''] } })),
     );
     const [first] = all;
-    const what = all.length === 1 ? first?.name || first?.address || '' : `${all.length} cards`;
-    return dispatch(changeBook({ cause: 'add', label: `Added ${what}`, upserts: cards, talks }));
+    const label =
+      all.length === 1 && first ? texts.added(first.name || first.address) : texts.addedCards(all.length);
+    return dispatch(changeBook({ cause: 'add', label, upserts: cards, talks }));
   };
 }
 

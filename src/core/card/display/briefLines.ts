@@ -1,4 +1,5 @@
 import { DAY_NAMES, toPartialDate } from '@/core/base';
+import { texts } from '@/texts/card/display';
 
 import { type LeapDayRule, nextAnniversary } from '../dates/nextAnniversary';
 import { relationLabel } from '../relations/relationWords';
@@ -36,12 +37,12 @@ const SAID_LENGTH = 140;
 export function briefLines(card: Card, options: BriefOptions): BriefLine[] {
   const { lastSaid = '', there, news = '' } = options;
   const lines = [
-    { label: 'Last said', text: firstLine(lastSaid) },
-    { label: 'Soon', text: nearDays(card, options).join(', ') },
-    { label: 'Family', text: familyOf(card, options) },
-    { label: 'Interests', text: interestsOf(card) },
-    { label: 'There it is', text: there ? `${there.now} (${there.zone})` : '' },
-    { label: 'New', text: news },
+    { label: texts.lastSaid, text: firstLine(lastSaid) },
+    { label: texts.soon, text: nearDays(card, options).join(', ') },
+    { label: texts.family, text: familyOf(card, options) },
+    { label: texts.interests, text: interestsOf(card) },
+    { label: texts.thereItIs, text: there ? `${there.now} (${there.zone})` : '' },
+    { label: texts.new, text: news },
   ];
   return lines.filter(({ text }) => text !== '');
 }
@@ -65,10 +66,9 @@ function nearDays(card: Card, { today, leapDay }: BriefOptions): string[] {
   return days.flatMap(({ kind, date }) => {
     const next = nextAnniversary(toPartialDate(date), today, leapDay);
     if (!next || next.daysAway > NEAR_DAYS) return [];
-    const when =
-      next.daysAway === 0 ? 'today' : `in ${next.daysAway === 1 ? '1 day' : `${next.daysAway} days`}`;
-    const years = next.years === undefined ? '' : `, ${next.years === 1 ? '1 year' : `${next.years} years`}`;
-    return `${DAY_NAMES[kind] ?? 'anniversary'} ${when}${years}`;
+    const day = DAY_NAMES[kind] ?? texts.anniversary;
+    const when = next.daysAway === 0 ? texts.today : texts.inDays(next.daysAway);
+    return next.years === undefined ? texts.comes(day, when) : texts.comesWithYears(day, when, next.years);
   });
 }
 

@@ -1,4 +1,5 @@
 import { formatLanguage, formatPartialDate, isObject, toPartialDate } from '@/core/base';
+import { texts } from '@/texts/card/display';
 
 import { type LeapDayRule, nextAnniversary } from '../dates/nextAnniversary';
 import { DATE_LABELS, filesOf } from '../editing/toForm';
@@ -13,27 +14,30 @@ import { safeUri } from './safeUri';
 /** The values of a card in the order of the page; groups without a value are left out. */
 export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
   const groups: ValueGroup[] = [
-    { label: 'Phone', values: phones(card, options.country) },
-    { label: 'Mail', values: mails(card) },
-    { label: 'Address', values: addresses(card) },
-    { label: 'Web', values: links(card) },
-    { label: 'Account', values: accounts(card) },
+    { label: texts.phone, values: phones(card, options.country) },
+    { label: texts.mail, values: mails(card) },
+    { label: texts.address, values: addresses(card) },
+    { label: texts.web, values: links(card) },
+    { label: texts.account, values: accounts(card) },
     ...dates(card, options),
-    { label: 'People', values: relations(card, options) },
-    { label: 'Time there', values: timeThere(card, options) },
-    { label: 'Pronouns', values: each(card.speakToAs?.pronouns, 'pronouns', ({ pronouns }) => [pronouns]) },
-    { label: 'Nickname', values: each(card.nicknames, 'nicknames', ({ name }) => [name]) },
-    { label: 'Work', values: work(card, options) },
-    { label: 'Phone there', values: phonesThere(card, options) },
-    { label: 'People there', values: peopleThere(card, options) },
+    { label: texts.people, values: relations(card, options) },
+    { label: texts.timeThere, values: timeThere(card, options) },
     {
-      label: 'Languages',
+      label: texts.pronouns,
+      values: each(card.speakToAs?.pronouns, 'pronouns', ({ pronouns }) => [pronouns]),
+    },
+    { label: texts.nickname, values: each(card.nicknames, 'nicknames', ({ name }) => [name]) },
+    { label: texts.work, values: work(card, options) },
+    { label: texts.phoneThere, values: phonesThere(card, options) },
+    { label: texts.peopleThere, values: peopleThere(card, options) },
+    {
+      label: texts.languages,
       values: each(card.preferredLanguages, 'preferredLanguages', ({ language }) => [
         formatLanguage(language, options.locale),
       ]),
     },
     {
-      label: 'Interests',
+      label: texts.interests,
       values: each(
         card.personalInfo,
         'personalInfo',
@@ -41,12 +45,12 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
         ({ kind, level }) => joined(kind, level),
       ),
     },
-    { label: 'Tags', values: tags(card) },
-    { label: 'Note', values: each(card.notes, 'notes', ({ note }) => note.split('\n')) },
-    { label: 'Files', values: files(card) },
-    { label: 'More pictures', values: pictures(card) },
+    { label: texts.tags, values: tags(card) },
+    { label: texts.note, values: each(card.notes, 'notes', ({ note }) => note.split('\n')) },
+    { label: texts.files, values: files(card) },
+    { label: texts.morePictures, values: pictures(card) },
     ...ownFields(card),
-    { label: 'Key', values: each(card.cryptoKeys, 'cryptoKeys', ({ uri }) => [shortUri(uri)]) },
+    { label: texts.key, values: each(card.cryptoKeys, 'cryptoKeys', ({ uri }) => [shortUri(uri)]) },
   ];
   return groups.filter(({ values }) => values.length > 0).map((group) => markPrivate(card, group));
 }
@@ -134,11 +138,10 @@ function comesRound(entry: Anniversary, today: string, leapDay: LeapDayRule | un
   const next =
     entry.kind === 'death' ? undefined : nextAnniversary(toPartialDate(entry.date), today, leapDay);
   if (!next) return '';
-  const when = next.daysAway === 0 ? 'today' : next.daysAway === 1 ? 'tomorrow' : `in ${next.daysAway} days`;
+  const when =
+    next.daysAway === 0 ? texts.today : next.daysAway === 1 ? texts.tomorrow : texts.inDays(next.daysAway);
   if (next.years === undefined) return when;
-  return entry.kind === 'birth'
-    ? `turns ${next.years} ${when}`
-    : `${next.years} ${next.years === 1 ? 'year' : 'years'} ${when}`;
+  return entry.kind === 'birth' ? texts.turns(next.years, when) : texts.yearsThen(next.years, when);
 }
 
 function tags(card: Card): CardValue[] {

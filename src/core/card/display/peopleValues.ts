@@ -1,3 +1,5 @@
+import { texts } from '@/texts/card/display';
+
 import { shownAs } from '../name/shownAs';
 import { dialUri, formatPhone } from '../phone/formatPhone';
 import { relationLabel } from '../relations/relationWords';
@@ -85,7 +87,7 @@ export function relations(card: Card, { nameOf }: ShowOptions): CardValue[] {
       id: uid,
       lines: [shown],
       copy: shown,
-      second: joined(relationLabel(relation), name === undefined ? 'not in the book' : ''),
+      second: joined(relationLabel(relation), name === undefined ? texts.notInBook : ''),
       ...(name === undefined ? {} : { cardUid: uid }),
     };
   });

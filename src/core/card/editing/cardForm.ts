@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 import { parseTypedDate } from '@/core/base';
+import { texts } from '@/texts/card/editing';
 
 const id = z.string();
 const label = z.string();
@@ -17,17 +18,11 @@ const isBlank = (value: string) => value.trim() === '';
 /** Rows without a value are not errors: they are left out when the card is saved. */
 const phone = z.object({
   ...{ id, label, isPreferred, isPrivate },
-  number: text.refine(
-    (value) => isBlank(value) || /\d/.test(value),
-    'A number needs digits, such as 020 7946 0958',
-  ),
+  number: text.refine((value) => isBlank(value) || /\d/.test(value), texts.numberNeedsDigitsSuch),
 });
 const email = z.object({
   ...{ id, label, isPreferred, isPrivate },
-  address: text.refine(
-    (value) => isBlank(value) || MAIL.test(value.trim()),
-    'A mail address looks like name@example.org',
-  ),
+  address: text.refine((value) => isBlank(value) || MAIL.test(value.trim()), texts.mailAddressLooksLike),
   /** The name that mail to it carries, where it isn't the card's. */
   shownAs: text,
 });
@@ -43,17 +38,11 @@ const address = z.object({
 });
 const link = z.object({
   ...{ id, label, isPrivate },
-  uri: text.refine(
-    (value) => isBlank(value) || !/\s/.test(value.trim()),
-    'A web address has no spaces in it',
-  ),
+  uri: text.refine((value) => isBlank(value) || !/\s/.test(value.trim()), texts.webAddressHasNoSpaces),
 });
 const date = z.object({
   ...{ id, label, isPrivate },
-  text: text.refine(
-    (value) => isBlank(value) || parseTypedDate(value) !== undefined,
-    'Write the day as 3 February 1968, or 3 February where the year is not known',
-  ),
+  text: text.refine((value) => isBlank(value) || parseTypedDate(value) !== undefined, texts.writeDayAs3),
 });
 const note = z.object({ id, isPrivate, text });
 /** A place of work: what is said of the organisation and of the person there. */
@@ -81,7 +70,7 @@ const key = z.object({
   id,
   text: text.refine(
     (value) => isBlank(value) || /^[a-z][\w+.-]*:\S+$/i.test(value.trim()),
-    'A key is a web address, or data: with the key itself',
+    texts.keyIsWebAddress,
   ),
 });
 
@@ -133,10 +122,7 @@ export const cardFormSchema = z
     relations: z.array(relation),
     /** Names or tags of languages, with commas between. */
     languages: text,
-    timeZone: text.refine(
-      (value) => isBlank(value) || isTimeZone(value.trim()),
-      'A time zone is named by its area and place, such as Europe/London',
-    ),
+    timeZone: text.refine((value) => isBlank(value) || isTimeZone(value.trim()), texts.timeZoneIsNamed),
     /** The tone of their calls (core/marks); '' for the usual one. */
     ring: text,
     tags: text,
@@ -153,7 +139,7 @@ export const cardFormSchema = z
       form.emails.some(({ address: mail }) => !isBlank(mail)),
     {
       path: ['name'],
-      message: 'Give a name, an organisation, a number or a mail address; one of them is enough',
+      message: texts.giveNameOrganisationNumber,
     },
   );
 

@@ -1,25 +1,28 @@
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/editing';
+
 /** The parts of the editing page beside the name itself, in groups, in the order in which they are offered. */
 export const FORM_PARTS = [
-  { id: 'parts', title: 'Parts of the name', group: 'Name' },
-  { id: 'nickname', title: 'Nickname', group: 'Name' },
-  { id: 'pronouns', title: 'Pronouns', group: 'Name' },
-  { id: 'work', title: 'Work', group: 'Work' },
-  { id: 'phones', title: 'Phone', group: 'Reach' },
-  { id: 'emails', title: 'Mail', group: 'Reach' },
-  { id: 'accounts', title: 'Account or chat', group: 'Reach' },
-  { id: 'addresses', title: 'Address', group: 'Reach' },
-  { id: 'links', title: 'Web', group: 'Reach' },
-  { id: 'dates', title: 'Birthday and other days', group: 'Life' },
-  { id: 'relations', title: 'Family and other people', group: 'Life' },
-  { id: 'infos', title: 'Interests, hobbies, what they are good at', group: 'Life' },
-  { id: 'languages', title: 'Languages', group: 'Life' },
-  { id: 'timeZone', title: 'Time zone', group: 'Life' },
-  { id: 'ring', title: 'Ringtone', group: 'Life' },
-  { id: 'tags', title: 'Tags', group: 'More' },
-  { id: 'notes', title: 'Note', group: 'More' },
-  { id: 'ownFields', title: 'Custom field', group: 'More' },
-  { id: 'files', title: 'File', group: 'More' },
-  { id: 'keys', title: 'Key', group: 'More' },
+  { id: 'parts', title: shared.partsOfName, group: texts.name },
+  { id: 'nickname', title: texts.nickname, group: texts.name },
+  { id: 'pronouns', title: texts.pronouns, group: texts.name },
+  { id: 'work', title: texts.work, group: texts.work },
+  { id: 'phones', title: texts.phone, group: texts.reach },
+  { id: 'emails', title: texts.mail, group: texts.reach },
+  { id: 'accounts', title: shared.accountOrChat, group: texts.reach },
+  { id: 'addresses', title: texts.address, group: texts.reach },
+  { id: 'links', title: texts.web, group: texts.reach },
+  { id: 'dates', title: texts.birthdayAndOtherDays, group: texts.life },
+  { id: 'relations', title: shared.familyAndOtherPeople, group: texts.life },
+  { id: 'infos', title: texts.interestsHobbiesWhatThey, group: texts.life },
+  { id: 'languages', title: texts.languages, group: texts.life },
+  { id: 'timeZone', title: shared.timeZone, group: texts.life },
+  { id: 'ring', title: texts.ringtone, group: texts.life },
+  { id: 'tags', title: texts.tags, group: texts.more },
+  { id: 'notes', title: texts.note, group: texts.more },
+  { id: 'ownFields', title: texts.customField, group: texts.more },
+  { id: 'files', title: texts.file, group: texts.more },
+  { id: 'keys', title: texts.key, group: texts.more },
 ] as const;
 
 /** The name of a part. */

@@ -1,3 +1,5 @@
+import { texts } from '@/texts/card/editing';
+
 import { deriveName } from '../name/formatName';
 import { parseName } from '../name/parseName';
 import { preferredEntry } from '../preferEntry';
@@ -35,7 +37,7 @@ export function writeCell(
   const isKnown = column.startsWith(OWN)
     ? writeOwn(form, column.slice(OWN.length), value, context.title)
     : write(card, form, column, value);
-  if (!isKnown) return { fault: 'This column can’t be written' };
+  if (!isKnown) return { fault: texts.thisColumnCantBeWritten };
   // A fault that the card has elsewhere is not this cell's.
   const fault = faultsOf(form).find((one) => !faultsBefore.includes(one));
   if (fault !== undefined) return { fault };

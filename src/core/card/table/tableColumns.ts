@@ -1,4 +1,5 @@
 import { formatLanguage, formatPartialDate, toPartialDate } from '@/core/base';
+import { texts } from '@/texts/card/table';
 
 import { formatName } from '../name/formatName';
 import { nameParts } from '../name/nameParts';
@@ -42,24 +43,24 @@ const BROAD = 230;
 type Short = readonly [id: string, title: string, width: number, read: TableColumn['read']];
 
 const WRITABLE: readonly Short[] = [
-  ['name', 'Name', BROAD, (card) => formatName(card.name)],
-  ['given', 'Given name', NARROW, (card) => nameParts(card.name, 'given')],
-  ['surname', 'Surname', MIDDLE, (card) => nameParts(card.name, 'surname')],
-  ['nickname', 'Nickname', NARROW, (card) => listed(card.nicknames, ({ name }) => name)],
-  ['organisation', 'Organisation', BROAD, organisationOf],
-  ['department', 'Department', MIDDLE, departmentOf],
-  ['post', 'Post', MIDDLE, postOf],
-  ['number', 'Number', MIDDLE, (card) => preferredEntry(card.phones)?.number.replace(/^tel:/, '') ?? ''],
-  ['mail', 'Mail', BROAD, (card) => preferredEntry(card.emails)?.address ?? ''],
-  ['web', 'Web', MIDDLE, (card) => preferredEntry(card.links)?.uri ?? ''],
-  ['street', 'Street', MIDDLE, (card) => addressPart(card, 'number', 'name')],
-  ['postcode', 'Postcode', NARROW, (card) => addressPart(card, 'postcode')],
-  ['town', 'Town', MIDDLE, (card) => addressPart(card, 'locality')],
-  ['region', 'Region', NARROW, (card) => addressPart(card, 'region')],
-  ['country', 'Country', NARROW, (card) => addressPart(card, 'country')],
-  ['tags', 'Tags', MIDDLE, (card) => Object.keys(card.keywords ?? {}).join(', ')],
-  ['note', 'Note', BROAD, (card) => preferredEntry(card.notes)?.note ?? ''],
-  ['opener', 'Opener', BROAD, (card) => card['cordialis.example:opener'] ?? ''],
+  ['name', texts.name, BROAD, (card) => formatName(card.name)],
+  ['given', texts.givenName, NARROW, (card) => nameParts(card.name, 'given')],
+  ['surname', texts.surname, MIDDLE, (card) => nameParts(card.name, 'surname')],
+  ['nickname', texts.nickname, NARROW, (card) => listed(card.nicknames, ({ name }) => name)],
+  ['organisation', texts.organisation, BROAD, organisationOf],
+  ['department', texts.department, MIDDLE, departmentOf],
+  ['post', texts.post, MIDDLE, postOf],
+  ['number', texts.number, MIDDLE, (card) => preferredEntry(card.phones)?.number.replace(/^tel:/, '') ?? ''],
+  ['mail', texts.mail, BROAD, (card) => preferredEntry(card.emails)?.address ?? ''],
+  ['web', texts.web, MIDDLE, (card) => preferredEntry(card.links)?.uri ?? ''],
+  ['street', texts.street, MIDDLE, (card) => addressPart(card, 'number', 'name')],
+  ['postcode', texts.postcode, NARROW, (card) => addressPart(card, 'postcode')],
+  ['town', texts.town, MIDDLE, (card) => addressPart(card, 'locality')],
+  ['region', texts.region, NARROW, (card) => addressPart(card, 'region')],
+  ['country', texts.country, NARROW, (card) => addressPart(card, 'country')],
+  ['tags', texts.tags, MIDDLE, (card) => Object.keys(card.keywords ?? {}).join(', ')],
+  ['note', texts.note, BROAD, (card) => preferredEntry(card.notes)?.note ?? ''],
+  ['opener', texts.opener, BROAD, (card) => card['cordialis.example:opener'] ?? ''],
 ];
 
 /** What cells are read and sorted by. */
@@ -82,7 +83,7 @@ export function tableColumns({ locale, order }: TableOptions): TableColumn[] {
     ...writable,
     {
       id: 'birthday',
-      title: 'Birthday',
+      title: texts.birthday,
       width: MIDDLE,
       isWritable: true,
       read: (card) => {
@@ -98,20 +99,20 @@ export function tableColumns({ locale, order }: TableOptions): TableColumn[] {
     },
     {
       id: 'languages',
-      title: 'Languages',
+      title: texts.languages,
       width: MIDDLE,
       isWritable: true,
       read: (card) => listed(card.preferredLanguages, ({ language }) => formatLanguage(language, locale)),
     },
     {
       id: 'kind',
-      title: 'Kind',
+      title: texts.kind,
       width: NARROW,
       isWritable: false,
-      read: ({ kind }) => (kind === 'org' ? 'Organisation' : 'Person'),
+      read: ({ kind }) => (kind === 'org' ? texts.organisation : texts.person),
     },
-    dayColumn('added', 'Added', ({ created }) => created),
-    dayColumn('changed', 'Changed', ({ updated }) => updated),
+    dayColumn('added', texts.added, ({ created }) => created),
+    dayColumn('changed', texts.changed, ({ updated }) => updated),
   ];
 }
 

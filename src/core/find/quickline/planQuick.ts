@@ -14,6 +14,8 @@ import {
   withTag,
 } from '@/core/card';
 import { withMembers } from '@/core/lists';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/quickline';
 
 import type { Fill, Quick } from './parseQuick';
 import type { Verb, Wanted } from './verbs';
@@ -70,7 +72,7 @@ export function planNew(quick: Quick, uid: string, now: string, context: PlanCon
   const [first = blank, ...lists] = upserts;
   return {
     ...{ kind: 'new', uid, upserts: [first, ...lists] },
-    label: `New card ${shown}`,
+    label: texts.newCard(shown),
     detail: details.join(' · '),
   };
 }
@@ -80,7 +82,7 @@ function planFills(card: Card, fills: readonly Fill[], context: PlanContext): Of
   if (details.length === 0) return planOtherBirthday(card, fills, context);
   return {
     ...{ kind: 'change', uid: card.uid, upserts: upserts.filter((one) => one !== card) },
-    label: `Add to ${shownAs(card)}`,
+    label: texts.addTo(shownAs(card)),
     detail: details.join(' · '),
   };
 }
@@ -93,8 +95,8 @@ function planOtherBirthday(card: Card, fills: readonly Fill[], context: PlanCont
   if (formatPartialDate(fill.date, context.locale) === known) return undefined;
   return {
     ...{ kind: 'page', uid: card.uid, page: '/edit' },
-    label: `Change the birthday of ${shownAs(card)}`,
-    detail: `${known} so far`,
+    label: texts.changeBirthdayOf(shownAs(card)),
+    detail: texts.soFar(known),
   };
 }
 
@@ -109,7 +111,7 @@ function applyFills(card: Card, fills: readonly Fill[], context: PlanContext) {
       const after = list && withMembers(list, [card.uid]);
       if (!after || after === list) continue;
       lists.push(after);
-      details.push(`on ${fill.value}`);
+      details.push(texts.on(fill.value));
       continue;
     }
     const after = applyFill(next, fill, context);
@@ -123,7 +125,7 @@ function applyFills(card: Card, fills: readonly Fill[], context: PlanContext) {
 const WORDS = {
   mail: 'mail',
   number: 'number',
-  web: 'web address',
+  web: shared.webAddress,
   tag: 'tag',
   note: 'note',
   organisation: 'at',
@@ -178,8 +180,8 @@ function isSameText(a: string, b: string): boolean {
 
 function planValue(card: Card, wanted: Wanted, { country, locale }: PlanContext): Offer {
   const text = valueOf(card, wanted, country, locale);
-  const label = `${shownAs(card)}: ${wanted === 'web' ? 'web address' : wanted}`;
-  if (text === undefined) return { kind: 'none', uid: card.uid, label, detail: 'is not on the card' };
+  const label = `${shownAs(card)}: ${wanted === 'web' ? shared.webAddress : wanted}`;
+  if (text === undefined) return { kind: 'none', uid: card.uid, label, detail: texts.isNotOnCard };
   return { kind: 'copy', uid: card.uid, label, detail: text.replaceAll('\n', ', '), text };
 }
 
@@ -205,10 +207,10 @@ function valueOf(card: Card, wanted: Wanted, country: string, locale: string): s
 }
 
 const OUTSIDE = {
-  call: { reach: 'call', word: 'Call', missing: 'has no number' },
-  write: { reach: 'write', word: 'Write to', missing: 'has no mail address' },
-  message: { reach: 'message', word: 'Message', missing: 'has no mobile number' },
-  way: { reach: 'way', word: 'The way to', missing: 'has no address' },
+  call: { reach: 'call', word: texts.call, missing: texts.hasNoNumber },
+  write: { reach: 'write', word: texts.writeTo, missing: texts.hasNoMailAddress },
+  message: { reach: 'message', word: texts.message, missing: texts.hasNoMobileNumber },
+  way: { reach: 'way', word: texts.wayTo, missing: texts.hasNoAddress },
 } as const;
 
 function planVerb(card: Card, verb: Verb, context: PlanContext): Offer | undefined {
@@ -230,18 +232,18 @@ function planVerb(card: Card, verb: Verb, context: PlanContext): Offer | undefin
     case 'copy':
       return planValue(card, card.phones ? 'number' : 'mail', context);
     case 'edit':
-      return { kind: 'page', uid, label: `Edit ${name}`, detail: '', page: '/edit' };
+      return { kind: 'page', uid, label: texts.editNamed(name), detail: '', page: '/edit' };
     case 'talk':
-      return { kind: 'page', uid, label: `Note a talk with ${name}`, detail: '', page: '?talk=new' };
+      return { kind: 'page', uid, label: shared.noteTalkWith(name), detail: '', page: '?talk=new' };
     case 'open':
-      return { kind: 'page', uid, label: `Open ${name}`, detail: '', page: '' };
+      return { kind: 'page', uid, label: texts.open(name), detail: '', page: '' };
     case 'pin':
     case 'unpin':
     case 'archive': {
       const next =
         verb === 'archive' ? withFlag(card, 'archived', true) : withFlag(card, 'pinned', verb === 'pin');
-      const word = { pin: 'Pin', unpin: 'Unpin', archive: 'Archive' }[verb];
-      if (next === card) return { kind: 'none', uid, label: `${word} ${name}`, detail: 'is already so' };
+      const word = { pin: texts.pin, unpin: texts.unpin, archive: texts.archive }[verb];
+      if (next === card) return { kind: 'none', uid, label: `${word} ${name}`, detail: texts.isAlreadySo };
       return { kind: 'change', uid, label: `${word} ${name}`, detail: '', upserts: [next] };
     }
     case 'add':

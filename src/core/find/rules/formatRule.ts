@@ -1,3 +1,5 @@
+import { texts } from '@/texts/find/rules';
+
 import type { DayKind, Field, TalkWay } from './fields';
 import { isGroup, type Rule, type Test } from './rule';
 
@@ -47,49 +49,50 @@ export function formatRule(rule: Rule, nameOf: (uid: string) => string | undefin
     const text = formatRule(one, nameOf);
     return isGroup(one) && one.rules.length > 1 ? `(${text})` : text;
   });
-  if (parts.length === 0) return rule.kind === 'any' ? 'nobody' : 'everybody';
-  if (rule.kind === 'none') return `not: ${parts.join(' or ')}`;
-  return parts.join(rule.kind === 'all' ? ', ' : ' or ');
+  if (parts.length === 0) return rule.kind === 'any' ? texts.nobody : texts.everybody;
+  if (rule.kind === 'none') return texts.none(parts.join(texts.or));
+  return parts.join(rule.kind === 'all' ? texts.and : texts.or);
 }
 
 function formatTest(test: Test, nameOf: (uid: string) => string | undefined): string {
   const isNot = test.not === true;
+  const turned = (text: string) => (isNot ? texts.not(text) : text);
   switch (test.kind) {
     case 'words':
       return formatWords(test.field, test.value, isNot);
     case 'filled': {
       const word =
         test.field in DAY_WORDS ? DAY_WORDS[test.field as DayKind] : FIELD_WORDS[test.field as Field];
-      return `${isNot ? 'without' : 'with'} ${word}`;
+      return isNot ? texts.without(word) : texts.with(word);
     }
     case 'card':
-      return isNot ? `no ${CARD_WORDS[test.card]}` : `${CARD_WORDS[test.card]} only`;
+      return isNot ? texts.no(CARD_WORDS[test.card]) : texts.only(CARD_WORDS[test.card]);
     case 'list':
-      return `${isNot ? 'not on' : 'on'} ${nameOf(test.list) ?? 'a deleted list'}`;
+      return turned(texts.onList(nameOf(test.list) ?? texts.deletedList));
     case 'flag':
-      return isNot ? `not ${test.flag}` : test.flag;
+      return turned(test.flag);
     case 'near':
-      return `${isNot ? 'not ' : ''}within ${test.km} km of ${test.place}`;
-    case 'talk':
-      return `${isNot ? 'not ' : ''}${TALK_WORDS[test.how]} ${test.days === 'year' ? 'this year' : `in the last ${daysOf(test.days)}`}`;
+      return turned(texts.near(test.km, test.place));
+    case 'talk': {
+      const talked = TALK_WORDS[test.how];
+      return turned(test.days === 'year' ? texts.thisYear(talked) : texts.inTheLast(talked, test.days));
+    }
     case 'close':
-      return `${isNot ? 'not ' : ''}close from ${test.from}`;
+      return turned(texts.closeFrom(test.from));
     case 'since':
-      return `${isNot ? 'not ' : ''}${test.what} in the last ${daysOf(test.days)}`;
-    case 'coming':
-      return `${isNot ? 'no ' : ''}${DAY_WORDS[test.day]} within ${daysOf(test.days)}`;
+      return turned(texts.inTheLast(test.what, test.days));
+    case 'coming': {
+      const day = DAY_WORDS[test.day];
+      return isNot ? texts.notComingWithin(day, test.days) : texts.comingWithin(day, test.days);
+    }
   }
 }
 
 function formatWords(field: Field | 'any', value: string, isNot: boolean): string {
-  const before = isNot ? 'not ' : '';
-  if (field === 'place') return `${before}in ${value}`;
-  if (field === 'organisation') return `${before}at ${value}`;
-  if (field === 'tag') return `${before}tagged ${value}`;
-  if (field === 'any') return `${before}“${value}”`;
-  return `${FIELD_WORDS[field]} ${before}“${value}”`;
-}
-
-function daysOf(days: number): string {
-  return days === 1 ? '1 day' : `${days} days`;
+  const turned = (text: string) => (isNot ? texts.not(text) : text);
+  if (field === 'place') return turned(texts.inPlace(value));
+  if (field === 'organisation') return turned(texts.atOrganisation(value));
+  if (field === 'tag') return turned(texts.tagged(value));
+  if (field === 'any') return turned(texts.anywhere(value));
+  return (isNot ? texts.notInField : texts.inField)(FIELD_WORDS[field], value);
 }

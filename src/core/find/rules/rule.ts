@@ -1,5 +1,7 @@
 import { z } from 'zod';
 
+import { texts } from '@/texts/find/rules';
+
 import { DAY_KINDS, DOC_KINDS, FIELDS, TALK_WAYS } from './fields';
 
 /** True of the cards of which the rest is not. */
@@ -62,7 +64,7 @@ export const ruleSchema: z.ZodType<Rule> = z
   .lazy(() =>
     z.union([testSchema, z.object({ kind: z.enum(['all', 'any', 'none']), rules: z.array(ruleSchema) })]),
   )
-  .refine((rule) => depthOf(rule) <= MAX_DEPTH, `A rule can hold rules ${MAX_DEPTH} deep`);
+  .refine((rule) => depthOf(rule) <= MAX_DEPTH, texts.tooDeep(MAX_DEPTH));
 
 function depthOf(rule: Rule): number {
   return isGroup(rule) ? 1 + Math.max(0, ...rule.rules.map(depthOf)) : 0;

@@ -1,6 +1,7 @@
 import { decodeUtf8 } from '@/core/base';
 import { type Card, parseCard } from '@/core/card';
 import { parseTalk, type Talk } from '@/core/talks';
+import { texts } from '@/texts/formats/backup';
 
 import type { Problem } from '../format/format';
 import { BACKUP_VERSION, type BackupManifest, manifestSchema, type Sha256 } from './manifest';
@@ -29,16 +30,15 @@ export async function readBackup(
   sha256: Sha256,
 ): Promise<RestoredBackup | { readonly fault: string }> {
   const list = manifestSchema.safeParse(parseJson(files['manifest.json']));
-  if (!list.success) return { fault: 'it has no list of its contents (manifest.json), so it is no backup' };
+  if (!list.success) return { fault: texts.itHasNoList };
   const manifest = list.data;
-  if (manifest.version > BACKUP_VERSION)
-    return { fault: `it was made by a newer version (${manifest.version}); update Cordialis to restore it` };
+  if (manifest.version > BACKUP_VERSION) return { fault: texts.itWasMadeByNewer(manifest.version) };
   const problems: Problem[] = [];
   for (const { name, bytes, sha256: expected } of manifest.files) {
     const file = files[name];
-    if (!file) problems.push(faultOf(name, 'is missing from the archive'));
+    if (!file) problems.push(faultOf(name, texts.isMissingFromArchive));
     else if (file.length !== bytes || (await sha256(file)) !== expected)
-      problems.push(faultOf(name, 'has changed since the backup was made'));
+      problems.push(faultOf(name, texts.hasChangedSinceBackup));
   }
   const value = parseJson(files['cards.json']);
   const cards: Card[] = [];
@@ -46,14 +46,12 @@ export async function readBackup(
     const parsed = parseCard(item);
     if (parsed.kind === 'card') cards.push(parsed.card);
     else {
-      const message = `cards.json: card ${i + 1}: ${parsed.message}`;
+      const message = texts.cardsJsonCard(i + 1, parsed.message);
       problems.push({ code: 'unreadable-card', line: i + 2, message, text: JSON.stringify(item) });
     }
   }
   if (cards.length !== manifest.cards)
-    problems.push(
-      faultOf('cards.json', `has ${cards.length} cards that can be read, where it had ${manifest.cards}`),
-    );
+    problems.push(faultOf('cards.json', texts.hasCardsThatCanBeRead(cards.length, manifest.cards)));
   const talks = readTalks(parseJson(files['talks.json']), problems);
   return { manifest, cards, talks, settings: parseJson(files['settings.json']), problems };
 }
@@ -64,7 +62,7 @@ function readTalks(value: unknown, problems: Problem[]): Talk[] {
   return items.flatMap((item, i) => {
     const talk = parseTalk(item);
     if (talk) return [talk];
-    const message = `talks.json: talk ${i + 1} could not be read`;
+    const message = texts.talksJsonTalkCouldNotBeRead(i + 1);
     problems.push({ code: 'unreadable-value', line: i + 2, message, text: JSON.stringify(item) });
     return [];
   });

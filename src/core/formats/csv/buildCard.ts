@@ -10,6 +10,7 @@ import {
   parseLabel,
   parseName,
 } from '@/core/card';
+import { texts } from '@/texts/formats/csv';
 
 import type { Problem } from '../format/format';
 import { type Column, type FieldId, formatHeading } from './columns';
@@ -48,7 +49,7 @@ export function buildCard(
   settleName(card, components);
   if (Object.keys(card).some((key) => !['@type', 'version', 'uid', 'kind'].includes(key)))
     return { card, problems };
-  const message = 'this row has nothing for a card';
+  const message = texts.thisRowHasNothing;
   return { problems: [...problems, { code: 'empty-card', line, message, text: cells.join(', ') }] };
 }
 

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 
 import { type DecodedText, decodeText } from '@/core/base';
+import { texts } from '@/texts/formats/csv';
 
 import type { Problem } from '../format/format';
 import { matchHeading } from './matchHeading';
@@ -41,7 +42,7 @@ export function readTable(bytes: Uint8Array): Table {
   const width = Math.max(0, ...rows.map(({ cells }) => cells.length));
   const at = findHeadings(rows);
   const above = rows.slice(0, Math.max(at, 0)).map(({ line, cells }): Problem => {
-    const message = 'this line stands above the headings';
+    const message = texts.thisLineStandsAbove;
     return { code: 'outside-card', line, message, text: cells.join(delimiter) };
   });
   const head = at === -1 ? undefined : rows[at]?.cells;
@@ -77,8 +78,7 @@ function parseRows(text: string, quote: string) {
       if (cells.some((cell) => cell.trim() !== '')) rows.push({ line, cells });
       for (const { code } of errors) {
         if (code !== 'MissingQuotes' && code !== 'InvalidQuotes') continue;
-        const message =
-          'a quotation mark is not closed where a cell ends; the row was read as well as it could be';
+        const message = texts.quotationMarkIsNotClosed;
         problems.push({ code: 'unreadable-value', line, message, text: text.slice(from, meta.cursor) });
       }
       line += countBreaks(text, from, meta.cursor);

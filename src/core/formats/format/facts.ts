@@ -1,3 +1,5 @@
+import { texts } from '@/texts/formats/format';
+
 /** What can be said of a format without its code, which is large: pages list formats, workers read and write them. */
 export interface FormatFacts {
   readonly id: string;
@@ -19,7 +21,7 @@ export const FORMAT_FACTS = {
     mediaType: 'text/vcard;charset=utf-8',
     extension: 'vcf',
     isLossless: true,
-    keeps: 'Keeps everything; for phones and mail programs.',
+    keeps: texts.keepsEverythingForPhones,
   },
   vcard3: {
     id: 'vcard3',
@@ -27,15 +29,15 @@ export const FORMAT_FACTS = {
     mediaType: 'text/vcard;charset=utf-8',
     extension: 'vcf',
     isLossless: true,
-    keeps: 'Keeps everything; for older programs.',
+    keeps: texts.keepsEverythingForOlder,
   },
   jscontact: {
     id: 'jscontact',
-    label: 'JSContact',
+    label: texts.jscontact,
     mediaType: 'application/jscontact+json',
     extension: 'json',
     isLossless: true,
-    keeps: 'Keeps everything, as the book itself has it.',
+    keeps: texts.keepsEverythingAsBook,
   },
   jcard: {
     id: 'jcard',
@@ -43,24 +45,23 @@ export const FORMAT_FACTS = {
     mediaType: 'application/vcard+json',
     extension: 'jcard',
     isLossless: true,
-    keeps: 'Keeps everything; vCard for programs that read JSON.',
+    keeps: texts.keepsEverythingVcardForPrograms,
   },
   csv: {
     id: 'csv',
-    label: 'Table (CSV)',
+    label: texts.tableCsv,
     mediaType: 'text/csv;charset=utf-8',
     extension: 'csv',
     isLossless: false,
-    keeps:
-      'Keeps what fits in cells, in columns you choose; no photos, no related cards, no members of lists.',
+    keeps: texts.keepsWhatFitsInCells,
   },
   ics: {
     id: 'ics',
-    label: 'Calendar of days',
+    label: texts.calendarOfDays,
     mediaType: 'text/calendar;charset=utf-8',
     extension: 'ics',
     isLossless: false,
-    keeps: 'Only birthdays and other yearly days, for a calendar program.',
+    keeps: texts.onlyBirthdaysAndOther,
   },
 } as const satisfies Record<string, FormatFacts>;
 

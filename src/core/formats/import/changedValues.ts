@@ -1,4 +1,6 @@
 import { type Card, diffJson } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/formats/import';
 
 /** Our words for the properties of RFC 9553, where they differ from its own. */
 const WORDS: Readonly<Record<string, string>> = {
@@ -15,9 +17,9 @@ const WORDS: Readonly<Record<string, string>> = {
   keywords: 'tags',
   onlineServices: 'accounts',
   personalInfo: 'interests',
-  relatedTo: 'related cards',
+  relatedTo: texts.relatedCards,
   preferredLanguages: 'languages',
-  vCardProps: 'properties of other programs',
+  vCardProps: shared.propertiesOfOtherPrograms,
 };
 
 /** When a card was written, and by which program, says nothing about a person. */

@@ -1,5 +1,7 @@
 import { decodeText, errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/formats/jcard';
 
 import type { ContentLine } from '../contentLines/contentLine';
 import type { Problem, ReadOptions, ReadResult } from '../format/format';
@@ -13,7 +15,7 @@ export function readJcard(bytes: Uint8Array, options: ReadOptions = {}): ReadRes
   const value = parseJson(decodeText(bytes).text, problems);
   const items =
     Array.isArray(value) && isMark(value[0]) ? [value] : Array.isArray(value) ? (value as unknown[]) : [];
-  const cards = items.flatMap((item, i) => readOne(item, `card ${i + 1} of ${items.length}`, problems) ?? []);
+  const cards = items.flatMap((item, i) => readOne(item, texts.cardOf(i + 1, items.length), problems) ?? []);
   options.onProgress?.(1, cards.length);
   return { cards, problems };
 }
@@ -28,7 +30,7 @@ function readOne(item: unknown, place: string, problems: Problem[]): Card | unde
     problems.push({
       code: 'unreadable-card',
       line: 0,
-      message: `${place} is no jCard`,
+      message: texts.isNoJcard(place),
       text: JSON.stringify(item),
     });
     return undefined;
@@ -52,7 +54,7 @@ function parseJson(text: string, problems: Problem[]): unknown {
     return JSON.parse(text);
   } catch (error) {
     const reason = errorMessage(error);
-    problems.push({ code: 'not-this-format', line: 0, message: `this is no JSON: ${reason}`, text });
+    problems.push({ code: 'not-this-format', line: 0, message: shared.thisIsNoJson(reason), text });
     return undefined;
   }
 }

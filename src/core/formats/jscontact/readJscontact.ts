@@ -1,5 +1,7 @@
 import { decodeUtf8, errorMessage } from '@/core/base';
 import { type Card, parseCard } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/formats/jscontact';
 
 import type { Problem, ReadOptions, ReadResult } from '../format/format';
 
@@ -13,7 +15,7 @@ export function readJscontact(bytes: Uint8Array, options: ReadOptions = {}): Rea
     const parsed = parseCard(item);
     if (parsed.kind === 'card') cards.push(parsed.card);
     else {
-      const message = `card ${i + 1} of ${items.length}: ${parsed.message}`;
+      const message = texts.cardOf(i + 1, items.length, parsed.message);
       problems.push({ code: 'unreadable-card', line: 0, message, text: JSON.stringify(item) });
     }
   }
@@ -26,7 +28,7 @@ function parseJson(text: string, problems: Problem[]): unknown {
     return JSON.parse(text);
   } catch (error) {
     const reason = errorMessage(error);
-    problems.push({ code: 'not-this-format', line: 0, message: `this is no JSON: ${reason}` });
+    problems.push({ code: 'not-this-format', line: 0, message: shared.thisIsNoJson(reason) });
     return undefined;
   }
 }

@@ -1,5 +1,6 @@
 import { encodeUtf8, errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
+import { texts } from '@/texts/formats/vcard';
 
 import type { ContentLine } from '../contentLines/contentLine';
 import { decodeLegacy } from '../contentLines/decodeLegacy';
@@ -97,7 +98,7 @@ function asRelated(agent: ContentLine, value: string): ContentLine {
 function finishBroken(open: Block[], result: ReadResult): void {
   while (open.length > 0) {
     const { start: line } = open.at(-1) ?? { start: 0 };
-    const message = 'the card that begins here has no END:VCARD; it was read up to the next';
+    const message = texts.cardThatBeginsHere;
     result.problems.push({ code: 'missing-end', line, message });
     finish(open, result);
   }
@@ -108,7 +109,7 @@ function takeLine(block: Block, logical: LogicalLine, problems: Problem[]): void
   const parsed = parseContentLine(logical);
   if (parsed) block.lines.push(parsed);
   else if (logical.text.trim() !== '') {
-    const message = `"${logical.text.slice(0, 40)}" has no name and colon, so it is no property`;
+    const message = texts.hasNoNameAndColon(logical.text.slice(0, 40));
     problems.push({ code: 'not-a-property', line: logical.line, message, text: logical.text });
   }
 }
@@ -128,12 +129,12 @@ function readBlock({ start, lines, raw }: Block, result: ReadResult): Card | und
     problems.push({
       code: 'empty-card',
       line: start,
-      message: 'this card is empty',
+      message: texts.thisCardIsEmpty,
       text: text(),
     });
     return undefined;
   } catch (error) {
-    const message = `this card can't be read: ${errorMessage(error)}`;
+    const message = texts.thisCardCantBeRead(errorMessage(error));
     problems.push({ code: 'unreadable-card', line: start, message, text: text() });
     return undefined;
   }
@@ -160,5 +161,5 @@ function readAgent(line: ContentLine, { cards, problems }: ReadResult): ContentL
 }
 
 function outside({ text, line }: LogicalLine): Problem {
-  return { code: 'outside-card', line, message: 'this line is outside any card', text };
+  return { code: 'outside-card', line, message: texts.thisLineIsOutside, text };
 }

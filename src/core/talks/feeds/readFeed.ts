@@ -1,4 +1,5 @@
 import { errorMessage, readXml } from '@/core/base';
+import { texts } from '@/texts/talks/feeds';
 
 import { type Feed, MAX_POSTS } from './post';
 import { type FeedDocument, webAddress } from './postFrom';
@@ -19,19 +20,19 @@ export function readFeed(text: string, base: string): FeedDocument {
   const trimmed = text.replace(/^\ufeff/, '').trimStart();
   if (trimmed.startsWith('{')) {
     const feed = readJsonFeed(parsed(trimmed), base);
-    return feed ? inOrder(feed) : { kind: 'other', message: 'there is JSON at this address that is no feed' };
+    return feed ? inOrder(feed) : { kind: 'other', message: texts.thereIsJsonAtThisAddress };
   }
   if (/^<(!doctype html|html)\b/i.test(trimmed)) return readPage(trimmed, base);
   try {
     const root = readXml(trimmed);
     if (isAtom(root)) return inOrder(readAtom(root, base));
     if (isRss(root)) return inOrder(readRss(root, base));
-    return { kind: 'other', message: 'there is XML at this address that is no feed' };
+    return { kind: 'other', message: texts.thereIsXmlAtThisAddress };
   } catch (error) {
     const page = readPage(trimmed, base);
     if (page.kind === 'page' || !trimmed.startsWith('<?xml')) return page;
     const reason = errorMessage(error);
-    return { kind: 'other', message: `the feed can’t be read: ${reason}` };
+    return { kind: 'other', message: texts.feedCantBeRead(reason) };
   }
 }
 
@@ -44,7 +45,7 @@ function readPage(html: string, base: string): FeedDocument {
     const feedUri = href === undefined ? undefined : webAddress(href, base);
     if (feedUri !== undefined) return { kind: 'page', feedUri };
   }
-  return { kind: 'other', message: 'the page at this address names no feed' };
+  return { kind: 'other', message: texts.pageAtThisAddress };
 }
 
 function attributesOf(tag: string): Record<string, string> {

@@ -1,3 +1,5 @@
+import { texts } from '@/texts/tidy/duplicates';
+
 import { clamp, type Evidence } from './evidence';
 import type { DuplicateFacts } from './facts';
 import type { Frequencies } from './frequencies';
@@ -11,7 +13,7 @@ const CLOSE = 0.94;
 /** What being at one place weighs between organisations: in two towns they may be branches. Ours. */
 const HOUSE_PLACES: PlaceWeights = {
   ...{ street: 4, town: 1.5, otherTown: -4 },
-  otherWords: 'different towns (branches)',
+  otherWords: texts.differentTownsBranches,
 };
 
 /** Weighs two organisations: the words of their names by how rare they are, how they are reached, where they are. */
@@ -41,11 +43,11 @@ function houseName(
       2,
       16,
     );
-  if (a.join('') === b.join('')) return say('same name', weigh(a));
+  if (a.join('') === b.join('')) return say(texts.sameName, weigh(a));
   const [short, long] = a.length <= b.length ? [a, b] : [b, a];
-  if ([...a].sort().join(' ') === [...b].sort().join(' ')) return say('same words in the name', weigh(a));
-  if (jaroWinkler(a.join(' '), b.join(' ')) >= CLOSE) return say('names nearly the same', 0.6 * weigh(a));
+  if ([...a].sort().join(' ') === [...b].sort().join(' ')) return say(texts.sameWordsInName, weigh(a));
+  if (jaroWinkler(a.join(' '), b.join(' ')) >= CLOSE) return say(texts.namesNearlySame, 0.6 * weigh(a));
   if (short.length > 1 && short.every((word) => long.includes(word)))
-    return say('one name within the other', 0.5 * weigh(short));
-  return say('different names', -8);
+    return say(texts.oneNameWithinOther, 0.5 * weigh(short));
+  return say(texts.differentNames, -8);
 }

@@ -1,4 +1,5 @@
 import type { PartialDate } from '@/core/base';
+import { texts } from '@/texts/tidy/duplicates';
 
 import { compareWords, NAME_SHARES, type NameAgreement, wordWeight } from './compareNames';
 import { clamp, type Evidence } from './evidence';
@@ -22,7 +23,7 @@ const TWINS_SHARE = 0.1;
 /** Weighs two cards (Fellegi and Sunter 1969): the log-odds of each field added up, on top of the prior. */
 export function judgePair(a: DuplicateFacts, b: DuplicateFacts, frequencies: Frequencies): Judgement {
   if (a.isOrg !== b.isOrg)
-    return { probability: 0, evidence: [{ kind: 'name', words: 'a person and an organisation', bits: -20 }] };
+    return { probability: 0, evidence: [{ kind: 'name', words: texts.personAndOrganisation, bits: -20 }] };
   const evidence = a.isOrg ? judgeOrganisations(a, b, frequencies) : judgePeople(a, b, frequencies);
   const bits = evidence.reduce((sum, one) => sum + one.bits, Math.log2((2 * TWINS_SHARE) / frequencies.size));
   return {
@@ -36,7 +37,7 @@ export function judgePair(a: DuplicateFacts, b: DuplicateFacts, frequencies: Fre
 /** What being at one place weighs between people: they move. Ours. */
 const PERSON_PLACES: PlaceWeights = {
   ...{ street: 3, town: 1, otherTown: -1 },
-  otherWords: 'different towns',
+  otherWords: texts.differentTowns,
 };
 
 function judgePeople(a: DuplicateFacts, b: DuplicateFacts, frequencies: Frequencies): Evidence[] {
@@ -59,7 +60,7 @@ function nameEvidence(a: DuplicateFacts, b: DuplicateFacts, frequencies: Frequen
   const swapped = nameBits(a.surname, a.given, b, frequencies);
   const isSwapped = swapped.bits > straight.bits + 1;
   const best = isSwapped ? swapped : straight;
-  const words = isSwapped ? `${best.words}, written the other way round` : best.words;
+  const words = isSwapped ? texts.writtenOtherWayRound(best.words) : best.words;
   const evidence: Evidence[] = best.bits === 0 ? [] : [{ kind: 'name', words, bits: best.bits }];
   return { evidence, given: best.given };
 }
@@ -95,33 +96,33 @@ function nickAgrees(given: readonly string[], { nicknames, given: others }: Dupl
 }
 
 const GIVEN_WORDS: Readonly<Record<NameAgreement, string>> = {
-  same: 'same given name',
-  short: 'a short form of the given name',
-  initial: 'given name by its initial',
-  close: 'given name nearly the same',
-  part: 'one given name the same',
-  differs: 'different given names',
+  same: texts.sameGivenName,
+  short: texts.shortFormOfGiven,
+  initial: texts.givenNameByItsInitial,
+  close: texts.givenNameNearlySame,
+  part: texts.oneGivenNameSame,
+  differs: texts.differentGivenNames,
   missing: '',
 };
 const SURNAME_WORDS: Readonly<Record<NameAgreement, string>> = {
-  same: 'same surname',
-  short: 'surname nearly the same',
-  initial: 'surname by its initial',
-  close: 'surname nearly the same',
-  part: 'one surname the same',
-  differs: 'different surnames',
+  same: texts.sameSurname,
+  short: texts.surnameNearlySame,
+  initial: texts.surnameByItsInitial,
+  close: texts.surnameNearlySame,
+  part: texts.oneSurnameSame,
+  differs: texts.differentSurnames,
   missing: '',
 };
 
 function nameWords(given: NameAgreement, surname: NameAgreement): string {
-  if (given === 'same' && surname === 'same') return 'same name';
+  if (given === 'same' && surname === 'same') return texts.sameName;
   return [GIVEN_WORDS[given], SURNAME_WORDS[surname]].filter(Boolean).join(', ');
 }
 
 function generationEvidence(a: DuplicateFacts, b: DuplicateFacts): Evidence[] {
   if (a.generation === b.generation) return [];
   const isSaid = a.generation !== '' && b.generation !== '';
-  return [{ kind: 'generation', words: 'different generations (father and son)', bits: isSaid ? -10 : -6 }];
+  return [{ kind: 'generation', words: texts.differentGenerationsFatherAndSon, bits: isSaid ? -10 : -6 }];
 }
 
 function birthEvidence(a: PartialDate | undefined, b: PartialDate | undefined): Evidence[] {
@@ -132,13 +133,13 @@ function birthEvidence(a: PartialDate | undefined, b: PartialDate | undefined): 
   const sameYear = a.year !== undefined && a.year === b.year;
   const yearsDiffer = a.year !== undefined && b.year !== undefined && a.year !== b.year;
   if (!hasDays)
-    return sameYear ? say('born in the same year', 2) : yearsDiffer ? say('born in different years', -5) : [];
+    return sameYear ? say(texts.bornInSameYear, 2) : yearsDiffer ? say(texts.bornInDifferentYears, -5) : [];
   const sameDay = a.month === b.month && a.day === b.day;
-  if (sameDay && sameYear) return say('same birthday', 9);
-  if (sameDay) return yearsDiffer ? say('same day, born in different years', -2) : say('same birthday', 6);
+  if (sameDay && sameYear) return say(texts.sameBirthday, 9);
+  if (sameDay) return yearsDiffer ? say(texts.sameDayBornInDifferent, -2) : say(texts.sameBirthday, 6);
   const isSlip =
     sameYear && (a.month === b.month || a.day === b.day || (a.month === b.day && a.day === b.month));
-  return isSlip ? say('birthdays a slip apart', -3) : say('different birthdays', -14);
+  return isSlip ? say(texts.birthdaysSlipApart, -3) : say(texts.differentBirthdays, -14);
 }
 
 function workEvidence(a: DuplicateFacts, b: DuplicateFacts, frequencies: Frequencies): Evidence[] {
@@ -147,12 +148,12 @@ function workEvidence(a: DuplicateFacts, b: DuplicateFacts, frequencies: Frequen
   if (house !== undefined && house !== '')
     found.push({
       kind: 'work',
-      words: 'same organisation',
+      words: texts.sameOrganisation,
       bits: clamp(frequencies.weightOf('o', house, 0.6), 0.5, 5),
     });
   else if (a.employers.length > 0 && b.employers.length > 0)
-    found.push({ kind: 'work', words: 'different organisations', bits: -0.7 });
+    found.push({ kind: 'work', words: texts.differentOrganisations, bits: -0.7 });
   if (a.titles.some((title) => title !== '' && b.titles.includes(title)))
-    found.push({ kind: 'work', words: 'same post', bits: 1 });
+    found.push({ kind: 'work', words: texts.samePost, bits: 1 });
   return found;
 }

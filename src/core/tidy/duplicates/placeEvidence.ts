@@ -1,3 +1,5 @@
+import { texts } from '@/texts/tidy/duplicates';
+
 import { type Evidence, haveShared } from './evidence';
 import type { DuplicateFacts } from './facts';
 
@@ -12,9 +14,9 @@ export interface PlaceWeights {
 /** The same address, the same town, or different ones; nothing where one says no place. */
 export function placeEvidence(a: DuplicateFacts, b: DuplicateFacts, weights: PlaceWeights): Evidence[] {
   const say = (words: string, bits: number): Evidence[] => [{ kind: 'address', words, bits }];
-  if (haveShared(a.streets, b.streets)) return say('same address', weights.street);
+  if (haveShared(a.streets, b.streets)) return say(texts.sameAddress, weights.street);
   if (a.towns.length === 0 || b.towns.length === 0) return [];
   return haveShared(a.towns, b.towns)
-    ? say('same town', weights.town)
+    ? say(texts.sameTown, weights.town)
     : say(weights.otherWords, weights.otherTown);
 }

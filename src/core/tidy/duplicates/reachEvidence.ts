@@ -1,3 +1,5 @@
+import { texts } from '@/texts/tidy/duplicates';
+
 import { clamp, type Evidence } from './evidence';
 import type { DuplicateFacts } from './facts';
 import type { Frequencies } from './frequencies';
@@ -12,15 +14,15 @@ export function reachEvidence(a: DuplicateFacts, b: DuplicateFacts, frequencies:
   const mail = rarest(a.mails, b.mails, (one) => frequencies.countOf('m', one));
   if (mail !== undefined) {
     const bits = clamp(frequencies.weightOf('m', mail, 0.9), 1, 12) * (DESKS.test(mail) ? 0.4 : 1);
-    found.push({ kind: 'mail', words: `same mail address ${mail}`, bits });
+    found.push({ kind: 'mail', words: texts.sameMailAddress(mail), bits });
   } else if (a.mails.length > 0 && b.mails.length > 0)
-    found.push({ kind: 'mail', words: 'different mail addresses', bits: -0.3 });
+    found.push({ kind: 'mail', words: texts.differentMailAddresses, bits: -0.3 });
   const number = rarest(a.phones, b.phones, (one) => frequencies.countOf('p', one), isSameNumber);
   if (number !== undefined) {
     const isOwn = a.mobiles.has(number) || b.mobiles.has(number);
     const isDesk = frequencies.countOf('p', number) > 3;
     const bits = clamp(frequencies.weightOf('p', number, 0.8), 1, 11) * (isDesk ? 0.4 : isOwn ? 1 : 0.7);
-    found.push({ kind: 'number', words: `same number ${number.replace('~', '')}`, bits });
+    found.push({ kind: 'number', words: texts.sameNumber(number.replace('~', '')), bits });
   }
   return found;
 }

@@ -1,5 +1,6 @@
 import { dayNumberOf, formatPartialDate, isRealDate, type PartialDate, toPartialDate } from '@/core/base';
 import type { Card } from '@/core/card';
+import { texts } from '@/texts/tidy/faults';
 
 import type { Fault } from './fault';
 
@@ -37,14 +38,14 @@ function faultOf(
   born: PartialDate | undefined,
   today: string,
 ): string | undefined {
-  if (!isRealDate(day)) return 'is not a date in the calendar';
+  if (!isRealDate(day)) return texts.isNotDateInCalendar;
   const year = Number(today.slice(0, 4));
-  if (kind === 'birth' && isAfter(day, today)) return 'is a birthday in the future';
+  if (kind === 'birth' && isAfter(day, today)) return texts.isBirthdayInFuture;
   if (kind === 'birth' && day.year !== undefined && year - day.year > LONGEST_LIFE)
-    return `would make an age of ${year - day.year}`;
-  if (kind === 'death' && isAfter(day, today)) return 'is a date of death in the future';
+    return texts.wouldMakeAgeOf(year - day.year);
+  if (kind === 'death' && isAfter(day, today)) return texts.isDateOfDeath;
   if (kind !== 'birth' && born?.year !== undefined && day.year !== undefined && day.year < born.year)
-    return 'is before the birthday';
+    return texts.isBeforeBirthday;
   return undefined;
 }
 

@@ -1,4 +1,5 @@
 import type { Card } from '@/core/card';
+import { texts } from '@/texts/tidy/faults';
 
 import type { Fault } from './fault';
 
@@ -15,7 +16,7 @@ export function findMailFaults(card: Card): Fault[] {
     return [
       {
         ...{ code: 'bad-mail', uid: card.uid, path, was: address, shown: address },
-        says: address.includes('@') ? 'is no address that mail reaches' : 'has no @',
+        says: address.includes('@') ? texts.isNoAddressThatMail : texts.hasNo,
         ...(ADDRESS.test(mended)
           ? { mend: { edits: [{ path, before: address, after: mended }], shown: mended, isSure: true } }
           : {}),

@@ -1,4 +1,5 @@
 import { type Card, formatName, type Name, parseName } from '@/core/card';
+import { texts } from '@/texts/tidy/faults';
 
 import type { Fault } from './fault';
 
@@ -18,7 +19,7 @@ export function findNameFaults(card: Card): Fault[] {
     faults.push(
       faultOf(card, name, titled, {
         code: 'title-in-name',
-        says: 'has a title among the given names',
+        says: texts.hasTitleAmongGiven,
         shown,
       }),
     );
@@ -26,8 +27,7 @@ export function findNameFaults(card: Card): Fault[] {
     faults.push(
       faultOf(card, name, withUsualCase(name) ?? cased, {
         ...{ code: 'capitals', shown },
-        says:
-          shown === shown.toUpperCase() ? 'is written all in capitals' : 'is written all in small letters',
+        says: shown === shown.toUpperCase() ? texts.isWrittenAllInCapitals : texts.isWrittenAllInSmall,
       }),
     );
   // One at a time: a fix of a name must start from the current name.

@@ -1,4 +1,5 @@
 import { type Card, parsePhone, type Phone } from '@/core/card';
+import { texts } from '@/texts/tidy/faults';
 
 import type { Fault } from './fault';
 
@@ -21,17 +22,15 @@ function faultOf(card: Card, id: string, phone: Phone, home: string): Fault | un
   const country = countryOf(card);
   const parsed = parsePhone(number, country ?? home);
   if (/[a-z]{4,}/i.test(number.replace(/^tel:|ext(?:ension|\.)?|phone-context.*/gi, '')))
-    return { ...place, code: 'undialable', says: 'has letters in it' };
-  if (digits === '') return { ...place, code: 'undialable', says: 'has no digits in it' };
+    return { ...place, code: 'undialable', says: texts.hasLettersInIt };
+  if (digits === '') return { ...place, code: 'undialable', says: texts.hasNoDigitsInIt };
   if (digits.length <= SHORT && !isAbroad) return undefined;
   if (!parsed?.isPossible) return { ...place, code: 'undialable', says: lengthFault(digits, isAbroad) };
   if (isAbroad || !parsed.isValid) return undefined;
   const whole =
-    parsed.extension === undefined
-      ? parsed.international
-      : `${parsed.international} ext. ${parsed.extension}`;
+    parsed.extension === undefined ? parsed.international : texts.ext(parsed.international, parsed.extension);
   return {
-    ...{ ...place, code: 'no-country-code', says: 'can only be dialled from its own country' },
+    ...{ ...place, code: 'no-country-code', says: texts.canOnlyBeDialled },
     mend: {
       edits: [{ path: place.path, before: number, after: whole }],
       shown: whole,
@@ -42,8 +41,8 @@ function faultOf(card: Card, id: string, phone: Phone, home: string): Fault | un
 }
 
 function lengthFault(digits: string, isAbroad: boolean): string {
-  if (digits.length > 15) return 'has more than 15 digits, which no country uses';
-  return isAbroad ? 'has too many or too few digits for its country' : 'has too many or too few digits';
+  if (digits.length > 15) return texts.hasMoreThan15;
+  return isAbroad ? texts.hasTooManyOrTooFew : texts.hasTooManyOrTooFewDigits;
 }
 
 /** The country of the card's addresses, where they agree. */

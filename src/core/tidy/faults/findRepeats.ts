@@ -1,4 +1,5 @@
 import { type Card, type Entry, meaningOf, type United } from '@/core/card';
+import { texts } from '@/texts/tidy/faults';
 
 import { uniteEntries } from '../merging/uniteEntries';
 import type { Fault } from './fault';
@@ -26,7 +27,7 @@ function repeatsIn(card: Card, collection: United, country: string): Fault[] {
     return [
       {
         ...{ code: 'twice', uid: card.uid, path: [collection, id], was: entry },
-        ...{ shown: shownOf(entry), says: 'is on the card twice' },
+        ...{ shown: shownOf(entry), says: texts.isOnCardTwice },
         mend: {
           edits: [
             { path: [collection, first], before: kept, after: united },

@@ -1,4 +1,5 @@
 import { type Card, organisationWords, shownAs, type Uid } from '@/core/card';
+import { texts } from '@/texts/tidy/faults';
 
 import type { Fault } from './fault';
 
@@ -42,7 +43,7 @@ export class OrganisationSpellings {
           const path = ['organizations', id, 'name'];
           faults.push({
             ...{ code: 'spelt-differently', uid, path, was: name, shown: name },
-            says: own === undefined ? `is mostly written ${usual}` : `is ${usual} on its own card`,
+            says: own === undefined ? texts.isMostlyWritten(usual) : texts.isOnItsOwn(usual),
             mend: { edits: [{ path, before: name, after: usual }], shown: usual, isSure: own !== undefined },
           });
         }

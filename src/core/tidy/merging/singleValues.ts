@@ -1,16 +1,18 @@
 import { isSameJson } from '@/core/base';
 import type { Card, Uid } from '@/core/card';
 import { formatRhythm } from '@/core/talks';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/tidy/merging';
 
 /** Properties that a card has once, with our words for them. */
 export const SINGLES = {
   kind: 'Kind',
-  language: 'Language of the card',
-  speakToAs: 'Pronouns',
-  'cordialis.example:rhythm': 'Rhythm',
-  'cordialis.example:timeZone': 'Time zone',
-  'cordialis.example:quiet': 'Not called quiet before',
-  'cordialis.example:feed': 'Posts of',
+  language: texts.languageOfCard,
+  speakToAs: texts.pronouns,
+  'cordialis.example:rhythm': texts.rhythm,
+  'cordialis.example:timeZone': shared.timeZone,
+  'cordialis.example:quiet': texts.notCalledQuietBefore,
+  'cordialis.example:feed': texts.postsOf,
 } as const satisfies Partial<Record<keyof Card, string>>;
 
 /** One of them. */
@@ -59,9 +61,9 @@ export function formatSingle(card: Card, key: SingleKey): string {
 }
 
 const KINDS: Readonly<Record<string, string>> = {
-  individual: 'a person',
-  org: 'an organisation',
-  group: 'a list',
+  individual: texts.person,
+  org: texts.organisation,
+  group: texts.list,
 };
 
 // Object.keys can't know that a constant has these keys only.

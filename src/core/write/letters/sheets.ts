@@ -1,5 +1,7 @@
 import { z } from 'zod';
 
+import { texts } from '@/texts/write/letters';
+
 /** Up to so many millimetres of a sheet of labels; larger ones no printer takes. */
 const MAX_MM = 1200;
 
@@ -27,20 +29,20 @@ const A4 = { paperWidth: 210, paperHeight: 297 };
 /** Sheets that are sold everywhere (common practice), centred on the paper. */
 export const LABEL_SHEETS: readonly (readonly [name: string, sheet: LabelSheet])[] = [
   [
-    '21 on A4, 63.5 × 38.1 mm',
+    texts.from21OnA463,
     centred({ ...A4, columns: 3, rows: 7, labelWidth: 63.5, labelHeight: 38.1, gapX: 2.5 }),
   ],
-  ['24 on A4, 70 × 36 mm', centred({ ...A4, columns: 3, rows: 8, labelWidth: 70, labelHeight: 36, gapX: 0 })],
+  [texts.from24OnA470, centred({ ...A4, columns: 3, rows: 8, labelWidth: 70, labelHeight: 36, gapX: 0 })],
   [
-    '14 on A4, 99.1 × 38.1 mm',
+    texts.from14OnA499,
     centred({ ...A4, columns: 2, rows: 7, labelWidth: 99.1, labelHeight: 38.1, gapX: 2.5 }),
   ],
   [
-    '8 on A4, 99.1 × 67.7 mm',
+    texts.from8OnA499,
     centred({ ...A4, columns: 2, rows: 4, labelWidth: 99.1, labelHeight: 67.7, gapX: 2.5 }),
   ],
   [
-    '30 on US letter, 66.7 × 25.4 mm',
+    texts.from30OnUsLetter,
     centred({
       ...{ paperWidth: 215.9, paperHeight: 279.4, columns: 3, rows: 10 },
       ...{ labelWidth: 66.7, labelHeight: 25.4, gapX: 3.2 },
@@ -61,12 +63,11 @@ function centred(sheet: Omit<LabelSheet, 'left' | 'top' | 'gapY'>): LabelSheet {
 /** What is wrong with a sheet, in words for whoever typed it; undefined for nothing. */
 export function sheetProblem(sheet: LabelSheet): string | undefined {
   const { columns, rows, labelWidth, labelHeight, left, top, gapX, gapY, paperWidth, paperHeight } = sheet;
-  if (labelWidth < 10 || labelHeight < 8) return 'A label has to be 10 × 8 mm at least';
+  if (labelWidth < 10 || labelHeight < 8) return texts.labelHasToBe10;
   const right = left + columns * labelWidth + (columns - 1) * gapX;
-  if (right > paperWidth + SLACK) return `The labels end ${format(right - paperWidth)} mm beside the paper`;
+  if (right > paperWidth + SLACK) return texts.labelsEndMmBeside(format(right - paperWidth));
   const bottom = top + rows * labelHeight + (rows - 1) * gapY;
-  if (bottom > paperHeight + SLACK)
-    return `The labels end ${format(bottom - paperHeight)} mm below the paper`;
+  if (bottom > paperHeight + SLACK) return texts.labelsEndMmBelow(format(bottom - paperHeight));
   return undefined;
 }
 

@@ -2,6 +2,8 @@ import { isSameJson } from '@/core/base';
 import { type Card, newCard, parseCard, shownAs } from '@/core/card';
 import { mergeThree, type Push } from '@/core/sync';
 import { findCard, type HubDb, inTransaction, noteToSettle, putCard, SEED_SAYS, toCard } from '@/hub/store';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/browsers';
 
 import type { Browser } from './pairing';
 
@@ -41,8 +43,8 @@ async function takeOne(
   const parsed = parseCard(card);
   if (parsed.kind === 'fault') return parsed.message;
   const theirs = parsed.card;
-  if (theirs.uid !== uid) return 'the card has another uid';
-  if (theirs['cordialis.example:private'] === true) return 'a private card stays in its browser';
+  if (theirs.uid !== uid) return shared.cardHasAnotherUid;
+  if (theirs['cordialis.example:private'] === true) return texts.privateCardStaysInItsBrowser;
   const { db, browser, now, country } = context;
   const current = await findCard(db, uid);
   const base = (await baseOf(context, since, uid)) ?? (await seedOf(db, uid));
@@ -56,7 +58,7 @@ async function takeOne(
   if (!current || !isSameJson(withoutStamp(after), withoutStamp(current)))
     seq = await putCard(db, uid, after, {
       ...{ at: now, device: null, browser: browser.id },
-      says: current ? `Changed ${shownAs(after)}` : `Added ${shownAs(after)}`,
+      says: current ? texts.changed(shownAs(after)) : texts.added(shownAs(after)),
     });
   await noteToSettle(db, { uid, conflicts, by: browser.name, at: now });
   await noteSent(context, {
@@ -74,9 +76,7 @@ async function takeDeletion(context: PushContext, since: number, uid: string): P
   if (!current) return;
   const base = await baseOf(context, since, uid);
   const isAsKnown = base !== undefined && isSameJson(withoutStamp(base), withoutStamp(current));
-  const says = isAsKnown
-    ? `Deleted ${shownAs(current)}`
-    : `Kept ${shownAs(current)}, which had been changed since`;
+  const says = isAsKnown ? texts.deleted(shownAs(current)) : shared.keptWhichHadBeen(shownAs(current));
   // A card that is kept is logged as changed, so that the browser gets it back.
   const seq = await putCard(db, uid, isAsKnown ? undefined : current, {
     ...{ at: now, device: null, browser: browser.id, says },

@@ -3,6 +3,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Selectable } from 'kysely';
 
 import { type BrowsersTable, type HubDb, inTransaction } from '@/hub/store';
+import { texts } from '@/texts/sync/browsers';
 
 /** A browser that has been paired. */
 export type Browser = Selectable<BrowsersTable>;
@@ -54,7 +55,7 @@ export async function pairBrowser(
       .executeTakeFirst();
     if (!known || known.until < new Date(nowMs).toISOString()) return undefined;
     await store.deleteFrom('codes').where('hash', '=', known.hash).execute();
-    const free = await freeName(store, name.trim() === '' ? 'Browser' : name.trim().slice(0, 60));
+    const free = await freeName(store, name.trim() === '' ? texts.browser : name.trim().slice(0, 60));
     const created = `${new Date(nowMs).toISOString().slice(0, 19)}Z`;
     await store
       .insertInto('browsers')

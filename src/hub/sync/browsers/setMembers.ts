@@ -1,5 +1,6 @@
 import { shownAs } from '@/core/card';
 import { type ChangeSource, findCard, type HubDb, inTransaction, putCard } from '@/hub/store';
+import { texts } from '@/texts/sync/browsers';
 
 /** Records the members of a list; where they changed, devices with that list get them. */
 export function setMembers(
@@ -22,6 +23,6 @@ export function setMembers(
       .execute();
     const card = await findCard(store, list);
     // The list's own card is marked as changed.
-    if (card) await putCard(store, list, card, { ...source, says: `Others are on ${shownAs(card)}` });
+    if (card) await putCard(store, list, card, { ...source, says: texts.othersAreOn(shownAs(card)) });
   });
 }

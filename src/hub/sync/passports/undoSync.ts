@@ -1,6 +1,8 @@
 import { type Card, shownAs } from '@/core/card';
 import { mergeThree } from '@/core/sync';
 import { findCard, type HubDb, inTransaction, putCard, toCard } from '@/hub/store';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/passports';
 
 import { endSync } from './noteVisit';
 
@@ -59,7 +61,7 @@ export function undoSync(
       missed += back.missed;
       if (back.isSame) continue;
       const named = back.card ?? current ?? before;
-      const says = `Undid what ${row.name} did to ${named ? shownAs(named) : 'a card'}`;
+      const says = texts.undidWhatDidTo(row.name, named ? shownAs(named) : shared.card);
       await putCard(store, uid, back.card && { ...back.card, updated: now }, {
         ...{ at: now, device: null, says },
         ...(browser === undefined ? {} : { browser }),

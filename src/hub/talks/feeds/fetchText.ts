@@ -5,6 +5,8 @@ import { BlockList, isIP, type LookupFunction } from 'node:net';
 import { pipeline } from 'node:stream';
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib';
 
+import { texts } from '@/texts/talks/feeds';
+
 /** The most octets of a feed, decompressed: a larger one would be an attempt to fill the memory. */
 const MAX_OCTETS = 4_000_000;
 /** The most redirects followed. */
@@ -146,7 +148,7 @@ const UNPACK: Readonly<Record<string, () => NodeJS.ReadWriteStream>> = {
   deflate: createInflate,
 };
 
-const AT_HOME = 'the address leads into a private network';
+const AT_HOME = texts.addressLeadsIntoPrivate;
 
 /** Resolves a name and refuses private addresses at the moment of connecting, so that a second answer can't differ. */
 const outerLookup: LookupFunction = (host, options, done) => {
@@ -162,9 +164,9 @@ const outerLookup: LookupFunction = (host, options, done) => {
 
 function inWords(error: Error & { code?: string }, host: string): string {
   if (error.name === 'AbortError' || error.name === 'TimeoutError' || error.message === 'silent')
-    return `${host} doesn’t answer`;
+    return texts.doesntAnswer(host);
   if (error.code === 'ENOTFOUND' || error.code === 'EAI_AGAIN')
-    return `${host} isn’t known, or there is no network`;
-  if (error.code !== undefined) return `${host} can’t be reached (${error.code})`;
+    return texts.isntKnownOrThereIsNoNetwork(host);
+  if (error.code !== undefined) return texts.cantBeReached(host, error.code);
   return error.message;
 }

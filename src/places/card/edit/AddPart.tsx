@@ -3,6 +3,7 @@ import { View } from 'react-native';
 
 import { foldedWords } from '@/core/base';
 import { FORM_PARTS, type FormPartId } from '@/core/card';
+import { texts } from '@/texts/card/edit';
 import { Act, Field, Plus, Sheet, Txt } from '@/ui';
 
 const GROUPS = [...new Set(FORM_PARTS.map(({ group }) => group))];
@@ -31,9 +32,9 @@ export function AddPart({ shown, onAdd }: AddPartProps) {
   if (shown.length === FORM_PARTS.length) return null;
   return (
     <View className="flex-row">
-      <Act label="Add a field" icon={Plus} onPress={() => setOpen(true)} testID="add-part" />
-      <Sheet title="More fields" isOpen={isOpen} onClose={() => setOpen(false)}>
-        <Field label="Type to filter" value={text} onChange={setText} isFirst testID="add-part-filter" />
+      <Act label={texts.addField} icon={Plus} onPress={() => setOpen(true)} testID="add-part" />
+      <Sheet title={texts.moreFields} isOpen={isOpen} onClose={() => setOpen(false)}>
+        <Field label={texts.typeToFilter} value={text} onChange={setText} isFirst testID="add-part-filter" />
         {GROUPS.map((group) => {
           const parts = offered.filter((part) => part.group === group);
           return parts.length === 0 ? null : (
@@ -47,9 +48,7 @@ export function AddPart({ shown, onAdd }: AddPartProps) {
             </View>
           );
         })}
-        {offered.length === 0 ? (
-          <Txt tone="faded">No field has that name. A custom field can hold anything.</Txt>
-        ) : null}
+        {offered.length === 0 ? <Txt tone="faded">{texts.noFieldHasThatName}</Txt> : null}
       </Sheet>
     </View>
   );

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
 import { BLANK_ROWS } from '@/core/card';
+import { texts } from '@/texts/card/edit';
 
 import { FormField, type PartProps } from './FormField';
 import { LabelAct, OnlySwitch } from './LabelAct';
@@ -13,7 +14,7 @@ export function AddressRows(props: PartProps) {
     <Rows
       {...props}
       name="addresses"
-      title="Address"
+      title={texts.address}
       noun="address"
       blank={BLANK_ROWS.addresses}
       row={(i, isFirst) => (
@@ -21,7 +22,7 @@ export function AddressRows(props: PartProps) {
           <FormField
             form={form}
             name={`addresses.${i}.street`}
-            label="Street and number"
+            label={texts.streetAndNumber}
             isLong
             isFirst={isFirst}
             testID={`street-${i}`}
@@ -31,23 +32,33 @@ export function AddressRows(props: PartProps) {
               <FormField
                 form={form}
                 name={`addresses.${i}.postcode`}
-                label="Postcode"
+                label={texts.postcode}
                 testID={`postcode-${i}`}
               />
             </View>
             <View className="min-w-0 flex-1">
-              <FormField form={form} name={`addresses.${i}.locality`} label="Town" testID={`town-${i}`} />
+              <FormField
+                form={form}
+                name={`addresses.${i}.locality`}
+                label={texts.town}
+                testID={`town-${i}`}
+              />
             </View>
           </View>
-          <FormField form={form} name={`addresses.${i}.region`} label="Region" />
-          <FormField form={form} name={`addresses.${i}.country`} label="Country" testID={`country-${i}`} />
+          <FormField form={form} name={`addresses.${i}.region`} label={texts.region} />
+          <FormField
+            form={form}
+            name={`addresses.${i}.country`}
+            label={texts.country}
+            testID={`country-${i}`}
+          />
           <LabelAct form={form} name={`addresses.${i}`} noun="address" choices={['work', 'home', 'billing']}>
             <OnlySwitch
               form={form}
               name={`addresses.${i}`}
               property="isPost"
-              label="Post address"
-              hint="Letters are sent here"
+              label={texts.postAddress}
+              hint={texts.lettersAreSentHere}
             />
           </LabelAct>
         </View>

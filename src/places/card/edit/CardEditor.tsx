@@ -5,6 +5,7 @@ import { ScrollView, View } from 'react-native';
 import { type Card, type CardForm, toForm } from '@/core/card';
 import { LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/card/edit';
 import { Act, ScanText, Sheet, Switch, Txt, usePageTitle, useWide } from '@/ui';
 
 import { AddPart } from './AddPart';
@@ -62,7 +63,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
             {isNew && !isDirty ? (
               <View className="flex-row">
                 <Act
-                  label="Read from text"
+                  label={texts.readFromText}
                   icon={ScanText}
                   tone="faded"
                   onPress={() => go('/import/text')}
@@ -101,7 +102,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
         {...(hasMargin ? {} : { onGlance: () => setGlancing(true) })}
       />
       {isGlancing ? (
-        <Sheet title="Preview" isOpen onClose={() => setGlancing(false)}>
+        <Sheet title={texts.preview} isOpen onClose={() => setGlancing(false)}>
           <Glance base={base} form={form} />
         </Sheet>
       ) : null}
@@ -115,8 +116,8 @@ function PrivateCard({ form }: PartProps) {
   const { field } = useController({ control: form.control, name: 'isPrivate' });
   return (
     <Switch
-      label="Private card"
-      hint="Not synchronised to devices, and sent only when you choose to"
+      label={texts.privateCard}
+      hint={texts.notSynchronisedToDevices}
       isOn={field.value}
       onChange={field.onChange}
       testID="private-card"

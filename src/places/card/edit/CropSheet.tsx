@@ -3,6 +3,7 @@ import Cropper from 'react-easy-crop';
 import { View } from 'react-native';
 
 import type { PictureArea } from '@/platform';
+import { texts } from '@/texts/card/edit';
 import { Act, Minus, NextAct, Plus, Sheet, Txt } from '@/ui';
 
 /** How far a picture can be drawn near. */
@@ -24,7 +25,7 @@ export function CropSheet({ picture, aspect, onKeep, onClose }: CropSheetProps) 
   const [area, setArea] = useState<PictureArea>();
   const nearer = (by: number) => setZoom(Math.min(MAX_ZOOM, Math.max(1, zoom + by)));
   return (
-    <Sheet title="Crop the picture" isOpen onClose={onClose}>
+    <Sheet title={texts.cropPicture} isOpen onClose={onClose}>
       <View className="gap-3">
         <View className="h-[320px] bg-leaf" testID="crop-area">
           <Cropper
@@ -40,20 +41,20 @@ export function CropSheet({ picture, aspect, onKeep, onClose }: CropSheetProps) 
           />
         </View>
         <View className="flex-row items-center gap-4">
-          <Act label="Zoom out" icon={Minus} onPress={() => nearer(-STEP)} isDisabled={zoom <= 1} />
-          <Act label="Zoom in" icon={Plus} onPress={() => nearer(STEP)} isDisabled={zoom >= MAX_ZOOM} />
+          <Act label={texts.zoomOut} icon={Minus} onPress={() => nearer(-STEP)} isDisabled={zoom <= 1} />
+          <Act label={texts.zoomIn} icon={Plus} onPress={() => nearer(STEP)} isDisabled={zoom >= MAX_ZOOM} />
         </View>
         <Txt size="small" tone="faded">
-          Drag it into place or use the arrow keys. Where and when it was taken is not kept.
+          {texts.dragItIntoPlace}
         </Txt>
         <View className="flex-row items-center gap-4">
           <NextAct
-            label="Use this crop"
+            label={texts.useThisCrop}
             isDisabled={area === undefined}
             onPress={() => area && onKeep(area)}
             testID="keep-photo"
           />
-          <Act label="Cancel" tone="faded" onPress={onClose} />
+          <Act label={texts.cancel} tone="faded" onPress={onClose} />
         </View>
       </View>
     </Sheet>

@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { useCard, useServices } from '@/book/state';
 import { type Card, newCard, parseName, shownAs } from '@/core/card';
 import { uidFromPath } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/edit';
 
 import { NoSuchCard } from '../parts/NoSuchCard';
 import { CardEditor } from './CardEditor';
@@ -17,7 +19,7 @@ export function EditPage() {
   if (card && base?.uid !== card.uid) setBase(card);
   if (card === null) return <NoSuchCard uid={uidFromPath(part)} />;
   if (!base || base.uid !== card?.uid) return null;
-  return <CardEditor key={base.uid} base={base} isNew={false} title={`Edit ${shownAs(base)}`} at={at} />;
+  return <CardEditor key={base.uid} base={base} isNew={false} title={texts.edit(shownAs(base))} at={at} />;
 }
 
 /** The page on which a card is written that is not in the book yet. @param name - in the address, to begin with */
@@ -34,7 +36,7 @@ export function NewCardPage() {
       key={base.uid}
       base={base}
       isNew
-      title="New card"
+      title={shared.newCard}
       at={undefined}
       onNext={() => setBase(begin(''))}
     />

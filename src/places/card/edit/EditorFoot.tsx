@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 
+import { texts } from '@/texts/card/edit';
 import { Act, NextAct, useWide } from '@/ui';
 
 interface EditorFootProps {
@@ -24,20 +25,22 @@ export function EditorFoot(props: EditorFootProps) {
       className={`flex-row flex-wrap items-center border-t border-rule bg-paper py-2 ${isWide ? 'gap-x-4 px-6' : 'gap-x-3 px-5'}`}
     >
       <View className={isWide ? 'min-w-[72px] max-w-[160px] flex-1' : 'min-w-[72px] flex-1'}>
-        <NextAct label="Save" onPress={save} isDisabled={isSubmitting} testID="save-card" />
+        <NextAct label={texts.save} onPress={save} isDisabled={isSubmitting} testID="save-card" />
       </View>
       {canGoOn ? (
         <Act
           // Short, as four acts stand beside each other on a phone and in the column of a narrow wide screen.
-          label="Add another"
-          name="Save and add another card"
+          label={texts.addAnother}
+          name={texts.saveAndAddAnother}
           onPress={saveAndNext}
           isDisabled={isSubmitting}
           testID="save-and-next"
         />
       ) : null}
-      {onGlance ? <Act label="Preview" name="Preview the card" onPress={onGlance} testID="glance" /> : null}
-      <Act label={isDirty ? 'Discard' : 'Close'} tone="faded" onPress={close} testID="close-editor" />
+      {onGlance ? (
+        <Act label={texts.preview} name={texts.previewCard} onPress={onGlance} testID="glance" />
+      ) : null}
+      <Act label={isDirty ? texts.discard : texts.close} tone="faded" onPress={close} testID="close-editor" />
     </View>
   );
 }

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 
 import { noticeShown, useAppDispatch } from '@/book/state';
 import { pickFiles, readAsDataUri } from '@/platform';
+import { texts } from '@/texts/card/edit';
 import { Act, Plus, Txt, X } from '@/ui';
 
 import { FormField, type PartProps } from './FormField';
@@ -21,7 +22,7 @@ export function FileRows({ form }: PartProps) {
   const add = async () => {
     for (const file of await pickFiles('')) {
       if (file.size > MAX_BYTES) {
-        const text = `${file.name} is larger than ${MAX_BYTES / 1e6} MB, which is the most that is kept with a card`;
+        const text = texts.isLargerThanMb(file.name, MAX_BYTES / 1e6);
         dispatch(noticeShown({ text, tone: 'error' }));
       } else
         append({ id: `new-${file.name}-${Date.now()}`, text: file.name, uri: await readAsDataUri(file) });
@@ -30,7 +31,7 @@ export function FileRows({ form }: PartProps) {
   return (
     <View className="gap-1" testID="rows-files">
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        Files
+        {texts.files}
       </Txt>
       {fields.map(({ rowKey }, i) => (
         <View key={rowKey} className="flex-row items-start gap-1">
@@ -38,18 +39,20 @@ export function FileRows({ form }: PartProps) {
             <FormField
               form={form}
               name={`files.${i}.text`}
-              label={`File ${i + 1}`}
+              label={texts.file(i + 1)}
               isLabelHidden
               testID={`file-${i}`}
             />
           </View>
-          <Act label={`Remove file ${i + 1}`} icon={X} iconOnly tone="faded" onPress={() => remove(i)} />
+          <Act label={texts.removeFile(i + 1)} icon={X} iconOnly tone="faded" onPress={() => remove(i)} />
         </View>
       ))}
       <View className="flex-row">
-        <Act label="Add file" icon={Plus} onPress={() => void add()} testID="add-files" />
+        <Act label={texts.addFile} icon={Plus} onPress={() => void add()} testID="add-files" />
       </View>
-      <Txt size="small" tone="faded">{`Up to ${MAX_BYTES / 1e6} MB each.`}</Txt>
+      <Txt size="small" tone="faded">
+        {texts.upToMbEach(MAX_BYTES / 1e6)}
+      </Txt>
     </View>
   );
 }

@@ -2,6 +2,7 @@ import { type ReactNode, useState } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
+import { texts } from '@/texts/card/edit';
 import { Act, ChevronDown, Choice, Field, NextAct, Sheet, Switch } from '@/ui';
 
 import type { PartProps } from './FormField';
@@ -35,7 +36,7 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
     close();
   };
   const shown = [
-    label || 'No label',
+    label || texts.noLabel,
     isPreferred ? 'preferred' : '',
     isPost ? 'post' : '',
     isPrivate ? 'private' : '',
@@ -47,34 +48,34 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
     <View className="flex-row">
       <Act
         label={shown}
-        name={`Label of ${noun}: ${shown}`}
+        name={texts.labelOf(noun, shown)}
         icon={ChevronDown}
         isIconLast
         tone="faded"
         onPress={() => setOpen(true)}
         testID={`label-${name}`}
       />
-      <Sheet title={`Label of the ${noun}`} isOpen={isOpen} onClose={close}>
+      <Sheet title={texts.labelOfNamed(noun)} isOpen={isOpen} onClose={close}>
         <Choice
-          name="Usual labels"
+          name={texts.usualLabels}
           options={choices.map((word) => [word, word] as const)}
           value={choices.includes(label) ? label : undefined}
           onChange={choose}
         />
         <View className="gap-4 pt-4">
-          <Field label="Or a label of your own" value={label} onChange={field.onChange} testID="own-label" />
+          <Field label={texts.orLabelOfYourOwn} value={label} onChange={field.onChange} testID="own-label" />
           {children}
           {canPrefer ? (
             <OnlySwitch
               form={form}
               name={name}
               property="isPreferred"
-              label="Preferred"
-              hint="Used first when calling or writing"
+              label={texts.preferred}
+              hint={texts.usedFirstWhenCalling}
             />
           ) : null}
           {isPrivate === undefined ? null : <PrivateSwitch form={form} name={name} />}
-          <NextAct label="Done" onPress={close} testID="label-done" />
+          <NextAct label={texts.done} onPress={close} testID="label-done" />
         </View>
       </Sheet>
     </View>
@@ -110,8 +111,8 @@ function PrivateSwitch({ form, name }: Pick<LabelActProps, 'form' | 'name'>) {
   });
   return (
     <Switch
-      label="Private"
-      hint="Never sent, never synchronised"
+      label={texts.private}
+      hint={texts.neverSentNeverSynchronised}
       isOn={field.value}
       onChange={field.onChange}
     />

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 
+import { texts } from '@/texts/card/edit';
 import { Act, NextAct, Sheet } from '@/ui';
 
 interface LeaveSheetProps {
@@ -12,18 +13,18 @@ interface LeaveSheetProps {
 /** Asked before a page with unsaved changes is left. */
 export function LeaveSheet({ isOpen, onStay, onLeave, onSave }: LeaveSheetProps) {
   return (
-    <Sheet title="Unsaved changes" isOpen={isOpen} onClose={onStay}>
+    <Sheet title={texts.unsavedChanges} isOpen={isOpen} onClose={onStay}>
       <View className="gap-2 pt-2">
         <NextAct
-          label="Save"
+          label={texts.save}
           onPress={() => {
             onStay();
             onSave();
           }}
           testID="leave-save"
         />
-        <Act label="Keep editing" onPress={onStay} testID="leave-stay" />
-        <Act label="Discard changes" tone="brick" onPress={onLeave} testID="leave-discard" />
+        <Act label={texts.keepEditing} onPress={onStay} testID="leave-stay" />
+        <Act label={texts.discardChanges} tone="brick" onPress={onLeave} testID="leave-discard" />
       </View>
     </Sheet>
   );

@@ -3,6 +3,7 @@ import { useController } from 'react-hook-form';
 import { View } from 'react-native';
 
 import { linkToCard } from '@/core/card';
+import { texts } from '@/texts/card/edit';
 import { Act, Field, Link, Sheet } from '@/ui';
 
 import type { PartProps } from './FormField';
@@ -23,7 +24,7 @@ export function LinkCardAct({ form, index }: Pick<PartProps, 'form'> & { readonl
   return (
     <View className="flex-row">
       <Act
-        label="Link a card"
+        label={texts.linkCard}
         icon={Link}
         tone="faded"
         onPress={() => setOpen(true)}
@@ -43,9 +44,9 @@ function ChooseCard({ onChoose, onClose }: ChooseCardProps) {
   const [text, setText] = useState('');
   const found = useFoundCards(text, OFFERED);
   return (
-    <Sheet title="Link a card" isOpen onClose={onClose}>
-      <Field label="Whose" value={text} onChange={setText} isFirst testID="link-note-name" />
-      <FoundCards uids={found} verb="Link" onChoose={onChoose} />
+    <Sheet title={texts.linkCard} isOpen onClose={onClose}>
+      <Field label={texts.whose} value={text} onChange={setText} isFirst testID="link-note-name" />
+      <FoundCards uids={found} verb={texts.link} onChoose={onChoose} />
     </Sheet>
   );
 }

@@ -1,4 +1,6 @@
 import { BLANK_ROWS } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/edit';
 
 import { FormField, type PartProps } from './FormField';
 import { LabelAct } from './LabelAct';
@@ -15,7 +17,7 @@ export function PhoneRows(props: PartProps) {
     <Rows
       {...props}
       name="phones"
-      title="Phone"
+      title={texts.phone}
       noun="phone"
       blank={BLANK_ROWS.phones}
       row={(i, isFirst) => (
@@ -23,10 +25,10 @@ export function PhoneRows(props: PartProps) {
           <FormField
             form={props.form}
             name={`phones.${i}.number`}
-            label={`Phone ${i + 1}`}
+            label={texts.phoneNumbered(i + 1)}
             isLabelHidden
             kind="tel"
-            placeholder="Number"
+            placeholder={texts.number}
             isFirst={isFirst}
             testID={`phone-${i}`}
           />
@@ -43,27 +45,27 @@ export function MailRows(props: PartProps) {
     <Rows
       {...props}
       name="emails"
-      title="Mail"
-      noun="mail address"
+      title={texts.mail}
+      noun={texts.mailAddress}
       blank={BLANK_ROWS.emails}
       row={(i, isFirst) => (
         <>
           <FormField
             form={props.form}
             name={`emails.${i}.address`}
-            label={`Mail ${i + 1}`}
+            label={texts.mailNumbered(i + 1)}
             isLabelHidden
             kind="email"
-            placeholder="name@example.org"
+            placeholder={texts.nameExampleOrg}
             isFirst={isFirst}
             testID={`mail-${i}`}
           />
-          <LabelAct form={props.form} name={`emails.${i}`} noun="mail address" choices={PLACES}>
+          <LabelAct form={props.form} name={`emails.${i}`} noun={texts.mailAddress} choices={PLACES}>
             <FormField
               form={props.form}
               name={`emails.${i}.shownAs`}
-              label="Name shown in mail"
-              hint="If it differs from the card’s name"
+              label={texts.nameShownInMail}
+              hint={texts.ifItDiffersFromCards}
             />
           </LabelAct>
         </>
@@ -78,22 +80,22 @@ export function LinkRows(props: PartProps) {
     <Rows
       {...props}
       name="links"
-      title="Web"
-      noun="web address"
+      title={texts.web}
+      noun={shared.webAddress}
       blank={BLANK_ROWS.links}
       row={(i, isFirst) => (
         <>
           <FormField
             form={props.form}
             name={`links.${i}.uri`}
-            label={`Web address ${i + 1}`}
+            label={texts.webAddress(i + 1)}
             isLabelHidden
             kind="url"
-            placeholder="example.org"
+            placeholder={texts.exampleOrg}
             isFirst={isFirst}
             testID={`link-${i}`}
           />
-          <LabelAct form={props.form} name={`links.${i}`} noun="web address" choices={PLACES} />
+          <LabelAct form={props.form} name={`links.${i}`} noun={shared.webAddress} choices={PLACES} />
         </>
       )}
     />
@@ -106,7 +108,7 @@ export function DateRows(props: PartProps) {
     <Rows
       {...props}
       name="dates"
-      title="Days"
+      title={texts.days}
       noun="day"
       blank={BLANK_ROWS.dates}
       row={(i, isFirst) => (
@@ -114,9 +116,9 @@ export function DateRows(props: PartProps) {
           <FormField
             form={props.form}
             name={`dates.${i}.text`}
-            label={`Day ${i + 1}`}
+            label={texts.day(i + 1)}
             isLabelHidden
-            placeholder="3 February 1968, or without the year"
+            placeholder={texts.from3February1968OrWithout}
             isFirst={isFirst}
             testID={`date-${i}`}
           />
@@ -124,7 +126,7 @@ export function DateRows(props: PartProps) {
             form={props.form}
             name={`dates.${i}`}
             noun="day"
-            choices={['birthday', 'wedding day', 'death']}
+            choices={['birthday', texts.weddingDay, 'death']}
           />
         </>
       )}
@@ -138,7 +140,7 @@ export function NoteRows(props: PartProps) {
     <Rows
       {...props}
       name="notes"
-      title="Note"
+      title={texts.note}
       noun="note"
       blank={BLANK_ROWS.notes}
       row={(i, isFirst) => (
@@ -146,10 +148,10 @@ export function NoteRows(props: PartProps) {
           <FormField
             form={props.form}
             name={`notes.${i}.text`}
-            label={`Note ${i + 1}`}
+            label={texts.noteNumbered(i + 1)}
             isLabelHidden
             isLong
-            hint="**strong**, *emphasis*, lines with - are a list"
+            hint={texts.strongEmphasisLinesWithAreList}
             isFirst={isFirst}
             testID={`note-${i}`}
           />
@@ -167,7 +169,7 @@ export function AccountRows(props: PartProps) {
     <Rows
       {...props}
       name="accounts"
-      title="Account or chat"
+      title={shared.accountOrChat}
       noun="account"
       blank={BLANK_ROWS.accounts}
       row={(i, isFirst) => (
@@ -175,10 +177,10 @@ export function AccountRows(props: PartProps) {
           <FormField
             form={props.form}
             name={`accounts.${i}.text`}
-            label={`Account or chat ${i + 1}`}
+            label={texts.accountOrChat(i + 1)}
             isLabelHidden
             kind="text"
-            placeholder="User name or address"
+            placeholder={texts.userNameOrAddress}
             isFirst={isFirst}
             testID={`accounts-${i}`}
           />
@@ -195,7 +197,7 @@ export function InfoRows(props: PartProps) {
     <Rows
       {...props}
       name="infos"
-      title="Interests"
+      title={texts.interests}
       noun="interest"
       blank={BLANK_ROWS.infos}
       row={(i, isFirst) => (
@@ -203,10 +205,10 @@ export function InfoRows(props: PartProps) {
           <FormField
             form={props.form}
             name={`infos.${i}.text`}
-            label={`Interests ${i + 1}`}
+            label={texts.interestsNumbered(i + 1)}
             isLabelHidden
             kind="text"
-            placeholder="Early music"
+            placeholder={texts.earlyMusic}
             isFirst={isFirst}
             testID={`infos-${i}`}
           />
@@ -228,22 +230,22 @@ export function OwnRows(props: PartProps) {
     <Rows
       {...props}
       name="ownFields"
-      title="Custom fields"
-      noun="custom field"
+      title={texts.customFields}
+      noun={texts.customField}
       blank={BLANK_ROWS.ownFields}
       row={(i, isFirst) => (
         <>
           <FormField
             form={props.form}
             name={`ownFields.${i}.text`}
-            label={`Custom fields ${i + 1}`}
+            label={texts.customFieldsNumbered(i + 1)}
             isLabelHidden
             kind="text"
-            placeholder="Value"
+            placeholder={texts.value}
             isFirst={isFirst}
             testID={`ownFields-${i}`}
           />
-          <LabelAct form={props.form} name={`ownFields.${i}`} noun="custom field" choices={[]} />
+          <LabelAct form={props.form} name={`ownFields.${i}`} noun={texts.customField} choices={[]} />
         </>
       )}
     />
@@ -256,7 +258,7 @@ export function KeyRows(props: PartProps) {
     <Rows
       {...props}
       name="keys"
-      title="Keys"
+      title={texts.keys}
       noun="key"
       blank={BLANK_ROWS.keys}
       row={(i, isFirst) => (
@@ -264,10 +266,10 @@ export function KeyRows(props: PartProps) {
           <FormField
             form={props.form}
             name={`keys.${i}.text`}
-            label={`Keys ${i + 1}`}
+            label={texts.keysNumbered(i + 1)}
             isLabelHidden
             kind="url"
-            placeholder="https://example.org/key.asc"
+            placeholder={texts.httpsExampleOrgKey}
             isFirst={isFirst}
             testID={`keys-${i}`}
           />

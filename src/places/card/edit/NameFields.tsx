@@ -2,6 +2,7 @@ import { useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
 import { nameParts, parseName } from '@/core/card';
+import { texts } from '@/texts/card/edit';
 import { useWide } from '@/ui';
 
 import { FormField, type PartProps } from './FormField';
@@ -9,10 +10,10 @@ import { FormField, type PartProps } from './FormField';
 /** Our words for the parts of a name (RFC 9553 §2.2.1). */
 const PARTS = [
   ['title', 'title'],
-  ['given', 'given name'],
-  ['given2', 'middle name'],
+  ['given', texts.givenName],
+  ['given2', texts.middleName],
   ['surname', 'surname'],
-  ['surname2', 'second surname'],
+  ['surname2', texts.secondSurname],
   ['generation', 'generation'],
   ['credential', 'degree'],
 ] as const;
@@ -27,7 +28,7 @@ export function NameFields({ form, isNew, at }: PartProps & { readonly isNew: bo
       <FormField
         form={form}
         name="name"
-        label={isOrg ? 'Name of the organisation' : 'Name'}
+        label={isOrg ? texts.nameOfOrganisation : texts.name}
         hint={isOrg ? undefined : readAs(name)}
         isFirst={isNew || (at === undefined && isWide)}
         testID="field-name"

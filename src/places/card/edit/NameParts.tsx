@@ -3,18 +3,20 @@ import { useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
 import { nameParts, parseName } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/edit';
 import { Txt } from '@/ui';
 
 import { FormField, type PartProps } from './FormField';
 
 const FIELDS = [
-  ['title', 'Title'],
-  ['given', 'Given name'],
-  ['given2', 'Middle names'],
-  ['surname', 'Surname'],
-  ['surname2', 'Second surname'],
-  ['generation', 'Generation'],
-  ['credential', 'Degrees'],
+  ['title', texts.title],
+  ['given', texts.givenNameTitle],
+  ['given2', texts.middleNames],
+  ['surname', texts.surname],
+  ['surname2', texts.secondSurnameTitle],
+  ['generation', texts.generation],
+  ['credential', texts.degrees],
 ] as const;
 
 /** The parts of the name one by one, how they sound, what it is sorted as. They follow the line while it is typed. */
@@ -34,7 +36,7 @@ export function NameParts({ form, at }: PartProps) {
   return (
     <View className="gap-2" testID="name-parts">
       <Txt size="small" font="sansBold" tone="faded" heading={2}>
-        Parts of the name
+        {shared.partsOfName}
       </Txt>
       <View className="flex-row flex-wrap gap-x-4 gap-y-2">
         {FIELDS.map(([part, label], i) => (
@@ -54,15 +56,15 @@ export function NameParts({ form, at }: PartProps) {
           <FormField
             form={form}
             name="parts.givenSound"
-            label="Given name sounds like"
+            label={texts.givenNameSoundsLike}
             testID="part-givenSound"
           />
         </View>
         <View className="min-w-[140px] flex-1">
-          <FormField form={form} name="parts.surnameSound" label="Surname sounds like" />
+          <FormField form={form} name="parts.surnameSound" label={texts.surnameSoundsLike} />
         </View>
         <View className="min-w-[140px] flex-1">
-          <FormField form={form} name="parts.sortedAs" label="Surname sorted as" testID="part-sortedAs" />
+          <FormField form={form} name="parts.sortedAs" label={texts.surnameSortedAs} testID="part-sortedAs" />
         </View>
       </View>
     </View>

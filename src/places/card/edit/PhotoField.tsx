@@ -14,6 +14,7 @@ import {
   pickFiles,
   type PictureArea,
 } from '@/platform';
+import { texts } from '@/texts/card/edit';
 import { Act, Stamp, Txt, Upload } from '@/ui';
 
 import type { PartProps } from './FormField';
@@ -70,17 +71,17 @@ export function PhotoField({ form }: Pick<PartProps, 'form'>) {
       <View className="min-w-0 flex-1">
         <View className="flex-row flex-wrap gap-x-4">
           <Act
-            label={field.value === '' ? `Choose a ${noun}` : `Another ${noun}`}
+            label={field.value === '' ? texts.chooseNamed(noun) : texts.another(noun)}
             icon={Upload}
             onPress={() => void pickFiles('image/*').then(([file]) => open(file))}
             testID="choose-photo"
           />
           {field.value === '' ? null : (
-            <Act label="Remove" tone="faded" onPress={() => field.onChange('')} testID="remove-photo" />
+            <Act label={texts.remove} tone="faded" onPress={() => field.onChange('')} testID="remove-photo" />
           )}
         </View>
         <Txt size="small" tone="faded">
-          Or drop or paste one. Only the part you crop is kept.
+          {texts.orDropOrPaste}
         </Txt>
       </View>
       {opened === undefined ? null : (

@@ -2,6 +2,8 @@ import { useController } from 'react-hook-form';
 import { View } from 'react-native';
 
 import { BLANK_ROWS, RELATION_WORDS } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/edit';
 import { Field } from '@/ui';
 
 import type { PartProps } from './FormField';
@@ -18,8 +20,8 @@ export function RelationRows(props: PartProps) {
     <Rows
       {...props}
       name="relations"
-      title="Family and other people"
-      noun="related person"
+      title={shared.familyAndOtherPeople}
+      noun={texts.relatedPerson}
       blank={BLANK_ROWS.relations}
       row={(i, isFirst) => (
         <>
@@ -49,9 +51,9 @@ function RelatedName({
   return (
     <View>
       <Field
-        label={`Related person ${index + 1}`}
+        label={texts.relatedPersonNumbered(index + 1)}
         isLabelHidden
-        placeholder="Name"
+        placeholder={texts.name}
         value={name.value}
         onChange={(typed) => {
           name.onChange(typed);
@@ -61,14 +63,14 @@ function RelatedName({
         hint={
           isOpen && text !== ''
             ? found.length > 0
-              ? 'Choose a card, or keep typing for a new one'
-              : 'A new card will be made'
+              ? texts.chooseCardOrKeep
+              : texts.newCardWillBeMade
             : undefined
         }
         isFirst={isFirst}
         testID={`related-${index}`}
       />
-      <FoundCards uids={found} verb="Choose" onChoose={choose} />
+      <FoundCards uids={found} verb={texts.choose} onChoose={choose} />
     </View>
   );
 }

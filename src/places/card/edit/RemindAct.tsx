@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { useCard } from '@/book/state';
 import { findWhen } from '@/core/base';
 import { localDay, uidFromPath } from '@/platform';
+import { texts } from '@/texts/card/edit';
 import { Act, AlarmClock } from '@/ui';
 
 import { FollowUpSheet } from '../talk/FollowUpSheet';
@@ -26,7 +27,7 @@ export function RemindAct({ form, index }: RemindActProps) {
   return (
     <View className="flex-row">
       <Act
-        label={`Remind me ${said.words}`}
+        label={texts.remindMe(said.words)}
         icon={AlarmClock}
         onPress={() => setOpen(true)}
         testID={`remind-note-${index}`}

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 
 import { type Ringtone, ringtoneOf, RINGTONES } from '@/core/card';
 import { ringOnce } from '@/platform';
+import { texts } from '@/texts/card/edit';
 import { Choice, Txt } from '@/ui';
 
 import type { PartProps } from './FormField';
@@ -17,10 +18,10 @@ export function RingtoneChoice({ form }: PartProps) {
   return (
     <View testID="field-ring">
       <Txt size="small" tone="faded">
-        Ringtone
+        {texts.ringtone}
       </Txt>
       <Choice
-        name="Ringtone"
+        name={texts.ringtone}
         options={RINGTONES}
         value={ringtoneOf({ 'cordialis.example:ring': field.value })}
         onChange={choose}

@@ -3,6 +3,7 @@ import { type ArrayPath, type FieldArray, useFieldArray } from 'react-hook-form'
 import { View } from 'react-native';
 
 import type { CardForm } from '@/core/card';
+import { texts } from '@/texts/card/edit';
 import { Act, Plus, Txt, X } from '@/ui';
 
 import type { PartProps } from './FormField';
@@ -47,7 +48,7 @@ export function Rows<N extends ArrayPath<CardForm>>({
         <View key={rowKey} className="flex-row items-start gap-1">
           <View className="min-w-0 flex-1">{row(index, index === 0 && at === name)}</View>
           <Act
-            label={`Remove ${noun} ${index + 1}`}
+            label={texts.removeNamed(noun, index + 1)}
             icon={X}
             iconOnly
             tone="faded"
@@ -56,7 +57,7 @@ export function Rows<N extends ArrayPath<CardForm>>({
         </View>
       ))}
       <View className="flex-row">
-        <Act label={`Add ${noun}`} icon={Plus} onPress={add} testID={`add-${name}`} />
+        <Act label={texts.add(noun)} icon={Plus} onPress={add} testID={`add-${name}`} />
       </View>
     </View>
   );

@@ -1,6 +1,8 @@
 import { useWatch } from 'react-hook-form';
 
 import { timeIn } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/edit';
 
 import { FormField, type PartProps } from './FormField';
 
@@ -11,7 +13,7 @@ export function NicknameLine({ form, at }: PartProps) {
     <FormField
       form={form}
       name="nickname"
-      label={kind === 'org' ? 'Also called' : 'Nickname'}
+      label={kind === 'org' ? texts.alsoCalled : texts.nickname}
       isFirst={at === 'nicknames' || at === 'nickname'}
       testID="field-nickname"
     />
@@ -24,8 +26,8 @@ export function PronounsLine({ form, at }: PartProps) {
     <FormField
       form={form}
       name="pronouns"
-      label="Pronouns"
-      placeholder="she/her"
+      label={texts.pronouns}
+      placeholder={texts.sheHer}
       isFirst={at === 'pronouns'}
       testID="field-pronouns"
     />
@@ -38,8 +40,8 @@ export function LanguagesLine({ form, at }: PartProps) {
     <FormField
       form={form}
       name="languages"
-      label="Languages, the preferred one first"
-      placeholder="Norwegian, German"
+      label={texts.languagesPreferredOneFirst}
+      placeholder={texts.norwegianGerman}
       isFirst={at === 'preferredLanguages' || at === 'languages'}
       testID="field-languages"
     />
@@ -54,9 +56,9 @@ export function TimeZoneLine({ form, at }: PartProps) {
     <FormField
       form={form}
       name="timeZone"
-      label="Time zone"
-      placeholder="Europe/Oslo"
-      hint={now === undefined ? undefined : `It is ${now} there now`}
+      label={shared.timeZone}
+      placeholder={texts.europeOslo}
+      hint={now === undefined ? undefined : texts.itIsThereNow(now)}
       isFirst={at === 'timeZone'}
       testID="field-timeZone"
     />
@@ -69,7 +71,7 @@ export function TagsLine({ form, at }: PartProps) {
     <FormField
       form={form}
       name="tags"
-      label="Tags, separated by commas"
+      label={texts.tagsSeparatedByCommas}
       isFirst={at === 'keywords' || at === 'tags'}
       testID="field-tags"
     />

@@ -2,6 +2,7 @@ import { useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
 import { BLANK_ROWS } from '@/core/card';
+import { texts } from '@/texts/card/edit';
 
 import { FormField, type PartProps } from './FormField';
 import { Rows } from './Rows';
@@ -17,15 +18,15 @@ export function WorkRows(props: PartProps) {
     <Rows
       {...props}
       name="work"
-      title="Work"
-      noun={isOrg ? 'line of work' : 'place of work'}
+      title={texts.work}
+      noun={isOrg ? texts.lineOfWork : texts.placeOfWork}
       blank={BLANK_ROWS.work}
       row={(i, isFirst) => (
         <View className="gap-2">
           <FormField
             form={form}
             name={`work.${i}.post`}
-            label={isOrg ? 'What it does' : 'What they do'}
+            label={isOrg ? texts.whatItDoes : texts.whatTheyDo}
             isFirst={isFirst || (i === 0 && at === 'titles')}
             testID={idOf('title', i)}
           />
@@ -34,7 +35,7 @@ export function WorkRows(props: PartProps) {
               <FormField
                 form={form}
                 name={`work.${i}.organization`}
-                label="Organisation"
+                label={texts.organisation}
                 isFirst={i === 0 && at === 'organizations'}
                 testID={idOf('organization', i)}
               />
@@ -43,12 +44,17 @@ export function WorkRows(props: PartProps) {
                   <FormField
                     form={form}
                     name={`work.${i}.unit`}
-                    label="Department"
+                    label={texts.department}
                     testID={idOf('unit', i)}
                   />
                 </View>
                 <View className="min-w-0 flex-1">
-                  <FormField form={form} name={`work.${i}.role`} label="Role" testID={idOf('role', i)} />
+                  <FormField
+                    form={form}
+                    name={`work.${i}.role`}
+                    label={texts.role}
+                    testID={idOf('role', i)}
+                  />
                 </View>
               </View>
             </>

@@ -18,6 +18,7 @@ import {
 } from '@/core/card';
 import { cardPath, focusFirstInvalid, LOCALE, onKeyPress } from '@/platform';
 import { go, goBack } from '@/platform/navigation';
+import { texts } from '@/texts/card/edit';
 
 import { useNameOf } from './useNameOf';
 
@@ -76,8 +77,8 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
     const renamed = renameEverywhere(current, card).filter(
       ({ uid }) => !others.some((other) => other.uid === uid),
     );
-    const along = renamed.length === 0 ? '' : `, and its name on ${renamed.length} more`;
-    const label = `${isNew ? 'Added' : 'Changed'} ${shownAs(card)}${along}`;
+    const along = renamed.length === 0 ? '' : texts.andItsNameOnMore(renamed.length);
+    const label = `${isNew ? texts.added : texts.changed} ${shownAs(card)}${along}`;
     const upserts = [card, ...others, ...untouched, ...renamed];
     await dispatch(changeBook({ cause: isNew ? 'add' : 'edit', label, upserts }));
     release();
@@ -91,7 +92,7 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
       .catch((error: Error) =>
         dispatch(
           noticeShown({
-            text: `Not saved: ${error.message}. Everything typed is still here.`,
+            text: texts.notSavedEverythingTyped(error.message),
             tone: 'error',
           }),
         ),

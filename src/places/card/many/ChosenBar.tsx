@@ -3,7 +3,7 @@ import { View } from 'react-native';
 
 import { choiceAdded, choosingEnded, selectChosenCards, useAppDispatch, useAppSelector } from '@/book/state';
 import type { Uid } from '@/core/card';
-import { formatCount } from '@/platform';
+import { texts } from '@/texts/card/many';
 import { Act, Ellipsis, List, ProgressLine, Send, Tag, Txt } from '@/ui';
 
 import type { ManySheet } from '../parts/manySheet';
@@ -18,23 +18,27 @@ export function ChosenBar({ shown }: { readonly shown: readonly Uid[] }) {
   const work = useChangeMany();
   const isNone = cards.length === 0;
   return (
-    <View className="border-t border-rule bg-leaf px-5 pb-1 pt-2" role="region" aria-label="Selected cards">
+    <View
+      className="border-t border-rule bg-leaf px-5 pb-1 pt-2"
+      role="region"
+      aria-label={texts.selectedCards}
+    >
       <View className="flex-row items-center justify-between">
         <View aria-live="polite">
           <Txt font="serif" size="strong" testID="chosen-count">
-            {isNone ? 'Select rows' : `${formatCount(cards.length, 'card', 'cards')} selected`}
+            {isNone ? texts.selectRows : texts.cardsSelected(cards.length)}
           </Txt>
         </View>
         <View className="flex-row gap-4">
           <Act
-            label="All"
-            name={`Select all ${shown.length} shown`}
+            label={texts.all}
+            name={texts.selectAllShown(shown.length)}
             onPress={() => dispatch(choiceAdded(shown))}
             testID="choose-all"
           />
           <Act
-            label="Done"
-            name="Stop selecting"
+            label={texts.done}
+            name={texts.stopSelecting}
             tone="faded"
             onPress={() => dispatch(choosingEnded())}
             testID="choosing-done"
@@ -46,28 +50,28 @@ export function ChosenBar({ shown }: { readonly shown: readonly Uid[] }) {
       ) : (
         <View className="flex-row justify-between">
           <Act
-            label="Lists"
+            label={texts.lists}
             icon={List}
             isDisabled={isNone}
             onPress={() => setOpen('lists')}
             testID="many-lists"
           />
           <Act
-            label="Tags"
+            label={texts.tags}
             icon={Tag}
             isDisabled={isNone}
             onPress={() => setOpen('tags')}
             testID="many-tags"
           />
           <Act
-            label="Send"
+            label={texts.send}
             icon={Send}
             isDisabled={isNone}
             onPress={() => setOpen('send')}
             testID="many-send"
           />
           <Act
-            label="More"
+            label={texts.more}
             icon={Ellipsis}
             isDisabled={isNone}
             onPress={() => setOpen('more')}

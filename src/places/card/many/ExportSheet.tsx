@@ -7,6 +7,7 @@ import { noticeShown, useAppDispatch } from '@/book/state';
 import { errorMessage } from '@/core/base';
 import { FORMAT_FACTS, type FormatId } from '@/core/formats';
 import { fileName, localDay, saveFile } from '@/platform';
+import { texts } from '@/texts/card/many';
 import { Choice, NextAct, ProgressLine, Sheet, Txt } from '@/ui';
 
 import type { ManySheetProps } from '../parts/manySheet';
@@ -25,20 +26,20 @@ export function ExportSheet({ cards, onSheet }: ManySheetProps) {
       const writing = await dispatch(exportCards(cards, formatId, { onProgress: setShare }));
       setJob(writing);
       saveFile(fileName(`${count} ${localDay()}`, format.extension), await writing.result, format.mediaType);
-      dispatch(noticeShown({ text: `Exported ${count} as ${format.label}`, tone: 'plain' }));
+      dispatch(noticeShown({ text: texts.exportedAs(count, format.label), tone: 'plain' }));
       onSheet(undefined);
     } catch (error) {
       const reason = errorMessage(error);
       if (reason !== 'stopped')
-        dispatch(noticeShown({ text: `The cards could not be exported: ${reason}`, tone: 'error' }));
+        dispatch(noticeShown({ text: texts.cardsCouldNotBeExported(reason), tone: 'error' }));
     } finally {
       setJob(undefined);
     }
   };
   return (
-    <Sheet title={`Export ${count}`} isOpen onClose={() => onSheet(undefined)}>
+    <Sheet title={texts.exportNamed(count)} isOpen onClose={() => onSheet(undefined)}>
       <Choice
-        name="Format of the file"
+        name={texts.formatOfFile}
         options={Object.values(FORMAT_FACTS).map(({ id, label }) => [id, label] as const)}
         value={formatId}
         onChange={setFormatId}
@@ -48,9 +49,9 @@ export function ExportSheet({ cards, onSheet }: ManySheetProps) {
           {format.keeps}
         </Txt>
         {job ? (
-          <ProgressLine text={`Writing ${count}`} share01={share01} onStop={() => job.stop()} />
+          <ProgressLine text={texts.writing(count)} share01={share01} onStop={() => job.stop()} />
         ) : (
-          <NextAct label="Export" onPress={() => void run()} testID="run-export" />
+          <NextAct label={texts.export} onPress={() => void run()} testID="run-export" />
         )}
       </View>
     </Sheet>

@@ -4,18 +4,20 @@ import { View } from 'react-native';
 import { findCountryCode } from '@/core/base';
 import { FILL_FIELDS, type FillField, fillIn } from '@/core/card';
 import { LOCALE } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/many';
 import { Choice, Field, NextAct, Sheet, Switch } from '@/ui';
 
 import type { ManySheetProps } from '../parts/manySheet';
 import { nameCards } from '../parts/nameCards';
 
 const LABELS: Readonly<Record<FillField, string>> = {
-  organisation: 'Organisation',
-  department: 'Department',
-  post: 'Post',
-  languages: 'Languages',
-  timeZone: 'Time zone',
-  own: 'A custom field',
+  organisation: texts.organisation,
+  department: texts.department,
+  post: texts.post,
+  languages: texts.languages,
+  timeZone: shared.timeZone,
+  own: texts.customField,
 };
 
 /** Fills one field in on all of the chosen. */
@@ -32,30 +34,30 @@ export function FieldSheet({ cards, onSheet, onChange }: ManySheetProps) {
     onSheet(undefined);
     void onChange({
       cards,
-      label: `Filled in ${name} on ${count}: ${value.trim()}`,
+      label: texts.filledInOn(name, count, value.trim()),
       change: (card) => fillIn(card, filling, { locale: LOCALE, findCountryCode }),
     });
   };
   return (
-    <Sheet title={`Fill in on ${count}`} isOpen onClose={() => onSheet(undefined)}>
+    <Sheet title={texts.fillInOn(count)} isOpen onClose={() => onSheet(undefined)}>
       <View className="gap-3">
         <Choice
-          name="Which field"
+          name={texts.whichField}
           options={FILL_FIELDS.map((one) => [one, LABELS[one]] as const)}
           value={field}
           onChange={setField}
         />
         {field === 'own' ? (
-          <Field label="Its name" value={label} onChange={setLabel} testID="fill-label" />
+          <Field label={texts.itsName} value={label} onChange={setLabel} testID="fill-label" />
         ) : null}
-        <Field label="Value" value={value} onChange={setValue} testID="fill-value" />
+        <Field label={texts.value} value={value} onChange={setValue} testID="fill-value" />
         <Switch
-          label="Only where it is empty"
-          hint="Values that are there stay"
+          label={texts.onlyWhereItIsEmpty}
+          hint={texts.valuesThatAreThereStay}
           isOn={onlyWhereEmpty}
           onChange={setOnlyWhereEmpty}
         />
-        <NextAct label={`Fill in ${name}`} isDisabled={!isReady} onPress={run} testID="run-fill" />
+        <NextAct label={texts.fillIn(name)} isDisabled={!isReady} onPress={run} testID="run-fill" />
       </View>
     </Sheet>
   );

@@ -5,6 +5,7 @@ import { changeBook } from '@/book/commit';
 import { selectLists, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { newList, withMembers, withoutMembers } from '@/core/lists';
+import { texts } from '@/texts/card/many';
 import { Act, Field, Plus, Sheet, Txt } from '@/ui';
 
 import type { ManySheetProps } from '../parts/manySheet';
@@ -22,19 +23,19 @@ export function ListsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const put = (list: Card, isOn: boolean) =>
     void onChange({
       cards: [list],
-      label: isOn ? `Added ${count} to ${shownAs(list)}` : `Removed ${count} from ${shownAs(list)}`,
+      label: isOn ? texts.addedTo(count, shownAs(list)) : texts.removedFrom(count, shownAs(list)),
       change: (one) => (isOn ? withMembers(one, uids) : withoutMembers(one, uids)),
     });
   const make = async () => {
     const list = withMembers(newList(newUid(), name.trim(), utcNow()), uids);
     setName('');
     await dispatch(
-      changeBook({ cause: 'add', label: `Created the list ${name.trim()} with ${count}`, upserts: [list] }),
+      changeBook({ cause: 'add', label: texts.createdListWith(name.trim(), count), upserts: [list] }),
     );
   };
   return (
-    <Sheet title={`Lists of ${count}`} isOpen onClose={() => onSheet(undefined)}>
-      {lists.length === 0 ? <Txt tone="faded">There are no lists yet.</Txt> : null}
+    <Sheet title={texts.listsOf(count)} isOpen onClose={() => onSheet(undefined)}>
+      {lists.length === 0 ? <Txt tone="faded">{texts.thereAreNoLists}</Txt> : null}
       {lists.map((list) => (
         <ShareTick
           key={list.uid}
@@ -46,10 +47,10 @@ export function ListsSheet({ cards, onSheet, onChange }: ManySheetProps) {
       ))}
       <View className="flex-row items-end gap-3 pt-4">
         <View className="min-w-0 flex-1">
-          <Field label="New list" value={name} onChange={setName} testID="new-list-name" />
+          <Field label={texts.newList} value={name} onChange={setName} testID="new-list-name" />
         </View>
         <Act
-          label="Create"
+          label={texts.create}
           icon={Plus}
           isDisabled={name.trim() === ''}
           onPress={() => void make()}

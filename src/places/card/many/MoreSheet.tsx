@@ -2,6 +2,7 @@ import { useHub } from '@/book/sync';
 import { hasFlag, withFlag } from '@/core/card';
 import { comparePath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/card/many';
 import { Act, Archive, Download, MailX, Merge, Pencil, Repeat, Server, Sheet, Star, Trash } from '@/ui';
 
 import type { ManySheetProps } from '../parts/manySheet';
@@ -24,7 +25,7 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
     close();
     void onChange({
       cards,
-      label: areUnwritten ? `Write to ${count} again` : `Do not write to ${count}`,
+      label: areUnwritten ? texts.writeToAgain(count) : texts.doNotWriteTo(count),
       change: (card) => withFlag(card, 'unwritten', !areUnwritten),
     });
   };
@@ -32,37 +33,42 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
     close();
     await onChange({
       cards,
-      label: areArchived ? `Restored ${count}` : `Archived ${count}`,
+      label: areArchived ? texts.restored(count) : texts.archived(count),
       change: (card) => withFlag(card, 'archived', !areArchived),
     });
     onGone();
   };
   const remove = async () => {
     close();
-    await onChange({ cards, label: `Deleted ${count}`, change: () => undefined, cause: 'delete' });
+    await onChange({ cards, label: texts.deleted(count), change: () => undefined, cause: 'delete' });
     onGone();
   };
   const pin = () => {
     close();
     void onChange({
       cards,
-      label: arePinned ? `Unpinned ${count}` : `Pinned ${count}`,
+      label: arePinned ? texts.unpinned(count) : texts.pinned(count),
       change: (card) => withFlag(card, 'pinned', !arePinned),
     });
   };
   return (
-    <Sheet title={`With ${count}`} isOpen onClose={close}>
-      <Act label="Fill in a field" icon={Pencil} onPress={() => onSheet('field')} testID="many-field" />
+    <Sheet title={texts.with(count)} isOpen onClose={close}>
+      <Act label={texts.fillInField} icon={Pencil} onPress={() => onSheet('field')} testID="many-field" />
       <Act
-        label="Rhythm and next talk"
+        label={texts.rhythmAndNextTalk}
         icon={Repeat}
         onPress={() => onSheet('rhythm')}
         testID="many-rhythm"
       />
-      <Act label="Export as a file" icon={Download} onPress={() => onSheet('export')} testID="many-export" />
+      <Act
+        label={texts.exportAsFile}
+        icon={Download}
+        onPress={() => onSheet('export')}
+        testID="many-export"
+      />
       {cards.length > 1 && cards.length <= MOST_MERGED && canBeOne ? (
         <Act
-          label="Merge into one card"
+          label={texts.mergeIntoOneCard}
           icon={Merge}
           onPress={() => {
             close();
@@ -73,32 +79,38 @@ export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) 
         />
       ) : null}
       <Act
-        label={arePinned ? 'Unpin' : 'Pin to the top of the Book'}
+        label={arePinned ? texts.unpin : texts.pinToTopOfBook}
         icon={Star}
         onPress={pin}
         testID="many-pin"
       />
       <Act
-        label={areUnwritten ? 'Write to them again' : 'Do not write to them'}
+        label={areUnwritten ? texts.writeToThemAgain : texts.doNotWriteToThem}
         icon={MailX}
         onPress={leaveOut}
         testID="many-unwritten"
       />
       {isPaired ? (
         <Act
-          label="Where it is stored"
+          label={texts.whereItIsStored}
           icon={Server}
           onPress={() => onSheet('sources')}
           testID="many-sources"
         />
       ) : null}
       <Act
-        label={areArchived ? 'Restore from the archive' : 'Archive'}
+        label={areArchived ? texts.restoreFromArchive : texts.archive}
         icon={Archive}
         onPress={() => void archive()}
         testID="many-archive"
       />
-      <Act label="Delete" icon={Trash} tone="brick" onPress={() => void remove()} testID="many-delete" />
+      <Act
+        label={texts.delete}
+        icon={Trash}
+        tone="brick"
+        onPress={() => void remove()}
+        testID="many-delete"
+      />
     </Sheet>
   );
 }

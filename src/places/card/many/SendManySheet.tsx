@@ -5,8 +5,10 @@ import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useService
 import { cardsTo, sendCards, writeTo } from '@/book/write';
 import { portraitOf } from '@/core/card';
 import { cardAsText, cardsAsPage, cardToSend, hasPrivate } from '@/core/write';
-import { copyText, formatCount, localDay, LOCALE, printPage } from '@/platform';
+import { copyText, localDay, LOCALE, printPage } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/many';
 import { Act, Copy, Mail, Printer, Send, Sheet, Switch } from '@/ui';
 
 import type { ManySheetProps } from '../parts/manySheet';
@@ -27,9 +29,7 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
   const show = { country, locale: LOCALE, today: localDay() };
   const copy = async () => {
     const isCopied = await copyText(sent.map((card) => cardAsText(card, show)).join('\n\n'));
-    const text = isCopied
-      ? `Copied ${formatCount(sent.length, 'card', 'cards')} as text`
-      : 'Nothing could be copied';
+    const text = isCopied ? texts.copiedCardsAsText(sent.length) : shared.nothingCouldBeCopied;
     dispatch(noticeShown({ text, tone: isCopied ? 'plain' : 'error' }));
   };
   const print = async () => {
@@ -46,10 +46,10 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
     printPage(cardsAsPage(sent, { ...show, photoOf: ({ uid }) => byUid.get(uid) ?? undefined }));
   };
   return (
-    <Sheet title={`Send ${count}`} isOpen onClose={() => onSheet(undefined)}>
+    <Sheet title={texts.sendNamed(count)} isOpen onClose={() => onSheet(undefined)}>
       <View testID="send-many">
         <Act
-          label="Write to them"
+          label={texts.writeToThem}
           icon={Mail}
           onPress={() =>
             void dispatch(writeTo(cardsTo(cards.map(({ uid }) => uid)))).then(() => {
@@ -60,16 +60,16 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
           testID="send-many-mail"
         />
         <Act
-          label="As one card file"
+          label={texts.asOneCardFile}
           icon={Send}
-          onPress={() => void dispatch(sendCards(sent, formatCount(sent.length, 'card', 'cards')))}
+          onPress={() => void dispatch(sendCards(sent, shared.cardCount(sent.length)))}
           testID="send-many-file"
         />
-        <Act label="Copy as text" icon={Copy} onPress={() => void copy()} testID="send-many-text" />
-        <Act label="Print" icon={Printer} onPress={() => void print()} testID="send-many-print" />
+        <Act label={shared.copyAsText} icon={Copy} onPress={() => void copy()} testID="send-many-text" />
+        <Act label={texts.print} icon={Printer} onPress={() => void print()} testID="send-many-print" />
         {cards.some(({ notes, keywords }) => notes ?? keywords) ? (
           <Switch
-            label="Include notes and tags"
+            label={shared.includeNotesAndTags}
             isOn={withNotes}
             onChange={setNotes}
             testID="send-many-notes"
@@ -77,7 +77,7 @@ export function SendManySheet({ cards, onSheet }: ManySheetProps) {
         ) : null}
         {cards.some(hasPrivate) ? (
           <Switch
-            label="Include private cards and values"
+            label={texts.includePrivateCardsAndValues}
             isOn={withPrivate}
             onChange={setPrivate}
             testID="send-many-private"

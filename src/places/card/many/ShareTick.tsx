@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
+import { texts } from '@/texts/card/many';
 import { Tick, Txt } from '@/ui';
 
 interface ShareTickProps {
@@ -16,7 +17,7 @@ interface ShareTickProps {
 /** Something that is true of all, some or none of the chosen; pressing makes it true of all, or of none. */
 export function ShareTick({ name, on, of, onChange, mark }: ShareTickProps) {
   const isAll = on === of;
-  const share = isAll ? '' : on === 0 ? '' : `${on} of ${of}`;
+  const share = isAll ? '' : on === 0 ? '' : texts.ofCount(on, of);
   return (
     <Tick name={share === '' ? name : `${name}, ${share}`} isOn={isAll} onChange={() => onChange(!isAll)}>
       <View className="flex-row items-center gap-3">

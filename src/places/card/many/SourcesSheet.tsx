@@ -1,5 +1,7 @@
 import { useHubAnswer } from '@/book/sync';
 import { withSource } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/many';
 import { Sheet, Txt } from '@/ui';
 
 import type { ManySheetProps } from '../parts/manySheet';
@@ -14,19 +16,15 @@ export function SourcesSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const put = (name: string, isOn: boolean) =>
     void onChange({
       cards,
-      label: isOn ? `Stored ${count} on ${name}` : `No longer stored ${count} on ${name}`,
+      label: isOn ? texts.storedOn(count, name) : texts.noLongerStoredOn(count, name),
       change: (card) => withSource(card, name, isOn),
     });
   return (
-    <Sheet title={`Where ${count} is stored`} isOpen onClose={() => onSheet(undefined)}>
+    <Sheet title={texts.whereIsStored(count)} isOpen onClose={() => onSheet(undefined)}>
       {value === undefined ? (
-        <Txt tone="faded">{fault === '' ? 'Contacting the hub …' : `The hub did not answer: ${fault}.`}</Txt>
+        <Txt tone="faded">{fault === '' ? shared.contactingHub : shared.hubDidNotAnswer(fault)}</Txt>
       ) : null}
-      {value !== undefined && known.length === 0 ? (
-        <Txt tone="faded">
-          No server is connected under Devices, and no device has a passport for what is kept there.
-        </Txt>
-      ) : null}
+      {value !== undefined && known.length === 0 ? <Txt tone="faded">{texts.noServerIsConnected}</Txt> : null}
       {known.map(({ name }) => (
         <ShareTick
           key={name}
@@ -38,7 +36,7 @@ export function SourcesSheet({ cards, onSheet, onChange }: ManySheetProps) {
       ))}
       {known.some(({ own }) => !own) ? (
         <Txt size="small" tone="faded">
-          Devices whose passport covers all cards have them anyway.
+          {texts.devicesWhosePassportCovers}
         </Txt>
       ) : null}
     </Sheet>

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { selectTags } from '@/book/card';
 import { selectSettings, useAppSelector } from '@/book/state';
 import { isSameTag, tagsOf, withoutTag, withTag } from '@/core/card';
+import { texts } from '@/texts/card/many';
 import { Act, Field, Plus, Sheet, ToneMark } from '@/ui';
 
 import type { ManySheetProps } from '../parts/manySheet';
@@ -19,11 +20,11 @@ export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const put = (tag: string, isOn: boolean) =>
     void onChange({
       cards,
-      label: isOn ? `Tagged ${count}: ${tag}` : `Removed the tag ${tag} from ${count}`,
+      label: isOn ? texts.tagged(count, tag) : texts.removedTagFrom(tag, count),
       change: (card) => (isOn ? withTag(card, tag) : withoutTag(card, tag)),
     });
   return (
-    <Sheet title={`Tags of ${count}`} isOpen onClose={() => onSheet(undefined)}>
+    <Sheet title={texts.tagsOf(count)} isOpen onClose={() => onSheet(undefined)}>
       {tags.map(({ tag }) => (
         <ShareTick
           key={tag}
@@ -36,10 +37,10 @@ export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
       ))}
       <View className="flex-row items-end gap-3 pt-4">
         <View className="min-w-0 flex-1">
-          <Field label="New tag" value={word} onChange={setWord} testID="new-tag" />
+          <Field label={texts.newTag} value={word} onChange={setWord} testID="new-tag" />
         </View>
         <Act
-          label="Add tag"
+          label={texts.addTag}
           icon={Plus}
           isDisabled={word.trim() === ''}
           onPress={() => {

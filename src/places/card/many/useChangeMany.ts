@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 
 import { changeMany, type ManyChangeRequest } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
+import { texts } from '@/texts/card/many';
 
 /** Cards that are changed before anybody would look for progress. */
 const SHOWN_ABOVE = 200;
@@ -13,7 +14,7 @@ export function useChangeMany() {
   const isStopped = useRef(false);
   const change = async (wish: ManyChangeRequest) => {
     isStopped.current = false;
-    const text = `Changing ${wish.cards.length} cards`;
+    const text = texts.changingCards(wish.cards.length);
     // What is done at once needs no word about how far it is.
     if (wish.cards.length > SHOWN_ABOVE) setRunning({ text, share01: 0 });
     try {

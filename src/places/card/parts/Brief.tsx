@@ -15,6 +15,8 @@ import {
 } from '@/core/card';
 import { dueOf, formatAgo, rhythmFor, standingOf } from '@/core/talks';
 import { localDay } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/parts';
 import { Stamp, Thread, Txt, useWide } from '@/ui';
 
 import { BriefLines } from './BriefLines';
@@ -41,7 +43,7 @@ export function Brief({ card, isAside = false }: BriefProps) {
         <Stamp initials={initialsOf(card)} isOrg={card.kind === 'org'} photo={photo} size="card" />
         <View className="min-w-0 flex-1 justify-center gap-1">
           <Txt font="serif" size="head" {...(isAside ? {} : { heading: 1 as const, testID: 'card-name' })}>
-            {styledName(card, style) || 'No name yet'}
+            {styledName(card, style) || shared.noNameYet}
           </Txt>
           <Lines card={card} />
           <StandingLine card={card} />
@@ -50,7 +52,7 @@ export function Brief({ card, isAside = false }: BriefProps) {
       {opener === undefined ? null : (
         <View className={isWide ? 'min-w-[240px] flex-1 justify-center' : ''}>
           <Txt size="small" tone="faded" font="sansBold">
-            Open with
+            {texts.openWith}
           </Txt>
           <Txt font="serifItalic" size="title">
             {opener}
@@ -91,7 +93,7 @@ function StandingLine({ card }: { readonly card: Card }) {
   if (!summary && !standing) return null;
   const last = summary
     ? `${KIND_WORDS[summary.lastKind]} ${formatAgo(daysBetween(summary.last, today))}`
-    : 'No talk yet';
+    : shared.noTalkYet;
   return (
     <View className="flex-row flex-wrap items-center gap-x-3" testID="standing">
       <Txt size="small" tone="faded">

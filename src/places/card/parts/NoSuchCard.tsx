@@ -5,6 +5,8 @@ import { useMergedInto } from '@/book/tidy';
 import type { Uid } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/parts';
 import { Act, EmptyPlace } from '@/ui';
 
 /** In place of a card that the book doesn't have; one that was merged leads to what it has become. */
@@ -15,12 +17,9 @@ export function NoSuchCard({ uid }: { readonly uid: Uid }) {
   }, [now]);
   if (now !== undefined) return null;
   return (
-    <EmptyPlace
-      title="Card not found"
-      text="It may have been deleted, or belong to another book. Undo restores a deleted card."
-    >
+    <EmptyPlace title={texts.cardNotFound} text={texts.itMayHaveBeen}>
       <View className="flex-row">
-        <Act label="Go to the Book" onPress={() => go('/book', 'replace')} />
+        <Act label={shared.goToBook} onPress={() => go('/book', 'replace')} />
       </View>
     </EmptyPlace>
   );

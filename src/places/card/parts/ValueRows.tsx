@@ -5,6 +5,7 @@ import { selectSettings, useAppSelector } from '@/book/state';
 import { type Card, type CardValue, noteHasLinks, type ValueGroup } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/card/parts';
 import { Act, Ellipsis, outsideLinkProps, ToneMark, Txt } from '@/ui';
 
 import { NoteText } from './NoteText';
@@ -145,7 +146,7 @@ function ValueRow({ label, value, onMore }: ValueRowProps) {
           <ValueText value={value} />
         </Pressable>
       )}
-      <Act label={`More for ${lines.join(', ')}`} icon={Ellipsis} iconOnly tone="faded" onPress={onMore} />
+      <Act label={texts.moreFor(lines.join(', '))} icon={Ellipsis} iconOnly tone="faded" onPress={onMore} />
     </View>
   );
 }

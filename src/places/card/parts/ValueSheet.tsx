@@ -3,6 +3,7 @@ import { useAppDispatch } from '@/book/state';
 import { type Card, type CardValue, preferEntry, shownAs } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/card/parts';
 import {
   Act,
   Copy,
@@ -22,9 +23,9 @@ import { useCopy } from './useCopy';
 
 /** What pressing a value of a collection does, in a word. */
 const OPENS: Readonly<Record<string, readonly [string, Icon]>> = {
-  phones: ['Call', Phone],
-  emails: ['Write', Mail],
-  addresses: ['Directions', MapPin],
+  phones: [texts.call, Phone],
+  emails: [texts.write, Mail],
+  addresses: [texts.directions, MapPin],
 };
 
 interface ValueSheetProps {
@@ -39,14 +40,14 @@ export function ValueSheet({ card, label, value, onClose }: ValueSheetProps) {
   const dispatch = useAppDispatch();
   const copy = useCopy();
   const { preferable, isPreferred } = value;
-  const [word, icon] = OPENS[value.collection] ?? ['Open', ExternalLink];
+  const [word, icon] = OPENS[value.collection] ?? [texts.open, ExternalLink];
   const after = (work: () => void) => () => {
     onClose();
     work();
   };
   const prefer = () => {
     if (!preferable) return;
-    const text = `${value.lines[0] ?? label} is now preferred for ${shownAs(card)}`;
+    const text = texts.isNowPreferredFor(value.lines[0] ?? label, shownAs(card));
     void dispatch(
       changeBook({ cause: 'edit', label: text, upserts: [preferEntry(card, preferable, value.id)] }),
     );
@@ -55,14 +56,14 @@ export function ValueSheet({ card, label, value, onClose }: ValueSheetProps) {
     <Sheet title={value.lines.join(', ')} isOpen onClose={onClose}>
       {value.uri === undefined ? null : <LinkAct label={word} icon={icon} uri={value.uri} />}
       {value.messageUri === undefined ? null : (
-        <LinkAct label="Message" icon={MessageSquare} uri={value.messageUri} />
+        <LinkAct label={texts.message} icon={MessageSquare} uri={value.messageUri} />
       )}
-      <Act label="Copy" icon={Copy} onPress={after(() => void copy(value.copy))} />
+      <Act label={texts.copy} icon={Copy} onPress={after(() => void copy(value.copy))} />
       {preferable && isPreferred !== true ? (
-        <Act label="Make preferred" icon={Star} onPress={after(prefer)} />
+        <Act label={texts.makePreferred} icon={Star} onPress={after(prefer)} />
       ) : null}
       <Act
-        label="Edit"
+        label={texts.edit}
         icon={Pencil}
         onPress={after(() => go(`${cardPath(card.uid, '/edit')}?at=${value.collection}`))}
       />

@@ -1,13 +1,14 @@
 import type { Direction, TalkKind } from '@/core/talks';
+import { texts } from '@/texts/card/parts';
 import { Handshake, type Icon, Mail, MessageSquare, PenLine, Phone } from '@/ui';
 
 /** Our words for the kinds of talks. */
 export const KIND_WORDS: Readonly<Record<TalkKind, string>> = {
-  meeting: 'Meeting',
-  call: 'Call',
-  letter: 'Letter',
-  message: 'Message',
-  mail: 'Mail',
+  meeting: texts.meeting,
+  call: texts.call,
+  letter: texts.letter,
+  message: texts.message,
+  mail: texts.mail,
 };
 
 /** Their icons. */
@@ -21,14 +22,14 @@ export const KIND_ICONS: Readonly<Record<TalkKind, Icon>> = {
 
 /** Who began it. */
 export const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
-  out: 'I began',
-  in: 'They began',
-  both: 'Both',
+  out: texts.iBegan,
+  in: texts.theyBegan,
+  both: texts.both,
 };
 
 /** The same in the middle of a line. */
 export const DIRECTION_SAID: Readonly<Record<Direction, string>> = {
-  out: 'I began',
-  in: 'they began',
-  both: 'both',
+  out: texts.iBegan,
+  in: texts.theyBeganWord,
+  both: texts.bothWord,
 };

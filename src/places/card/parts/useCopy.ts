@@ -1,5 +1,6 @@
 import { noticeShown, useAppDispatch } from '@/book/state';
 import { copyText } from '@/platform';
+import { texts } from '@/texts/card/parts';
 
 /** Copies a text and says whether that worked. */
 export function useCopy(): (text: string) => Promise<void> {
@@ -10,14 +11,14 @@ export function useCopy(): (text: string) => Promise<void> {
     if (isCopied)
       dispatch(
         noticeShown({
-          text: `Copied ${shown.length > 60 ? `${shown.slice(0, 60)}…` : shown}`,
+          text: texts.copied(shown.length > 60 ? `${shown.slice(0, 60)}…` : shown),
           tone: 'plain',
         }),
       );
     else
       dispatch(
         noticeShown({
-          text: 'The browser does not allow this page to copy. Select the text and copy it yourself.',
+          text: texts.browserDoesNotAllow,
           tone: 'error',
         }),
       );

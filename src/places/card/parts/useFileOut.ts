@@ -1,6 +1,7 @@
 import { noticeShown, useAppDispatch, useServices } from '@/book/state';
 import type { CardValue } from '@/core/card';
 import { saveDataUri } from '@/platform';
+import { texts } from '@/texts/card/parts';
 
 /** Hands out a file that belongs to a card, wherever its bytes lie. */
 export function useFileOut(): (file: NonNullable<CardValue['file']>) => void {
@@ -8,9 +9,9 @@ export function useFileOut(): (file: NonNullable<CardValue['file']>) => void {
   const dispatch = useAppDispatch();
   return ({ name, uri, blobId }) => {
     const fail = (reason: string) =>
-      dispatch(noticeShown({ text: `${name} could not be opened: ${reason}`, tone: 'error' }));
+      dispatch(noticeShown({ text: texts.couldNotBeOpened(name, reason), tone: 'error' }));
     void Promise.resolve(uri ?? (blobId === undefined ? null : photos.get(blobId)))
-      .then((bytes) => (bytes === null ? fail('its bytes are missing') : saveDataUri(name, bytes)))
+      .then((bytes) => (bytes === null ? fail(texts.itsBytesAreMissing) : saveDataUri(name, bytes)))
       .catch((error: Error) => fail(error.message));
   };
 }

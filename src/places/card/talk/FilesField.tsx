@@ -4,6 +4,7 @@ import { noticeShown, useAppDispatch, useServices } from '@/book/state';
 import { hashText } from '@/core/base';
 import type { TalkFile } from '@/core/talks';
 import { pickFiles, readAsDataUri } from '@/platform';
+import { texts } from '@/texts/card/talk';
 import { Act, Paperclip, X } from '@/ui';
 
 import { useFileOut } from '../parts/useFileOut';
@@ -25,7 +26,7 @@ export function FilesField({ files, onChange }: FilesFieldProps) {
     const added: TalkFile[] = [];
     for (const file of await pickFiles('')) {
       if (file.size > MAX_BYTES) {
-        dispatch(noticeShown({ text: `${file.name} is larger than 20 MB and was left out`, tone: 'error' }));
+        dispatch(noticeShown({ text: texts.isLargerThan20(file.name), tone: 'error' }));
         continue;
       }
       const uri = await readAsDataUri(file);
@@ -42,14 +43,20 @@ export function FilesField({ files, onChange }: FilesFieldProps) {
           <Act label={file.name} icon={Paperclip} onPress={() => openFile(file)} />
           <Act
             label=""
-            name={`Remove ${file.name}`}
+            name={texts.remove(file.name)}
             icon={X}
             tone="faded"
             onPress={() => onChange(files.filter((one) => one !== file))}
           />
         </View>
       ))}
-      <Act label="Add a file" icon={Paperclip} tone="faded" onPress={() => void add()} testID="talk-file" />
+      <Act
+        label={texts.addFile}
+        icon={Paperclip}
+        tone="faded"
+        onPress={() => void add()}
+        testID="talk-file"
+      />
     </View>
   );
 }

@@ -7,6 +7,7 @@ import { findWhen, parseWhen } from '@/core/base';
 import { type Card, shownAs } from '@/core/card';
 import { type PlannedFollowUp, withFollowUp } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
+import { texts } from '@/texts/card/talk';
 import { Act, Field, NextAct, Sheet, Trash } from '@/ui';
 
 import { toId } from './toId';
@@ -37,26 +38,26 @@ export function FollowUpSheet({ card, planned, text: begun = '', onClose }: Foll
     onClose();
   };
   return (
-    <Sheet title={`Remind me about ${shownAs(card) || 'them'}`} isOpen onClose={onClose}>
+    <Sheet title={texts.remindMeAbout(shownAs(card) || texts.them)} isOpen onClose={onClose}>
       <View className="gap-3">
-        <Field label="What" value={text} onChange={setText} isFirst testID="follow-up-text" />
-        <WhenField label="When" value={when} onChange={setWhen} day={day} testID="follow-up-when" />
+        <Field label={texts.what} value={text} onChange={setText} isFirst testID="follow-up-text" />
+        <WhenField label={texts.when} value={when} onChange={setWhen} day={day} testID="follow-up-when" />
         <NextAct
-          label="Save"
+          label={texts.save}
           isDisabled={text.trim() === '' || day === undefined}
           onPress={() => {
             if (day !== undefined)
-              change(planned ? 'Changed a reminder' : 'Set a reminder', { day, text: text.trim() });
+              change(planned ? texts.changedReminder : texts.setReminder, { day, text: text.trim() });
           }}
           testID="save-follow-up"
         />
         {planned ? (
           <View className="flex-row">
             <Act
-              label="Delete this reminder"
+              label={texts.deleteThisReminder}
               icon={Trash}
               tone="brick"
-              onPress={() => change('Deleted a reminder', undefined)}
+              onPress={() => change(texts.deletedReminder, undefined)}
             />
           </View>
         ) : null}

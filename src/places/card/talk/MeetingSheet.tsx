@@ -5,6 +5,7 @@ import { parseWhen } from '@/core/base';
 import { type Card, shownAs } from '@/core/card';
 import type { Meeting, PlannedMeeting } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
+import { texts } from '@/texts/card/talk';
 import { Act, Field, NextAct, Send, Sheet, Trash, Txt } from '@/ui';
 
 import { PeopleField } from './PeopleField';
@@ -46,40 +47,44 @@ export function MeetingSheet({ card, planned, onClose }: MeetingSheetProps) {
     void save(meeting, uids, isSent).then(onClose);
   };
   return (
-    <Sheet title={planned ? 'The appointment' : `Meet ${shownAs(card) || 'them'}`} isOpen onClose={onClose}>
+    <Sheet
+      title={planned ? texts.appointment : texts.meetNamed(shownAs(card) || texts.them)}
+      isOpen
+      onClose={onClose}
+    >
       <View className="gap-3">
-        <Field label="What for" value={title} onChange={setTitle} isFirst testID="meeting-title" />
+        <Field label={texts.whatFor} value={title} onChange={setTitle} isFirst testID="meeting-title" />
         <WhenField
-          label="Day"
+          label={texts.day}
           value={when}
           onChange={setWhen}
           day={day}
-          placeholder="next Thursday, 3 March"
-          example="“next Thursday”"
+          placeholder={texts.nextThursday3March}
+          example={texts.nextThursday}
           testID="meeting-day"
         />
         <Field
-          label="Time"
+          label={texts.time}
           value={time}
           onChange={setTime}
-          placeholder="14:30, or empty for the whole day"
-          error={clock === undefined ? 'Enter the time as 14:30' : undefined}
+          placeholder={texts.from1430OrEmpty}
+          error={clock === undefined ? texts.enterTimeAs14 : undefined}
           testID="meeting-time"
         />
         <Field
-          label="Minutes"
+          label={texts.minutes}
           value={minutes}
           onChange={setMinutes}
           kind="tel"
-          error={isLength ? undefined : 'Any number up to 1440'}
+          error={isLength ? undefined : texts.anyNumberUpTo1440}
         />
-        <Field label="Where" value={place} onChange={setPlace} testID="meeting-place" />
-        <PeopleField label="With others" uids={uids} onChange={setUids} />
-        <NextAct label="Save" isDisabled={isWrong} onPress={() => keep(false)} testID="save-meeting" />
+        <Field label={texts.where} value={place} onChange={setPlace} testID="meeting-place" />
+        <PeopleField label={texts.withOthers} uids={uids} onChange={setUids} />
+        <NextAct label={texts.save} isDisabled={isWrong} onPress={() => keep(false)} testID="save-meeting" />
         <View className="flex-row flex-wrap gap-x-5">
           {isWrong ? null : (
             <Act
-              label="Save and send the invitation"
+              label={texts.saveAndSendInvitation}
               icon={Send}
               onPress={() => keep(true)}
               testID="send-meeting"
@@ -88,13 +93,13 @@ export function MeetingSheet({ card, planned, onClose }: MeetingSheetProps) {
           {planned ? (
             <>
               <Act
-                label="Delete"
+                label={texts.delete}
                 icon={Trash}
                 tone="brick"
                 onPress={() => void remove(false).then(onClose)}
               />
               <Act
-                label="Delete and notify them"
+                label={texts.deleteAndNotifyThem}
                 icon={Send}
                 tone="brick"
                 onPress={() => void remove(true).then(onClose)}
@@ -103,7 +108,7 @@ export function MeetingSheet({ card, planned, onClose }: MeetingSheetProps) {
           ) : null}
         </View>
         <Txt size="small" tone="faded">
-          The invitation is a calendar file; whoever opens it can accept.
+          {texts.invitationIsCalendarFile}
         </Txt>
       </View>
     </Sheet>

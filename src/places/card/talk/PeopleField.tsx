@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import { useFoundByName } from '@/book/lists';
 import { selectRowsByUid, useAppSelector } from '@/book/state';
 import type { Uid } from '@/core/card';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/talk';
 import { Act, Field, Plus, X } from '@/ui';
 
 /** People offered while one types. */
@@ -31,21 +33,21 @@ export function PeopleField({ label, uids, onChange }: PeopleFieldProps) {
           : uids.map((uid) => (
               <Act
                 key={uid}
-                label={rows.get(uid)?.shown ?? 'No name yet'}
-                name={`Remove ${rows.get(uid)?.shown ?? 'them'}`}
+                label={rows.get(uid)?.shown ?? shared.noNameYet}
+                name={texts.removeNamed(rows.get(uid)?.shown ?? texts.them)}
                 icon={X}
                 tone="ink"
                 onPress={() => onChange(uids.filter((one) => one !== uid))}
               />
             ))}
       </View>
-      <Field label={label} value={typed} onChange={setTyped} placeholder="a name" testID="people-field" />
+      <Field label={label} value={typed} onChange={setTyped} placeholder={texts.name} testID="people-field" />
       <View className="flex-row flex-wrap gap-x-4">
         {offered.map(({ uid, shown }) => (
           <Act
             key={uid}
             label={shown}
-            name={`Add ${shown}`}
+            name={texts.add(shown)}
             icon={Plus}
             onPress={() => {
               setTyped('');

@@ -7,6 +7,8 @@ import { addDays, addMonths } from '@/core/base';
 import { type Card, greetingFor, reachOf, shownAs, type Uid } from '@/core/card';
 import type { Occasion, TalkKind } from '@/core/talks';
 import { localDay } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/talk';
 import { Act, Check, LinkAct, Mail, MessageSquare, NotebookPen, Phone } from '@/ui';
 
 import { TalkSheet } from './TalkSheet';
@@ -36,11 +38,11 @@ function Acts({ card, occasion, kind = occasion }: Omit<PersonActsProps, 'uid'> 
   return (
     <View className="flex-row flex-wrap gap-x-4">
       {reach.call === undefined ? null : (
-        <LinkAct label="Call" icon={Phone} uri={reach.call} onPress={() => setBegun('call')} />
+        <LinkAct label={texts.call} icon={Phone} uri={reach.call} onPress={() => setBegun('call')} />
       )}
       {reach.message === undefined ? null : (
         <LinkAct
-          label="Message"
+          label={texts.message}
           icon={MessageSquare}
           uri={text === '' ? reach.message : `${reach.message}?body=${text}`}
           onPress={() => setBegun('message')}
@@ -48,15 +50,15 @@ function Acts({ card, occasion, kind = occasion }: Omit<PersonActsProps, 'uid'> 
       )}
       {reach.write === undefined ? null : (
         <LinkAct
-          label="Write"
+          label={texts.write}
           icon={Mail}
           uri={text === '' ? reach.write : `${reach.write}?subject=${text}&body=${text}`}
           onPress={() => setBegun('mail')}
         />
       )}
       <Act
-        label="Note"
-        name={`Note a talk with ${shownAs(card)}`}
+        label={texts.note}
+        name={shared.noteTalkWith(shownAs(card))}
         icon={NotebookPen}
         tone="ink"
         onPress={() => setBegun('call')}
@@ -77,11 +79,11 @@ function Greeted({ card, kind }: { readonly card: Card; readonly kind: string })
   const greeted = { ...card['cordialis.example:greeted'], [kind]: localDay().slice(0, 4) };
   return (
     <Act
-      label="Done"
-      name={`${shownAs(card)} has been greeted`}
+      label={texts.done}
+      name={texts.hasBeenGreeted(shownAs(card))}
       icon={Check}
       tone="ink"
-      onPress={() => change('Greeted', { 'cordialis.example:greeted': greeted })}
+      onPress={() => change(texts.greeted, { 'cordialis.example:greeted': greeted })}
       testID="greeted"
     />
   );
@@ -91,27 +93,27 @@ function PutOff({ card }: { readonly card: Card }) {
   const change = useCardChange(card);
   const today = localDay();
   const to = (day: string, words: string) =>
-    change(`Postponed by ${words}`, { 'cordialis.example:due': day });
+    change(texts.postponedBy(words), { 'cordialis.example:due': day });
   return (
     <Line>
       <Act
-        label="Tomorrow"
-        name={`Postpone ${shownAs(card)} until tomorrow`}
+        label={texts.tomorrow}
+        name={texts.postponeUntilTomorrowNamed(shownAs(card))}
         tone="faded"
-        onPress={() => to(addDays(today, 1), 'a day')}
+        onPress={() => to(addDays(today, 1), texts.dayWord)}
       />
       <Act
-        label="In a week"
-        name={`Postpone ${shownAs(card)} by a week`}
+        label={texts.inWeek}
+        name={texts.postponeByWeekNamed(shownAs(card))}
         tone="faded"
-        onPress={() => to(addDays(today, 7), 'a week')}
+        onPress={() => to(addDays(today, 7), texts.week)}
         testID="off-week"
       />
       <Act
-        label="In a month"
-        name={`Postpone ${shownAs(card)} by a month`}
+        label={texts.inMonth}
+        name={texts.postponeByMonth(shownAs(card))}
         tone="faded"
-        onPress={() => to(addMonths(today, 1), 'a month')}
+        onPress={() => to(addMonths(today, 1), texts.month)}
       />
     </Line>
   );
@@ -123,19 +125,19 @@ function LeaveQuiet({ card }: { readonly card: Card }) {
   return (
     <Line>
       <Act
-        label="Not now"
-        name={`Don’t suggest ${name} for a month`}
+        label={texts.notNow}
+        name={texts.dontSuggestForMonth(name)}
         tone="faded"
         onPress={() =>
-          change('Not suggested for a month', { 'cordialis.example:quiet': addDays(localDay(), QUIET_DAYS) })
+          change(texts.notSuggestedForMonth, { 'cordialis.example:quiet': addDays(localDay(), QUIET_DAYS) })
         }
         testID="not-now"
       />
       <Act
-        label="Never"
-        name={`Never suggest ${name}`}
+        label={texts.never}
+        name={texts.neverSuggest(name)}
         tone="faded"
-        onPress={() => change('Never suggested', { 'cordialis.example:quiet': 'never' })}
+        onPress={() => change(texts.neverSuggested, { 'cordialis.example:quiet': 'never' })}
       />
     </Line>
   );

@@ -7,6 +7,8 @@ import { addDays } from '@/core/base';
 import { type Card, shownAs } from '@/core/card';
 import { type PlannedFollowUp, type PlannedMeeting, withFollowUp } from '@/core/talks';
 import { localDay } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/talk';
 import { Act, Check, NotebookPen, Pencil } from '@/ui';
 
 import { FollowUpSheet } from './FollowUpSheet';
@@ -34,39 +36,39 @@ function ActsOnFollowUp({ card, planned }: { readonly card: Card; readonly plann
   return (
     <View className="flex-row flex-wrap gap-x-4">
       <Act
-        label="Done"
-        name={`Done: ${text}`}
+        label={texts.done}
+        name={texts.doneNamed(text)}
         icon={Check}
         tone="ink"
-        onPress={() => put('Done', undefined)}
+        onPress={() => put(texts.done, undefined)}
         testID="follow-up-done"
       />
       <Act
-        label="Note"
-        name={`Note a talk with ${shownAs(card)}`}
+        label={texts.note}
+        name={shared.noteTalkWith(shownAs(card))}
         icon={NotebookPen}
         tone="ink"
         onPress={() => setOpen('note')}
       />
       <Act
-        label="Change"
-        name={`Change: ${text}`}
+        label={texts.change}
+        name={texts.changeNamed(text)}
         icon={Pencil}
         tone="faded"
         onPress={() => setOpen('change')}
       />
       <View className="w-full flex-row flex-wrap gap-x-4">
         <Act
-          label="Tomorrow"
-          name={`Postpone until tomorrow: ${text}`}
+          label={texts.tomorrow}
+          name={texts.postponeUntilTomorrow(text)}
           tone="faded"
-          onPress={() => put('Postponed by a day', addDays(localDay(), 1))}
+          onPress={() => put(texts.postponedByDay, addDays(localDay(), 1))}
         />
         <Act
-          label="In a week"
-          name={`Postpone by a week: ${text}`}
+          label={texts.inWeek}
+          name={texts.postponeByWeek(text)}
           tone="faded"
-          onPress={() => put('Postponed by a week', addDays(localDay(), 7))}
+          onPress={() => put(texts.postponedByWeek, addDays(localDay(), 7))}
         />
       </View>
       {open === 'note' ? <TalkSheet uid={card.uid} onClose={() => setOpen(undefined)} /> : null}
@@ -87,8 +89,8 @@ export function MeetingActs({ planned }: { readonly planned: PlannedMeeting }) {
     <View className="flex-row flex-wrap gap-x-4">
       {meeting.day > localDay() ? null : (
         <Act
-          label="Note what was said"
-          name={`Note what was said: ${meeting.title}`}
+          label={texts.noteWhatWasSaid}
+          name={texts.noteWhatWasSaidNamed(meeting.title)}
           icon={NotebookPen}
           tone="ink"
           onPress={() => setOpen('note')}
@@ -96,8 +98,8 @@ export function MeetingActs({ planned }: { readonly planned: PlannedMeeting }) {
         />
       )}
       <Act
-        label="Change"
-        name={`Change: ${meeting.title}`}
+        label={texts.change}
+        name={texts.changeMeeting(meeting.title)}
         icon={Pencil}
         tone="faded"
         onPress={() => setOpen('change')}

@@ -5,6 +5,7 @@ import { selectCardsByUid, useAppSelector } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import type { PlannedMeeting } from '@/core/talks';
 import { formatDay } from '@/platform';
+import { texts } from '@/texts/card/talk';
 import { Act, AlarmClock, CalendarPlus, Txt } from '@/ui';
 
 import { FollowUpSheet } from './FollowUpSheet';
@@ -22,13 +23,13 @@ export function PlannedPart({ card }: { readonly card: Card }) {
     <View className="pt-4" testID="planned">
       <View className="flex-row flex-wrap items-center justify-between gap-x-5">
         <Txt font="serif" size="title" heading={2}>
-          Coming up
+          {texts.comingUp}
         </Txt>
         <View className="flex-row flex-wrap gap-x-5">
-          <Act label="Remind me" icon={AlarmClock} onPress={() => setOpen('remind')} testID="remind" />
+          <Act label={texts.remindMe} icon={AlarmClock} onPress={() => setOpen('remind')} testID="remind" />
           <Act
-            label="Meet"
-            name="Arrange to meet"
+            label={texts.meet}
+            name={texts.arrangeToMeet}
             icon={CalendarPlus}
             onPress={() => setOpen('meet')}
             testID="meet"
@@ -71,14 +72,14 @@ function Others({ uids }: { readonly uids: readonly string[] }) {
   if (names.length === 0) return null;
   return (
     <Txt size="small" tone="faded">
-      {`with ${names.join(', ')}`}
+      {texts.withPeople(names.join(', '))}
     </Txt>
   );
 }
 
 function meetingWords({ meeting }: PlannedMeeting): string {
   const { day, time, minutes, place } = meeting;
-  const length = time === undefined ? '' : `${minutes} minutes`;
+  const length = time === undefined ? '' : texts.minuteCount(minutes);
   return [formatDay(`${day}T12:00:00Z`), time, length, place].filter(Boolean).join(' · ');
 }
 

@@ -5,6 +5,7 @@ import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { feedLinks, type Post } from '@/core/talks';
 import { formatDay, openOutside } from '@/platform';
+import { texts } from '@/texts/card/talk';
 import { Act, Newspaper, Txt, useColours } from '@/ui';
 
 import type { Posts } from './usePosts';
@@ -20,14 +21,18 @@ export function PostRow({ post: { title, summary, uri, at } }: { readonly post: 
       <View className="min-w-0 flex-1">
         <View className="min-h-[44px] justify-center">
           <Txt size="small" tone="faded" isFigures>
-            {`Post · ${formatDay(at)}`}
+            {texts.postDay(formatDay(at))}
           </Txt>
         </View>
         {title === '' ? null : <Txt font="sansBold">{title}</Txt>}
         {summary === '' ? null : <Txt>{summary}</Txt>}
         {uri === undefined ? null : (
           <View className="flex-row">
-            <Act label="Read it" name={`Read ${title || 'the post'}`} onPress={() => openOutside(uri)} />
+            <Act
+              label={texts.readIt}
+              name={texts.read(title || texts.post)}
+              onPress={() => openOutside(uri)}
+            />
           </View>
         )}
       </View>
@@ -41,21 +46,25 @@ export function PostsChoice({ card, posts }: { readonly card: Card; readonly pos
   const links = feedLinks(card);
   const { 'cordialis.example:feed': chosen, ...rest } = card;
   const choose = (address: string | undefined) => {
-    const label = `${address === undefined ? 'Hid' : 'Showed'} the posts of ${shownAs(card)}`;
+    const label = (address === undefined ? texts.hidPosts : texts.showedPosts)(shownAs(card));
     const after = address === undefined ? rest : { ...rest, 'cordialis.example:feed': address };
     void dispatch(changeBook({ cause: 'edit', label, upserts: [after] }));
   };
   if (chosen === undefined && links.length === 0) return null;
   return (
     <View testID="posts-choice">
-      {posts.fault === undefined ? null : <Txt size="small" tone="brick">{`No posts: ${posts.fault}`}</Txt>}
+      {posts.fault === undefined ? null : (
+        <Txt size="small" tone="brick">
+          {texts.noPosts(posts.fault)}
+        </Txt>
+      )}
       <View className="flex-row flex-wrap gap-x-5">
         {chosen === undefined ? (
           links.map((link) => (
             <Act
               key={link}
-              label={links.length === 1 ? 'Show their posts' : `Show posts of ${hostOf(link)}`}
-              name={`Show what ${hostOf(link)} publishes among the talks`}
+              label={links.length === 1 ? texts.showTheirPosts : texts.showPostsOf(hostOf(link))}
+              name={texts.showWhatPublishesAmong(hostOf(link))}
               icon={Newspaper}
               tone="faded"
               onPress={() => choose(link)}
@@ -64,8 +73,8 @@ export function PostsChoice({ card, posts }: { readonly card: Card; readonly pos
           ))
         ) : (
           <Act
-            label="Hide their posts"
-            name={`Hide what ${hostOf(chosen)} publishes`}
+            label={texts.hideTheirPosts}
+            name={texts.hideWhatPublishes(hostOf(chosen))}
             icon={Newspaper}
             tone="faded"
             onPress={() => choose(undefined)}

@@ -6,6 +6,8 @@ import { parseWhen } from '@/core/base';
 import type { Card } from '@/core/card';
 import { formatRhythm, type Rhythm, RHYTHM_UNITS, usualGap, withRhythm } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/talk';
 import { Act, Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
 
 import type { ManySheetProps } from '../parts/manySheet';
@@ -31,7 +33,7 @@ export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
     void onChange({ cards, label, change });
   };
   return (
-    <Sheet title={`In touch with ${who}`} isOpen onClose={() => onSheet(undefined)}>
+    <Sheet title={texts.inTouchWith(who)} isOpen onClose={() => onSheet(undefined)}>
       <View className="gap-3">
         <Proposal
           card={isOne ? first : undefined}
@@ -40,29 +42,29 @@ export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
             setUnit('day');
           }}
         />
-        <Field label="Every" value={every} onChange={setEvery} kind="tel" testID="rhythm-every" />
-        <Choice name="Unit" options={RHYTHM_UNITS} value={unit} onChange={setUnit} />
+        <Field label={texts.every} value={every} onChange={setEvery} kind="tel" testID="rhythm-every" />
+        <Choice name={texts.unit} options={RHYTHM_UNITS} value={unit} onChange={setUnit} />
         <Switch
-          label="Stopped for now"
-          hint="The rhythm is kept, and nothing falls due"
+          label={shared.stoppedForNow}
+          hint={texts.rhythmIsKeptAndNothing}
           isOn={isPaused}
           onChange={setPaused}
         />
         {isOne ? (
           <WhenField
-            label="Next talk"
+            label={texts.nextTalk}
             value={due}
             onChange={setDue}
             day={day === '' ? undefined : day}
-            placeholder="by the rhythm, or a day: in ten days"
+            placeholder={texts.byRhythmOrDay}
             testID="rhythm-due"
           />
         ) : null}
         <NextAct
-          label="Save"
+          label={texts.save}
           isDisabled={count < 1 || day === undefined}
           onPress={() =>
-            run(`Set ${formatRhythm(rhythm)} for ${who}`, (card) =>
+            run(texts.setFor(formatRhythm(rhythm), who), (card) =>
               withDue(withRhythm(card, rhythm), isOne ? day : undefined),
             )
           }
@@ -70,10 +72,10 @@ export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
         />
         <View className="flex-row">
           <Act
-            label="No rhythm"
+            label={texts.noRhythm}
             tone="faded"
             onPress={() =>
-              run(`Removed the rhythm of ${who}`, (card) =>
+              run(texts.removedRhythmOf(who), (card) =>
                 withDue(withRhythm(card, undefined), isOne ? day : undefined),
               )
             }
@@ -99,8 +101,10 @@ function Proposal({
   const days = Math.max(1, Math.round(gap));
   return (
     <View className="flex-row flex-wrap items-center gap-x-3">
-      <Txt size="small" tone="faded">{`Usually ${days} days lay between two talks.`}</Txt>
-      <Act label="Use that" onPress={() => onTake(days)} />
+      <Txt size="small" tone="faded">
+        {texts.usuallyDaysLayBetween(days)}
+      </Txt>
+      <Act label={texts.useThat} onPress={() => onTake(days)} />
     </View>
   );
 }

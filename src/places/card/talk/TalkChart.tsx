@@ -1,5 +1,6 @@
 import { useTalkBars } from '@/book/talks';
 import type { Uid } from '@/core/card';
+import { texts } from '@/texts/card/talk';
 import { Chart } from '@/ui';
 
 import { DIRECTION_WORDS } from '../parts/talkWords';
@@ -10,7 +11,7 @@ export function TalkChart({ uid }: { readonly uid: Uid }) {
   if (!bars) return null;
   return (
     <Chart
-      name="Talks by month and by who began them"
+      name={texts.talksByMonthAnd}
       bars={bars}
       series={[
         { label: DIRECTION_WORDS.out, tone: 'moss' },

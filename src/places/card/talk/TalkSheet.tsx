@@ -6,6 +6,8 @@ import { findWhen, parseWhen } from '@/core/base';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { DIRECTIONS, type PlannedMeeting, type Talk, TALK_KINDS, type TalkKind } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/talk';
 import { Act, AlarmClock, Field, NextAct, Sheet, Tabs, Trash, Txt } from '@/ui';
 
 import { DIRECTION_WORDS, KIND_WORDS } from '../parts/talkWords';
@@ -52,7 +54,7 @@ function OpenSheet(props: TalkSheetProps & { readonly card: Card }) {
           setDraft((now) => (now.said === '' && now.next === '' ? { ...stored, day: now.day } : now));
       });
   }, [card.uid, isKept, services]);
-  const name = shownAs(card) || 'them';
+  const name = shownAs(card) || texts.them;
   const day = dayOf(draft.day, today);
   const next = draft.next.trim() === '' ? undefined : parseWhen(draft.next, today, LOCALE);
   const isWrong = day === undefined || (draft.next.trim() !== '' && next === undefined);
@@ -65,21 +67,21 @@ function OpenSheet(props: TalkSheetProps & { readonly card: Card }) {
   };
   const said = draft.next.trim() === '' && !talk ? findWhen(draft.said, today) : undefined;
   return (
-    <Sheet title={talk ? `Talk with ${name}` : `After talking to ${name}`} isOpen onClose={onClose}>
+    <Sheet title={talk ? texts.talkWith(name) : texts.afterTalkingTo(name)} isOpen onClose={onClose}>
       <View className="gap-3">
         <Field
-          label="What was said"
+          label={shared.whatWasSaid}
           value={draft.said}
           onChange={(text) => set({ said: text })}
           isLong
           isFirst
-          hint={talk ? undefined : '#words can be searched for; **bold**, - lists and links are formatted'}
+          hint={talk ? undefined : texts.wordsCanBeSearched}
           testID="talk-said"
         />
         {said ? (
           <View className="flex-row">
             <Act
-              label={`When next: ${said.words}`}
+              label={texts.whenNextNamed(said.words)}
               icon={AlarmClock}
               onPress={() => set({ next: said.words })}
               testID="said-when"
@@ -89,53 +91,53 @@ function OpenSheet(props: TalkSheetProps & { readonly card: Card }) {
         {talk ? null : (
           <>
             <WhenField
-              label="When next"
+              label={texts.whenNext}
               value={draft.next}
               onChange={(text) => set({ next: text })}
               day={next}
               testID="talk-next"
             />
             <Field
-              label="Open the next talk with"
+              label={texts.openNextTalkWith}
               value={draft.opener}
               onChange={(text) => set({ opener: text })}
               testID="talk-opener"
             />
           </>
         )}
-        <NextAct label="Save" isDisabled={isWrong} onPress={() => void saveAll()} testID="save-talk" />
+        <NextAct label={texts.save} isDisabled={isWrong} onPress={() => void saveAll()} testID="save-talk" />
         <Tabs
-          name="Kind of talk"
+          name={texts.kindOfTalk}
           options={TALK_KINDS.map((one) => [one, KIND_WORDS[one]] as const)}
           value={draft.kind}
           onChange={(one) => set({ kind: one })}
         />
         <Tabs
-          name="Who began it"
+          name={texts.whoBeganIt}
           options={DIRECTIONS.map((one) => [one, DIRECTION_WORDS[one]] as const)}
           value={draft.direction}
           onChange={(one) => set({ direction: one })}
         />
         <Field
-          label="Day"
+          label={texts.day}
           value={draft.day}
           onChange={(text) => set({ day: text })}
-          hint={day === today ? 'today' : undefined}
-          error={day === undefined ? 'Write the day as 2026-11-25' : undefined}
+          hint={day === today ? texts.today : undefined}
+          error={day === undefined ? texts.writeDayAs2026 : undefined}
           testID="talk-day"
         />
         <Field
-          label="About"
+          label={texts.about}
           value={draft.about}
           onChange={(text) => set({ about: text })}
           testID="talk-about"
         />
-        <PeopleField label="With others" uids={draft.with} onChange={(uids) => set({ with: uids })} />
+        <PeopleField label={texts.withOthers} uids={draft.with} onChange={(uids) => set({ with: uids })} />
         <FilesField files={draft.files} onChange={(files) => set({ files })} />
         {talk ? (
           <View className="flex-row">
             <Act
-              label="Delete this talk"
+              label={texts.deleteThisTalk}
               icon={Trash}
               tone="brick"
               onPress={() => void remove().then(onClose)}
@@ -144,7 +146,7 @@ function OpenSheet(props: TalkSheetProps & { readonly card: Card }) {
           </View>
         ) : (
           <Txt size="small" tone="faded">
-            Your text is kept here until you save it.
+            {texts.yourTextIsKept}
           </Txt>
         )}
       </View>

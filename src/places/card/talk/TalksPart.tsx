@@ -13,8 +13,10 @@ import {
   type TalkFile,
   type TalkKind,
 } from '@/core/talks';
-import { cardPath, formatCount, formatDay, localDay } from '@/platform';
+import { cardPath, formatDay, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/card/talk';
 import { Act, ChartColumn, NotebookPen, Paperclip, Tabs, Txt, useColours } from '@/ui';
 
 import { NoteText } from '../parts/NoteText';
@@ -56,40 +58,42 @@ export function TalksPart({ card, others = [] }: TalksPartProps) {
     <View className="py-4" testID="talks">
       <View className="flex-row items-center justify-between">
         <Txt font="serif" size="title" heading={2}>
-          Talks
+          {texts.talks}
         </Txt>
         <View className="flex-row flex-wrap gap-x-5">
           {count === 0 ? null : (
             <Act
-              label={isDrawn ? 'Hide the chart' : 'Chart'}
+              label={isDrawn ? texts.hideChart : texts.chart}
               icon={ChartColumn}
               tone="faded"
               onPress={() => setDrawn(!isDrawn)}
               testID="talk-chart"
             />
           )}
-          <Act label="Note a talk" icon={NotebookPen} onPress={() => setOpen('new')} testID="note-talk" />
+          <Act label={shared.noteTalk} icon={NotebookPen} onPress={() => setOpen('new')} testID="note-talk" />
         </View>
       </View>
       {isDrawn ? <TalkChart uid={card.uid} /> : null}
       {count === 0 ? (
         <Txt font="serifItalic" tone="faded">
-          None yet. After a call or a message from here you can note two or three lines.
+          {texts.noneYetAfterCall}
         </Txt>
       ) : (
         <Txt size="small" tone="faded" isFigures testID="talk-count">
-          {`${formatCount(count, 'talk', 'talks')}${first === undefined ? '' : `, the first on ${formatDay(`${first}T12:00:00Z`)}`}`}
+          {first === undefined
+            ? texts.talkCount(count)
+            : texts.talksSince(count, formatDay(`${first}T12:00:00Z`))}
         </Txt>
       )}
       {summary && closeness !== undefined ? (
         <Txt size="small" tone="faded" isFigures testID="closeness">
-          {`Closeness ${closeness} of 100: ${closenessReasons(summary, localDay()).slice(1).join(', ')}`}
+          {texts.closenessOf100(closeness, closenessReasons(summary, localDay()).slice(1).join(', '))}
         </Txt>
       ) : null}
       {kinds.length < 2 ? null : (
         <Tabs
-          name="Kinds of talks shown"
-          options={[['all', 'All'], ...kinds.map((one) => [one, KIND_WORDS[one]] as const)]}
+          name={texts.kindsOfTalksShown}
+          options={[['all', texts.all], ...kinds.map((one) => [one, KIND_WORDS[one]] as const)]}
           value={kind}
           onChange={setKind}
         />
@@ -103,7 +107,7 @@ export function TalksPart({ card, others = [] }: TalksPartProps) {
       )}
       {more ? (
         <View className="flex-row">
-          <Act label="Show earlier" onPress={more} />
+          <Act label={texts.showEarlier} onPress={more} />
         </View>
       ) : null}
       <PostsChoice card={card} posts={posts} />
@@ -134,7 +138,7 @@ function TalkRow({ talk, of, onPress }: TalkRowProps) {
       <View className="min-w-0 flex-1">
         <Pressable
           role="button"
-          aria-label={`Change: ${head}`}
+          aria-label={texts.changeTalk(head)}
           onPress={onPress}
           className="min-h-[44px] justify-center hover:bg-leaf active:bg-leaf"
         >
@@ -167,7 +171,7 @@ function Others({ uids }: { readonly uids: readonly string[] }) {
   return (
     <View className="flex-row flex-wrap items-center gap-x-3">
       <Txt size="small" tone="faded">
-        with
+        {texts.with}
       </Txt>
       {people.map(({ uid, shown }) => (
         <Act key={uid} label={shown} tone="faded" onPress={() => go(cardPath(uid))} />

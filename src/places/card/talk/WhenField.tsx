@@ -1,3 +1,4 @@
+import { texts } from '@/texts/card/talk';
 import { Field } from '@/ui';
 
 interface WhenFieldProps {
@@ -16,8 +17,8 @@ interface WhenFieldProps {
 export function WhenField({
   value,
   day,
-  placeholder = 'in ten days, first week of March',
-  example = '“in ten days” or “3 March”',
+  placeholder = texts.inTenDaysFirst,
+  example = texts.inTenDaysOr3,
   ...field
 }: WhenFieldProps) {
   const isWrong = value.trim() !== '' && day === undefined;
@@ -27,7 +28,7 @@ export function WhenField({
       value={value}
       placeholder={placeholder}
       hint={day}
-      error={isWrong ? `Enter a future day, such as ${example}` : undefined}
+      error={isWrong ? texts.enterFutureDaySuch(example) : undefined}
     />
   );
 }

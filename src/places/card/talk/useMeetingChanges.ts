@@ -4,6 +4,7 @@ import { sendMeeting } from '@/book/talks';
 import type { Card, Uid } from '@/core/card';
 import { type Meeting, type PlannedMeeting, withMeeting } from '@/core/talks';
 import { formatDay } from '@/platform';
+import { texts } from '@/texts/card/talk';
 
 import { toId } from './toId';
 
@@ -20,7 +21,7 @@ export function useMeetingChanges(card: Card, planned: PlannedMeeting | undefine
   const save = async (meeting: Meeting, uids: readonly Uid[], isSent: boolean) => {
     const id = planned?.id ?? toId(newUid());
     const cards = known([...new Set([...uids, ...(planned?.uids ?? [])])]);
-    const label = `${planned ? 'Changed' : 'Arranged'}: ${meeting.title}, ${formatDay(`${meeting.day}T12:00:00Z`)}`;
+    const label = `${planned ? texts.changed : texts.arranged}: ${meeting.title}, ${formatDay(`${meeting.day}T12:00:00Z`)}`;
     const change = (one: Card) => withMeeting(one, id, uids.includes(one.uid) ? meeting : undefined);
     await dispatch(changeMany({ cards, label, change }));
     if (isSent) await send(id, meeting, known(uids), 'REQUEST');
@@ -30,7 +31,7 @@ export function useMeetingChanges(card: Card, planned: PlannedMeeting | undefine
     const { id, meeting } = planned;
     const cards = known(planned.uids);
     const change = (one: Card) => withMeeting(one, id, undefined);
-    await dispatch(changeMany({ cards, label: `Deleted: ${meeting.title}`, change }));
+    await dispatch(changeMany({ cards, label: texts.deleted(meeting.title), change }));
     const sequence = (meeting.sequence ?? 0) + 1;
     if (isSent) await send(id, { ...meeting, sequence }, cards, 'CANCEL');
   };

@@ -3,6 +3,7 @@ import { useAppDispatch, useCardGetter, useServices } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { type PlannedMeeting, type Talk, withMeeting } from '@/core/talks';
 import { localDay, localTime } from '@/platform';
+import { texts } from '@/texts/card/talk';
 
 import { KIND_WORDS } from '../parts/talkWords';
 import type { Draft } from './drafts';
@@ -18,11 +19,12 @@ export function useTalkChanges({ card, talk, meeting }: TalkSubject) {
   const dispatch = useAppDispatch();
   const { newUid } = useServices();
   const getCard = useCardGetter();
-  const name = shownAs(card) || 'them';
+  const name = shownAs(card) || texts.them;
   /** @param next - the day of the next talk, set by hand; undefined for none */
   const save = async (draft: Draft, next: string | undefined) => {
     const said = toTalk(talk ?? newTalk(newUid(), draft, meeting), draft);
-    const label = `${talk ? 'Changed' : 'Noted'} a ${KIND_WORDS[said.kind].toLowerCase()} with ${name}`;
+    const kind = KIND_WORDS[said.kind].toLowerCase();
+    const label = talk ? texts.changedTalk(kind, name) : texts.notedTalk(kind, name);
     const change = { ...(talk ? { before: talk } : {}), after: said };
     const people = new Set([...draft.with, ...(meeting?.uids ?? [])]);
     const others = [...people].flatMap((uid) => (uid === card.uid ? [] : (getCard(uid) ?? [])));
@@ -33,7 +35,7 @@ export function useTalkChanges({ card, talk, meeting }: TalkSubject) {
     await dispatch(changeBook({ cause: 'edit', label, upserts, talks: [change] }));
   };
   const remove = async () => {
-    const label = `Deleted a talk with ${name}`;
+    const label = texts.deletedTalkWith(name);
     await dispatch(changeBook({ cause: 'delete', label, talks: talk ? [{ before: talk }] : [] }));
   };
   return { save, remove };

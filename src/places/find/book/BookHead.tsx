@@ -10,25 +10,26 @@ import {
   useAppDispatch,
   useAppSelector,
 } from '@/book/state';
-import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/book';
 import { Act, ArrowDownAZ, ListChecks, MapLeaf, Plus, Settings2, Table2, Tabs, Txt, useWide } from '@/ui';
 
 import { OrderSheet } from './OrderSheet';
 
 const FILTERS = [
-  ['all', 'All'],
-  ['people', 'People'],
-  ['organisations', 'Organisations'],
+  ['all', texts.all],
+  ['people', texts.people],
+  ['organisations', texts.organisations],
 ] as const;
 
 const ORDER_WORDS = {
   surname: 'surname',
-  given: 'given name',
+  given: texts.givenName,
   organisation: 'organisation',
   place: 'place',
-  added: 'date added',
-  talk: 'last talk',
+  added: texts.dateAdded,
+  talk: texts.lastTalk,
   closeness: 'closeness',
 } as const;
 
@@ -45,17 +46,17 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
   const dispatch = useAppDispatch();
   const { isWide } = useWide();
   const [isOrderOpen, setOrderOpen] = useState(false);
-  const counts = `${formatCount(people, 'person', 'people')} · ${formatCount(organisations, 'organisation', 'organisations')}`;
+  const counts = texts.peopleOrganisations(people, organisations);
   return (
     <View className="border-b border-rule px-5 pt-4">
       <View className="flex-row items-center justify-between">
         <Txt font="serif" size="head" heading={1}>
-          Book
+          {texts.book}
         </Txt>
         <View className="flex-row items-center gap-1">
-          <Act label="New card" icon={Plus} onPress={() => go('/book/new')} testID="new-card" />
+          <Act label={shared.newCard} icon={Plus} onPress={() => go('/book/new')} testID="new-card" />
           <Act
-            label="Map of where people are"
+            label={shared.mapOfWherePeople}
             icon={MapLeaf}
             iconOnly
             tone="faded"
@@ -64,7 +65,7 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
           />
           {isWide ? null : (
             <Act
-              label="Settings, import and export"
+              label={texts.settingsImportAndExport}
               icon={Settings2}
               iconOnly
               tone="faded"
@@ -77,10 +78,10 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
         {counts}
       </Txt>
       <View className="flex-row flex-wrap items-center justify-between">
-        <Tabs name="Which cards" options={FILTERS} value={filter} onChange={onFilter} />
+        <Tabs name={texts.whichCards} options={FILTERS} value={filter} onChange={onFilter} />
         <View className="flex-row items-center gap-1">
           <Act
-            label="Select several"
+            label={texts.selectSeveral}
             icon={ListChecks}
             iconOnly
             tone="faded"
@@ -89,7 +90,7 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
           />
           {isWide ? (
             <Act
-              label="As a table"
+              label={texts.asTable}
               icon={Table2}
               iconOnly
               tone="faded"
@@ -98,7 +99,7 @@ export function BookHead({ filter, onFilter }: BookHeadProps) {
             />
           ) : null}
           <Act
-            label={`Order: ${ORDER_WORDS[sortBy]}`}
+            label={texts.order(ORDER_WORDS[sortBy])}
             iconOnly
             icon={ArrowDownAZ}
             tone="faded"

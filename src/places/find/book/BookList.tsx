@@ -4,6 +4,7 @@ import { View } from 'react-native';
 
 import type { BookItem, LetterShare } from '@/book/state';
 import type { Uid } from '@/core/card';
+import { texts } from '@/texts/find/book';
 import { ThumbIndex } from '@/ui';
 
 import { BookRow, LetterRow } from './BookRow';
@@ -38,8 +39,8 @@ export function BookList({ items, letters, openUid }: BookListProps) {
             maintainVisibleContentPosition={{ disabled: true }}
             extraData={openUid}
             // The list is one stop of the tab key; arrow keys go on from there, row by row.
-            overrideProps={{ tabIndex: 0, nativeID: LIST_ID, role: 'group', 'aria-label': 'Cards' }}
-            keyExtractor={(item) => (item.kind === 'row' ? item.uid : `letter ${item.letter}`)}
+            overrideProps={{ tabIndex: 0, nativeID: LIST_ID, role: 'group', 'aria-label': texts.cards }}
+            keyExtractor={(item) => (item.kind === 'row' ? item.uid : texts.letter(item.letter))}
             getItemType={(item) => item.kind}
             renderItem={({ item }) =>
               item.kind === 'letter' ? (

@@ -2,12 +2,13 @@ import { View } from 'react-native';
 
 import type { RowFilter } from '@/book/state';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/find/book';
 import { Act, NextAct, Plus, Txt, Upload } from '@/ui';
 
 const TEXTS: Record<RowFilter, string> = {
-  all: 'Everybody you add appears here, in order, and a few letters find them again.',
-  people: 'There are no people in the book yet.',
-  organisations: 'Firms, halls, offices: a card can also be an organisation’s.',
+  all: texts.everybodyYouAddAppears,
+  people: texts.thereAreNoPeople,
+  organisations: texts.firmsHallsOfficesCard,
 };
 
 /** The Book, or a part of it, without a card. */
@@ -17,9 +18,9 @@ export function EmptyBook({ filter }: { readonly filter: RowFilter }) {
       <Txt font="serifItalic" size="strong" tone="faded">
         {TEXTS[filter]}
       </Txt>
-      <NextAct label="Create the first card" icon={Plus} onPress={() => go('/book/new')} />
+      <NextAct label={texts.createFirstCard} icon={Plus} onPress={() => go('/book/new')} />
       <View className="flex-row">
-        <Act label="Import cards from a file" icon={Upload} onPress={() => go('/import')} />
+        <Act label={texts.importCardsFromFile} icon={Upload} onPress={() => go('/import')} />
       </View>
     </View>
   );

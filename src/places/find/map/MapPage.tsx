@@ -5,6 +5,7 @@ import { usePointOf, useWhereabouts } from '@/book/find';
 import { selectRowsByUid, useAppSelector } from '@/book/state';
 import { distanceKm, groupSpots } from '@/core/find';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/find/map';
 import { PageBar, ProgressLine, usePageTitle, useWide } from '@/ui';
 
 import { MapPanel } from './MapPanel';
@@ -16,7 +17,7 @@ const FIRST_KM = 50;
 
 /** Where people are: the world with a mark for each place, and beside it the places, or who is at one. */
 export function MapPage() {
-  usePageTitle('Map');
+  usePageTitle(texts.map);
   const { isWide } = useWide();
   const where = useWhereabouts();
   const rows = useAppSelector(selectRowsByUid);
@@ -41,7 +42,7 @@ export function MapPage() {
   const isNear = near.trim() !== '';
   return (
     <View className="flex-1" testID="map-page">
-      {isWide ? null : <PageBar backLabel="Book" onBack={() => go('/book')} />}
+      {isWide ? null : <PageBar backLabel={texts.book} onBack={() => go('/book')} />}
       {where ? (
         <View className={`min-h-0 flex-1 ${isWide ? 'flex-row' : ''}`}>
           <View className={isWide ? 'min-w-0 flex-1' : 'h-[44%]'}>
@@ -67,7 +68,7 @@ export function MapPage() {
           </View>
         </View>
       ) : (
-        <ProgressLine text="Finding the places" share01={0} />
+        <ProgressLine text={texts.findingPlaces} share01={0} />
       )}
     </View>
   );

@@ -2,8 +2,10 @@ import { ScrollView, View } from 'react-native';
 
 import { selectRow, useAppSelector, usePhoto } from '@/book/state';
 import type { NamedPoint } from '@/core/find';
-import { cardPath, formatCount, formatKm } from '@/platform';
+import { cardPath, formatKm } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/map';
 import { Act, ChevronLeft, Field, ListRow, Stamp, Txt } from '@/ui';
 
 import { CountMark } from './CountMark';
@@ -34,8 +36,8 @@ export function MapPanel(props: MapPanelProps) {
         <View className="flex-row gap-4">
           <View className="min-w-0 flex-1">
             <Field
-              label="Who is near"
-              placeholder="A town, or somebody"
+              label={texts.whoIsNear}
+              placeholder={texts.townOrSomebody}
               value={near}
               onChange={onNear}
               testID="map-near"
@@ -43,7 +45,7 @@ export function MapPanel(props: MapPanelProps) {
           </View>
           <View className="w-[84px]">
             <Field
-              label="Kilometres"
+              label={texts.kilometres}
               value={String(km)}
               onChange={(text) => onKm(Math.min(20_000, Number(text.replace(/\D/g, '')) || 1))}
               kind="tel"
@@ -69,7 +71,7 @@ function Chosen({ chosen, onChoose }: MapPanelProps) {
     <View>
       <View className="flex-row">
         <Act
-          label="All places"
+          label={texts.allPlaces}
           icon={ChevronLeft}
           tone="faded"
           onPress={() => onChoose([])}
@@ -99,11 +101,11 @@ function Chosen({ chosen, onChoose }: MapPanelProps) {
 /** Who is within the distance of what was typed, the nearest first. */
 function Around({ centre, around, km, near }: MapPanelProps) {
   if (centre === undefined) return <Txt tone="faded">…</Txt>;
-  if (centre === null) return <Txt tone="ochre">{`No town and nobody here is called “${near.trim()}”`}</Txt>;
+  if (centre === null) return <Txt tone="ochre">{texts.noTownAndNobody(near.trim())}</Txt>;
   return (
     <View>
       <Txt font="serif" size="title" heading={1} testID="map-place">
-        {`Within ${km} km of ${centre.name}`}
+        {texts.withinKmOf(km, centre.name)}
       </Txt>
       <Count count={around?.length ?? 0} />
       <People cards={around ?? []} />
@@ -117,15 +119,15 @@ function AllPlaces({ groups, hasGazetteer, onChoose }: MapPanelProps) {
   return (
     <View>
       <Txt font="serif" size="title" heading={1}>
-        Where people are
+        {texts.wherePeopleAre}
       </Txt>
       <Txt size="small" tone="faded" isFigures testID="map-count">
-        {`${formatCount(countOf(groups), 'card', 'cards')} at ${formatCount(groups.length, 'place', 'places')}`}
-        {unsure === 0 ? '' : `, ${unsure} by the country only`}
+        {texts.cardsAtPlaces(countOf(groups), groups.length)}
+        {unsure === 0 ? '' : texts.byCountryOnly(unsure)}
       </Txt>
       {hasGazetteer ? null : (
         <Txt size="small" tone="ochre">
-          The hub could not be reached for its gazetteer; only cards with coordinates of their own are shown.
+          {texts.hubCouldNotBeReached}
         </Txt>
       )}
       <View className="pt-2">
@@ -133,13 +135,13 @@ function AllPlaces({ groups, hasGazetteer, onChoose }: MapPanelProps) {
           <ListRow
             key={placeKey(group)}
             title={placeName(group)}
-            second={formatCount(group.members.length, 'card', 'cards')}
+            second={shared.cardCount(group.members.length)}
             stamp={<CountMark count={group.members.length} isCountry={group.spot.by === 'country'} />}
             onPress={() => onChoose([group])}
           />
         ))}
       </View>
-      {groups.length === 0 ? <Txt tone="faded">No card has an address yet.</Txt> : null}
+      {groups.length === 0 ? <Txt tone="faded">{texts.noCardHasAddress}</Txt> : null}
     </View>
   );
 }
@@ -147,7 +149,7 @@ function AllPlaces({ groups, hasGazetteer, onChoose }: MapPanelProps) {
 function Count({ count }: { readonly count: number }) {
   return (
     <Txt size="small" tone="faded" isFigures testID="map-count">
-      {formatCount(count, 'card', 'cards')}
+      {shared.cardCount(count)}
     </Txt>
   );
 }
@@ -159,7 +161,9 @@ function People({ cards }: { readonly cards: readonly PlacedCard[] }) {
         <PersonRow key={card.uid} card={card} />
       ))}
       {cards.length > SHOWN ? (
-        <Txt size="small" tone="faded">{`and ${cards.length - SHOWN} more`}</Txt>
+        <Txt size="small" tone="faded">
+          {texts.andMore(cards.length - SHOWN)}
+        </Txt>
       ) : null}
     </View>
   );

@@ -1,5 +1,5 @@
 import type { Cluster } from '@/core/find';
-import { formatCount } from '@/platform';
+import { texts } from '@/texts/find/map';
 
 import { CountMark } from './CountMark';
 import { clusterName, countOf, type PlaceGroup, placeKey, placeName } from './placeGroup';
@@ -41,7 +41,7 @@ export function Marks({ clusters, chosen, width, onChoose }: MarksProps) {
         type="button"
         onClick={() => onChoose(groups)}
         aria-pressed={isChosen}
-        aria-label={`${name}: ${formatCount(countOf(groups), 'card', 'cards')}`}
+        aria-label={texts.cards(name, countOf(groups))}
         className="bg-transparent"
         style={{
           ...{ position: 'absolute', left: x - MARK_PX / 2, top: y - MARK_PX / 2, height: MARK_PX },

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 
 import { clusterGroups, type Point } from '@/core/find';
+import { texts } from '@/texts/find/map';
 import { Act, Maximize, Minus, Plus, useColours } from '@/ui';
 
 import { Marks } from './Marks';
@@ -55,7 +56,7 @@ export function WorldMap({ groups, all, chosen, circle, onChoose }: WorldMapProp
     <div
       ref={frame}
       role="group"
-      aria-label="Map; arrow keys move it, plus and minus change its size, 0 shows all"
+      aria-label={texts.mapArrowKeysMove}
       tabIndex={0}
       onKeyDown={onKeyDown}
       {...pointers}
@@ -104,9 +105,16 @@ export function WorldMap({ groups, all, chosen, circle, onChoose }: WorldMapProp
         onChoose={onChoose}
       />
       <View className="absolute bottom-2 right-2 rounded-stamp border border-rule bg-paper">
-        <Act label="Zoom in" icon={Plus} iconOnly tone="ink" onPress={() => zoom(1.5)} testID="map-larger" />
-        <Act label="Zoom out" icon={Minus} iconOnly tone="ink" onPress={() => zoom(1 / 1.5)} />
-        <Act label="Show all" icon={Maximize} iconOnly tone="ink" onPress={fit} />
+        <Act
+          label={texts.zoomIn}
+          icon={Plus}
+          iconOnly
+          tone="ink"
+          onPress={() => zoom(1.5)}
+          testID="map-larger"
+        />
+        <Act label={texts.zoomOut} icon={Minus} iconOnly tone="ink" onPress={() => zoom(1 / 1.5)} />
+        <Act label={texts.showAll} icon={Maximize} iconOnly tone="ink" onPress={fit} />
       </View>
     </div>
   );

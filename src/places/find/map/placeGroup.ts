@@ -1,5 +1,6 @@
 import type { LocatedCard, SpotGroup } from '@/core/find';
 import { LOCALE } from '@/platform';
+import { texts } from '@/texts/find/map';
 
 /** A card on the map; how far it is where a place was asked for. */
 export interface PlacedCard extends LocatedCard {
@@ -19,7 +20,7 @@ const countries = new Intl.DisplayNames(LOCALE, { type: 'region', fallback: 'cod
 /** What a place is called, by the card that stands there first: "Bergen", or "Norway, town not known". */
 export function placeName({ spot }: PlaceGroup): string {
   if (spot.by !== 'country') return spot.name;
-  return `${countryName(spot.name)}, town not known`;
+  return texts.townNotKnown(countryName(spot.name));
 }
 
 /** Several places as one: "Bergen and 2 more places". */
@@ -27,9 +28,7 @@ export function clusterName(groups: readonly PlaceGroup[]): string {
   const [first] = groups;
   if (!first) return '';
   const more = groups.length - 1;
-  return more === 0
-    ? placeName(first)
-    : `${placeName(first)} and ${more} more ${more === 1 ? 'place' : 'places'}`;
+  return more === 0 ? placeName(first) : texts.andMorePlaces(placeName(first), more);
 }
 
 /** How many are at some places. */

@@ -2,6 +2,7 @@ import { selectRow, useAppSelector, usePhoto } from '@/book/state';
 import { highlightMatches } from '@/core/base';
 import type { Hit } from '@/core/find';
 import { cardPath, formatKm, listPath } from '@/platform';
+import { texts } from '@/texts/find/quickline';
 import { ListRow, ListStamp, Stamp } from '@/ui';
 
 interface FoundRowProps {
@@ -19,7 +20,7 @@ export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
   const photo = usePhoto(row?.photo, 'row');
   const initials = row?.initials ?? [...hit.shown][0] ?? '';
   // Lists and archived cards have no row in the Book.
-  const second = hit.kind === 'list' ? 'List' : (row?.second ?? 'Archived');
+  const second = hit.kind === 'list' ? texts.list : (row?.second ?? texts.archived);
   return (
     <ListRow
       role="option"
@@ -27,7 +28,7 @@ export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
       title={row?.shown ?? hit.shown}
       second={[
         hit.km === undefined ? '' : formatKm(hit.km),
-        hit.field === 'name' ? second : hit.field === 'talk' ? `said: ${hit.value}` : hit.value,
+        hit.field === 'name' ? second : hit.field === 'talk' ? texts.said(hit.value) : hit.value,
       ]
         .filter(Boolean)
         .join(' · ')}

@@ -5,6 +5,7 @@ import { useListName } from '@/book/lists';
 import { selectLists, useAppSelector } from '@/book/state';
 import type { Uid } from '@/core/card';
 import { type Field, formatRule, type Test, writeLimit } from '@/core/find';
+import { texts } from '@/texts/find/quickline';
 import { Sheet, Txt } from '@/ui';
 
 interface LimitSheetProps {
@@ -27,7 +28,7 @@ export function LimitSheet({ onPick, onClose }: LimitSheetProps) {
     onPick(limit);
   };
   return (
-    <Sheet title="Limit the search" isOpen onClose={onClose}>
+    <Sheet title={texts.limitSearch} isOpen onClose={onClose}>
       {partsOf(
         lists,
         tags.slice(0, TAGS).map(({ tag }) => tag),
@@ -48,7 +49,7 @@ export function LimitSheet({ onPick, onClose }: LimitSheetProps) {
         </View>
       ))}
       <View className="flex-row flex-wrap gap-x-5">
-        {(['in', 'at', 'near', 'within 30 km of'] as const).map((words) => (
+        {(['in', 'at', 'near', texts.within30KmOf] as const).map((words) => (
           <Line key={words} label={`${words} …`} onPress={() => pick(`${words} `)} />
         ))}
       </View>
@@ -72,7 +73,7 @@ function Line({ label, onPress }: { readonly label: string; readonly onPress: ()
 function partsOf(lists: readonly Uid[], tags: readonly string[]): (readonly [string, readonly Test[]])[] {
   const parts: (readonly [string, readonly Test[]])[] = [
     [
-      'Kind',
+      texts.kind,
       [
         { kind: 'card', card: 'person' },
         { kind: 'card', card: 'organisation' },
@@ -80,15 +81,15 @@ function partsOf(lists: readonly Uid[], tags: readonly string[]): (readonly [str
         { kind: 'flag', flag: 'archived' },
       ],
     ],
-    ['List', lists.map((list): Test => ({ kind: 'list', list }))],
-    ['Tag', tags.map((value): Test => ({ kind: 'words', field: 'tag', value }))],
-    ['There is', [...FIELDS, 'birth' as const].map((field): Test => ({ kind: 'filled', field }))],
+    [texts.list, lists.map((list): Test => ({ kind: 'list', list }))],
+    [texts.tagTitle, tags.map((value): Test => ({ kind: 'words', field: 'tag', value }))],
+    [texts.thereIs, [...FIELDS, 'birth' as const].map((field): Test => ({ kind: 'filled', field }))],
     [
-      'There is no',
+      texts.thereIsNo,
       [...FIELDS, 'birth' as const].map((field): Test => ({ kind: 'filled', field, not: true })),
     ],
     [
-      'Talks',
+      texts.talks,
       [
         { kind: 'talk', how: 'any', days: 30 },
         { kind: 'talk', how: 'any', days: 180, not: true },
@@ -97,7 +98,7 @@ function partsOf(lists: readonly Uid[], tags: readonly string[]): (readonly [str
       ],
     ],
     [
-      'Time',
+      texts.time,
       [
         { kind: 'since', what: 'added', days: 30 },
         { kind: 'since', what: 'changed', days: 30 },

@@ -1,5 +1,6 @@
 import type { FoundInDirectory } from '@/book/directory';
 import { highlightMatches } from '@/core/base';
+import { texts } from '@/texts/find/quickline';
 import { ListRow, Stamp } from '@/ui';
 
 interface ListedRowProps {
@@ -19,7 +20,7 @@ export function ListedRow({ person, words, id, isChosen, onOpen }: ListedRowProp
       role="option"
       nativeID={id}
       title={name}
-      second={['In the directory', house].filter(Boolean).join(' · ')}
+      second={[texts.inDirectory, house].filter(Boolean).join(' · ')}
       stamp={<Stamp initials={initials} isOrg={isOrg} />}
       isChosen={isChosen}
       mark={(text) => highlightMatches(text, words)}

@@ -1,3 +1,4 @@
+import { texts } from '@/texts/find/quickline';
 import { ListRow, useColours } from '@/ui';
 
 import type { NamedPage } from './pages';
@@ -17,7 +18,7 @@ export function PageRow({ page: { label, icon: Glyph }, id, isChosen, onOpen }: 
       role="option"
       nativeID={id}
       title={label}
-      second="Go there"
+      second={texts.goThere}
       stamp={<Glyph size={24} strokeWidth={1.75} color={colours.faded} />}
       isChosen={isChosen}
       onPress={onOpen}

@@ -8,6 +8,7 @@ import { useAppDispatch, useServices } from '@/book/state';
 import type { Hit, Offer } from '@/core/find';
 import { onKeyPress, onPasteOfLines } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/find/quickline';
 import { Act, CircleHelp, Search, useColours, useEnter, useWide, X } from '@/ui';
 
 import { pathOf } from './FoundRow';
@@ -133,7 +134,7 @@ export function QuickLine() {
           <TextInput
             ref={input}
             role="combobox"
-            aria-label="Find, fill in or do"
+            aria-label={texts.findFillInOrDo}
             {...({
               'aria-expanded': isOpen,
               'aria-controls': QUICK_LIST_ID,
@@ -142,7 +143,7 @@ export function QuickLine() {
             {...(hasEntries
               ? ({ 'aria-activedescendant': act === -1 ? `found-${chosen}` : `quick-act-${act}` } as object)
               : {})}
-            placeholder="Find somebody, or say what to do"
+            placeholder={texts.findSomebodyOrSay}
             value={query}
             onChangeText={(text) => {
               setQuery(text);
@@ -165,10 +166,10 @@ export function QuickLine() {
             className="min-h-[44px] min-w-0 flex-1 bg-transparent font-sans text-text text-ink outline-none"
           />
           {query !== '' ? (
-            <Act label="Clear" icon={X} iconOnly tone="faded" onPress={close} />
+            <Act label={texts.clear} icon={X} iconOnly tone="faded" onPress={close} />
           ) : (
             <Act
-              label="What this line understands"
+              label={texts.whatThisLineUnderstands}
               icon={CircleHelp}
               iconOnly
               tone="faded"

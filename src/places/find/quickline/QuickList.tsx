@@ -3,6 +3,7 @@ import { ScrollView, View } from 'react-native';
 import type { FoundInDirectory } from '@/book/directory';
 import type { FoundCards, Hit, Offer, QuickVerb } from '@/core/find';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/find/quickline';
 import { Act, Txt, useWide } from '@/ui';
 
 import { FoundRow } from './FoundRow';
@@ -53,14 +54,14 @@ export function QuickList(props: QuickListProps) {
       ) : (
         <View className="px-3 pt-2">
           <Txt size="small" font="sansBold" tone="faded">
-            Recent
+            {texts.recent}
           </Txt>
         </View>
       )}
       <ScrollView
         keyboardShouldPersistTaps="always"
         {...({ role: 'listbox' } as object)}
-        aria-label="Found"
+        aria-label={texts.found}
         nativeID={QUICK_LIST_ID}
       >
         {entries.map((entry, i) => {
@@ -92,7 +93,11 @@ export function QuickList(props: QuickListProps) {
       </ScrollView>
       {props.acts.length === 0 ? null : <ActsBar {...props} />}
       {entries.every(({ kind }) => kind === 'page') ? (
-        <NothingFound what={entries.length === 0 ? 'Nothing' : 'No card'} query={query} onClose={onClose} />
+        <NothingFound
+          what={entries.length === 0 ? texts.nothing : texts.noCard}
+          query={query}
+          onClose={onClose}
+        />
       ) : null}
     </View>
   );
@@ -107,10 +112,10 @@ interface NothingFoundProps {
 function NothingFound({ what, query, onClose }: NothingFoundProps) {
   return (
     <View className="gap-1 px-3 py-3">
-      <Txt tone="faded">{`${what} found for “${query.trim()}”.`}</Txt>
+      <Txt tone="faded">{texts.foundFor(what, query.trim())}</Txt>
       <View className="flex-row">
         <Act
-          label="New card with this name"
+          label={texts.newCardWithThisName}
           onPress={() => {
             onClose();
             go(`/book/new?name=${encodeURIComponent(query.trim())}`);
@@ -126,7 +131,7 @@ function ActsBar({ acts, act, onAct }: QuickListProps) {
   return (
     <View
       role="toolbar"
-      aria-label="What can be done"
+      aria-label={texts.whatCanBeDone}
       className="flex-row flex-wrap gap-x-5 border-t border-rule bg-leaf px-3"
     >
       {acts.map((offer, i) => (

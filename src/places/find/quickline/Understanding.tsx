@@ -9,6 +9,8 @@ import { formatRule, type FoundCards, toRule } from '@/core/find';
 import { newRuleList } from '@/core/lists';
 import { listPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/quickline';
 import { Act, ListChecks, ListFilter, ListPlus, Txt } from '@/ui';
 
 import { LimitSheet } from './LimitSheet';
@@ -43,18 +45,20 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
   const keep = async () => {
     if (!rule) return;
     const list = newRuleList(newUid(), text, utcNow(), rule);
-    await dispatch(changeBook({ cause: 'add', label: `Created the list “${text}”`, upserts: [list] }));
+    await dispatch(changeBook({ cause: 'add', label: texts.createdList(text), upserts: [list] }));
     onDone();
     go(listPath(list.uid));
   };
   return (
     <View className="border-b border-rule bg-leaf px-3 pt-1" testID="understanding">
       {found.tests.length === 0 ? null : (
-        <Txt size="small" tone="faded" testID="understood">{`Understood: ${text}`}</Txt>
+        <Txt size="small" tone="faded" testID="understood">
+          {texts.understood(text)}
+        </Txt>
       )}
       <View className="flex-row flex-wrap gap-x-5">
         <Act
-          label="Limit"
+          label={texts.limit}
           icon={ListFilter}
           tone="faded"
           onPress={() => setPicking(true)}
@@ -63,14 +67,14 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
         {hasFound ? (
           <>
             <Act
-              label="Select all"
+              label={shared.selectAll}
               icon={ListChecks}
               tone="faded"
               onPress={() => void chooseAll()}
               testID="choose-found"
             />
             <Act
-              label="Save as a list"
+              label={texts.saveAsList}
               icon={ListPlus}
               tone="faded"
               onPress={() => void keep()}

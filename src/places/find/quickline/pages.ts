@@ -1,4 +1,6 @@
 import { foldedWords } from '@/core/base';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/quickline';
 import { BookOpen, Brush, type Icon, List, Mail, Settings2, Smartphone, Sun } from '@/ui';
 
 /** A page that the quick line leads to by its name. */
@@ -10,11 +12,11 @@ export interface NamedPage {
 
 /** The five places, in the order of the bar and the rail. */
 export const PLACES: readonly { readonly path: string; readonly label: string; readonly icon: Icon }[] = [
-  { path: '/today', label: 'Today', icon: Sun },
-  { path: '/book', label: 'Book', icon: BookOpen },
-  { path: '/lists', label: 'Lists', icon: List },
-  { path: '/tidy', label: 'Tidy', icon: Brush },
-  { path: '/devices', label: 'Devices', icon: Smartphone },
+  { path: '/today', label: texts.today, icon: Sun },
+  { path: '/book', label: texts.book, icon: BookOpen },
+  { path: '/lists', label: texts.lists, icon: List },
+  { path: '/tidy', label: texts.tidy, icon: Brush },
+  { path: '/devices', label: texts.devices, icon: Smartphone },
 ];
 
 /** Whether an address lies in a place. */
@@ -24,19 +26,19 @@ export function isInPlace(pathname: string, place: string): boolean {
 
 const PAGES: readonly NamedPage[] = [
   ...PLACES,
-  { path: '/settings', label: 'Settings', icon: Settings2 },
-  { path: '/write', label: 'Write a message', icon: Mail },
-  { path: '/write?by=letter', label: 'Labels and letters', icon: Mail },
-  { path: '/directory', label: 'Directory', icon: BookOpen },
-  { path: '/book/table', label: 'Table of the Book', icon: BookOpen },
-  { path: '/book/map', label: 'Map of where people are', icon: BookOpen },
-  { path: '/book/new', label: 'New card', icon: BookOpen },
-  { path: '/import', label: 'Import', icon: BookOpen },
-  { path: '/import/text', label: 'Card from text', icon: BookOpen },
-  { path: '/import/talks', label: 'Talks from mail and calendars', icon: BookOpen },
-  { path: '/today/year', label: 'The year', icon: Sun },
-  { path: '/devices/connect', label: 'Connect a device', icon: Smartphone },
-  { path: '/devices/log', label: 'Log of the devices', icon: Smartphone },
+  { path: '/settings', label: texts.settings, icon: Settings2 },
+  { path: '/write', label: shared.writeMessage, icon: Mail },
+  { path: '/write?by=letter', label: texts.labelsAndLetters, icon: Mail },
+  { path: '/directory', label: texts.directory, icon: BookOpen },
+  { path: '/book/table', label: texts.tableOfBook, icon: BookOpen },
+  { path: '/book/map', label: shared.mapOfWherePeople, icon: BookOpen },
+  { path: '/book/new', label: shared.newCard, icon: BookOpen },
+  { path: '/import', label: texts.import, icon: BookOpen },
+  { path: '/import/text', label: shared.cardFromText, icon: BookOpen },
+  { path: '/import/talks', label: shared.talksFromMailAndCalendars, icon: BookOpen },
+  { path: '/today/year', label: texts.year, icon: Sun },
+  { path: '/devices/connect', label: shared.connectDevice, icon: Smartphone },
+  { path: '/devices/log', label: texts.logOfDevices, icon: Smartphone },
 ];
 
 /** Fewer letters begin the names of too many people. */

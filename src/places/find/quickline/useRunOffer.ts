@@ -4,6 +4,8 @@ import { noticeShown, useAppDispatch } from '@/book/state';
 import type { Offer } from '@/core/find';
 import { cardPath, copyText, openOutside } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/quickline';
 
 /** Does what was offered; gives false where it can't be done, so that the line stays as it is. */
 export function useRunOffer(): (offer: Offer) => boolean {
@@ -24,7 +26,7 @@ export function useRunOffer(): (offer: Offer) => boolean {
         void copyText(offer.text).then((isCopied) =>
           dispatch(
             noticeShown({
-              text: isCopied ? `Copied ${offer.detail}` : 'Nothing could be copied',
+              text: isCopied ? texts.copied(offer.detail) : shared.nothingCouldBeCopied,
               tone: isCopied ? 'plain' : 'error',
             }),
           ),

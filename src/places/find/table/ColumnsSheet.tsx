@@ -2,6 +2,7 @@ import { View } from 'react-native';
 
 import { defaultTable } from '@/book/state';
 import type { TableColumn } from '@/core/card';
+import { texts } from '@/texts/find/table';
 import { Act, OrderedChoice, Sheet, Txt } from '@/ui';
 
 import { useLook } from './useLook';
@@ -16,20 +17,20 @@ export function ColumnsSheet({ columns, onClose }: ColumnsSheetProps) {
   const { look, setLook } = useLook();
   const known = look.columns.filter((id) => columns.some((column) => column.id === id));
   return (
-    <Sheet title="Columns" isOpen onClose={onClose}>
+    <Sheet title={texts.columns} isOpen onClose={onClose}>
       <Txt size="small" tone="faded">
-        Drag a line, or move it with its arrows. On the table a column is dragged by its head.
+        {texts.dragLineOrMove}
       </Txt>
       <OrderedChoice
         options={columns.map(({ id, title }) => [id, title] as const)}
         chosen={known}
         onChange={(ids) => setLook({ columns: ids })}
-        nameOf={(title) => `${title} is a column`}
+        nameOf={(title) => texts.isColumn(title)}
         testID="column"
         atLeast={1}
       />
       <View className="flex-row pt-2">
-        <Act label="Reset" onPress={() => setLook({ columns: defaultTable.columns, widths: {} })} />
+        <Act label={texts.reset} onPress={() => setLook({ columns: defaultTable.columns, widths: {} })} />
       </View>
     </Sheet>
   );

@@ -4,6 +4,7 @@ import { choiceAdded, choiceToggled, useAppDispatch } from '@/book/state';
 import type { Card, CellAt, TableColumn } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/find/table';
 import { useTypeScale } from '@/ui';
 
 import { GridHead } from './GridHead';
@@ -82,7 +83,7 @@ export function Grid({ cards, columns, loadWriting }: GridProps) {
         <div
           ref={grid}
           role="grid"
-          aria-label="Cards"
+          aria-label={texts.cards}
           aria-multiselectable
           aria-rowcount={size.rows + 1}
           aria-colcount={size.columns + 1}

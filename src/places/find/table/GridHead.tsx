@@ -2,6 +2,7 @@ import type { Header, Table } from '@tanstack/react-table';
 import type { CSSProperties, KeyboardEvent } from 'react';
 
 import type { Card } from '@/core/card';
+import { texts } from '@/texts/find/table';
 import { ArrowDown, ArrowUp, useColours } from '@/ui';
 
 import { cellPlace } from './GridRow';
@@ -45,7 +46,7 @@ export function GridHead({ table, widths, height, lead }: GridHeadProps) {
             padding: '0 12px',
           }}
         >
-          Card
+          {texts.card}
         </div>
         {headers.map((header, at) => (
           <Head key={header.id} header={header} at={at} place={cellPlace(at, widths, lead)} />
@@ -100,7 +101,7 @@ function Head({ header, at, place }: HeadProps) {
         onClick={column.getToggleSortingHandler()}
         onKeyDown={onKeyDown}
         data-testid={`head-${column.id}`}
-        title="Press to sort, with Shift to sort further; Shift and arrows: width; Ctrl and arrows: place"
+        title={texts.pressToSortWithShift}
         className="bg-transparent font-sansBold text-small text-faded"
         style={{
           ...{

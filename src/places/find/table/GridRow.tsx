@@ -11,6 +11,8 @@ import {
 import { type Card, type CellAt, shownAs, type TableColumn } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/table';
 import { Act, ChevronRight, linkProps, Square, SquareCheck, useColours } from '@/ui';
 
 import { CellField } from './CellField';
@@ -140,7 +142,7 @@ function Lead({
 }) {
   const dispatch = useAppDispatch();
   const isChoosing = useAppSelector(selectIsChoosing);
-  const name = shownAs(card) || 'No name';
+  const name = shownAs(card) || shared.noName;
   const path = cardPath(card.uid);
   const colours = useColours();
   return (
@@ -159,7 +161,7 @@ function Lead({
       className="border-r border-rule bg-paper"
     >
       <Act
-        label={`${isPicked ? 'Deselect' : 'Select'} ${name}`}
+        label={`${isPicked ? texts.deselect : texts.select} ${name}`}
         icon={isPicked ? SquareCheck : Square}
         iconOnly
         tone={isChoosing && isPicked ? 'berry' : 'faded'}
@@ -167,7 +169,7 @@ function Lead({
       />
       <Pressable
         role="link"
-        aria-label={`Open ${name}`}
+        aria-label={texts.open(name)}
         className="min-h-[44px] min-w-[44px] items-center justify-center active:opacity-60"
         {...linkProps(path, () => go(path))}
       >

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { formatCount } from '@/platform';
+import { texts } from '@/texts/find/table';
 import { Act, Txt } from '@/ui';
 
 import type { Refused } from './useWriting';
@@ -19,9 +19,9 @@ export function RefusedStrip({ refused, onClose }: RefusedStripProps) {
     <View className="border-b border-rule bg-leaf px-5 py-2" role="alert">
       <View className="flex-row items-center justify-between">
         <Txt font="sansBold" tone="brick">
-          {`${formatCount(refused.length, 'value was', 'values were')} not taken`}
+          {texts.valuesWereNotTaken(refused.length)}
         </Txt>
-        <Act label="Close" tone="faded" onPress={onClose} />
+        <Act label={texts.close} tone="faded" onPress={onClose} />
       </View>
       {refused.slice(0, SHOWN).map(({ where, text, why }) => (
         <Txt key={`${where} ${text}`} size="small">
@@ -29,7 +29,9 @@ export function RefusedStrip({ refused, onClose }: RefusedStripProps) {
         </Txt>
       ))}
       {refused.length > SHOWN ? (
-        <Txt size="small" tone="faded">{`and ${refused.length - SHOWN} more`}</Txt>
+        <Txt size="small" tone="faded">
+          {texts.andMore(refused.length - SHOWN)}
+        </Txt>
       ) : null}
     </View>
   );

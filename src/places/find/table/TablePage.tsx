@@ -3,8 +3,9 @@ import { View } from 'react-native';
 
 import { choosingBegan, choosingEnded, selectIsChoosing, useAppDispatch, useAppSelector } from '@/book/state';
 import type { Uid } from '@/core/card';
-import { formatCount } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/table';
 import { Act, Columns3, EmptyPlace, Eye, ListChecks, Rows3, Txt, usePageTitle, useWide } from '@/ui';
 
 import { ColumnsSheet } from './ColumnsSheet';
@@ -27,7 +28,7 @@ const NOBODY: never[] = [];
 
 /** The Book as a table. */
 export function TablePage({ ChosenBar, loadWriting }: TablePageProps) {
-  usePageTitle('Table');
+  usePageTitle(texts.table);
   const { isWide } = useWide();
   const dispatch = useAppDispatch();
   const { look } = useLook();
@@ -37,12 +38,9 @@ export function TablePage({ ChosenBar, loadWriting }: TablePageProps) {
   const [sheet, setSheet] = useState<'columns' | 'views'>();
   if (!isWide)
     return (
-      <EmptyPlace
-        title="The table"
-        text="It needs a screen at least 900 px wide. The same cards are in the Book as rows."
-      >
+      <EmptyPlace title={texts.tableTitle} text={texts.itNeedsScreenAtLeast}>
         <View className="flex-row">
-          <Act label="The Book as rows" icon={Rows3} onPress={() => go('/book')} />
+          <Act label={texts.bookAsRows} icon={Rows3} onPress={() => go('/book')} />
         </View>
       </EmptyPlace>
     );
@@ -50,22 +48,27 @@ export function TablePage({ ChosenBar, loadWriting }: TablePageProps) {
     <View className="flex-1" testID="table-page">
       <View className="flex-row flex-wrap items-center gap-x-6 border-b border-rule px-5 py-2">
         <Txt font="serif" size="head" heading={1}>
-          Book
+          {texts.book}
         </Txt>
         <WhoChoice />
         <Txt size="small" tone="faded" isFigures testID="table-count">
-          {cards ? formatCount(cards.length, 'card', 'cards') : ''}
+          {cards ? shared.cardCount(cards.length) : ''}
         </Txt>
         <View className="flex-1" />
         <View className="flex-row gap-4">
-          <Act label="As rows" icon={Rows3} onPress={() => go('/book')} testID="as-rows" />
+          <Act label={texts.asRows} icon={Rows3} onPress={() => go('/book')} testID="as-rows" />
           <Act
-            label={isChoosing ? 'Stop selecting' : 'Select several'}
+            label={isChoosing ? texts.stopSelecting : texts.selectSeveral}
             icon={ListChecks}
             onPress={() => dispatch(isChoosing ? choosingEnded() : choosingBegan())}
           />
-          <Act label="Columns" icon={Columns3} onPress={() => setSheet('columns')} testID="table-columns" />
-          <Act label="Views" icon={Eye} onPress={() => setSheet('views')} testID="table-views" />
+          <Act
+            label={texts.columns}
+            icon={Columns3}
+            onPress={() => setSheet('columns')}
+            testID="table-columns"
+          />
+          <Act label={texts.views} icon={Eye} onPress={() => setSheet('views')} testID="table-views" />
         </View>
       </View>
       {cards ? <Grid cards={cards} columns={columns} loadWriting={loadWriting} /> : null}

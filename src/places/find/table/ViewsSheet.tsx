@@ -3,6 +3,7 @@ import { Pressable, View } from 'react-native';
 
 import { changeSettingsUndoably } from '@/book/settings';
 import { defaultTable, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { texts } from '@/texts/find/table';
 import { Act, Field, NextAct, Sheet, Trash, Txt } from '@/ui';
 
 import { useLook } from './useLook';
@@ -19,7 +20,7 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
     const others = tableViews.filter((view) => view.name !== wanted);
     dispatch(
       changeSettingsUndoably(
-        `Saved the view ${wanted}`,
+        texts.savedView(wanted),
         { tableViews: [...others, { name: wanted, look }] },
         false,
       ),
@@ -31,14 +32,14 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
     onClose();
   };
   return (
-    <Sheet title="Views" isOpen onClose={onClose}>
+    <Sheet title={texts.views} isOpen onClose={onClose}>
       <View className="gap-3">
         <View>
           {tableViews.map((view) => (
             <View key={view.name} className="flex-row items-center border-b border-rule">
               <Pressable
                 role="button"
-                aria-label={`Show the view ${view.name}`}
+                aria-label={texts.showView(view.name)}
                 onPress={() => take(view.look)}
                 className="min-h-[44px] min-w-0 flex-1 justify-center hover:bg-leaf active:bg-leaf"
               >
@@ -47,14 +48,14 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
                 </Txt>
               </Pressable>
               <Act
-                label={`Delete the view ${view.name}`}
+                label={texts.deleteView(view.name)}
                 icon={Trash}
                 iconOnly
                 tone="faded"
                 onPress={() =>
                   dispatch(
                     changeSettingsUndoably(
-                      `Deleted the view ${view.name}`,
+                      texts.deletedView(view.name),
                       { tableViews: tableViews.filter((one) => one !== view) },
                       false,
                     ),
@@ -63,22 +64,18 @@ export function ViewsSheet({ onClose }: { readonly onClose: () => void }) {
               />
             </View>
           ))}
-          {tableViews.length === 0 ? (
-            <Txt tone="faded">
-              A view keeps the columns, their order and widths, the sorting and who is shown.
-            </Txt>
-          ) : null}
+          {tableViews.length === 0 ? <Txt tone="faded">{texts.viewKeepsColumnsTheirOrder}</Txt> : null}
         </View>
         <Field
-          label="Save this view as"
+          label={texts.saveThisViewAs}
           value={name}
           onChange={setName}
-          hint={isThere ? 'There is a view of this name; it will be replaced' : undefined}
+          hint={isThere ? texts.thereIsViewOfThisName : undefined}
           testID="view-name"
         />
-        <NextAct label="Save" isDisabled={wanted === ''} onPress={keep} testID="keep-view" />
+        <NextAct label={texts.save} isDisabled={wanted === ''} onPress={keep} testID="keep-view" />
         <View className="flex-row">
-          <Act label="The default table" onPress={() => take(defaultTable)} />
+          <Act label={texts.defaultTable} onPress={() => take(defaultTable)} />
         </View>
       </View>
     </Sheet>

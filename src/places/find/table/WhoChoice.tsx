@@ -4,14 +4,15 @@ import { View } from 'react-native';
 import { useListName } from '@/book/lists';
 import { selectLists, useAppSelector } from '@/book/state';
 import { shownAs } from '@/core/card';
+import { texts } from '@/texts/find/table';
 import { Act, Choice, List, Sheet, Tabs } from '@/ui';
 
 import { useLook } from './useLook';
 
 const KINDS = [
-  ['all', 'All'],
-  ['people', 'People'],
-  ['organisations', 'Organisations'],
+  ['all', texts.all],
+  ['people', texts.people],
+  ['organisations', texts.organisations],
 ] as const;
 
 /** Whom the table shows: all, one kind, or those on a list. */
@@ -24,24 +25,24 @@ export function WhoChoice() {
   return (
     <View className="flex-row items-center gap-6">
       <Tabs
-        name="Which cards"
+        name={texts.whichCards}
         options={KINDS}
         value={look.who as 'all'}
         onChange={(who) => setLook({ who })}
       />
       {lists.length === 0 ? null : (
         <Act
-          label={name ?? 'A list'}
-          name={name === undefined ? 'Those on a list' : `Those on ${name}; another list`}
+          label={name ?? texts.list}
+          name={name === undefined ? texts.thoseOnList : texts.thoseOnAnotherList(name)}
           icon={List}
           tone={name === undefined ? 'faded' : 'berry'}
           onPress={() => setOpen(true)}
           testID="table-list"
         />
       )}
-      <Sheet title="Those on a list" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Sheet title={texts.thoseOnList} isOpen={isOpen} onClose={() => setOpen(false)}>
         <Choice
-          name="List"
+          name={texts.onList}
           options={lists.map((list) => [list.uid, shownAs(list)] as const)}
           value={look.who}
           onChange={(who) => {

@@ -2,7 +2,7 @@ import type { ClipboardEvent } from 'react';
 
 import { noticeShown, useAppDispatch } from '@/book/state';
 import { type CellAt, type CellBlock, type CellText, readTsv, spread, writeTsv } from '@/core/card';
-import { formatCount } from '@/platform';
+import { texts as wording } from '@/texts/find/table';
 
 interface ClipboardWish {
   readonly block: CellBlock | undefined;
@@ -24,8 +24,8 @@ export function useClipboard({ block, size, textAt, write, choose }: ClipboardWi
     const texts = linesOf(block).map((line) => line.map(textAt));
     event.clipboardData.setData('text/plain', writeTsv(texts));
     if (isCut) return empty();
-    const count = formatCount(texts.flat().length, 'cell', 'cells');
-    dispatch(noticeShown({ text: `Copied ${count}`, tone: 'plain' }));
+    const count = wording.cellCount(texts.flat().length);
+    dispatch(noticeShown({ text: wording.copied(count), tone: 'plain' }));
   };
   const paste = async (event: ClipboardEvent) => {
     if (!block || isInField(event)) return;
@@ -38,7 +38,7 @@ export function useClipboard({ block, size, textAt, write, choose }: ClipboardWi
       choose(last, true);
     }
     if (outside === 0) return;
-    const left = `${formatCount(outside, 'cell', 'cells')} lay outside of the table, and ${outside === 1 ? 'was' : 'were'} left out`;
+    const left = wording.cellsLayOutsideOfTable(outside);
     dispatch(noticeShown({ text: left, tone: 'error' }));
   };
   return {

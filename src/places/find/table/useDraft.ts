@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import { noticeShown, useAppDispatch } from '@/book/state';
 import type { CellAt, CellText, TableColumn } from '@/core/card';
+import { texts } from '@/texts/find/table';
 
 import type { Refused } from './useWriting';
 
@@ -30,7 +31,7 @@ export function useDraft({ active, columns, textAt, write, onDone }: DraftWish) 
     if (!active) return;
     const column = columns[active.column];
     if (column?.isWritable === true) setDraft({ at: active, text: text ?? textAt(active) });
-    else dispatch(noticeShown({ text: `${column?.title ?? 'This'} can’t be written`, tone: 'error' }));
+    else dispatch(noticeShown({ text: texts.cantBeWritten(column?.title ?? texts.this), tone: 'error' }));
   };
   const finish = async (text: string, move: readonly [down: number, along: number] = [0, 0]) => {
     if (!draft) return;

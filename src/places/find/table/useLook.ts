@@ -1,5 +1,6 @@
 import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, type TableLook, useAppDispatch, useAppSelector } from '@/book/state';
+import { texts } from '@/texts/find/table';
 
 /** How the table looks now, and changing it; it stays so for the next time. */
 export function useLook(): { look: TableLook; setLook: (some: Partial<TableLook>) => void } {
@@ -7,7 +8,6 @@ export function useLook(): { look: TableLook; setLook: (some: Partial<TableLook>
   const { table } = useAppSelector(selectSettings);
   return {
     look: table,
-    setLook: (some) =>
-      dispatch(changeSettingsUndoably('Look of the table', { table: { ...table, ...some } })),
+    setLook: (some) => dispatch(changeSettingsUndoably(texts.lookOfTable, { table: { ...table, ...some } })),
   };
 }

@@ -4,7 +4,9 @@ import { changeMany } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
 import { findCountryCode } from '@/core/base';
 import { type Card, type CellText, shownAs, type TableColumn } from '@/core/card';
-import { formatCount, LOCALE } from '@/platform';
+import { LOCALE } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/find/table';
 
 /** Gives what writes cells; it is loaded when the first cell is written. */
 export type LoadWriting = () => Promise<{
@@ -79,7 +81,7 @@ function writeAll(
     const findCode = (name: string) => findCountryCode(name, LOCALE);
     const result = writeCell(before, id, text, { locale: LOCALE, findCountryCode: findCode, title });
     if ('fault' in result) {
-      faults.push({ where: `${shownAs(card) || 'No name'}, ${title}`, text, why: result.fault });
+      faults.push({ where: `${shownAs(card) || shared.noName}, ${title}`, text, why: result.fault });
     } else if (read(result.card) !== read(before)) {
       written.set(card.uid, result.card);
       titles.add(title);
@@ -91,9 +93,10 @@ function writeAll(
 
 function labelOf(cards: readonly Card[], titles: readonly string[], count: number): string {
   const [card] = cards;
-  const whose =
-    cards.length === 1 && card ? shownAs(card) || 'a card' : formatCount(cards.length, 'card', 'cards');
+  const whose = cards.length === 1 && card ? shownAs(card) || shared.card : shared.cardCount(cards.length);
   const what =
-    titles.length === 1 && count === cards.length ? titles[0] : formatCount(count, 'value', 'values');
-  return `Changed ${what} of ${whose}`;
+    titles.length === 1 && count === cards.length
+      ? (titles[0] ?? texts.valueCount(count))
+      : texts.valueCount(count);
+  return texts.changedOf(what, whose);
 }

@@ -6,6 +6,7 @@ import { initialsOf, ringtoneOf, shownAs } from '@/core/card';
 import type { HeldCardView, StandInStatus } from '@/core/sync';
 import { cardPath, ring } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts } from '@/texts/sync/try';
 import { Act, Phone, Stamp, Txt } from '@/ui';
 
 /** A call that comes in on the phone: it rings, and shows who it is as far as the phone knows. */
@@ -30,7 +31,7 @@ export function CallPart({ now }: { readonly now: StandInStatus }) {
   return (
     <View>
       <View className="flex-row">
-        <Act label="Simulate a call" icon={Phone} onPress={call} testID="have-call" />
+        <Act label={texts.simulateCall} icon={Phone} onPress={call} testID="have-call" />
       </View>
       {caller ? <Caller caller={caller} onEnd={end} /> : null}
     </View>
@@ -52,7 +53,7 @@ function Caller({ caller, onEnd }: { readonly caller: HeldCardView; readonly onE
       />
       <View className="min-w-0 flex-1">
         <Txt size="small" tone="faded">
-          Calling
+          {texts.calling}
         </Txt>
         <Txt font="serif" size="title">
           {card ? shownAs(card) : caller.name}
@@ -62,13 +63,13 @@ function Caller({ caller, onEnd }: { readonly caller: HeldCardView; readonly onE
         {opener === undefined ? null : <Txt font="serifItalic">{opener}</Txt>}
         <View className="flex-row flex-wrap gap-x-6">
           <Act
-            label="Open the card"
+            label={texts.openCard}
             onPress={() => {
               onEnd();
               go(cardPath(caller.uid));
             }}
           />
-          <Act label="Hang up" tone="brick" onPress={onEnd} testID="hang-up" />
+          <Act label={texts.hangUp} tone="brick" onPress={onEnd} testID="hang-up" />
         </View>
       </View>
     </View>

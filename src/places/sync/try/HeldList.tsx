@@ -3,7 +3,8 @@ import { Pressable, View } from 'react-native';
 
 import { foldText } from '@/core/base';
 import type { StandInStatus } from '@/core/sync';
-import { formatCount } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/try';
 import { Act, Field, Txt } from '@/ui';
 
 /** Rows shown at first, and with each press more. */
@@ -25,7 +26,7 @@ export function HeldList({ now, onOpen }: HeldListProps) {
   return (
     <View>
       <Field
-        label={`Among its ${formatCount(now.cards.length, 'card', 'cards')}`}
+        label={texts.amongItsCards(now.cards.length)}
         value={text}
         onChange={setText}
         testID="held-find"
@@ -34,28 +35,32 @@ export function HeldList({ now, onOpen }: HeldListProps) {
         <Pressable
           key={uid}
           role="button"
-          aria-label={`${name}${isWaiting ? ', not sent yet' : ''}`}
+          aria-label={`${name}${isWaiting ? texts.notSentYet : ''}`}
           onPress={() => onOpen(uid)}
           className="min-h-[52px] justify-center border-b border-rule py-1 hover:bg-leaf/60 active:bg-leaf"
         >
           <View className="flex-row justify-between gap-3">
             <View className="min-w-0 flex-1">
-              <Txt lines={1}>{name === '' ? 'No name' : name}</Txt>
+              <Txt lines={1}>{name === '' ? shared.noName : name}</Txt>
             </View>
             {isWaiting ? (
               <Txt size="small" tone="ochre">
-                not sent yet
+                {texts.notSentYetWord}
               </Txt>
             ) : null}
           </View>
           <Txt size="small" tone="faded" lines={1} isFigures>
-            {isGroup ? 'A list' : [...phones, ...mails].join(' · ')}
+            {isGroup ? texts.list : [...phones, ...mails].join(' · ')}
           </Txt>
         </Pressable>
       ))}
       {found.length > shown ? (
         <View className="flex-row">
-          <Act label={`${found.length - shown} more`} tone="faded" onPress={() => setShown(shown + 200)} />
+          <Act
+            label={texts.moreCount(found.length - shown)}
+            tone="faded"
+            onPress={() => setShown(shown + 200)}
+          />
         </View>
       ) : null}
     </View>

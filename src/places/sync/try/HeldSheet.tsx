@@ -3,6 +3,7 @@ import { View } from 'react-native';
 
 import { useHubAct } from '@/book/sync';
 import type { StandInStatus } from '@/core/sync';
+import { texts } from '@/texts/sync/try';
 import { Act, Field, NextAct, Sheet, Trash } from '@/ui';
 
 interface HeldSheetProps {
@@ -28,20 +29,20 @@ export function HeldSheet({ now: { kind, cards }, uid, onClose }: HeldSheetProps
   };
   const then = (work: Promise<unknown>) => void work.then(onClose);
   return (
-    <Sheet title={held ? held.name : 'A new card on the device'} isOpen onClose={onClose}>
+    <Sheet title={held ? held.name : texts.newCardOnDevice} isOpen onClose={onClose}>
       <View className="gap-3" testID="held-sheet">
-        <Field label="Name" value={name} onChange={setName} isFirst testID="held-name" />
+        <Field label={texts.name} value={name} onChange={setName} isFirst testID="held-name" />
         {held?.isGroup === true ? null : (
           <>
             <Field
-              label="Numbers, one a line"
+              label={texts.numbersOneLine}
               value={phones}
               onChange={setPhones}
               isLong
               testID="held-phones"
             />
             <Field
-              label="Mail addresses, one a line"
+              label={texts.mailAddressesOneLine}
               value={mails}
               onChange={setMails}
               isLong
@@ -50,7 +51,7 @@ export function HeldSheet({ now: { kind, cards }, uid, onClose }: HeldSheetProps
           </>
         )}
         <NextAct
-          label="Save on the device"
+          label={texts.saveOnDevice}
           isDisabled={edit.name === ''}
           onPress={() => void save()}
           testID="held-save"
@@ -59,12 +60,12 @@ export function HeldSheet({ now: { kind, cards }, uid, onClose }: HeldSheetProps
           <View className="flex-row flex-wrap gap-x-6">
             {kind === 'computer' ? (
               <Act
-                label="Duplicate"
+                label={texts.duplicate}
                 onPress={() => then(act((hub, token) => hub.duplicateHeld(token, kind, held.uid)))}
               />
             ) : null}
             <Act
-              label="Delete on the device"
+              label={texts.deleteOnDevice}
               icon={Trash}
               tone="brick"
               onPress={() => then(act((hub, token) => hub.removeHeld(token, kind, held.uid)))}

@@ -2,6 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useHubAnswer } from '@/book/sync';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/try';
 import { Act, Paperclip, Send, Txt } from '@/ui';
 
 import { useNow } from '../useDevices';
@@ -21,26 +23,26 @@ export function MailPart({ id, onBack, onReply }: MailPartProps) {
   const { value: mail, fault } = useHubAnswer(`mail ${id}`, (hub, token) => hub.mail(token, id));
   const [asked, setAsked] = useState<{ name: string; address: string }>();
   if (!mail)
-    return <Txt tone={fault === '' ? 'faded' : 'ochre'}>{fault === '' ? 'Contacting the hub …' : fault}</Txt>;
+    return <Txt tone={fault === '' ? 'faded' : 'ochre'}>{fault === '' ? shared.contactingHub : fault}</Txt>;
   const { from, to, subject, text, files, at, box } = mail;
   const people = box === 'inbox' ? [from] : to;
   return (
     <View className="gap-2" testID="mail">
       <View className="flex-row">
-        <Act label="Back to the messages" tone="faded" onPress={onBack} testID="mail-back" />
+        <Act label={texts.backToMessages} tone="faded" onPress={onBack} testID="mail-back" />
       </View>
       <Txt font="serif" size="title" heading={2}>
-        {subject === '' ? 'No subject' : subject}
+        {subject === '' ? texts.noSubject : subject}
       </Txt>
       <View className="flex-row flex-wrap items-center gap-x-4">
         <Txt size="small" tone="faded">
-          {box === 'inbox' ? 'From' : 'To'}
+          {box === 'inbox' ? texts.from : texts.to}
         </Txt>
         {people.map((one) => (
           <Act
             key={one.address}
             label={one.name === '' ? one.address : one.name}
-            name={`Who is ${one.name === '' ? one.address : one.name}?`}
+            name={texts.whoIs(one.name === '' ? one.address : one.name)}
             onPress={() => setAsked(one)}
             testID="sender"
           />
@@ -59,9 +61,11 @@ export function MailPart({ id, onBack, onReply }: MailPartProps) {
       {box === 'inbox' ? (
         <View className="flex-row">
           <Act
-            label="Answer"
+            label={texts.answer}
             icon={Send}
-            onPress={() => onReply({ ...from, subject: /^Re: /i.test(subject) ? subject : `Re: ${subject}` })}
+            onPress={() =>
+              onReply({ ...from, subject: /^Re: /i.test(subject) ? subject : texts.re(subject) })
+            }
             testID="mail-reply"
           />
         </View>

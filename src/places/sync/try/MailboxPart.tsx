@@ -3,7 +3,8 @@ import { Pressable, View } from 'react-native';
 
 import { useHubAnswer } from '@/book/sync';
 import { type Box, BOXES, type MailHeadView, type StandInStatus } from '@/core/sync';
-import { formatCount } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/try';
 import { Act, Choice, Pencil, Txt } from '@/ui';
 
 import { useNow } from '../useDevices';
@@ -11,7 +12,11 @@ import { formatMoment } from '../words';
 import { MailPart } from './MailPart';
 import { type ReplyTo, WritePart } from './WritePart';
 
-const WORDS: Readonly<Record<Box, string>> = { inbox: 'Received', outbox: 'Outbox', sent: 'Sent' };
+const WORDS: Readonly<Record<Box, string>> = {
+  inbox: texts.received,
+  outbox: texts.outbox,
+  sent: texts.sent,
+};
 /** Messages shown at first, and with each press more. */
 const ROWS = 20;
 
@@ -39,17 +44,17 @@ export function MailboxPart({ now }: { readonly now: StandInStatus }) {
   return (
     <View testID="mailbox">
       <View className="flex-row">
-        <Act label="Write a message" icon={Pencil} onPress={() => setWriting('new')} testID="write-new" />
+        <Act label={shared.writeMessage} icon={Pencil} onPress={() => setWriting('new')} testID="write-new" />
       </View>
       <Choice
-        name="Which messages"
+        name={texts.whichMessages}
         options={BOXES.map((one) => [one, labelOf(one, mails ?? [])] as const)}
         value={box}
         onChange={setBox}
       />
       {here.length === 0 ? (
         <Txt font="serifItalic" tone="faded">
-          {mails === undefined ? 'Contacting the hub …' : 'Nothing here.'}
+          {mails === undefined ? shared.contactingHub : texts.nothingHere}
         </Txt>
       ) : null}
       {here.slice(0, shown).map((mail) => (
@@ -57,11 +62,15 @@ export function MailboxPart({ now }: { readonly now: StandInStatus }) {
       ))}
       {here.length > shown ? (
         <View className="flex-row">
-          <Act label={`${here.length - shown} more`} tone="faded" onPress={() => setShown(shown + 100)} />
+          <Act
+            label={texts.moreCount(here.length - shown)}
+            tone="faded"
+            onPress={() => setShown(shown + 100)}
+          />
         </View>
       ) : null}
       <Txt size="small" tone="faded">
-        Nothing leaves this machine. People answer by rule, so that you can try the exchange.
+        {texts.nothingLeavesThisMachine}
       </Txt>
     </View>
   );
@@ -70,7 +79,7 @@ export function MailboxPart({ now }: { readonly now: StandInStatus }) {
 function labelOf(box: Box, mails: readonly MailHeadView[]): string {
   const here = mails.filter((mail) => mail.box === box);
   const unread = here.filter(({ isRead }) => !isRead).length;
-  const rest = unread === 0 ? '' : `, ${formatCount(unread, 'new one', 'new ones')}`;
+  const rest = unread === 0 ? '' : texts.newOnes(unread);
   return `${WORDS[box]}: ${here.length}${rest}`;
 }
 
@@ -79,11 +88,11 @@ function MailRow({ mail, onOpen }: { readonly mail: MailHeadView; readonly onOpe
   const { box, from, to, subject, at, isRead } = mail;
   const [first, ...others] = box === 'inbox' ? [from] : to;
   const who = first ? first.name || first.address : '';
-  const whole = others.length === 0 ? who : `${who} and ${others.length} more`;
+  const whole = others.length === 0 ? who : texts.andMore(who, others.length);
   return (
     <Pressable
       role="button"
-      aria-label={`${whole}: ${subject}${isRead ? '' : ', new'}`}
+      aria-label={`${whole}: ${subject}${isRead ? '' : texts.new}`}
       onPress={onOpen}
       className="min-h-[52px] justify-center border-b border-rule py-1 hover:bg-leaf/60 active:bg-leaf"
     >
@@ -98,7 +107,7 @@ function MailRow({ mail, onOpen }: { readonly mail: MailHeadView; readonly onOpe
         </Txt>
       </View>
       <Txt size="small" tone="faded" lines={1}>
-        {subject === '' ? 'No subject' : subject}
+        {subject === '' ? texts.noSubject : subject}
       </Txt>
     </Pressable>
   );

@@ -8,6 +8,8 @@ import { type Card, normalizeAddress, shownAs } from '@/core/card';
 import { isRuleList, withMembers } from '@/core/lists';
 import { cardPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/try';
 import { Act, Field, List, NotebookPen, Plus, ScanText, Sheet, Tick, Txt } from '@/ui';
 
 interface SenderSheetProps {
@@ -55,7 +57,7 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
     void dispatch(
       changeBook({
         cause: 'edit',
-        label: `Added ${shownAs(card)} to ${shownAs(list)}`,
+        label: texts.addedTo(shownAs(card), shownAs(list)),
         upserts: [withMembers(list, [card.uid])],
       }),
     );
@@ -63,15 +65,15 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
     const talk = { kind: 'mail', direction: 'in', day: localDay(), with: [card.uid] } as const;
     const after = { ...talk, id: newUid(), with: [card.uid], said: said?.trim() ?? '' };
     await dispatch(
-      changeBook({ cause: 'edit', label: `Noted a talk with ${shownAs(card)}`, talks: [{ after }] }),
+      changeBook({ cause: 'edit', label: texts.notedTalkWith(shownAs(card)), talks: [{ after }] }),
     );
     onClose();
   };
   return (
     <>
-      <Txt tone="faded">{work.filter(Boolean).join(', ') || 'A card of your book'}</Txt>
-      <Act label="Open the card" onPress={() => go(cardPath(card.uid))} testID="sender-open" />
-      <Act label="Add to a list" icon={List} onPress={() => setListing(!isListing)} testID="sender-list" />
+      <Txt tone="faded">{work.filter(Boolean).join(', ') || texts.cardOfYourBook}</Txt>
+      <Act label={texts.openCard} onPress={() => go(cardPath(card.uid))} testID="sender-open" />
+      <Act label={texts.addToList} icon={List} onPress={() => setListing(!isListing)} testID="sender-list" />
       {isListing
         ? lists.map((list) => (
             <Tick
@@ -85,12 +87,19 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
           ))
         : null}
       {said === undefined ? (
-        <Act label="Note a talk" icon={NotebookPen} onPress={() => setSaid('')} testID="sender-note" />
+        <Act label={shared.noteTalk} icon={NotebookPen} onPress={() => setSaid('')} testID="sender-note" />
       ) : (
         <>
-          <Field label="What was said" value={said} onChange={setSaid} isLong isFirst testID="sender-said" />
+          <Field
+            label={shared.whatWasSaid}
+            value={said}
+            onChange={setSaid}
+            isLong
+            isFirst
+            testID="sender-said"
+          />
           <Act
-            label="Save the note"
+            label={texts.saveNote}
             isDisabled={said.trim() === ''}
             onPress={() => void note()}
             testID="sender-keep"
@@ -127,10 +136,10 @@ function NewSender({ text }: { readonly text: string }) {
   };
   return (
     <>
-      <Txt tone="faded">Nobody in your book has this address. Read out of the message:</Txt>
+      <Txt tone="faded">{texts.nobodyInYourBook}</Txt>
       <View className="border-l-2 border-rule pl-3" testID="sender-lifted">
         <Txt font="serif" size="strong">
-          {card ? shownAs(card) : 'Reading …'}
+          {card ? shownAs(card) : texts.reading}
         </Txt>
         {lines.map((line) => (
           <Txt key={line} isFigures>
@@ -139,13 +148,13 @@ function NewSender({ text }: { readonly text: string }) {
         ))}
       </View>
       <Act
-        label="Add this card"
+        label={texts.addThisCard}
         icon={Plus}
         isDisabled={!card}
         onPress={() => void add()}
         testID="sender-add"
       />
-      <Act label="Look at it word by word" icon={ScanText} tone="faded" onPress={look} testID="sender-look" />
+      <Act label={texts.lookAtItWord} icon={ScanText} tone="faded" onPress={look} testID="sender-look" />
     </>
   );
 }

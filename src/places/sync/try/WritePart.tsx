@@ -8,6 +8,8 @@ import { foldText } from '@/core/base';
 import type { StandInStatus } from '@/core/sync';
 import { mailDate, writeMessage } from '@/core/write';
 import { nowMs } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
+import { texts } from '@/texts/sync/try';
 import { Act, Field, Mail, Txt } from '@/ui';
 
 /** Offers while an address is typed. */
@@ -63,23 +65,21 @@ export function WritePart({ now, to: first, onSent }: WritePartProps) {
       return true;
     });
     if (sent !== true) return;
-    dispatch(
-      noticeShown({ text: `In the outbox: ${subject === '' ? 'a message' : subject}`, tone: 'plain' }),
-    );
+    dispatch(noticeShown({ text: texts.inOutbox(subject === '' ? texts.message : subject), tone: 'plain' }));
     onSent();
   };
   return (
     <View className="gap-2" testID="write-part">
       {own.length > 0 ? null : (
         <Field
-          label="Your own address, which messages are from"
+          label={shared.yourOwnAddressWhichMessages}
           value={from}
           onChange={setFrom}
           kind="email"
           testID="write-from"
         />
       )}
-      <Field label="To" value={to} onChange={setTo} kind="email" isFirst={!first} testID="write-to" />
+      <Field label={texts.to} value={to} onChange={setTo} kind="email" isFirst={!first} testID="write-to" />
       {offers.map(({ name, mail }) => (
         <View key={`${name} ${mail}`} className="flex-row">
           <Act label={`${name}, ${mail}`} tone="ink" onPress={() => setTo(mail)} />
@@ -87,14 +87,20 @@ export function WritePart({ now, to: first, onSent }: WritePartProps) {
       ))}
       {to !== '' && !ADDRESS.test(address) && offers.length === 0 ? (
         <Txt size="small" tone="faded">
-          A whole address is wanted, or the beginning of a name that it knows.
+          {texts.wholeAddressIsWanted}
         </Txt>
       ) : null}
-      <Field label="Subject" value={subject} onChange={setSubject} testID="write-subject" />
-      <Field label="Text" value={body} onChange={setBody} isLong testID="write-text" />
+      <Field label={texts.subject} value={subject} onChange={setSubject} testID="write-subject" />
+      <Field label={texts.text} value={body} onChange={setBody} isLong testID="write-text" />
       <View className="flex-row gap-x-6">
-        <Act label="Send" icon={Mail} isDisabled={!isReady} onPress={() => void send()} testID="write-mail" />
-        <Act label="Cancel" tone="faded" onPress={onSent} />
+        <Act
+          label={texts.send}
+          icon={Mail}
+          isDisabled={!isReady}
+          onPress={() => void send()}
+          testID="write-mail"
+        />
+        <Act label={texts.cancel} tone="faded" onPress={onSent} />
       </View>
     </View>
   );

@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import { changeSettingsUndoably } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { ENVELOPES, envelopesAsPage, type Letter } from '@/core/write';
-import { formatCount, printPage } from '@/platform';
+import { printPage } from '@/platform';
+import { texts } from '@/texts/write/letters';
 import { Choice, Field, NextAct, Printer } from '@/ui';
 
 /** Which envelope, whose sender, and printing them. */
@@ -17,21 +18,21 @@ export function EnvelopesPart({ letters }: { readonly letters: readonly Letter[]
   return (
     <View className="gap-4" testID="envelopes">
       <Choice
-        name="Envelope"
+        name={texts.envelope}
         options={ENVELOPES.map((one) => [one.name, one.name] as const)}
         value={name}
         onChange={setName}
       />
       <Field
-        label="Sender"
+        label={texts.sender}
         value={sender}
-        onChange={(text) => dispatch(changeSettingsUndoably('Sender of letters', { sender: text }))}
-        hint="Stands small at the top left; none where it is empty"
+        onChange={(text) => dispatch(changeSettingsUndoably(texts.senderOfLetters, { sender: text }))}
+        hint={texts.standsSmallAtTop}
         isLong
         testID="sender"
       />
       <NextAct
-        label={`Print ${formatCount(letters.length, 'envelope', 'envelopes')}`}
+        label={texts.printEnvelopes(letters.length)}
         icon={Printer}
         isDisabled={letters.length === 0 || size === undefined}
         onPress={() => (size ? printPage(envelopesAsPage(letters, size, from.filter(Boolean))) : undefined)}

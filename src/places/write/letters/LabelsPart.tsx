@@ -11,7 +11,8 @@ import {
   type Letter,
   sheetProblem,
 } from '@/core/write';
-import { formatCount, printPage } from '@/platform';
+import { printPage } from '@/platform';
+import { texts } from '@/texts/write/letters';
 import { Choice, Field, NextAct, Printer, Txt } from '@/ui';
 
 import { SheetPicture } from './SheetPicture';
@@ -29,8 +30,8 @@ export function LabelsPart({ letters }: { readonly letters: readonly Letter[] })
   return (
     <View className="gap-4" testID="labels">
       <Choice
-        name="Sheet"
-        options={[...LABEL_SHEETS.map(([name]) => [name, name] as const), ['', 'Sizes of my own'] as const]}
+        name={texts.sheet}
+        options={[...LABEL_SHEETS.map(([name]) => [name, name] as const), ['', texts.sizesOfMyOwn] as const]}
         value={isTyped ? '' : (known ?? '')}
         onChange={(name) => {
           const chosen = LABEL_SHEETS.find(([one]) => one === name)?.[1];
@@ -42,7 +43,7 @@ export function LabelsPart({ letters }: { readonly letters: readonly Letter[] })
       <SheetPicture sheet={sheet} start={first} count={letters.length} />
       <View className="w-[200px]">
         <Field
-          label={`Start at label, 1 to ${each}`}
+          label={texts.startAtLabel1(each)}
           value={start === 0 ? '' : String(start)}
           onChange={(text) => setStart(Number(text.replace(/\D/g, '').slice(0, 3)))}
           kind="tel"
@@ -51,13 +52,13 @@ export function LabelsPart({ letters }: { readonly letters: readonly Letter[] })
       </View>
       {problem === undefined ? (
         <Txt size="small" tone="faded" isFigures>
-          {`${formatCount(Math.max(0, sheets), 'sheet', 'sheets')}; print at full size, without margins.`}
+          {texts.sheetsPrintAtFull(Math.max(0, sheets))}
         </Txt>
       ) : (
         <Txt tone="brick">{problem}</Txt>
       )}
       <NextAct
-        label={`Print ${formatCount(letters.length, 'label', 'labels')}`}
+        label={texts.printLabels(letters.length)}
         icon={Printer}
         isDisabled={letters.length === 0 || problem !== undefined}
         onPress={() => printPage(labelsAsPage(letters, sheet, first))}
@@ -76,22 +77,22 @@ function useSheet() {
   return {
     sheet,
     take: (next: LabelSheet) =>
-      void dispatch(changeSettingsUndoably('Sheet of labels', { labelSheet: next })),
+      void dispatch(changeSettingsUndoably(texts.sheetOfLabels, { labelSheet: next })),
   };
 }
 
 /** What can be typed of a sheet, with our words for it. */
 const SIZES: readonly (readonly [keyof LabelSheet, string])[] = [
-  ['paperWidth', 'Paper, width'],
-  ['paperHeight', 'Paper, height'],
-  ['columns', 'Labels in a row'],
-  ['rows', 'Rows'],
-  ['labelWidth', 'Label, width'],
-  ['labelHeight', 'Label, height'],
-  ['left', 'From the left edge'],
-  ['top', 'From the top edge'],
-  ['gapX', 'Between two side by side'],
-  ['gapY', 'Between two rows'],
+  ['paperWidth', texts.paperWidth],
+  ['paperHeight', texts.paperHeight],
+  ['columns', texts.labelsInRow],
+  ['rows', texts.rows],
+  ['labelWidth', texts.labelWidth],
+  ['labelHeight', texts.labelHeight],
+  ['left', texts.fromLeftEdge],
+  ['top', texts.fromTopEdge],
+  ['gapX', texts.betweenTwoSideBySide],
+  ['gapY', texts.betweenTwoRows],
 ];
 
 interface SizesProps {
@@ -103,7 +104,7 @@ function Sizes({ sheet, take }: SizesProps) {
   return (
     <View className="gap-2">
       <Txt size="small" tone="faded">
-        In millimetres
+        {texts.inMillimetres}
       </Txt>
       <View className="flex-row flex-wrap gap-x-4 gap-y-3">
         {SIZES.map(([key, label]) => (
@@ -142,7 +143,7 @@ function SizeField({ label, value, isGood, onChange }: SizeFieldProps) {
         if (isGood(read(text))) onChange(read(text));
       }}
       onBlur={() => (isWrong ? undefined : setTyped(undefined))}
-      error={isWrong ? 'This can’t be' : undefined}
+      error={isWrong ? texts.thisCantBe : undefined}
       testID={`size-${label}`}
     />
   );

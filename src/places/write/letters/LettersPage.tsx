@@ -5,8 +5,9 @@ import { selectCardsByUid, selectSettings, useAppSelector, useCardGetter } from 
 import { useMailDraft } from '@/book/write';
 import { shownAs } from '@/core/card';
 import { findLetters, type Letters, type TemplateWords, writeLetterList } from '@/core/write';
-import { formatCount, LOCALE, saveFile } from '@/platform';
+import { LOCALE, saveFile } from '@/platform';
 import { goBack } from '@/platform/navigation';
+import { texts } from '@/texts/write/letters';
 import { Act, Choice, Download, OverPage, TitledPart, Txt, useLoaded, usePageTitle } from '@/ui';
 
 import { LeftOut } from '../LeftOut';
@@ -25,7 +26,7 @@ interface LettersProps {
 
 /** Labels, envelopes and a list of addresses for the people whom the message goes to. */
 export function LettersPage({ loadWords }: LettersProps) {
-  usePageTitle('Letters');
+  usePageTitle(texts.letters);
   const words = useLoaded(loadWords);
   const now = useMailDraft();
   const found = useLetters(now.recipients);
@@ -36,31 +37,31 @@ export function LettersPage({ loadWords }: LettersProps) {
   const { letters, without } = found;
   return (
     <OverPage
-      title="Letters"
-      backLabel="Write"
+      title={texts.letters}
+      backLabel={texts.write}
       onBack={() => goBack('/write')}
       className="max-w-[720px] gap-5"
       testID="letters-page"
     >
       <ToField draft={draft} set={set} />
       <View>
-        <Txt testID="letter-count">{`${formatCount(letters.length, 'letter', 'letters')} to send`}</Txt>
-        <LeftOut title="Without a post address" uids={without} testID="without-address" />
+        <Txt testID="letter-count">{texts.lettersToSend(letters.length)}</Txt>
+        <LeftOut title={texts.withoutPostAddress} uids={without} testID="without-address" />
       </View>
       <Choice
-        name="What is printed"
+        name={texts.whatIsPrinted}
         options={[
-          ['labels', 'Labels on a sheet'],
-          ['envelopes', 'Envelopes'],
+          ['labels', texts.labelsOnSheet],
+          ['envelopes', texts.envelopes],
         ]}
         value={kind}
         onChange={setKind}
       />
       {kind === 'labels' ? <LabelsPart letters={letters} /> : <EnvelopesPart letters={letters} />}
-      <TitledPart title="For another program">
+      <TitledPart title={texts.forAnotherProgram}>
         <View className="flex-row">
           <Act
-            label="Save the list as a table"
+            label={texts.saveListAsTable}
             icon={Download}
             isDisabled={letters.length === 0 || !words}
             onPress={() =>

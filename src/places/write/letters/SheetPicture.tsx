@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
 import { type LabelSheet, placeLabels } from '@/core/write';
+import { texts } from '@/texts/write/letters';
 
 interface SheetPictureProps {
   readonly sheet: LabelSheet;
@@ -20,7 +21,7 @@ export function SheetPicture({ sheet, start, count }: SheetPictureProps) {
   return (
     <View
       role="img"
-      aria-label={`The first sheet: places ${start} to ${used} of ${each} are used`}
+      aria-label={texts.firstSheetPlacesToOfAreUsed(start, used, each)}
       className="border border-rule"
       style={{ width: WIDTH, height: sheet.paperHeight * scale }}
       testID="sheet-picture"

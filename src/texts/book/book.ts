@@ -1,0 +1,4 @@
+/** Where mail comes from. */
+export const texts = {
+  simulatedMailbox: 'the simulated mailbox',
+};

@@ -1,0 +1,48 @@
+import { countOf } from '../plural';
+
+/** How a card’s values are named and counted. */
+export const texts = {
+  lastSaid: 'Last said',
+  soon: 'Soon',
+  family: 'Family',
+  interests: 'Interests',
+  thereItIs: 'There it is',
+  new: 'New',
+  notInBook: 'not in the book',
+  phone: 'Phone',
+  mail: 'Mail',
+  address: 'Address',
+  web: 'Web',
+  account: 'Account',
+  people: 'People',
+  timeThere: 'Time there',
+  pronouns: 'Pronouns',
+  nickname: 'Nickname',
+  work: 'Work',
+  phoneThere: 'Phone there',
+  peopleThere: 'People there',
+  languages: 'Languages',
+  tags: 'Tags',
+  note: 'Note',
+  files: 'Files',
+  morePictures: 'More pictures',
+  key: 'Key',
+  today: 'today',
+  tomorrow: 'tomorrow',
+  inDays: (days: number) => `in ${countOf(days, { one: 'day', other: 'days' })}`,
+  turns: (years: number, when: string) => `turns ${years} ${when}`,
+  comes: (day: string, when: string) => `${day} ${when}`,
+  comesWithYears: (day: string, when: string, years: number) =>
+    `${day} ${when}, ${countOf(years, { one: 'year', other: 'years' })}`,
+  anniversary: 'anniversary',
+  yearsThen: (years: number, when: string) => `${countOf(years, { one: 'year', other: 'years' })} ${when}`,
+  schedulingAddresses: (count: number) =>
+    countOf(count, { one: 'scheduling address', other: 'scheduling addresses' }),
+  directoryEntries: (count: number) => countOf(count, { one: 'directory entry', other: 'directory entries' }),
+  members: (count: number) => countOf(count, { one: 'member', other: 'members' }),
+  calendars: (count: number) => countOf(count, { one: 'calendar', other: 'calendars' }),
+  translations: (count: number) => countOf(count, { one: 'translation', other: 'translations' }),
+  propertiesOfOtherPrograms: (count: number) =>
+    countOf(count, { one: 'property of another program', other: 'properties of other programs' }),
+  grammaticalGender: 'grammatical gender',
+};

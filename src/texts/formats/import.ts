@@ -1,0 +1,4 @@
+/** Names of values that differ. */
+export const texts = {
+  relatedCards: 'related cards',
+};

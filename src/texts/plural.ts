@@ -1,0 +1,18 @@
+/** The language of all texts here: British English. */
+export const LANGUAGE = 'en-GB';
+
+const numbers = new Intl.NumberFormat(LANGUAGE);
+const rules = new Intl.PluralRules(LANGUAGE);
+
+/** The forms a noun takes beside a number, by the plural categories of Unicode CLDR; `other` stands for the rest. */
+export type Forms = Partial<Record<Intl.LDMLPluralRule, string>> & { readonly other: string };
+
+/** The form that goes with a number: "card", "cards". */
+export function pluralOf(count: number, forms: Forms): string {
+  return forms[rules.select(count)] ?? forms.other;
+}
+
+/** A number with its noun: "1 card", "11,000 cards". */
+export function countOf(count: number, forms: Forms): string {
+  return `${numbers.format(count)} ${pluralOf(count, forms)}`;
+}

@@ -1,0 +1,11 @@
+/** Values of which a card has one only. */
+export const texts = {
+  languageOfCard: 'Language of the card',
+  pronouns: 'Pronouns',
+  rhythm: 'Rhythm',
+  notCalledQuietBefore: 'Not called quiet before',
+  postsOf: 'Posts of',
+  person: 'a person',
+  organisation: 'an organisation',
+  list: 'a list',
+};
