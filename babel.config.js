@@ -2,6 +2,6 @@ module.exports = function (api) {
   api.cache(true);
   return {
     presets: [['babel-preset-expo', { jsxImportSource: 'nativewind' }], 'nativewind/babel'],
-    plugins: ['./scripts/babel/importFromFiles.cjs'],
+    plugins: ['./scripts/babel/inlineTexts.cjs', './scripts/babel/importFromFiles.cjs'],
   };
 };

@@ -23,15 +23,18 @@ const isUnusedOfRouter = (name, origin) =>
   /[\\/]expo-router[\\/]/.test(origin) &&
   (name === 'color' || /\/(views\/Sitemap|LinkWithPreview)$/.test(name));
 
-/** Imports are resolved through the indexes when a file is transformed, so what is cached is good for these indexes only. */
-config.cacheVersion = hashIndexes();
+/**
+ * Imports are resolved through the indexes and plain texts written into a file when it is transformed, so what is cached is
+ * good for these indexes and texts only.
+ */
+config.cacheVersion = hashSources();
 
-function hashIndexes() {
-  const hash = createHash('sha256').update(
-    readFileSync(join(__dirname, 'scripts/babel/importFromFiles.cjs')),
-  );
-  const files = readdirSync(join(__dirname, 'src'), { recursive: true }).filter((file) =>
-    file.endsWith('index.ts'),
+function hashSources() {
+  const hash = createHash('sha256');
+  for (const plugin of ['importFromFiles', 'inlineTexts'])
+    hash.update(readFileSync(join(__dirname, 'scripts/babel', `${plugin}.cjs`)));
+  const files = readdirSync(join(__dirname, 'src'), { recursive: true }).filter(
+    (file) => file.endsWith('index.ts') || /^texts[\\/].*\.ts$/.test(file),
   );
   for (const file of files.sort()) hash.update(readFileSync(join(__dirname, 'src', file)));
   return hash.digest('hex');

@@ -15,6 +15,7 @@ const CONFIGS = [
   'app.json',
   'babel.config.js',
   'scripts/babel/importFromFiles.cjs',
+  'scripts/babel/inlineTexts.cjs',
   'metro.config.js',
   'tailwind.config.js',
   'package-lock.json',
