@@ -105,7 +105,7 @@ try {
     ['/directory', fillDirectory],
   ]);
   await shoot('phone', 'light', 'extract-phone', '/import/text', async (page) => {
-    await page.getByTestId('lift-text').fill(SIGNATURE);
+    await page.getByTestId('extract-text').fill(SIGNATURE);
     await page.getByTestId('marked-text').evaluate((part) => part.scrollIntoView());
   });
 } finally {

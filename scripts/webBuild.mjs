@@ -73,7 +73,7 @@ function nameFiles() {
   writeFileSync(worker, text.replace('const FILES = [];', `const FILES = ${JSON.stringify(files)};`));
 }
 
-/** Lays a Brotli (RFC 7932) twin at its best beside each text, which costs seconds once and nothing when served. */
+/** Lays a copy compressed by Brotli (RFC 7932) at its best beside each text, which costs seconds once and nothing when served. */
 async function compressBuild() {
   const compress = promisify(brotliCompress);
   const texts = filesOf(OUT).filter((file) => /\.(js|css|svg|json|ttf)$/.test(file));

@@ -22,7 +22,7 @@ import {
 } from '@/core/talks';
 import { duplicateFacts, groupDuplicates, mergeCards } from '@/core/tidy';
 import { pairKey } from '@/core/tidy/duplicates/groupDuplicates';
-import { Dice, generateLargeBook, twinOf } from '@/demo';
+import { Dice, generateLargeBook, duplicateOf } from '@/demo';
 
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */
 const QUERIES = [
@@ -45,8 +45,8 @@ function mergeTenMs(): number {
   const first = book.find(({ kind = 'individual' }) => kind === 'individual');
   if (!first) throw new Error('nobody is in the book');
   const others = Array.from({ length: 9 }, (_, i) => ({
-    ...twinOf(first, dice),
-    ...{ uid: `twin-${i}`, notes: { o1: { note: `What the card ${i} says.` } } },
+    ...duplicateOf(first, dice),
+    ...{ uid: `duplicate-${i}`, notes: { o1: { note: `What the card ${i} says.` } } },
   }));
   const all: [Card, ...Card[]] = [first, ...others];
   return Number(leastOf(21, () => void mergeCards(all, { country: 'GB' })).toFixed(1));
@@ -149,14 +149,14 @@ function todayFigures(size: number) {
   return { size, planMs: Number(planMs.toFixed(1)) };
 }
 
-/** Finding twins in a book of which every tenth card has one; what is found is held against what is known. */
+/** Finding duplicates in a book of which every tenth card has one; what is found is held against what is known. */
 function duplicateFigures(size: number) {
   const dice = new Dice(99);
   const book = generateLargeBook(size - Math.floor(size / 11));
-  const twins = book.filter((_, i) => i % 10 === 0).map((card) => twinOf(card, dice));
-  const truth = new Set(twins.map(({ uid }) => pairKey(uid, uid.replace('-twin', ''))));
+  const duplicates = book.filter((_, i) => i % 10 === 0).map((card) => duplicateOf(card, dice));
+  const truth = new Set(duplicates.map(({ uid }) => pairKey(uid, uid.replace('-duplicate', ''))));
   const start = performance.now();
-  const found = groupDuplicates([...book, ...twins].map((card) => duplicateFacts(card)));
+  const found = groupDuplicates([...book, ...duplicates].map((card) => duplicateFacts(card)));
   const ms = performance.now() - start;
   const pairs = found.flatMap(({ uids }) =>
     uids.flatMap((a, i) => uids.slice(i + 1).map((b) => pairKey(a, b))),

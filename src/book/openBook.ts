@@ -94,7 +94,7 @@ export function openBook(): AppThunk<Promise<void>> {
   };
 }
 
-/** Talks of some months that the hub has still to be told of, as an earlier page, or another one, has left them. */
+/** Talks by month that have still to be pushed, as an earlier page, or another one, left them. */
 export function readTalkQueue(months: readonly string[]): AppThunk<Promise<void>> {
   return async (_, __, { storage, writer }) => {
     if (months.length === 0 || !writer.talkQueue.isKept) return;

@@ -1,4 +1,4 @@
-import { hubClient, mergeInWorker, startSearchWorker, TwinsWorker } from '@/book/clients';
+import { hubClient, InspectorWorker, mergeInWorker, startSearchWorker } from '@/book/clients';
 import { type AppStore, cardsArrived, makeAppStore, savingChanged, type Services } from '@/book/state';
 import { BookWriter, PhotoCache, type Written } from '@/book/store';
 import { keepExchanging, readPairing } from '@/book/sync';
@@ -72,7 +72,7 @@ function startBook(name: BookName): Book {
     writer,
     photos: new PhotoCache(storage),
     search: startSearchWorker(),
-    twins: new TwinsWorker(),
+    inspector: new InspectorWorker(),
     hub: hubClient,
     mergeCards: mergeInWorker,
     newUid,

@@ -1,7 +1,7 @@
 import { cardsArrived, makeAppStore, savingChanged, type Services } from '@/book/state';
 import { BookWriter, PhotoCache } from '@/book/store';
 import { checkArrivals } from '@/book/tidy';
-import type * as Twins from '@/book/workers/makeTwins';
+import type * as Inspector from '@/book/workers/makeInspector';
 import type { Card } from '@/core/card';
 import { emptyPlan } from '@/core/talks';
 import type * as Merging from '@/core/tidy';
@@ -31,17 +31,17 @@ export class MemoryStorage implements TextStorage {
 }
 
 /** What the duplicates worker does, in this process; loaded on first use, as merging is. */
-export function testTwins(): Services['twins'] {
-  const load = () => jest.requireActual<typeof Twins>('@/book/workers/makeTwins').makeTwins();
-  const tell = (book: { values(): readonly Card[] }) => {
+export function testInspector(): Services['inspector'] {
+  const load = () => jest.requireActual<typeof Inspector>('@/book/workers/makeInspector').makeInspector();
+  const withBook = (book: { values(): readonly Card[] }) => {
     const api = load();
     api.update(book.values(), []);
     return api;
   };
   return {
-    twinsOf: (cards, book) => Promise.resolve(tell(book).twinsOf(cards)),
+    duplicatesOf: (cards, book) => Promise.resolve(withBook(book).duplicatesOf(cards)),
     faultsOf: (...asked) => Promise.resolve(load().faultsOf(...asked)),
-    lift: (wish, book) => Promise.resolve(tell(book).lift(wish)),
+    extract: (wish, book) => Promise.resolve(withBook(book).extract(wish)),
     newsIn: (...asked) => Promise.resolve(load().newsIn(...asked)),
     unite: (...asked) => Promise.resolve(load().unite(...asked)),
   };
@@ -98,9 +98,9 @@ export function openTestBook(
       zoneOf: () => Promise.resolve(undefined),
       pointOf: () => Promise.resolve(undefined),
     },
-    twins: {
-      ...testTwins(),
-      twinsOf: () => Promise.resolve([]),
+    inspector: {
+      ...testInspector(),
+      duplicatesOf: () => Promise.resolve([]),
       faultsOf: () => Promise.resolve([]),
     },
     // Loaded when a test merges: what it needs is large, and most tests don't.

@@ -3,6 +3,7 @@
  * Standard: cards are JSContact (RFC 9553).
  * Left out for now: devices.
  */
+export { duplicateOf } from './duplicateOf';
 export { generateBook } from './generateBook';
 export { generateFeed } from './generateFeed';
 export { generateLargeBook } from './generateLargeBook';
@@ -10,4 +11,3 @@ export { generateCalendar, generateMail, generateStrangersMail } from './generat
 export { generateTalks } from './generateTalks';
 export { OWN_ADDRESS } from './mail.data';
 export { Dice } from './random';
-export { twinOf } from './twinOf';

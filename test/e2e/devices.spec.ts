@@ -117,7 +117,7 @@ test.describe('a demo', () => {
         .first()
         .click();
       await page.getByTestId('sender').click();
-      await expect(page.getByTestId('sender-lifted')).toContainText('Nordlys Agentur');
+      await expect(page.getByTestId('sender-extracted')).toContainText('Nordlys Agentur');
       const { violations } = await new AxeBuilder({ page }).analyze();
       expect(violations).toEqual([]);
       await page.getByTestId('sender-add').click();

@@ -16,7 +16,7 @@ test('duplicates are found with reasons; all certain ones are merged with one pr
   await expect(certain.getByTestId('cluster')).toHaveCount(before);
 });
 
-async function writeTwins(page: import('@playwright/test').Page) {
+async function writeDuplicates(page: import('@playwright/test').Page) {
   for (const [name, mail] of [
     ['Zora Quast', 'zora@example.org'],
     ['Zora Lind Quast', 'zora@example.org'],
@@ -36,7 +36,7 @@ async function writeTwins(page: import('@playwright/test').Page) {
 test('two cards side by side become one; the old address leads there; taken apart after a reload', async ({
   page,
 }) => {
-  const second = await writeTwins(page);
+  const second = await writeDuplicates(page);
   await page.goto(`${OWN}/tidy`);
   await isRead(page);
   await page.getByTestId('compare').click();
@@ -65,7 +65,7 @@ test('two cards side by side become one; the old address leads there; taken apar
 });
 
 test('two cards are shown as one and kept as they are, found as one, and let go again', async ({ page }) => {
-  const second = await writeTwins(page);
+  const second = await writeDuplicates(page);
   await page.goto(`${OWN}/tidy`);
   await isRead(page);
   await page.getByTestId('compare').click();
@@ -94,7 +94,7 @@ test('two cards are shown as one and kept as they are, found as one, and let go 
 });
 
 test('what is kept apart stays apart, also after a reload', ONE_SIZE, async ({ page }) => {
-  await writeTwins(page);
+  await writeDuplicates(page);
   await page.goto(`${OWN}/tidy`);
   await isRead(page);
   await page.getByTestId('keep-apart').click();
@@ -106,7 +106,7 @@ test('what is kept apart stays apart, also after a reload', ONE_SIZE, async ({ p
 });
 
 test('any chosen cards can be merged from the Book', ONE_SIZE, async ({ page }) => {
-  await writeTwins(page);
+  await writeDuplicates(page);
   await page.goto(`${OWN}/book`);
   await isRead(page);
   await page.getByTestId('choose-several').click();
@@ -118,8 +118,8 @@ test('any chosen cards can be merged from the Book', ONE_SIZE, async ({ page }) 
 });
 
 test('a card that looks like another says so at once, on its own page', async ({ page }) => {
-  await writeTwins(page);
-  const hint = page.getByTestId('twin-hint');
+  await writeDuplicates(page);
+  const hint = page.getByTestId('duplicate-hint');
   await expect(hint).toContainText('Looks like the same as Zora Quast');
   await hint.getByRole('button', { name: /^Keep apart/ }).click();
   await expect(hint).toHaveCount(0);

@@ -28,10 +28,10 @@ export function openSession(db: HubDb, user: string, version: '3.0' | '4.0', now
   };
   return {
     news: async (syncToken) => {
-      const told = await ask(
+      const changes = await ask(
         `<d:sync-collection ${XML}><d:sync-token>${syncToken}</d:sync-token><d:sync-level>1</d:sync-level><d:prop><d:getetag/></d:prop></d:sync-collection>`,
       );
-      const responses = childrenOf(told, dav('response'));
+      const responses = childrenOf(changes, dav('response'));
       const there = responses.filter((one) => !childOf(one, dav('status')));
       const hrefs = there.map((one) => `<d:href>${textOf(one, 'href')}</d:href>`).join('');
       const served =
@@ -44,7 +44,7 @@ export function openSession(db: HubDb, user: string, version: '3.0' | '4.0', now
               dav('response'),
             );
       return {
-        syncToken: childOf(told, dav('sync-token'))?.text ?? '',
+        syncToken: childOf(changes, dav('sync-token'))?.text ?? '',
         gone: responses.filter((one) => childOf(one, dav('status'))).map(lastPartOf),
         changed: served.flatMap((one) => {
           const prop = childOf(childOf(one, dav('propstat')), dav('prop'));

@@ -1,6 +1,6 @@
 import { loadCardWork } from '@/places/card';
 import { CardFromTextPage } from '@/places/extract';
 
-export default function LiftRoute() {
+export default function TextRoute() {
   return <CardFromTextPage loadShowing={loadCardWork} />;
 }

@@ -13,8 +13,8 @@ export {
   writeInvitationInWorker,
 } from './filesClient';
 export { type HubClient, hubClient, type StandInKind } from './hubClient';
+export { type ExtractResult, type InspectorClient, InspectorWorker } from './inspectorClient';
 export { guessOwnAddressesInWorker, readMailInWorker } from './mailClient';
 export type { Job } from './runJob';
 export { type SearchClient, startSearchWorker } from './searchClient';
-export { type ExtractResult, type TwinsClient, TwinsWorker } from './twinsClient';
 export { UidMap } from './uidMap';

@@ -20,7 +20,7 @@ export function addExtractedTo(card: Card, uid: Uid): AppThunk<Promise<Change | 
     const known = selectCardsByUid(getState()).get(uid);
     if (!known) return undefined;
     const { country } = selectSettings(getState());
-    const united = await services.twins.unite(known, card, country);
+    const united = await services.inspector.unite(known, card, country);
     // The card that was read was never in the book, so that nothing can have led to it.
     const { 'cordialis.example:was': _, ...rest } = united;
     const was = known['cordialis.example:was'];

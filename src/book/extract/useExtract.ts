@@ -10,17 +10,17 @@ const PAUSE_MS = 200;
 
 /** The card that a text holds, as it was read last; undefined while there is none. */
 export function useExtract(text: string, corrections: readonly SpanCorrection[]): ExtractResult | undefined {
-  const { twins, newUid, utcNow } = useServices();
+  const { inspector, newUid, utcNow } = useServices();
   const book = useAppSelector(selectCardsByUid);
   const { country } = useAppSelector(selectSettings);
   const [uid] = useState(newUid);
-  const [lifted, setLifted] = useState<ExtractResult>();
+  const [extracted, setLifted] = useState<ExtractResult>();
   useEffect(() => {
     let isCurrent = true;
     const timer = setTimeout(() => {
       if (text.trim() === '') return setLifted(undefined);
       const wish = { text, country, corrections, empty: { ...newCard(uid, utcNow()), kind: 'individual' } };
-      void twins.lift(wish, book).then((now) => {
+      void inspector.extract(wish, book).then((now) => {
         if (isCurrent) setLifted(now);
       });
     }, PAUSE_MS);
@@ -28,6 +28,6 @@ export function useExtract(text: string, corrections: readonly SpanCorrection[])
       isCurrent = false;
       clearTimeout(timer);
     };
-  }, [text, corrections, country, book, twins, uid, utcNow]);
-  return lifted;
+  }, [text, corrections, country, book, inspector, uid, utcNow]);
+  return extracted;
 }

@@ -1,4 +1,4 @@
-import type { HubClient, SearchClient, TwinsClient } from '@/book/clients';
+import type { HubClient, InspectorClient, SearchClient } from '@/book/clients';
 import type { BookWriter, PhotoCache } from '@/book/store';
 import type { Card } from '@/core/card';
 import type { MergeChoices } from '@/core/tidy';
@@ -11,7 +11,7 @@ export interface Services {
   readonly photos: PhotoCache;
   readonly search: SearchClient;
   /** Compares single cards with the book, and reads cards out of texts. */
-  readonly twins: TwinsClient;
+  readonly inspector: InspectorClient;
   /** Makes one card of each group; the fullest keeps its uid. */
   readonly mergeCards: (groups: readonly (readonly Card[])[], choices: MergeChoices) => Promise<Card[]>;
   readonly hub: HubClient;

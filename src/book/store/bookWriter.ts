@@ -108,9 +108,9 @@ export class BookWriter {
   }
 
   /** Marks these as pushed, unless they have changed again. */
-  unqueue(told: ReadonlyMap<Uid, number>): Promise<void> {
-    const isAsTold = ([uid, stamp]: [Uid, number]) => this.queue.get(uid) === stamp;
-    const done = [...told].filter(isAsTold);
+  unqueue(pushed: ReadonlyMap<Uid, number>): Promise<void> {
+    const isAsPushed = ([uid, stamp]: [Uid, number]) => this.queue.get(uid) === stamp;
+    const done = [...pushed].filter(isAsPushed);
     for (const [uid] of done) this.queue.delete(uid);
     this.writing = this.writing.then(async () => {
       // A card changed in the meantime is queued again, and its record stays.
@@ -223,8 +223,8 @@ export class BookWriter {
   }
 
   /** Marks these talks of a month as pushed, unless they have changed again. */
-  unqueueTalks(month: string, told: ReadonlyMap<string, number>): Promise<void> {
-    this.talkQueue.drop(month, told);
+  unqueueTalks(month: string, pushed: ReadonlyMap<string, number>): Promise<void> {
+    this.talkQueue.drop(month, pushed);
     const text = this.talkQueue.textOf(month);
     this.writing = this.writing.then(() =>
       (text === ''

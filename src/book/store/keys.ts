@@ -24,7 +24,7 @@ export const KEYS = {
   /** The last message of the hub's mailbox that stands among the talks. */
   mailTaken: 'mailTaken',
   /** The settings as the hub knows them. */
-  toldSettings: 'toldSettings',
+  pushedSettings: 'toldSettings',
   /** How this browser is paired with the hub. */
   hub: 'hub',
   /** Who is signed in to the common directory here. */

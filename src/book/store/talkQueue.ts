@@ -28,10 +28,10 @@ export class TalkQueue {
   }
 
   /** Marks these as pushed, unless they have changed again. */
-  drop(month: string, told: ReadonlyMap<string, number>): void {
+  drop(month: string, pushed: ReadonlyMap<string, number>): void {
     const known = this.months.get(month);
     if (!known) return;
-    for (const [key, stamp] of told) if (known.get(key) === stamp) known.delete(key);
+    for (const [key, stamp] of pushed) if (known.get(key) === stamp) known.delete(key);
     if (known.size === 0) this.months.delete(month);
   }
 

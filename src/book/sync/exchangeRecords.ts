@@ -19,12 +19,12 @@ export function exchangeRecords(): AppThunk<Promise<void>> {
     await dispatch(pushTalks(token, since));
     // A browser that joins a book takes its settings, and pushes those that the book lacks.
     if (!isFirst) await dispatch(pushSettings(token, since));
-    const heard = await dispatch(pullRecords(token, since, isFirst));
-    if (isFirst) await dispatch(pushSettings(token, heard.since));
+    const pulled = await dispatch(pullRecords(token, since, isFirst));
+    if (isFirst) await dispatch(pushSettings(token, pulled.since));
     await writer.flush();
     // The cursor moves only when everything is in the store.
     const now = selectHub(getState()).pairing;
-    if (heard.isWhole && !writer.isBusy && now?.token === token && heard.since !== now.records)
-      await dispatch(setPairing({ ...now, records: heard.since }));
+    if (pulled.isWhole && !writer.isBusy && now?.token === token && pulled.since !== now.records)
+      await dispatch(setPairing({ ...now, records: pulled.since }));
   };
 }

@@ -7,7 +7,7 @@ const GATHER_MS = 400;
 /** How long after a failure it is retried, in milliseconds. */
 const AGAIN_MS = 20_000;
 
-/** What else may be told to keep the exchange going. */
+/** Options for keeping the exchange going. */
 export interface Exchanging {
   /** Exchanges soon; requests in the meantime are combined. */
   soon(): void;

@@ -19,7 +19,7 @@ export interface PulledRecords {
   readonly isWhole: boolean;
 }
 
-type Heard = RecordsPull['records'][number];
+type Pulled = RecordsPull['records'][number];
 
 /** Applies others' changes of talks and settings. @param isQuiet - without a step of the history */
 export function pullRecords(
@@ -41,18 +41,18 @@ export function pullRecords(
 }
 
 /** @returns whether all of them were taken in */
-function takeTalks(heard: readonly Heard[], isQuiet: boolean): AppThunk<Promise<boolean>> {
+function takeTalks(pulled: readonly Pulled[], isQuiet: boolean): AppThunk<Promise<boolean>> {
   return async (dispatch, getState, services) => {
-    const talks = heard.flatMap(({ value }) => parseTalk(value) ?? []);
+    const talks = pulled.flatMap(({ value }) => parseTalk(value) ?? []);
     const light = new Map((await withoutFiles(talks, services.photos)).map((talk) => [talk.id, talk]));
     return inTurn(services, async () => {
-      const known = await dispatch(readTalks(heard));
+      const known = await dispatch(readTalks(pulled));
       const cards = selectCardsByUid(getState());
       const isHidden = (uid: Uid) => isPrivate(cards.get(uid));
       let isWhole = true;
       const changes: TalkChange[] = [];
       const by = new Set<string>();
-      for (const { id, months, by: name } of heard) {
+      for (const { id, months, by: name } of pulled) {
         if (months.some((month) => services.writer.talkQueue.has(month, id))) {
           isWhole = false;
           continue;
@@ -75,11 +75,11 @@ function takeTalks(heard: readonly Heard[], isQuiet: boolean): AppThunk<Promise<
 }
 
 /** The talks as they are here, from the months in which they have been. */
-function readTalks(heard: readonly Heard[]): AppThunk<Promise<Map<string, Talk>>> {
+function readTalks(pulled: readonly Pulled[]): AppThunk<Promise<Map<string, Talk>>> {
   return async (_, __, { writer, storage }) => {
     await writer.flush();
-    const wanted = new Set(heard.map(({ id }) => id));
-    const months = [...new Set(heard.flatMap((one) => one.months))];
+    const wanted = new Set(pulled.map(({ id }) => id));
+    const months = [...new Set(pulled.flatMap((one) => one.months))];
     const found = new Map<string, Talk>();
     for (const month of months)
       for (const talk of parseShard(await storage.getItem(`${KEYS.talks}${month}`)))

@@ -30,9 +30,9 @@ export function pushQueued(pairing: Pairing): AppThunk<Promise<Refused>> {
     let done = 0;
     for (const piece of inBatches(all, CARDS_AT_ONCE)) {
       if (all.length > CARDS_AT_ONCE) dispatch(exchangeFinished({ work: { done, total: all.length } }));
-      const told = new Map(piece);
-      refused = { ...refused, ...(await dispatch(push(pairing, [...told.keys()], true))) };
-      await writer.unqueue(told);
+      const pushed = new Map(piece);
+      refused = { ...refused, ...(await dispatch(push(pairing, [...pushed.keys()], true))) };
+      await writer.unqueue(pushed);
       done += piece.length;
     }
     return refused;
@@ -49,8 +49,8 @@ function push(
     const byUid = selectCardsByUid(getState());
     const open = uids.flatMap((uid): Card[] => {
       const card = byUid.get(uid);
-      const told = card && cardForHub(card);
-      return told ? [told] : [];
+      const visible = card && cardForHub(card);
+      return visible ? [visible] : [];
     });
     const sent = new Map((await withPhotos(open, photos)).map((card) => [card.uid, card]));
     // A card that has become private is deleted on the hub.

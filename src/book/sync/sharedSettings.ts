@@ -17,26 +17,29 @@ const OWN: ReadonlySet<keyof Settings> = new Set([
   ...(['table', 'recentActs', 'tableColumns'] as const),
 ]);
 
-type Told = Readonly<Record<string, unknown>>;
+type Pushed = Readonly<Record<string, unknown>>;
 
 /** A new pairing: nothing is known about the hub's settings yet. */
 export function beginSettings(): AppThunk<Promise<void>> {
-  return (_, __, services) => keepTold(services, {});
+  return (_, __, services) => keepPushed(services, {});
 }
 
 /** Pushes settings that differ from the hub's; of unknown ones, those that were ever set. */
 export function pushSettings(token: string, since: number): AppThunk<Promise<void>> {
   return async (_, getState, services) => {
     const settings = selectSettings(getState());
-    const told = await readTold(services);
+    const pushed = await readPushed(services);
     const records = (Object.keys(settings) as (keyof Settings)[]).flatMap((key): SharedRecord[] => {
-      const known = Object.hasOwn(told, key) ? told[key] : defaultSettings[key];
+      const known = Object.hasOwn(pushed, key) ? pushed[key] : defaultSettings[key];
       if (OWN.has(key) || isSame(settings[key], known)) return [];
       return [{ kind: 'setting', id: key, value: settings[key] }];
     });
     if (records.length === 0) return;
     await services.hub.putRecords(token, { since, records, gone: [] });
-    await keepTold(services, { ...told, ...Object.fromEntries(records.map(({ id, value }) => [id, value])) });
+    await keepPushed(services, {
+      ...pushed,
+      ...Object.fromEntries(records.map(({ id, value }) => [id, value])),
+    });
   };
 }
 
@@ -47,25 +50,25 @@ export function applyPulledSettings(records: readonly SharedRecord[]): AppThunk<
       ({ id }) => Object.hasOwn(defaultSettings, id) && !OWN.has(id as keyof Settings),
     );
     if (known.length === 0) return;
-    const heard = Object.fromEntries(known.map(({ id, value }) => [id, value]));
+    const pulled = Object.fromEntries(known.map(({ id, value }) => [id, value]));
     const now = selectSettings(getState());
     // What is damaged falls back to what is set here.
-    const next = settingsSchema.parse({ ...now, ...heard });
+    const next = settingsSchema.parse({ ...now, ...pulled });
     const some = Object.fromEntries(
-      Object.entries(next).filter(([key]) => Object.hasOwn(heard, key)),
+      Object.entries(next).filter(([key]) => Object.hasOwn(pulled, key)),
     ) as Partial<Settings>;
     if (!isSame({ ...now, ...some }, now)) dispatch(changeSettings(some));
-    await keepTold(services, { ...(await readTold(services)), ...some });
+    await keepPushed(services, { ...(await readPushed(services)), ...some });
   };
 }
 
-async function readTold({ storage }: Services): Promise<Told> {
-  const told = parseJson(await storage.getItem(KEYS.toldSettings));
-  return isObject(told) ? told : {};
+async function readPushed({ storage }: Services): Promise<Pushed> {
+  const pushed = parseJson(await storage.getItem(KEYS.pushedSettings));
+  return isObject(pushed) ? pushed : {};
 }
 
-function keepTold({ storage }: Services, told: Told): Promise<void> {
-  return storage.setMany({ [KEYS.toldSettings]: JSON.stringify(told) });
+function keepPushed({ storage }: Services, pushed: Pushed): Promise<void> {
+  return storage.setMany({ [KEYS.pushedSettings]: JSON.stringify(pushed) });
 }
 
 function isSame(a: unknown, b: unknown): boolean {

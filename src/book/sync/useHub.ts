@@ -64,7 +64,7 @@ export function useHubAnswer<T>(
   return answer?.key === key ? answer : { value: undefined, fault: '' };
 }
 
-/** Has the hub do something; what it says against it is told as a notice. @returns undefined where it failed */
+/** Sends a request to the hub; an error is shown as a notice. @returns undefined where it failed */
 export function useHubAct(): <T>(
   work: (hub: HubClient, token: string) => Promise<T>,
 ) => Promise<T | undefined> {

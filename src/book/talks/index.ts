@@ -3,7 +3,7 @@
  */
 export { type ImportedTalks, importTalks } from './importTalks';
 export { acceptOneNews, dismissNews } from './news/changeNews';
-export { noteTwinNews } from './news/noteTwinNews';
+export { noteDuplicateNews } from './news/noteDuplicateNews';
 export { addNews } from './news/readNews';
 export { useOpenNews } from './news/useOpenNews';
 export { type PostsRead, readPosts } from './readPosts';

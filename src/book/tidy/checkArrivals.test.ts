@@ -1,7 +1,7 @@
 import { changeBook, undo } from '@/book/commit';
 import { addExtractedTo } from '@/book/extract';
 import { openBook } from '@/book/openBook';
-import { MemoryStorage, openTestBook, testTwins } from '@/book/testing';
+import { MemoryStorage, openTestBook, testInspector } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import { isStillNews } from '@/core/talks';
 
@@ -19,22 +19,22 @@ const person = (uid: string, full: string, mail?: string): Card => {
 
 async function openWith(...cards: Card[]) {
   const book = openTestBook(new MemoryStorage(), cards);
-  Object.assign(book.services, { twins: testTwins() });
+  Object.assign(book.services, { inspector: testInspector() });
   await book.store.dispatch(openBook());
   return book;
 }
 
 test('a card that is added is compared with the book at once, and once more when it is changed', async () => {
   const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'), person('bo', 'Bo Ek'));
-  const twin = person('twin', 'A. Lowther', 'ada@example.org');
-  await store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: [twin] }));
+  const duplicate = person('duplicate', 'A. Lowther', 'ada@example.org');
+  await store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: [duplicate] }));
   await settle();
-  expect(selectOpenClusters(store.getState()).map(({ uids }) => uids)).toEqual([['ada', 'twin']]);
+  expect(selectOpenClusters(store.getState()).map(({ uids }) => uids)).toEqual([['ada', 'duplicate']]);
   await store.dispatch(
     changeBook({
       cause: 'edit',
       label: 'Changed',
-      upserts: [person('twin', 'Oona Tarrow', 'oona@example.org')],
+      upserts: [person('duplicate', 'Oona Tarrow', 'oona@example.org')],
     }),
   );
   await settle();
@@ -44,11 +44,15 @@ test('a card that is added is compared with the book at once, and once more when
 test('what is kept apart, or gone again, is not shown', async () => {
   const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'));
   await store.dispatch(
-    changeBook({ cause: 'add', label: 'Added', upserts: [person('twin', 'Ada Lowther', 'ada@example.org')] }),
+    changeBook({
+      cause: 'add',
+      label: 'Added',
+      upserts: [person('duplicate', 'Ada Lowther', 'ada@example.org')],
+    }),
   );
   await settle();
   expect(selectOpenClusters(store.getState())).toHaveLength(1);
-  await store.dispatch(keepApart(['ada', 'twin']));
+  await store.dispatch(keepApart(['ada', 'duplicate']));
   await settle();
   expect(selectOpenClusters(store.getState())).toEqual([]);
   store.dispatch(undo());
@@ -78,29 +82,32 @@ async function settle(): Promise<void> {
 
 test('what an imported second card says more is news of the first, and gone once they are merged', async () => {
   const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'), person('bo', 'Bo Ek'));
-  const twin = {
-    ...person('twin', 'Ada Lowther', 'ada@example.org'),
+  const duplicate = {
+    ...person('duplicate', 'Ada Lowther', 'ada@example.org'),
     titles: { t1: { name: 'Artistic Director' } },
   };
   const stranger = { ...person('cy', 'Cy Lund'), titles: { t1: { name: 'Tuner' } } };
-  await store.dispatch(changeBook({ cause: 'import', label: 'Imported', upserts: [twin, stranger] }));
+  await store.dispatch(changeBook({ cause: 'import', label: 'Imported', upserts: [duplicate, stranger] }));
   await settle();
   const news = Object.values(store.getState().news.byId ?? {}).map((one) => one.news);
   expect(news.map(({ uid, shown, from }) => [uid, shown, from])).toEqual([
     ['ada', 'Artistic Director', 'import'],
   ]);
-  await store.dispatch(mergeInBook([['ada', 'twin']]));
+  await store.dispatch(mergeInBook([['ada', 'duplicate']]));
   await settle();
   const [first] = news;
   const merged =
-    store.getState().cards.byUid.get(first?.uid ?? '') ?? store.getState().cards.byUid.get('twin');
+    store.getState().cards.byUid.get(first?.uid ?? '') ?? store.getState().cards.byUid.get('duplicate');
   expect(merged && first && isStillNews(merged, first)).toBe(false);
 });
 
 test('a card that is typed brings no news: whoever types it knows', async () => {
   const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'));
-  const twin = { ...person('twin', 'Ada Lowther', 'ada@example.org'), titles: { t1: { name: 'Tuner' } } };
-  await store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: [twin] }));
+  const duplicate = {
+    ...person('duplicate', 'Ada Lowther', 'ada@example.org'),
+    titles: { t1: { name: 'Tuner' } },
+  };
+  await store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: [duplicate] }));
   await settle();
   expect(store.getState().news.byId ?? {}).toEqual({});
 });

@@ -10,7 +10,7 @@ import {
   selectReading,
   selectSettings,
 } from '@/book/state';
-import { noteTwinNews } from '@/book/talks';
+import { noteDuplicateNews } from '@/book/talks';
 import { localDay } from '@/platform';
 
 import { lookForDuplicates } from './lookForDuplicates';
@@ -38,7 +38,7 @@ const COMPARED = [
  * counts.
  */
 export function checkArrivals({ cause, pairs }: CardsChanged): AppThunk<Promise<void>> {
-  return async (dispatch, getState, { twins }) => {
+  return async (dispatch, getState, { inspector }) => {
     const state = getState();
     if (!CAUSES.has(cause) || !selectIsOpen(state) || selectReading(state) !== undefined) return;
     const cards = pairs.map(({ after }) => after);
@@ -52,8 +52,8 @@ export function checkArrivals({ cause, pairs }: CardsChanged): AppThunk<Promise<
     const { country } = selectSettings(state);
     try {
       const found =
-        comparable.length > 0 ? await twins.twinsOf(comparable, selectCardsByUid(getState())) : [];
-      const faults = hasLooked ? await twins.faultsOf(cards, { country, today: localDay() }) : undefined;
+        comparable.length > 0 ? await inspector.duplicatesOf(comparable, selectCardsByUid(getState())) : [];
+      const faults = hasLooked ? await inspector.faultsOf(cards, { country, today: localDay() }) : undefined;
       dispatch(
         arrivalsChecked({
           compared: comparable.map(({ uid }) => uid),
@@ -62,7 +62,7 @@ export function checkArrivals({ cause, pairs }: CardsChanged): AppThunk<Promise<
         }),
       );
       const fresh = new Set(pairs.filter(({ before }) => !before).map(({ after }) => after.uid));
-      await dispatch(noteTwinNews(cause, fresh, found));
+      await dispatch(noteDuplicateNews(cause, fresh, found));
     } catch {
       // Nobody waits for it; the next look through the whole book finds what this one didn't.
     }

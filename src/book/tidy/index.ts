@@ -9,6 +9,6 @@ export { keepApart, mergeInBook, unmerge } from './mergeInBook';
 export { type TidyState, useTidyLog } from './tidyLog';
 export { useBundle } from './useBundle';
 export { useDuplicates } from './useDuplicates';
+export { useDuplicatesOf } from './useDuplicatesOf';
 export { useFaults } from './useFaults';
 export { useMergedInto } from './useMergedInto';
-export { useTwinsOf } from './useTwinsOf';

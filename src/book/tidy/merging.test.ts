@@ -17,16 +17,18 @@ const talk = (id: string, who: string[]): Talk => ({
   ...{ id, kind: 'call', day: '2026-10-05', direction: 'out', with: who, said: '' },
 });
 
-async function bookWithTwins() {
+async function bookWithDuplicates() {
   const book = openTestBook();
   const full = card('a', 'Bo Lars Ek', {
     emails: { e1: { address: 'bo@example.org' } },
     notes: { o1: { note: 'Plays the viola' } },
   });
-  const twin = card('b', 'B. Ek', { phones: { p1: { number: '+44 7700 900123' } } });
+  const duplicate = card('b', 'B. Ek', { phones: { p1: { number: '+44 7700 900123' } } });
   const list = withMembers(newList('l', 'Players', AT), ['b']);
   const friend = card('f', 'Cy Dee', { relatedTo: { b: { relation: { friend: true } } } });
-  await book.store.dispatch(changeBook({ cause: 'add', label: '', upserts: [full, twin, list, friend] }));
+  await book.store.dispatch(
+    changeBook({ cause: 'add', label: '', upserts: [full, duplicate, list, friend] }),
+  );
   await book.store.dispatch(putTalks([{ after: talk('1', ['a']) }, { after: talk('2', ['b', 'f']) }]));
   const cards = () => selectCardsByUid(book.store.getState());
   const countOf = (uid: string) => selectSummaries(book.store.getState()).get(uid)?.count;
@@ -34,7 +36,7 @@ async function bookWithTwins() {
 }
 
 test('merging keeps everything: values, lists, relations, talks; one undo brings both back', async () => {
-  const { store, cards, countOf } = await bookWithTwins();
+  const { store, cards, countOf } = await bookWithDuplicates();
   const change = await store.dispatch(mergeInBook([['b', 'a']]));
   await store.dispatch(putTalks([]));
   expect(change?.label).toBe('Merged 2 cards into Bo Lars Ek');
@@ -56,7 +58,7 @@ test('merging keeps everything: values, lists, relations, talks; one undo brings
 });
 
 test('a merge is taken back later on, and what was edited since stays', async () => {
-  const { store, cards, writer } = await bookWithTwins();
+  const { store, cards, writer } = await bookWithDuplicates();
   await store.dispatch(mergeInBook([['a', 'b']]));
   const merged = cards().get('a') as Card;
   const edited = { ...merged, emails: { e1: { address: 'new@example.org' } } };
@@ -69,7 +71,7 @@ test('a merge is taken back later on, and what was edited since stays', async ()
 });
 
 test('several groups go in one step, and cards kept apart name each other', async () => {
-  const { store, cards } = await bookWithTwins();
+  const { store, cards } = await bookWithDuplicates();
   const more = [card('x', 'Oona Tarrow'), card('y', 'Oona Tarrow')];
   await store.dispatch(changeBook({ cause: 'add', label: '', upserts: more }));
   const change = await store.dispatch(

@@ -12,10 +12,10 @@ import {
   mergeGroups,
 } from '@/core/tidy';
 
-import { makeTwins, type TwinsApi } from './makeTwins';
+import { type InspectorApi, makeInspector } from './makeInspector';
 
 /** What the page may ask of the worker that finds duplicates. */
-export interface DuplicatesApi extends TwinsApi {
+export interface DuplicatesApi extends InspectorApi {
   /** Takes cards in batches, so that the page is never blocked by a whole book. */
   put(cards: readonly Card[], options: FaultOptions): void;
   /** What is wrong with the cards that were taken on. */
@@ -31,7 +31,7 @@ const faults: Fault[] = [];
 let finder: FaultFinder | undefined;
 
 const api: DuplicatesApi = {
-  ...makeTwins(),
+  ...makeInspector(),
   put: (cards, options) => {
     finder ??= new FaultFinder(options);
     for (const card of cards) {

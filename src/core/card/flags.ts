@@ -1,6 +1,6 @@
 import type { Card } from './schema/types';
 
-/** What can be on or off for a card as a whole. */
+/** What can be switched on or off for a whole card. */
 export type Flag = 'archived' | 'pinned' | 'private' | 'unwritten';
 
 const PROPERTIES = {

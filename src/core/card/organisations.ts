@@ -3,7 +3,7 @@ import { foldedWords } from '@/core/base';
 import { shownAs } from './name/shownAs';
 import type { Card, Uid } from './schema/types';
 
-/** Who belongs where, by the folded name of the organisation. */
+/** Who belongs to which organisation, by its folded name. */
 export interface OrganisationIndex {
   /** The card of the organisation of that name. */
   findOrganisation(name: string): Uid | undefined;
@@ -32,7 +32,7 @@ export function indexOrganisations(cards: Iterable<Card>): OrganisationIndex {
   };
 }
 
-/** Names said again and again are folded once. */
+/** Recurring names are folded once. */
 const keys = new Map<string, string>();
 const MAX_KEYS = 50_000;
 

@@ -1,6 +1,6 @@
 import { texts } from '@/texts/card/card';
 
-/** Tones that a call can have, with our words for them; a card without one rings as all others do. */
+/** Ringtones with their names; a card without one rings like all others. */
 export const RINGTONES = [
   ['', texts.asAllOthers],
   ['bell', texts.bellTwoNotesThatFade],
@@ -12,7 +12,7 @@ export const RINGTONES = [
 /** The name of a tone; '' for the one that all others have. */
 export type Ringtone = (typeof RINGTONES)[number][0];
 
-/** The tone that a card asks for; what isn't known any more is the usual one. */
+/** A card's ringtone; the default where the id is unknown. */
 export function ringtoneOf(card: { readonly 'cordialis.example:ring'?: string } | undefined): Ringtone {
   const name = card?.['cordialis.example:ring'];
   return RINGTONES.find(([ring]) => ring === name)?.[0] ?? '';

@@ -10,7 +10,7 @@ import { portraitOf } from './portraitOf';
 import type { Card } from './schema/types';
 import { organisationOf, secondLine, type SecondPart, townOf, USUAL_SECOND_LINE } from './secondLine';
 
-/** What a list shows of a card: little enough to keep for every card of a large book. */
+/** What a list shows of a card; small enough to keep for every card of a large book. */
 export interface CardRow {
   readonly uid: string;
   readonly shown: string;
@@ -28,7 +28,7 @@ export interface CardRow {
   readonly sortText: string;
   /** The letter of the thumb index. */
   readonly letter: string;
-  /** What stands over the rows it belongs to, where that is not the letter. */
+  /** The heading of its group, where that is not the letter. */
   readonly heading?: string;
 }
 

@@ -9,7 +9,7 @@ import type { Segment, TextLine } from './textLines';
 /** What follows a house's number in English and French, and is no town. */
 const STREET_NAME =
   /(?:\s|^)(?:street|st|road|rd|lane|avenue|ave|drive|boulevard|blvd|square|court|place|way|quay|row|hill|terrace|crescent|close|gardens|walk)\.?$|^(?:rue|avenue|boulevard|quai|place|chemin|impasse|allée)\s/i;
-/** What the law has firms say of where they are registered. */
+/** What firms have to state by law about their registration. */
 const REGISTERED = /\bregistered (?:in|office|no)|amtsgericht|handelsregister|\brcs\b/i;
 
 /** Finds addresses, each part by itself: the town with its postcode first, then what stands before and after it. */
@@ -137,7 +137,10 @@ function streetBefore(
   return above.length > 0 || isSure || marks.length > 0 ? [...marks, ...above] : undefined;
 }
 
-/** The town before a postcode that stands alone, the last mark first; a region may stand between: "Wexmere, Devon", "São Paulo, SP". */
+/**
+ * The town before a postcode that stands alone, the last mark first; a region may stand between: "Wexmere, Devon",
+ * "São Paulo, SP".
+ */
 function townBefore(before: readonly Segment[]): TextSpan[] | undefined {
   const name = before.at(-1);
   if (!name || !isTownLike(name.text)) return undefined;
@@ -159,7 +162,10 @@ function isTownLike(text: string): boolean {
   return /^\p{Lu}[\p{L} .'’-]{1,40}(?: \d{1,2})?$/u.test(text);
 }
 
-/** Segments right before a place, as far back as no stroke or dot parts them; behind one such sign, if it is the first. */
+/**
+ * Segments right before a place, as far back as no stroke or dot parts them; behind one such sign, if it is the
+ * first.
+ */
 function weakRun(rest: readonly Segment[], line: TextLine, until: number): readonly Segment[] {
   let from = rest.length;
   let end = until;

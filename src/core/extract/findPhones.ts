@@ -102,7 +102,7 @@ function labelText(line: TextLine, taken: readonly TextSpan[], from: number, sta
   return last.trim() === '' ? text : last;
 }
 
-/** What the words of a label say; the ones nearest to the number. */
+/** What the label's words mean; those nearest to the number win. */
 function wordsOfLabel(text: string): PhoneWord[] {
   const words = foldText(
     text

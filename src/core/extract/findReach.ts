@@ -7,7 +7,7 @@ const MAIL =
 const LINK = /\b(?:https?:\/\/|www\.)[^\s<>"'|,;()，、•·]+[^\s<>"'|,;.:()，、。•·]/giu;
 const BARE =
   /(?<![\p{L}\d@._/-])(?:[\p{L}\d](?:[\p{L}\d-]*[\p{L}\d])?\.)+([a-z]{2,12})(?:\/[\w\-./%~?=&#@]*)?(?![\p{L}\d@.])/giu;
-/** Ends of domain names that are no countries' (IANA); the ones met on cards. */
+/** Generic top-level domains (IANA) that occur on cards. */
 const ENDS = new Set(
   'com org net edu gov info biz example eu io app dev art online site shop music berlin wien hamburg koeln paris london amsterdam cat scot wales bzh nu name studio agency'.split(
     ' ',

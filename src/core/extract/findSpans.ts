@@ -33,9 +33,9 @@ export function findSpans(text: string, { country }: ExtractOptions = {}): TextS
   const phones = findPhones(lines, sure, home);
   const addresses = findAddresses(lines, [...sure, ...phones], home);
   const nation = addresses.find(({ field }) => field === 'country');
-  const told = nation ? countryOf(plain.slice(nation.start, nation.end)) : undefined;
+  const wanted = nation ? countryOf(plain.slice(nation.start, nation.end)) : undefined;
   // Numbers are read by the country of the address, which is known only now.
-  const read = told === undefined || told === home ? phones : findPhones(lines, sure, told);
+  const read = wanted === undefined || wanted === home ? phones : findPhones(lines, sure, wanted);
   const taken = [...sure, ...read, ...addresses];
   const who = findWho(lines, taken, {
     ...{ text: plain, isSignature },

@@ -6,7 +6,7 @@ import { countryOfTownLine, PREFIX_COUNTRIES } from './postcodes';
 import type { TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
-/** Ends of domains that are used far from the country whose they are. */
+/** Country domains that are used far outside their country. */
 const ANYWHERE = new Set('io me tv co ai fm app cc ly gg to'.split(' '));
 
 /**

@@ -12,9 +12,9 @@
 export { bundleCards, bundledWith, findLeads, takeOut, throughLeads } from './bundles/bundle';
 export { jointCard } from './bundles/jointCard';
 export { planForBundles } from './bundles/planForBundles';
+export { DuplicateIndex } from './duplicates/duplicateIndex';
 export { duplicateFacts } from './duplicates/facts';
 export { type Cluster, type Grade, groupDuplicates } from './duplicates/groupDuplicates';
-export { TwinIndex } from './duplicates/twinIndex';
 export { dismissFault, type Fault, FAULT_CODES, type FaultCode, fixCard, isStillWrong } from './faults/fault';
 export { FaultFinder, type FaultOptions } from './faults/faultFinder';
 export { mergeCards, type MergeChoices } from './merging/mergeCards';

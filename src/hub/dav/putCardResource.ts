@@ -3,7 +3,7 @@ import { type Card, newCard, shownAs, withSource } from '@/core/card';
 import { getFormat, type ReadableFormat } from '@/core/formats';
 import { isRuleList } from '@/core/lists';
 import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
-import { duplicateFacts, mergeCards, type TwinIndex } from '@/core/tidy';
+import { duplicateFacts, type DuplicateIndex, mergeCards } from '@/core/tidy';
 import { withCutPictures, withServedPictures } from '@/hub/card';
 import {
   type ChangeSource,
@@ -55,7 +55,7 @@ export async function putCardResource(request: DavRequest, href: string): Promis
       carddav('no-uid-conflict'),
       bookPath(device.user) + encodeURIComponent(taken),
     );
-  return takeNew(request, href, sent, view.twins());
+  return takeNew(request, href, sent, view.duplicateIndex());
 }
 
 interface Sent {
@@ -152,12 +152,18 @@ function readBack(card: Card, version: DataVersion): Card {
 }
 
 /** A new card: joined to an existing card that certainly is the same person, else added. */
-async function takeNew(request: DavRequest, href: string, sent: Card, book: TwinIndex): Promise<DavAnswer> {
+async function takeNew(
+  request: DavRequest,
+  href: string,
+  sent: Card,
+  book: DuplicateIndex,
+): Promise<DavAnswer> {
   const { db, device, now, country } = request;
-  const twin = twinOf(sent, book);
+  const duplicate = duplicateOf(sent, book);
   return inTransaction(db, async (store) => {
     const same =
-      (await findCard(store, sent.uid)) ?? (twin === undefined ? undefined : await findCard(store, twin));
+      (await findCard(store, sent.uid)) ??
+      (duplicate === undefined ? undefined : await findCard(store, duplicate));
     const keeps = JSON.parse(device.keeps) as Keeps;
     await noteKept(store, request, keeps, sent);
     if (!same) {
@@ -193,10 +199,10 @@ function withoutTrace(united: Card, same: Card): Card {
 }
 
 /** The card of the book that is certainly the same person or organisation. */
-function twinOf(sent: Card, index: TwinIndex): string | undefined {
-  const [twin, second] = index.twinsOf(duplicateFacts(sent));
-  if (twin?.grade !== 'certain' || second?.grade === 'certain') return undefined;
-  return twin.uids.find((uid) => uid !== sent.uid);
+function duplicateOf(sent: Card, index: DuplicateIndex): string | undefined {
+  const [duplicate, second] = index.duplicatesOf(duplicateFacts(sent));
+  if (duplicate?.grade !== 'certain' || second?.grade === 'certain') return undefined;
+  return duplicate.uids.find((uid) => uid !== sent.uid);
 }
 
 /**

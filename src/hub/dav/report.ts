@@ -20,14 +20,14 @@ export async function report(request: DavRequest, resource: Resource): Promise<D
   if (resource.kind !== 'book') throw new DavError(403, 'no report is made here', dav('supported-report'));
   const view = await viewFor(request, resource);
   const asked = readAsked(body);
-  const tell: Tell = { request, view, isDirectory: isOfDirectory(resource), ...asked };
+  const context: ReportContext = { request, view, isDirectory: isOfDirectory(resource), ...asked };
   switch (body.name) {
     case carddav('addressbook-multiget'):
-      return multiget(tell, body);
+      return multiget(context, body);
     case carddav('addressbook-query'):
-      return query(tell, body);
+      return query(context, body);
     case dav('sync-collection'):
-      return syncCollection(tell, body);
+      return syncCollection(context, body);
     default:
       throw new DavError(403, 'that report is not made', dav('supported-report'));
   }
@@ -38,7 +38,7 @@ interface Asked {
   readonly wish: PropertySource['wish'];
 }
 
-interface Tell extends Asked {
+interface ReportContext extends Asked {
   readonly request: DavRequest;
   /** Whether it is the common directory, for which no memory of devices is kept. */
   readonly isDirectory: boolean;
@@ -54,32 +54,32 @@ function readAsked(body: XmlElement): Asked {
   return { names: namesIn(prop) ?? [dav('getetag')], wish };
 }
 
-function tellOf({ request, view, wish, names, isDirectory }: Tell, seen: SeenCard): Xml {
+function responseFor({ request, view, wish, names, isDirectory }: ReportContext, seen: SeenCard): Xml {
   const resource = { kind: 'card' as const, href: seen.href, isDirectory };
   return responseOf({ request, view, wish, seen, resource }, names);
 }
 
 /** The answers for cards, remembered as served where they are complete. */
-async function serve(tell: Tell, seen: readonly SeenCard[]): Promise<Xml[]> {
-  if (!tell.wish) return seen.map((one) => tellOf(tell, one));
-  if (!tell.isDirectory) await rememberServed(tell.request, seen);
-  return (await trimForDevice(tell.request, seen)).map((one) => tellOf(tell, one));
+async function serve(context: ReportContext, seen: readonly SeenCard[]): Promise<Xml[]> {
+  if (!context.wish) return seen.map((one) => responseFor(context, one));
+  if (!context.isDirectory) await rememberServed(context.request, seen);
+  return (await trimForDevice(context.request, seen)).map((one) => responseFor(context, one));
 }
 
 /** RFC 6352 §8.7. */
-async function multiget(tell: Tell, body: XmlElement): Promise<DavAnswer> {
-  const { view } = tell;
+async function multiget(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
+  const { view } = context;
   const paths = childrenOf(body, dav('href')).map((one) => one.text.trim());
-  const found = paths.map((path) => view.byHref.get(hrefIn(path, pathIn(tell)) ?? ''));
+  const found = paths.map((path) => view.byHref.get(hrefIn(path, pathIn(context)) ?? ''));
   const served = await serve(
-    tell,
+    context,
     found.flatMap((seen) => seen ?? []),
   );
   // In the requested order.
   const responses = paths.map((path, i) =>
     found[i] ? (served.shift() ?? statusOf(path, '404 Not Found')) : statusOf(path, '404 Not Found'),
   );
-  return { ...multistatus(responses), served: tell.wish ? found.filter(Boolean).length : 0 };
+  return { ...multistatus(responses), served: context.wish ? found.filter(Boolean).length : 0 };
 }
 
 /** The last part of a card's address, which may be a whole URL; undefined for the address of something else. */
@@ -94,12 +94,12 @@ function hrefIn(path: string, base: string): string | undefined {
 }
 
 /** RFC 6352 §8.6. */
-async function query(tell: Tell, body: XmlElement): Promise<DavAnswer> {
+async function query(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
   const filter = readFilter(childOf(body, carddav('filter')));
   const limit = Number(childOf(childOf(body, carddav('limit')), carddav('nresults'))?.text ?? Infinity);
   const found: SeenCard[] = [];
   let isCut = false;
-  for (const seen of tell.view.byUid.values()) {
+  for (const seen of context.view.byUid.values()) {
     if (!matchesFilter(seen.card, filter)) continue;
     isCut = found.length >= limit;
     if (isCut) break;
@@ -107,30 +107,30 @@ async function query(tell: Tell, body: XmlElement): Promise<DavAnswer> {
   }
   const rest = isCut
     ? [
-        statusOf(pathIn(tell), '507 Insufficient Storage', [
+        statusOf(pathIn(context), '507 Insufficient Storage', [
           element(dav('error'), element(dav('number-of-matches-within-limits'))),
         ]),
       ]
     : [];
   return {
-    ...multistatus([...(await serve(tell, found)), ...rest]),
-    served: tell.wish ? found.length : 0,
+    ...multistatus([...(await serve(context, found)), ...rest]),
+    served: context.wish ? found.length : 0,
   };
 }
 
 /** RFC 6578 §3: what was added, changed or removed since a token; without one, everything. */
-async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> {
-  const { request, view } = tell;
+async function syncCollection(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
+  const { request, view } = context;
   const { device, db } = request;
   const token = childOf(body, dav('sync-token'))?.text.trim() ?? '';
   const done = [element(dav('sync-token'), text(view.token))];
   if (token === '') {
     const all = [...view.byUid.values()];
-    const whole = multistatus(await serve(tell, all), done);
-    return { ...whole, served: tell.wish ? all.length : 0 };
+    const whole = multistatus(await serve(context, all), done);
+    return { ...whole, served: context.wish ? all.length : 0 };
   }
   if (token === view.token) return multistatus([], done);
-  if (tell.isDirectory) return syncDirectory(tell, token, done);
+  if (context.isDirectory) return syncDirectory(context, token, done);
   const since = seqOf(token);
   if (since === undefined || since > view.seq || since < device.since)
     throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
@@ -155,33 +155,33 @@ async function syncCollection(tell: Tell, body: XmlElement): Promise<DavAnswer> 
     .where('seq', '>', since)
     .execute();
   for (const { href } of joined) if (!view.byHref.has(href)) gone.add(href);
-  return told(tell, { here, gone, done });
+  return answerSync(context, { here, gone, done });
 }
 
-async function told(
-  tell: Tell,
+async function answerSync(
+  context: ReportContext,
   {
     here,
     gone,
     done,
   }: { readonly here: readonly SeenCard[]; readonly gone: Iterable<string>; readonly done: Xml[] },
 ): Promise<DavAnswer> {
-  const base = pathIn(tell);
+  const base = pathIn(context);
   const left = [...gone].map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found'));
-  const answer = multistatus([...(await serve(tell, here)), ...left], done);
-  return { ...answer, served: tell.wish ? here.length : 0 };
+  const answer = multistatus([...(await serve(context, here)), ...left], done);
+  return { ...answer, served: context.wish ? here.length : 0 };
 }
 
-async function syncDirectory(tell: Tell, token: string, done: Xml[]): Promise<DavAnswer> {
-  const { request, view } = tell;
+async function syncDirectory(context: ReportContext, token: string, done: Xml[]): Promise<DavAnswer> {
+  const { request, view } = context;
   const today = request.now.slice(0, 10);
   const changed = await directoryChanges(request.db, { token, seq: view.seq, today });
   if (!changed) throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
   const here = [...changed].flatMap((uid) => view.byUid.get(uid) ?? []);
   const gone = [...changed].flatMap((uid) => (view.byUid.has(uid) ? [] : hrefFor(uid)));
-  return told(tell, { here, gone, done });
+  return answerSync(context, { here, gone, done });
 }
 
-function pathIn({ request, isDirectory }: Tell): string {
+function pathIn({ request, isDirectory }: ReportContext): string {
   return bookPath(request.device.user, isDirectory);
 }

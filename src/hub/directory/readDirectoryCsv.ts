@@ -45,11 +45,13 @@ export function readDirectoryCsv(
     else changed.push({ ...entry, card: next });
   }
   const over = cards.length - MAX_ROWS;
-  const told = problems.map(({ line, message }) => ({ line, message }));
+  const reported = problems.map(({ line, message }) => ({ line, message }));
   return {
     ...{ fresh, changed, same },
     problems:
-      over > 0 ? [...told, { line: MAX_ROWS + 2, message: texts.rowsMoreThanCanBeTaken(over) }] : told,
+      over > 0
+        ? [...reported, { line: MAX_ROWS + 2, message: texts.rowsMoreThanCanBeTaken(over) }]
+        : reported,
   };
 }
 

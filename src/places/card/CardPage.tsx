@@ -16,13 +16,13 @@ import { BundledHint, BundlePart } from './BundlePart';
 import { CardActs } from './CardActs';
 import { CardFoot } from './CardFoot';
 import { CardLists } from './CardLists';
+import { DuplicateHint } from './DuplicateHint';
 import { Brief } from './parts/Brief';
 import { NoSuchCard } from './parts/NoSuchCard';
 import { ValueRows } from './parts/ValueRows';
 import { ReachRow } from './ReachRow';
 import { PlannedPart } from './talk/PlannedPart';
 import { TalksPart } from './talk/TalksPart';
-import { TwinHint } from './TwinHint';
 import { useCardKeys } from './useCardKeys';
 
 /** The page of one card. */
@@ -77,7 +77,7 @@ function OpenCard({ card }: { readonly card: Card }) {
       <ScrollView>
         <Brief card={joint} />
         {lead ? <BundledHint lead={lead} /> : null}
-        <TwinHint uid={card.uid} />
+        <DuplicateHint uid={card.uid} />
         <View className={isWide ? 'px-6' : 'px-5'}>
           <ReachRow card={joint} country={country} />
           <CardActs card={card} />

@@ -16,7 +16,7 @@ const WAYS: readonly (readonly [keyof Reach, string, Icon])[] = [
   ['web', texts.web, Globe],
 ];
 
-/** What is a talk once it has been begun. */
+/** Ways of reaching somebody that become a talk. */
 const TALKS: Partial<Record<keyof Reach, TalkKind>> = { call: 'call', message: 'message', write: 'mail' };
 
 /** The ways to reach somebody, as words with icons; a way the card has nothing for is not offered. */

@@ -12,10 +12,10 @@ import { Act, Code, Copy, Printer, Send, Sheet, Switch, Txt } from '@/ui';
 
 import { useCopy } from './parts/useCopy';
 
-/** Points of the code's side; large enough for a phone at arm's length. */
+/** Side of the code in points; large enough for a phone at arm's length. */
 const CODE_SIZE = 300;
 
-/** Our words for what may have to stay out of a code. */
+/** Names of what may have to be left out of a code. */
 const WORDS: Readonly<Record<string, string>> = {
   media: texts.photo,
   phones: texts.numbers,
@@ -30,7 +30,7 @@ const WORDS: Readonly<Record<string, string>> = {
   vCardProps: shared.propertiesOfOtherPrograms,
 };
 
-/** The ways to hand a card to somebody else, and what of it goes along. */
+/** The ways to send a card to somebody, and what is included. */
 export function SendSheet({ card, onClose }: { readonly card: Card; readonly onClose: () => void }) {
   const dispatch = useAppDispatch();
   const copy = useCopy();

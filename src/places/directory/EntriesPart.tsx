@@ -38,7 +38,7 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
   const { entry: wanted } = useLocalSearchParams<{ entry?: string }>();
   useEffect(() => {
     if (wanted === undefined) return;
-    // One that has been taken out meanwhile isn't opened.
+    // An entry removed in the meantime isn't opened.
     ask({ path: `/entries/${encodeURIComponent(wanted)}` }).then(
       (value) => setOpen({ kind: 'entry', entry: directoryEntrySchema.parse(value) }),
       () => undefined,

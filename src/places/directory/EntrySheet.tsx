@@ -16,7 +16,7 @@ interface EntrySheetProps {
   readonly onClose: () => void;
 }
 
-/** Somebody in the directory: reaching them, taking a copy into the Book; changing them for whoever keeps it. */
+/** An entry of the directory: reaching them, copying them into the Book; editing for those who may. */
 export function EntrySheet({ entry: { card }, mayEdit, onEdit, onRemove, onClose }: EntrySheetProps) {
   const dispatch = useAppDispatch();
   const { newUid } = useServices();

@@ -23,7 +23,7 @@ interface TakeInProps {
   readonly onClose: () => void;
 }
 
-/** Names told of those who would come or change, and rows told that can't be read. */
+/** The most names listed of those who would come or change, and the most unreadable rows. */
 const NAMED = 6;
 
 /** A table of people: from a file or pasted, looked at before anything is done. */
@@ -56,7 +56,7 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
         </View>
         <Field label={texts.orPasteItHeading} value={csv} onChange={put} isLong testID="take-in-text" />
         <Switch label={texts.theyAreInternal} isOn={isInside} onChange={setInside} />
-        {preview ? <Told preview={preview} /> : null}
+        {preview ? <ImportPreview preview={preview} /> : null}
         {preview && count > 0 ? (
           <NextAct
             label={texts.importEntries(count)}
@@ -76,7 +76,7 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
   );
 }
 
-function Told({ preview: { fresh, changed, same, problems } }: { readonly preview: Preview }) {
+function ImportPreview({ preview: { fresh, changed, same, problems } }: { readonly preview: Preview }) {
   const named = (names: readonly string[]) =>
     `${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? shared.andMore(names.length - NAMED) : ''}`;
   return (

@@ -24,7 +24,7 @@ export type Standing =
   | { readonly kind: 'out' }
   | { readonly kind: 'in'; readonly session: Session };
 
-/** Asks the directory as whoever is signed in. @throws HubFault */
+/** Sends a request to the directory as the signed-in user. @throws HubFault */
 export type AskDirectory = (question: Omit<HubQuestion, 'token' | 'scheme'>) => Promise<unknown>;
 
 /** Who is signed in to the directory, signing in and out, and asking it. */
@@ -68,7 +68,7 @@ export function useDirectory() {
   );
   const token = standing.kind === 'in' ? standing.session.token : undefined;
   const leave = useCallback(async () => {
-    // First nothing here asks any more: what is asked after the session has ended is refused.
+    // Stops asking first: requests after the session has ended are refused.
     setStanding({ kind: 'out' });
     await keepDirectorySession({ writer }, undefined);
     await askHub({ method: 'DELETE', path: '/directory/session', token, scheme: 'Directory' }).catch(

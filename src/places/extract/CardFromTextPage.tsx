@@ -17,13 +17,13 @@ import { type LoadShowing, ReadCard } from './ReadCard';
 /** A text longer than this is no signature and no mail; it would only take time. */
 const MAX_CHARS = 20_000;
 
-interface LiftProps {
-  /** Loads what says the values of a card, which has the numbering plans with it. */
+interface CardFromTextProps {
+  /** Loads what displays the values of a card, which brings the numbering plans along. */
   readonly loadShowing: LoadShowing;
 }
 
-/** A card out of a text: pasted, dropped or shared; what was recognised is shown in it and can be put right. */
-export function CardFromTextPage({ loadShowing }: LiftProps) {
+/** A card from text that is pasted, dropped or shared; what was recognised is shown in it and can be corrected. */
+export function CardFromTextPage({ loadShowing }: CardFromTextProps) {
   usePageTitle(shared.cardFromText);
   const { isWide } = useWide();
   const [text, setText] = useTextToRead();
@@ -36,14 +36,14 @@ export function CardFromTextPage({ loadShowing }: LiftProps) {
     [setText],
   );
   useEffect(() => onFileDrop(([file]) => void file?.text().then(change)), [change]);
-  const lifted = useExtract(text, corrections);
+  const extracted = useExtract(text, corrections);
   return (
     <OverPage
       title={shared.cardFromText}
       backLabel={texts.book}
       onBack={() => go('/book')}
       className="max-w-[1080px] gap-5"
-      testID="lift-page"
+      testID="extract-page"
     >
       <View className="max-w-[720px]">
         <Field
@@ -52,7 +52,7 @@ export function CardFromTextPage({ loadShowing }: LiftProps) {
           value={text}
           onChange={change}
           isLong
-          testID="lift-text"
+          testID="extract-text"
         />
         {text === '' ? null : (
           <View className="flex-row">
@@ -60,18 +60,18 @@ export function CardFromTextPage({ loadShowing }: LiftProps) {
           </View>
         )}
       </View>
-      {lifted ? (
+      {extracted ? (
         <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>
           <View className={isWide ? 'min-w-0 flex-1' : ''}>
             <MarkedText
-              lifted={lifted}
+              extracted={extracted}
               canUndo={corrections.length > 0}
               onCorrect={(correction) => setCorrections([...corrections, correction])}
               onUndo={() => setCorrections(corrections.slice(0, -1))}
             />
           </View>
           <View className={isWide ? 'min-w-0 flex-1' : ''}>
-            <ReadCard lifted={lifted} loadShowing={loadShowing} />
+            <ReadCard extracted={extracted} loadShowing={loadShowing} />
           </View>
         </View>
       ) : null}

@@ -9,14 +9,14 @@ import { Act, Sheet, Txt } from '@/ui';
 import { FIELD_WORDS } from './fieldWords';
 
 interface MarkedTextProps {
-  readonly lifted: ExtractResult;
+  readonly extracted: ExtractResult;
   readonly canUndo: boolean;
   readonly onCorrect: (correction: SpanCorrection) => void;
   readonly onUndo: () => void;
 }
 
 /** The text with what was recognised written under it; pressing a word says what it is. */
-export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextProps) {
+export function MarkedText({ extracted, canUndo, onCorrect, onUndo }: MarkedTextProps) {
   const [pressed, setPressed] = useState<TextPiece>();
   const say = (field: SpanField | undefined) => {
     if (pressed) onCorrect({ start: pressed.start, end: pressed.end, field });
@@ -28,13 +28,13 @@ export function MarkedText({ lifted, canUndo, onCorrect, onUndo }: MarkedTextPro
         <Txt font="serif" size="title" heading={2}>
           {texts.whatWasRecognised}
         </Txt>
-        {canUndo ? <Act label={texts.undo} tone="faded" onPress={onUndo} testID="lift-undo" /> : null}
+        {canUndo ? <Act label={texts.undo} tone="faded" onPress={onUndo} testID="extract-undo" /> : null}
       </View>
       <Txt size="small" tone="faded">
         {texts.pressWordToSay}
       </Txt>
       <View className="gap-y-1">
-        {lifted.lines.map((pieces) => (
+        {extracted.lines.map((pieces) => (
           <View key={pieces[0]?.start} className="flex-row flex-wrap gap-x-1 gap-y-1">
             {pieces.map((piece) => (
               <Piece key={piece.start} piece={piece} onPress={() => setPressed(piece)} />

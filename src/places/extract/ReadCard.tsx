@@ -11,16 +11,16 @@ import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/extract/extract';
 import { Act, LabelledRow, NextAct, Pencil, Plus, Txt, useLoaded, UserPlus } from '@/ui';
 
-/** Loads what says the values of a card. */
+/** Loads what displays the values of a card. */
 export type LoadShowing = () => Promise<{ readonly cardValues: typeof cardValues }>;
 
 interface ReadCardProps {
-  readonly lifted: ExtractResult;
+  readonly extracted: ExtractResult;
   readonly loadShowing: LoadShowing;
 }
 
 /** The card that was read, whom of the book it looks like, and what can be done with it. */
-export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: ReadCardProps) {
+export function ReadCard({ extracted: { card, duplicates, hasMarks }, loadShowing }: ReadCardProps) {
   const dispatch = useAppDispatch();
   const { country, leapDay } = useAppSelector(selectSettings);
   const show = useLoaded(loadShowing);
@@ -46,10 +46,10 @@ export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: Rea
         {name || shared.noNameYet}
       </Txt>
       {work === '' ? null : <Txt tone="faded">{work}</Txt>}
-      {twins.slice(0, 3).map((twin) => (
-        <Twin
-          key={twin.uids.join(' ')}
-          twin={twin}
+      {duplicates.slice(0, 3).map((duplicate) => (
+        <Duplicate
+          key={duplicate.uids.join(' ')}
+          duplicate={duplicate}
           mine={card.uid}
           onAdd={(uid) => void dispatch(addExtractedTo(card, uid)).then(() => go(cardPath(uid), 'replace'))}
         />
@@ -63,9 +63,19 @@ export function ReadCard({ lifted: { card, twins, hasMarks }, loadShowing }: Rea
           </LabelledRow>
         ))}
       </View>
-      <NextAct label={texts.addToBook} icon={UserPlus} onPress={() => void add(false)} testID="add-lifted" />
+      <NextAct
+        label={texts.addToBook}
+        icon={UserPlus}
+        onPress={() => void add(false)}
+        testID="add-extracted"
+      />
       <View className="flex-row">
-        <Act label={texts.addAndEdit} icon={Pencil} onPress={() => void add(true)} testID="add-lifted-edit" />
+        <Act
+          label={texts.addAndEdit}
+          icon={Pencil}
+          onPress={() => void add(true)}
+          testID="add-extracted-edit"
+        />
       </View>
     </View>
   );
@@ -80,14 +90,14 @@ function workOf({ titles = {}, organizations = {} }: Card): string {
   return [...Object.values(titles).map(({ name }) => name), ...houses].filter(Boolean).join(', ');
 }
 
-interface TwinProps {
-  readonly twin: Cluster;
+interface DuplicateProps {
+  readonly duplicate: Cluster;
   readonly mine: Uid;
   readonly onAdd: (uid: Uid) => void;
 }
 
 /** Somebody of the book whom the card looks like. */
-function Twin({ twin: { uids, evidence, grade }, mine, onAdd }: TwinProps) {
+function Duplicate({ duplicate: { uids, evidence, grade }, mine, onAdd }: DuplicateProps) {
   const rows = useAppSelector(selectRowsByUid);
   const uid = uids.find((one) => one !== mine);
   const row = uid === undefined ? undefined : rows.get(uid);
@@ -98,10 +108,15 @@ function Twin({ twin: { uids, evidence, grade }, mine, onAdd }: TwinProps) {
     .map(({ words }) => words)
     .join(', ');
   return (
-    <View className="border-l-2 border-ochre pl-3" testID="lift-twin">
+    <View className="border-l-2 border-ochre pl-3" testID="extract-duplicate">
       <Txt>{(grade === 'possible' ? texts.mayBe : texts.looksLike)(row.shown, why)}</Txt>
       <View className="flex-row flex-wrap gap-x-5">
-        <Act label={texts.addTo(row.shown)} icon={Plus} onPress={() => onAdd(uid)} testID="add-to-twin" />
+        <Act
+          label={texts.addTo(row.shown)}
+          icon={Plus}
+          onPress={() => onAdd(uid)}
+          testID="add-to-duplicate"
+        />
         <Act
           label={texts.open}
           name={texts.openNamed(row.shown)}

@@ -5,7 +5,7 @@ import { type Column, type FieldId, FIELDS, formatHeading, parseHeading } from '
 import { texts } from '@/texts/formats/formats';
 import { Act, Choice, Field, Sheet, Txt } from '@/ui';
 
-/** Parts of the list, in the order in which a card is thought of. */
+/** Groups of the list, in the order in which people think of a card. */
 const PARTS = [...new Set(FIELDS.map(({ part }) => part))];
 
 interface ColumnSheetProps {
@@ -22,7 +22,7 @@ export function ColumnSheet({ heading, value, onChange, onClose }: ColumnSheetPr
   const isMany = FIELDS.find(({ id }) => id === column.field)?.many === true;
   const choose = (field: FieldId) => {
     const keeps = FIELDS.find(({ id }) => id === field)?.many === true;
-    // An own field is named by the column it comes from.
+    // A custom field takes its name from the column it comes from.
     const next: Column = {
       field,
       label: keeps ? (field === 'own' ? heading : label) : '',

@@ -16,7 +16,7 @@ import { useImport } from './useImport';
 const ACCEPT =
   '.vcf,.vcard,.json,.jcard,.csv,.tsv,.txt,.zip,text/vcard,text/x-vcard,text/csv,application/jscontact+json,application/vcard+json,application/zip';
 
-/** Taking cards in from files or pasted text: chosen, looked at, then put into the book. */
+/** Importing cards from files or pasted text: chosen, previewed, then added to the book. */
 export function ImportPage() {
   usePageTitle(texts.import);
   const work = useImport();

@@ -12,7 +12,7 @@ interface InvitationProps {
   readonly onText: (file: File) => void;
 }
 
-/** What can be taken in, and the ways to begin. */
+/** What can be imported, and the ways to start. */
 export function Invitation({ onChoose, onText }: InvitationProps) {
   const [isTyping, setTyping] = useState(false);
   const [text, setText] = useState('');

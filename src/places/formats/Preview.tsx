@@ -13,7 +13,7 @@ import { Problems } from './Problems';
 
 /** Cards named in a part at first; the rest are counted until asked for. */
 const SHOWN_AT_FIRST = 8;
-/** Cards named at most: a page with ten thousand lines helps nobody. */
+/** The most cards named: a page with ten thousand lines helps nobody. */
 const SHOWN_AT_MOST = 200;
 
 interface PreviewProps {

@@ -19,7 +19,7 @@ interface TalkImportProps {
   readonly OwnAddresses: ComponentType<{ readonly guessed?: readonly string[] }>;
 }
 
-/** Taking talks in from mail and calendars: who wrote to whom and when, matched to cards by their addresses. */
+/** Importing talks from mail and calendars: who wrote to whom and when, matched to cards by their addresses. */
 export function TalkImportPage({ OwnAddresses }: TalkImportProps) {
   usePageTitle(texts.mailAndCalendars);
   const { ownAddresses } = useAppSelector(selectSettings);

@@ -2,7 +2,7 @@ import { type FileContents, type Job, readFileInWorker, unpackFileInWorker } fro
 
 import type { FilePart } from './importState';
 
-/** What a reader of several files is watched by. */
+/** Progress of reading several files, and the way to stop it. */
 export interface ReadWatch {
   onJob(job: Job<unknown>): void;
   onProgress(name: string, share01: number, cards: number): void;

@@ -6,10 +6,13 @@ import { useToday } from '@/book/talks';
 import { localDay, notify } from '@/platform';
 import { texts } from '@/texts/frame/frame';
 
-/** How often it is looked whether a new day has begun, in milliseconds. */
+/** How often to check whether a new day has begun, in milliseconds. */
 const LOOK_MS = 60_000;
 
-/** Says once a day, by the browser, what the day asks for; nothing on a day that asks for nothing. Shows nothing itself. */
+/**
+ * Says once a day, by the browser, what the day asks for; nothing on a day that asks for nothing. Shows nothing
+ * itself.
+ */
 export function DayNotice(): null {
   const dispatch = useAppDispatch();
   const { notifies, notifiedOn } = useAppSelector(selectSettings);

@@ -4,7 +4,7 @@ import { selectReading, selectSaving, useAppSelector, useServices } from '@/book
 import { texts } from '@/texts/frame/frame';
 import { Act, Txt } from '@/ui';
 
-/** Whether what was done is in the store, in a word; it is never said before it is true. */
+/** Whether everything is saved, in a word; never shown before it is true. */
 export function SaveState() {
   const saving = useAppSelector(selectSaving);
   const reading = useAppSelector(selectReading);

@@ -13,10 +13,10 @@ import { bookName, nowMs } from '@/platform';
 import { texts } from '@/texts/frame/frame';
 
 const DAY_MS = 86_400_000;
-/** A backup older than this is worth a word; so is a book of this many cards that has none. */
+/** Days after which a backup is old, and cards from which a book needs one. */
 const OLD_AFTER_DAYS = 30;
 const CARDS_WORTH_IT = 20;
-/** How long nothing more is said of it. */
+/** How long until the next reminder. */
 const AGAIN_AFTER_DAYS = 7;
 
 /** Says once a week that the last backup is old, in the user's own book. */
@@ -28,7 +28,7 @@ export function useBackupReminder(): void {
   const isLarge = counts.people + counts.organisations >= CARDS_WORTH_IT;
   useEffect(() => {
     if (!isRead || !isLarge || bookName() === 'cordialis-demo') return;
-    // A book that has just become worth it is given a week, too.
+    // A book that has just grown large enough has a week, too.
     if (backupRemindedAt === '') {
       dispatch(changeSettings({ backupRemindedAt: new Date(nowMs()).toISOString() }));
       return;

@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { selectReading, selectSaving, useAppSelector } from '@/book/state';
 import { setPageState } from '@/platform';
 
-/** Says on the page itself how the book stands, for whatever drives the page from outside. */
+/** Notes the state of the book on the page itself, for tests and scripts that drive it. */
 export function usePageState(): void {
   const isRead = useAppSelector((state) => selectReading(state) === undefined);
   const saving = useAppSelector(selectSaving).kind;

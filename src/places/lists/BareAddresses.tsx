@@ -14,7 +14,7 @@ interface BareAddressesProps {
   readonly onTakeOff: (uid: Uid, name: string) => void;
 }
 
-/** Those on a list of whom there is nothing but a mail address. */
+/** Mail addresses on a list that have no card. */
 export function BareAddresses({ list, onTakeOff }: BareAddressesProps) {
   const dispatch = useAppDispatch();
   const { newUid, utcNow } = useServices();

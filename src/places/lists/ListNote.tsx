@@ -6,7 +6,7 @@ import { type Card, nextId, shownAs } from '@/core/card';
 import { texts } from '@/texts/lists/lists';
 import { Field } from '@/ui';
 
-/** What there is to say about a list; kept when one goes on. */
+/** The note of a list; saved when the field is left. */
 export function ListNote({ list }: { readonly list: Card }) {
   const dispatch = useAppDispatch();
   const [id = nextId('notes'), note] = Object.entries(list.notes ?? {})[0] ?? [];

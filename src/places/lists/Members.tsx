@@ -107,7 +107,7 @@ interface MemberRowProps {
   readonly through: readonly string[];
   readonly onTakeOff: ((name: string) => void) | undefined;
   readonly onWhy: (() => void) | undefined;
-  /** What the list uses of its addresses and numbers, where that isn't the preferred. */
+  /** The address or number this list uses, where that isn't the preferred one. */
   readonly reach: string;
   /** Chooses that; undefined where the list has no say. */
   readonly onReach: (() => void) | undefined;

@@ -216,7 +216,7 @@ function Near({
   );
 }
 
-/** Half of the Earth's circumference is as far as anything is. */
+/** Nothing is farther than half of the Earth's circumference. */
 function kmOf(text: string): number {
   return Math.max(1, Math.min(20_000, Number(text.replace(/\D/g, '')) || 1));
 }

@@ -10,7 +10,7 @@ import { Act, ProgressLine, Txt } from '@/ui';
 
 import { RestoreSheet } from './RestoreSheet';
 
-/** The whole book as one file to put away, and the way back. */
+/** Backing up the whole book as one file, and restoring it. */
 export function BackupPart() {
   const dispatch = useAppDispatch();
   const whenRead = useWhenRead();

@@ -25,7 +25,7 @@ const SIZES = [
   ['1.4', texts.veryLarge],
 ] as const;
 
-/** What the user can set, and the ways in and out of the book. */
+/** The user's settings, and import and export. */
 export function SettingsPage() {
   usePageTitle(texts.settings);
   const dispatch = useAppDispatch();

@@ -26,7 +26,7 @@ const PART_NAMES: Readonly<Record<PartName, string>> = {
   pinned: texts.pinned,
 };
 
-/** What Today goes by. */
+/** Settings of Today. */
 export function TodayPart() {
   const dispatch = useAppDispatch();
   const { leapDay, quietCount, todayParts } = useAppSelector(selectSettings);

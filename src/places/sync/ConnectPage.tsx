@@ -14,7 +14,7 @@ import { type PassportDraft, PassportForm, usualPassport } from './PassportForm'
 import { devicePath } from './paths';
 import { useDirectoryToken } from './useDirectoryToken';
 
-/** A real device gets a passport: its name, what it may have, and then what to type on it. */
+/** Connecting a real device: its name, its passport, then what to enter on it. */
 export function ConnectPage() {
   usePageTitle(shared.connectDevice);
   const { pairing } = useHub();
@@ -75,7 +75,7 @@ export function ConnectPage() {
 /** Points of the code's side. */
 const CODE_SIZE = 220;
 
-/** What to type on the device; the password is told once. */
+/** What to enter on the device; the password is shown once. */
 function Made({ made, name }: { readonly made: NewPassport; readonly name: string }) {
   const dispatch = useAppDispatch();
   const text = texts.carddavServerUserName(made.url, made.user, made.password);

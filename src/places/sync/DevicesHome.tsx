@@ -6,7 +6,7 @@ import { Txt, usePageTitle } from '@/ui';
 
 import { LogPart } from './LogPart';
 
-/** Beside the devices on a wide page: what came and went lately. */
+/** Beside the devices on a wide page: recent changes. */
 export function DevicesHome() {
   usePageTitle(texts.devices);
   const { pairing } = useHub();

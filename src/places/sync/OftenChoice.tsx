@@ -13,7 +13,7 @@ interface OftenChoiceProps {
   readonly onChange: (minutes: number) => void;
 }
 
-/** How often a server is visited, or a device that ships with the product comes. */
+/** How often a server is visited, or a simulated device syncs. */
 export function OftenChoice({ minutes, onChange }: OftenChoiceProps) {
   const value = String(minutes);
   const isKnown = OFTEN.some(([often]) => often === value);

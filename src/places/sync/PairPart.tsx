@@ -9,7 +9,10 @@ import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/sync';
 import { Field, NextAct, Txt } from '@/ui';
 
-/** The first step: this browser is paired with the hub by a code. A demo, which holds nothing of anybody's, pairs itself. */
+/**
+ * The first step: this browser is paired with the hub by a code. A demo, which holds nothing of anybody's, pairs
+ * itself.
+ */
 export function PairPart() {
   const dispatch = useAppDispatch();
   const { fault: left } = useHub();
@@ -21,7 +24,7 @@ export function PairPart() {
   const pair = () =>
     dispatch(pairWithHub(code, name)).catch((error: unknown) => setFault(errorMessage(error)));
   useEffect(() => {
-    // A demo from which somebody has just been let go doesn't pair itself again.
+    // A demo that has just been unpaired doesn't pair itself again.
     if (isDemo && isRead && left === '')
       dispatch(pairDemo()).catch((error: unknown) => setFault(errorMessage(error)));
   }, [isRead, isDemo, left, dispatch]);

@@ -17,7 +17,7 @@ import { useDevice, useNow } from './useDevices';
 import { useDirectoryToken } from './useDirectoryToken';
 import { formatMoment, standingOf } from './words';
 
-/** A device's passport: how it stands, what it gets, what came and went, and the ways to stop it. */
+/** A device's passport: its state, what it may receive, its syncs, and the ways to stop it. */
 export function PassportPage({ name }: { readonly name: string }) {
   usePageTitle(name);
   const device = useDevice(name);
@@ -107,7 +107,7 @@ function PassportActs({ device }: { readonly device: DeviceStatus }) {
   );
 }
 
-/** What a visit did, in words. */
+/** A sync in words. */
 function visitInWords({ sent, received, removed }: VisitResult): string {
   const parts = [
     sent.length > 0 ? texts.sentCards(sent.length) : '',
@@ -117,10 +117,10 @@ function visitInWords({ sent, received, removed }: VisitResult): string {
   return parts.length === 0 ? texts.nothingNew : parts.join(', ');
 }
 
-/** Names of one kind told at most. */
+/** The most names listed of one kind. */
 const NAMED = 8;
 
-/** What the next visit would bring the device, without having it come. */
+/** What the next sync would bring to the device, without running it. */
 function AheadPart({ device }: { readonly device: DeviceStatus }) {
   const act = useHubAct();
   const [ahead, setAhead] = useState<SyncPreview>();

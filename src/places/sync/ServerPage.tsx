@@ -11,7 +11,7 @@ import { OftenChoice } from './OftenChoice';
 import { devicePath } from './paths';
 import { DIRECTIONS } from './words';
 
-/** Another server over CardDAV, which the hub visits by itself. */
+/** Another CardDAV server, which the hub visits as a client. */
 export function ServerPage() {
   usePageTitle(texts.anotherServer);
   const { pairing } = useHub();

@@ -12,7 +12,7 @@ import { Act, Field, NameLink, OverPage, Txt, usePageTitle } from '@/ui';
 import { useNow, useToSettle } from './useDevices';
 import { describeOwner, describePlace, describeValue, formatMoment } from './words';
 
-/** Values that two sides have changed, each to something else: both beside each other, to choose between. */
+/** Values that two sides changed differently, side by side, to choose between. */
 export function SettlePage() {
   usePageTitle(texts.toSettleTitle);
   const { values } = useToSettle();

@@ -13,7 +13,7 @@ const KINDS: readonly (readonly [StandInKind, string])[] = [
   ['computer', texts.computer],
 ];
 
-/** The devices that ship with the product, as far as they aren't in use. */
+/** The simulated devices that aren't in use. */
 export function TryPart({ devices }: { readonly devices: readonly DeviceStatus[] }) {
   const act = useHubAct();
   const inUse = new Set(devices.map(({ standIn }) => standIn));

@@ -63,7 +63,7 @@ export function describeValue(value: unknown): string {
   return value === undefined || value === null ? texts.nothing : String(value);
 }
 
-/** Whose value it is: the card's name, or what is left of it. */
+/** The name of the card whose value it is. */
 export function describeOwner(card: Card | undefined): string {
   return card ? shownAs(card) : texts.cardThatHasGone;
 }

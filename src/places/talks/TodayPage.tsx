@@ -25,7 +25,7 @@ import { PlannedRow } from './PlannedRow';
 import { sentenceOf } from './sentence';
 import { TodayRow } from './TodayRow';
 
-/** People of a part that are named at once: a few, not a wall of them. */
+/** The most people named in a part before the rest is folded away. */
 const SHOWN = 6;
 
 /** What can be done for a person, about a reminder and about an appointment; they are another place's. */

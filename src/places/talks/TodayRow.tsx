@@ -12,7 +12,7 @@ import { ListRow, Stamp, Thread } from '@/ui';
 
 interface TodayRowProps {
   readonly uid: Uid;
-  /** Why they stand here; worked out from `due` where that is given. */
+  /** Why they are listed; derived from `due` where that is given. */
   readonly why?: string;
   readonly due?: Due;
   readonly acts: ReactNode;

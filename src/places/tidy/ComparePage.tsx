@@ -32,17 +32,20 @@ import {
   useWide,
 } from '@/ui';
 
-/** Pixels of a card's column, so that two stand side by side on a phone and more are reached by moving sideways. */
+/** Width of a card's column in pixels: two fit side by side on a phone, more are reached by scrolling. */
 const COLUMN = 168;
 /** The same where there is room. */
 const WIDE_COLUMN = 280;
 
 interface CompareProps {
-  /** Loads what says the values of a card, which has the numbering plans with it. */
+  /** Loads what displays the values of a card, which brings the numbering plans along. */
   readonly loadShowing: () => Promise<{ readonly cardValues: typeof cardValues }>;
 }
 
-/** Cards side by side, field by field; which name, birthday and other single values to keep; and what merging would give. */
+/**
+ * Cards side by side, field by field; which name, birthday and other single values to keep; and what merging would
+ * give.
+ */
 export function ComparePage({ loadShowing }: CompareProps) {
   usePageTitle(texts.compare);
   const { cards: asked = '' } = useLocalSearchParams<{ cards: string }>();

@@ -28,7 +28,7 @@ const TITLES: Readonly<Record<FaultCode, string>> = {
   unreachable: texts.noWayToReach,
 };
 
-/** What is wrong or missing on cards, kind by kind; what is certain is mended with one press. */
+/** What is wrong or missing on cards, kind by kind; what is certain is fixed with one press. */
 export function FaultsPart({ faults }: { readonly faults: readonly Fault[] }) {
   if (faults.length === 0) return null;
   return (

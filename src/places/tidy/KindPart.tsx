@@ -16,7 +16,7 @@ interface KindProps<T> {
   readonly testID: string;
 }
 
-/** Things of one kind that want to be put in order: how many there are, what can be done with all, and the first of them. */
+/** Findings of one kind: how many there are, what can be done with all, and the first of them. */
 export function KindPart<T>({ title, items, shownAtFirst, step, rowOf, act, testID }: KindProps<T>) {
   const [shown, setShown] = useState(shownAtFirst);
   if (items.length === 0) return null;

@@ -11,7 +11,7 @@ import { Chart, Txt } from '@/ui';
 /** Days that the chart shows at most, the latest. */
 const DAYS = 12;
 
-/** What helps most goes first: a press that mends many cards, then what has to be looked at one by one. */
+/** What helps most goes first: a press that fixes many cards, then what has to be reviewed one by one. */
 const WEIGHTS = { certain: 5, mends: 3, likely: 2, unfiled: 1, faults: 1 } as const;
 
 interface StateProps {

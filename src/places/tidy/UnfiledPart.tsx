@@ -13,7 +13,7 @@ import { Act, Eye, Tick, Txt, UserPlus, X } from '@/ui';
 /** Addresses shown at once. */
 const SHOWN = 60;
 
-/** Addresses that were written to and have no card: taken in, one or many, or ignored for good. */
+/** Addresses written to that have no card: added, one or many, or ignored for good. */
 export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: UnfiledView }) {
   const dispatch = useAppDispatch();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());

@@ -13,7 +13,7 @@ interface DraftsSheetProps {
   readonly onClose: () => void;
 }
 
-/** Messages that were laid aside: each can be gone on with, whereupon the one being written is laid aside instead. */
+/** Drafts: opening one saves the message being written as a draft. */
 export function DraftsSheet({ draft, set, onClose }: DraftsSheetProps) {
   const dispatch = useAppDispatch();
   const [drafts, setDrafts] = useState<readonly SavedDraft[]>();

@@ -3,7 +3,7 @@ import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/write/write';
 import { Txt } from '@/ui';
 
-/** Names told of those who are left out. */
+/** The most names listed of those who are left out. */
 const NAMED = 8;
 
 interface LeftOutProps {

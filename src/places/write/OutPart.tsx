@@ -29,7 +29,7 @@ import { BySms } from './BySms';
 import { messageTo, messageToAll } from './outMessages';
 import { Previews } from './Previews';
 
-/** Names told of those whose cards lack something. */
+/** The most names listed of those whose cards lack something. */
 const NAMED = 5;
 
 interface OutPartProps {

@@ -21,7 +21,10 @@ export const PLACE_WORDS: Readonly<Record<PlaceOf, string>> = {
   off: texts.takenOff,
 };
 
-/** Who gets the message, as single chips under To, Cc and Bcc; pressing, dragging or the arrow keys move one, or take it off this message. */
+/**
+ * Who gets the message, as single chips under To, Cc and Bcc; pressing, dragging or the arrow keys move one, or take
+ * it off this message.
+ */
 export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
   const { bccFrom } = useAppSelector(selectSettings);
   const { draft, recipients, placeOf, set } = now;
@@ -30,7 +33,7 @@ export function RecipientsPart({ now }: { readonly now: MailDraftNow }) {
   const [isDragging, setDragging] = useState(false);
   const move = (key: string, place: PlaceOf) => set({ places: { ...draft?.places, [key]: place } });
   const all = PLACES_OF.map((place) => ({ place, here: people.filter(({ key }) => placeOf(key) === place) }));
-  // While somebody is dragged, places where nobody is come after the others: none of these moves away under the hand.
+  // While somebody is dragged, empty places come last, so that no drop target moves away under the pointer.
   const places = [
     ...all.filter(({ here }) => here.length > 0),
     ...all.filter(({ here }) => here.length === 0 && isDragging),
@@ -72,7 +75,7 @@ interface ChipsProps {
   readonly people: readonly Recipient[];
   readonly onPress: (recipient: Recipient) => void;
   readonly onMove: (key: string, place: PlaceOf) => void;
-  /** Somebody is being dragged: places where nobody is are there to be dropped on. */
+  /** Somebody is being dragged: empty places show as drop targets. */
   readonly isDragging: boolean;
   readonly onDragging: (isDragging: boolean) => void;
 }

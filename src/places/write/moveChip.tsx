@@ -1,4 +1,4 @@
-import type { KeyboardEvent, ReactNode } from 'react';
+import { type KeyboardEvent, type ReactNode, useLayoutEffect, useRef } from 'react';
 
 import type { PlaceOf } from '@/book/write';
 
@@ -15,24 +15,29 @@ interface MoveChipProps {
   readonly children: ReactNode;
 }
 
+/** The recipient whom a key is just moving. */
+let movedByKey: string | undefined;
+
 /** Somebody who can be dragged to another place of the message, or moved there by the arrow keys up and down. */
 export function MoveChip({ recipientKey, place, onMove, onDragging, children }: MoveChipProps) {
+  const chip = useRef<HTMLDivElement>(null);
+  // Moving puts another element in another place. It takes the focus as it appears: a frame later the next key would be lost.
+  useLayoutEffect(() => {
+    if (movedByKey !== recipientKey) return;
+    movedByKey = undefined;
+    chip.current?.querySelector<HTMLElement>('[role="button"]')?.focus();
+  }, [recipientKey]);
   const moveByKey = (event: KeyboardEvent) => {
     const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     const next = ORDER[ORDER.indexOf(place) + step];
     if (step === 0 || next === undefined) return;
     event.preventDefault();
+    movedByKey = recipientKey;
     onMove(recipientKey, next);
-    // It is drawn anew under its new place: whoever moves it by keys stays on it.
-    requestAnimationFrame(() =>
-      document
-        .querySelector<HTMLElement>(`[data-chip="${CSS.escape(recipientKey)}"] [role="button"]`)
-        ?.focus(),
-    );
   };
   return (
     <div
-      data-chip={recipientKey}
+      ref={chip}
       draggable
       onKeyDown={moveByKey}
       onDragStart={(event) => {

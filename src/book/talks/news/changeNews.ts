@@ -8,7 +8,7 @@ import { addNews } from './readNews';
 
 /** Compares signatures with the cards of those who wrote them, in the worker; what is known already stays as it is. */
 export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<void>> {
-  return async (dispatch, getState, { twins }) => {
+  return async (dispatch, getState, { inspector }) => {
     const cards = selectCardsByUid(getState());
     const signed = signatures.flatMap((signature) => {
       const card = cards.get(signature.uid);
@@ -16,7 +16,7 @@ export function lookForNews(signatures: readonly Signature[]): AppThunk<Promise<
     });
     if (signed.length === 0) return;
     // Nobody waits for it; the next import finds what this one didn't.
-    const found = await twins.newsIn(signed, selectSettings(getState()).country).catch(() => []);
+    const found = await inspector.newsIn(signed, selectSettings(getState()).country).catch(() => []);
     await dispatch(addNews(found));
   };
 }

@@ -1,7 +1,7 @@
 import { redo, undo } from '@/book/commit';
 import { importCards } from '@/book/formats';
 import { selectNewsById } from '@/book/state';
-import { openTestBook, testTwins } from '@/book/testing';
+import { openTestBook, testInspector } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 
 import { acceptOneNews, dismissNews, lookForNews } from './changeNews';
@@ -17,7 +17,7 @@ const signature = {
 };
 
 async function openWithNews(storage = openTestBook().storage) {
-  const book = openTestBook(storage, undefined, { twins: testTwins() });
+  const book = openTestBook(storage, undefined, { inspector: testInspector() });
   await book.store.dispatch(importCards([ADA], 'a file'));
   await book.store.dispatch(lookForNews([signature]));
   const news = () => Object.values(selectNewsById(book.store.getState()) ?? {});

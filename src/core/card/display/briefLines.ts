@@ -5,7 +5,7 @@ import { type LeapDayRule, nextAnniversary } from '../dates/nextAnniversary';
 import { relationLabel } from '../relations/relationWords';
 import type { Card } from '../schema/types';
 
-/** What one wants to know before talking, under a word. */
+/** One line of a brief: what to know before talking to somebody. */
 export interface BriefLine {
   readonly label: string;
   readonly text: string;
@@ -33,7 +33,10 @@ const NEAR_DAYS = 21;
 /** Letters of what was said last. */
 const SAID_LENGTH = 140;
 
-/** What matters before talking to somebody: what was said last, the day, the family, the interests, the time there, what is new. */
+/**
+ * What matters before talking to somebody: what was said last, the day, the family, the interests, the time there,
+ * what is new.
+ */
 export function briefLines(card: Card, options: BriefOptions): BriefLine[] {
   const { lastSaid = '', there, news = '' } = options;
   const lines = [

@@ -3,7 +3,7 @@ import { formatLabel } from '../label';
 import type { Preferable } from '../preferEntry';
 import type { Card } from '../schema/types';
 
-/** What showing depends on beside the card. */
+/** What the display depends on besides the card. */
 export interface ShowOptions {
   /** ISO 3166-1 alpha-2. */
   readonly country: string;
@@ -11,7 +11,7 @@ export interface ShowOptions {
   readonly locale: string;
   /** ISO 8601 calendar date where the user is. */
   readonly today: string;
-  /** For paper and messages: nothing is said that is true today only. */
+  /** For paper and messages: leaves out what is true only today. */
   readonly isToKeep?: boolean;
   /** Where 29 February is kept in a year without one. */
   readonly leapDay?: LeapDayRule;
@@ -39,7 +39,7 @@ export interface CardValue {
   readonly messageUri?: string;
   /** Another card that pressing it opens. */
   readonly cardUid?: string;
-  /** A file that pressing it hands out: its bytes as a data: URI, or where they lie. */
+  /** A file that pressing it saves: its bytes as a data: URI, or where they are kept. */
   readonly file?: { readonly name: string; readonly uri?: string; readonly blobId?: string };
   /** The text that copying gives. */
   readonly copy: string;
@@ -47,7 +47,7 @@ export interface CardValue {
   readonly isPreferred?: boolean;
 }
 
-/** The values of one kind, under the word that the page has for it. */
+/** The values of one kind, under their heading on the page. */
 export interface ValueGroup {
   readonly label: string;
   readonly values: readonly CardValue[];

@@ -171,7 +171,7 @@ function timeThere(card: Card, { timeIn }: ShowOptions): CardValue[] {
   ];
 }
 
-/** Files that belong to the card; pressing one hands it out again. */
+/** Files attached to the card; pressing one saves it. */
 function files(card: Card): CardValue[] {
   return Object.entries(filesOf(card)).map(([id, media]) => fileValue('files', id, media, 'file'));
 }
@@ -197,7 +197,7 @@ function fileValue(
   };
 }
 
-/** Each field of the user's own is a group under its own name. */
+/** Each custom field is a group under its own name. */
 function ownFields(card: Card): ValueGroup[] {
   return Object.entries(card['cordialis.example:fields'] ?? {}).map(([id, { label, value }]) => ({
     label,

@@ -2,7 +2,7 @@ import { texts } from '@/texts/card/display';
 
 import type { Card } from '../schema/types';
 
-/** What a page that shows a card's usual values leaves unsaid, and how it is counted. */
+/** What the page of a card doesn't list, and how each is counted. */
 const WORDS: readonly (readonly [keyof Card, (count: number) => string])[] = [
   ['members', texts.members],
   ['calendars', texts.calendars],
@@ -12,7 +12,7 @@ const WORDS: readonly (readonly [keyof Card, (count: number) => string])[] = [
   ['vCardProps', texts.propertiesOfOtherPrograms],
 ];
 
-/** Counts of what a card holds beside the values that are shown, so that nobody thinks it lost: "2 keys". */
+/** Counts of what a card holds besides the values shown, so that nobody thinks it is lost: "2 calendars". */
 export function unshownValues(card: Card): string[] {
   const rest = WORDS.flatMap(([property, counted]) => {
     const value = card[property];

@@ -123,7 +123,7 @@ export const cardFormSchema = z
     /** Names or tags of languages, with commas between. */
     languages: text,
     timeZone: text.refine((value) => isBlank(value) || isTimeZone(value.trim()), texts.timeZoneIsNamed),
-    /** The tone of their calls (core/marks); '' for the usual one. */
+    /** The ringtone of their calls; '' for the usual one. */
     ring: text,
     tags: text,
     notes: z.array(note),

@@ -12,13 +12,16 @@ export type FillField = (typeof FILL_FIELDS)[number];
 export interface Filling {
   readonly field: FillField;
   readonly value: string;
-  /** Of an own field: its name. */
+  /** The name of a custom field. */
   readonly label?: string;
   /** Cards that have a value there keep it. */
   readonly onlyWhereEmpty: boolean;
 }
 
-/** The card with a field filled in, as if it had been typed into its form; '' empties it. The same card where nothing changes. */
+/**
+ * The card with a field filled in, as if it had been typed into its form; '' empties it. The same card where nothing
+ * changes.
+ */
 export function fillIn(
   card: Card,
   { field, value, label = '', onlyWhereEmpty }: Filling,

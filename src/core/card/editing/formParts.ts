@@ -4,7 +4,7 @@ import { BLANK_WORK } from './toForm';
 
 const row = { id: '', label: '', isPrivate: false };
 
-/** Rows as they begin. */
+/** Empty rows. */
 export const BLANK_ROWS = {
   work: BLANK_WORK,
   phones: { ...row, label: 'mobile', isPreferred: false, number: '' },
@@ -40,7 +40,7 @@ export function filledParts(form: CardForm): FormPartId[] {
   });
 }
 
-/** Whether a field of a row says something by itself; labels and ids don't. */
+/** Whether a field of a row counts as content; labels and ids don't. */
 function says([name, value]: [string, unknown]): boolean {
   return (
     name !== 'id' &&

@@ -10,7 +10,7 @@ import { isSameRow, put, putRows } from './putRows';
 import { putWork } from './putWork';
 import { DATE_LABELS, FILE_KIND, filesOf, toForm } from './toForm';
 
-/** What the form needs to know that neither it nor the card says. */
+/** What reading the form needs besides the form and the card. */
 export interface FormContext {
   readonly locale?: string;
   /** Finds the code of a country by its name, ISO 3166-1 alpha-2. */
@@ -109,7 +109,7 @@ function putReach(next: Card, form: CardForm, before: CardForm, context: FormCon
   );
 }
 
-/** The portrait takes the place of the one that was shown; other media stay. */
+/** The portrait replaces the one that was shown; other media stay. */
 function putPhoto(card: Card, { photo, kind }: CardForm): void {
   const entries = Object.entries(card.media ?? {});
   const shown = portraitOf(card)?.[0];

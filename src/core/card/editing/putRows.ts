@@ -54,7 +54,7 @@ export function putRows<R extends Row>(
   put(card, collection, isEmpty ? undefined : (entries as never));
 }
 
-/** The next id of a collection; own fields are f1, f2 … */
+/** The next id of a collection; custom fields are f1, f2 … */
 export function freeId(collection: RowCollection, entries: Readonly<Record<string, unknown>>): string {
   if (collection !== 'cordialis.example:fields') return nextId(collection, entries);
   let count = Object.keys(entries).length + 1;

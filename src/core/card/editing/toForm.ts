@@ -15,7 +15,7 @@ export const DATE_LABELS: Readonly<Record<string, string>> = {
   death: 'death',
 };
 
-/** What the form is told that the card doesn't say. */
+/** What the form needs besides the card. */
 export interface ToFormOptions {
   /** For dates and languages in words. */
   readonly locale?: string | undefined;

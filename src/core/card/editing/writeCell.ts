@@ -13,7 +13,7 @@ import { toForm } from './toForm';
 /** The card with the cell written, or why it can't be. */
 export type CellResult = { readonly card: Card } | { readonly fault: string };
 
-/** The column of an own field begins so, followed by what it is called in lower case. */
+/** Prefix of the id of a custom field's column; its name in lower case follows. */
 const OWN = 'own:';
 
 /**
@@ -21,8 +21,8 @@ const OWN = 'own:';
  * held to the same rules and everything else stays as it was. Of several numbers, addresses and the like it is the
  * preferred one that a cell shows and writes.
  *
- * @param column - an id of core/grid's columns
- * @param title - of an own field: what it is called, where the card has none yet
+ * @param column - the id of one of tableColumns
+ * @param title - the name of a custom field that the card doesn't have yet
  */
 export function writeCell(
   card: Card,
@@ -38,7 +38,7 @@ export function writeCell(
     ? writeOwn(form, column.slice(OWN.length), value, context.title)
     : write(card, form, column, value);
   if (!isKnown) return { fault: texts.thisColumnCantBeWritten };
-  // A fault that the card has elsewhere is not this cell's.
+  // Faults elsewhere on the card don't count against this cell.
   const fault = faultsOf(form).find((one) => !faultsBefore.includes(one));
   if (fault !== undefined) return { fault };
   return { card: fromForm(card, form, context) };
@@ -151,7 +151,7 @@ function writeBirthday(card: Card, form: CardForm, value: string): void {
   else form.dates.push({ ...BLANK_ROWS.dates, text: value });
 }
 
-/** What is shown is then what the parts give. */
+/** The name shown then follows from its parts. */
 function writeNamePart(form: CardForm, part: 'given' | 'surname', value: string): void {
   const hadParts = PART_KINDS.some((kind) => form.parts[kind] !== '');
   if (!hadParts) {

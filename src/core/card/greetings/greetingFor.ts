@@ -4,7 +4,7 @@ import type { Card } from '../schema/types';
 /** Days that are greeted. */
 export type GreetedKind = 'birth' | 'wedding';
 
-/** What one says, by language: the birthday, the wedding day. Common practice; from memory. */
+/** The greeting by language: for a birthday, for a wedding day. Common practice; from memory. */
 const WORDS: Readonly<Record<string, readonly [birth: string, wedding: string]>> = {
   en: ['Happy birthday', 'Happy anniversary'],
   de: ['Herzlichen Glückwunsch zum Geburtstag', 'Herzlichen Glückwunsch zum Hochzeitstag'],

@@ -2,7 +2,7 @@ import anyAscii from 'any-ascii';
 
 import { foldText } from '@/core/base';
 
-/** How many texts have their words cached: towns, titles, organisations and first names recur throughout a book. */
+/** The number of texts whose words are cached: towns, titles, organisations and first names recur throughout a book. */
 const MAX_CACHED = 20_000;
 const cache = new Map<string, string[]>();
 

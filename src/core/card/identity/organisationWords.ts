@@ -11,7 +11,7 @@ const LEGAL_FORMS = new Set(
 export function organisationWords(name: string): string[] {
   const words = latinWords(name.replace(/\b([a-z])\.(?=[a-z]\b|\s|$)/gi, '$1').replace(/&|\+/g, ' and '));
   const kept = words.filter((word) => !LEGAL_FORMS.has(word));
-  // What joined a name to its legal form: "& Co".
+  // What joins a name to its legal form: "& Co".
   while (kept.length > 1 && ['and', 'und', 'et', 'y', 'e'].includes(kept.at(-1) ?? '')) kept.pop();
   return kept.length > 0 ? kept : words;
 }

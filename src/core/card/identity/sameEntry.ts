@@ -29,7 +29,7 @@ export function meaningOf(collection: United, entry: Entry, country: string | un
   return knownMeaning(collection, entry, country).trim() || asItStands(entry);
 }
 
-/** An entry that says nothing that can be compared is the same only as one with the very same words. */
+/** An entry without anything comparable equals only one that is identical. */
 function asItStands(entry: Entry): string {
   return JSON.stringify(Object.entries(entry).sort(([a], [b]) => (a < b ? -1 : 1)));
 }

@@ -90,7 +90,7 @@ function suffixKind(word: string): 'credential' | 'generation' | undefined {
   return undefined;
 }
 
-/** Takes leading titles off `tokens`, at least one other word staying. */
+/** Takes leading titles off `tokens`, leaving at least one other word. */
 function takeTitles(tokens: string[]): NameComponent[] {
   const titles: NameComponent[] = [];
   const isTitle = (word: string) => isOneOf(word, TITLES) || (titles.length > 0 && FACULTIES.test(word));
@@ -98,7 +98,7 @@ function takeTitles(tokens: string[]): NameComponent[] {
   return titles;
 }
 
-/** Takes degrees and generations off the end of `tokens`, a given name and a surname staying. */
+/** Takes degrees and generations off the end of `tokens`, leaving a given name and a surname. */
 function takeSuffixes(tokens: string[], hasTitle: boolean): NameComponent[] {
   const suffixes: NameComponent[] = [];
   const fewest = hasTitle ? 1 : 2;

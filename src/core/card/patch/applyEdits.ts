@@ -27,7 +27,7 @@ export function getAt(value: unknown, path: readonly string[]): unknown {
 /** Which way edits are read. */
 export type Direction = 'forward' | 'backward';
 
-/** What came of edits: the new object, and those that could not be made because the place has changed since. */
+/** The result of edits: the new object, and the edits that could not be made because the place has changed since. */
 export interface Applied<T> {
   readonly value: T;
   readonly missed: Edit[];

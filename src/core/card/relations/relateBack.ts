@@ -41,7 +41,7 @@ function turnedAround(relations: Relations, uid: Uid, { had, has }: HadAndHas): 
   const gone = reverseRelation(had?.relation);
   const kept = Object.entries(mine?.relation ?? {}).filter(([key]) => !Object.hasOwn(gone, key));
   const relation = { ...Object.fromEntries(kept), ...reverseRelation(has?.relation) };
-  // A relation without words is one all the same, for as long as the other card has it.
+  // A relation without a kind still counts, as long as the other card has it.
   if (Object.keys(relation).length === 0 && !has) return others;
   return { ...others, [uid]: Object.keys(relation).length === 0 ? { ...mine } : { ...mine, relation } };
 }

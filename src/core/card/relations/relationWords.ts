@@ -1,4 +1,4 @@
-/** RFC 6350 §6.6.6: how cards may be related, with the relation seen from the other side; and two of our own. */
+/** RFC 6350 §6.6.6: how cards may be related, with the relation seen from the other side; and some of our own. */
 const RELATIONS: readonly (readonly [relation: string, reverse: string, words: string])[] = [
   ['spouse', 'spouse', 'spouse'],
   ['parent', 'child', 'parent'],

@@ -47,7 +47,7 @@ export const vendorShape = {
   'cordialis.example:quiet': z.string().exactOptional(),
   /** IANA time zone where somebody is, where no address says it. */
   'cordialis.example:timeZone': z.string().exactOptional(),
-  /** Of a list that fills itself: who is on it (core/rules). */
+  /** Of a list that fills itself: its rule. */
   'cordialis.example:rule': z.unknown().exactOptional(),
   /** Of a list: which of a member's entries it uses, by the member's uid. */
   'cordialis.example:memberReach': z
@@ -62,7 +62,7 @@ export const vendorShape = {
   'cordialis.example:directory': z.string().exactOptional(),
   /** Whether messages to many leave them out: they don't want to be written to. */
   'cordialis.example:unwritten': z.boolean().exactOptional(),
-  /** The tone of a call of theirs (core/marks). */
+  /** The ringtone of their calls. */
   'cordialis.example:ring': z.string().exactOptional(),
   /** The servers that it came from or is kept at by choice, by their names here. */
   'cordialis.example:sources': z.record(z.string(), z.literal(true)).exactOptional(),
@@ -70,9 +70,9 @@ export const vendorShape = {
   'cordialis.example:meetings': entriesOf(meetingSchema).exactOptional(),
   /** Cards that the user has said are others, however alike they look. */
   'cordialis.example:apart': z.record(z.string(), z.literal(true)).exactOptional(),
-  /** Cards that this one stands for, each kept as it is (core/bundles). */
+  /** Cards that this one stands for, each kept as it is. */
   'cordialis.example:bundled': z.record(z.string(), z.literal(true)).exactOptional(),
-  /** What looks wrong and is right as it is, by the kind of fault and the value (core/mending). */
+  /** What looks wrong and is right as it is, by the kind of fault and the value. */
   'cordialis.example:right': z.record(z.string(), z.literal(true)).exactOptional(),
   /** Uids of cards that were merged into this one, each with the step of the history that did it. */
   'cordialis.example:was': z.record(z.string(), z.string()).exactOptional(),

@@ -28,8 +28,8 @@ export interface CellText extends CellAt {
 }
 
 /**
- * Where pasted cells go: a single one, or a block that fits a whole number of times, fills all that is chosen; any other
- * begins at its first cell and reaches as far as it is large.
+ * Where pasted cells go: a single cell, or a block that fits a whole number of times, fills the whole selection; any
+ * other starts at the first selected cell.
  *
  * @returns the cells within the table, and how many would lie outside of it
  */

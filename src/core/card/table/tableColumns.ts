@@ -20,7 +20,7 @@ export function compareCells(a: string, b: string, collator: Intl.Collator, isDe
 
 /** A column of the table of the book. */
 export interface TableColumn {
-  /** Own fields begin with `own:`, followed by what they are called. */
+  /** Custom fields begin with `own:`, followed by their name. */
   readonly id: string;
   readonly title: string;
   /** Whether its cells can be written. */
@@ -33,7 +33,7 @@ export interface TableColumn {
   readonly sortText?: (card: Card) => string;
 }
 
-/** Begins the id of an own field's column. */
+/** Prefix of the id of a custom field's column. */
 const OWN = 'own:';
 
 const NARROW = 120;
@@ -116,7 +116,7 @@ export function tableColumns({ locale, order }: TableOptions): TableColumn[] {
   ];
 }
 
-/** A column for each own field that some card has, in the order of their names. */
+/** A column for each custom field that some card has, by name. */
 export function customColumns(cards: readonly Card[]): TableColumn[] {
   const titles = new Map<string, string>();
   for (const card of cards)

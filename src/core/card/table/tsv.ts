@@ -11,7 +11,7 @@ export function writeTsv(rows: readonly (readonly string[])[]): string {
 /** Tab-separated text as cells; a line break at the end makes no row of its own. */
 export function readTsv(text: string): string[][] {
   const body = text.replace(/\r\n?/g, '\n').replace(/\n$/, '');
-  // Whoever copies one cell that begins with a quote means the quote.
+  // One copied cell that begins with a quote really contains that quote.
   if (!/[\t\n]/.test(body) && !/^".*"$/s.test(body)) return [[body]];
   return Papa.parse<string[]>(body, { delimiter: '\t', newline: '\n' }).data;
 }

@@ -44,7 +44,7 @@ export function parseQuick(text: string, known: Known): Quick {
       rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`.trim();
     }
   };
-  // What goes on to the end of the line comes first: anything may stand in a note.
+  // What extends to the end of the line is read first, as a note may contain anything.
   take(NOTE, (value) => ({ kind: 'note', value: value.trim() }));
   take(MAIL, (value) => ({ kind: 'mail', value }));
   take(WEB, (value) => ({ kind: 'web', value }));

@@ -87,7 +87,7 @@ function planFills(card: Card, fills: readonly Fill[], context: PlanContext): Of
   };
 }
 
-/** Somebody has one birthday; another one is for the form, where the old one is seen. */
+/** A card has one birthday; a different one is entered in the form, where the old one is seen. */
 function planOtherBirthday(card: Card, fills: readonly Fill[], context: PlanContext): Offer | undefined {
   const fill = fills.find(({ kind }) => kind === 'birthday');
   const known = valueOf(card, 'birthday', context.country, context.locale);

@@ -12,7 +12,7 @@ export interface Understood {
   readonly tests: readonly Test[];
 }
 
-/** Kilometres that "near" means. Ours. */
+/** Kilometres that "near" means. Our choice. */
 export const NEAR_KM = 50;
 
 /** Words that say what kind of card is wanted. */
@@ -63,7 +63,8 @@ interface Read {
 
 /**
  * Reads what limits a search: "in Sète", "at Harbour Hall", "on Patrons", "tagged press" or "#press", "without mail",
- * "with birthday", "near Bergen", "within 30 km of Bergen", "added within 30 days", "people", "archived", "pinned", "note: oboe", and any of them behind "not". A value goes on to the
+ * "with birthday", "near Bergen", "within 30 km of Bergen", "added within 30 days", "people", "archived", "pinned",
+ * "note: oboe", and any of them behind "not". A value goes on to the
  * next limit or comma. What is none of these stays as words.
  */
 export function parseLimits(text: string, known: Known): Understood {
@@ -201,7 +202,7 @@ function readFilled(token: string, isNot: boolean): Read | undefined {
   return field && { test: { kind: 'filled', field, ...(isNot ? { not: true } : {}) }, taken: 2 };
 }
 
-/** All of an understanding as one rule; undefined where it asks for nothing. */
+/** The words and limits of a search as one rule; undefined where there are none. */
 export function toRule({ words, tests }: Understood): Rule | undefined {
   const rules: Rule[] = [
     ...(foldedWords(words).length === 0 ? [] : [{ kind: 'words', field: 'any', value: words } as const]),

@@ -4,7 +4,7 @@ import { texts } from '@/texts/find/rules';
 
 import { DAY_KINDS, DOC_KINDS, FIELDS, TALK_WAYS } from './fields';
 
-/** True of the cards of which the rest is not. */
+/** Reverses the test. */
 const not = z.boolean().exactOptional();
 
 /** One thing that is true of a card or not. */
@@ -56,7 +56,7 @@ export interface Group {
 /** What decides who is on a list that fills itself. */
 export type Rule = Test | Group;
 
-/** Rules in rules at most; deeper ones mean harm. */
+/** The deepest nesting of rules that is accepted; deeper ones are hostile. */
 const MAX_DEPTH = 12;
 
 /** A rule as it is stored. */

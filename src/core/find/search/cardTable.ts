@@ -28,7 +28,7 @@ interface Ranks {
 
 /**
  * The cards of a search by place, with the words that lead to them. Adding, replacing and removing need no
- * rebuilding; a place is not given twice, so what leads to one that is empty leads nowhere.
+ * rebuilding; a place is not given twice, so postings to an empty place lead nowhere.
  */
 export class CardTable {
   readonly words = new WordTable();
@@ -58,12 +58,12 @@ export class CardTable {
       if (summary) this.talks.set(uid, summary);
       else this.talks.delete(uid);
       const doc = this.slots[this.places.get(uid) ?? -1]?.doc;
-      // Its words lead to a card only as long as they are said of it.
+      // A word leads to a card only while the card has it.
       if (doc && before !== summary?.words?.join(' ')) this.add(doc);
     }
   }
 
-  /** Gives every slot its closeness of a day; done once a day, and after talks, not with every question. */
+  /** Gives every slot its closeness on a day; done once a day and after talks, not for every query. */
   rankSlots(today: string): void {
     if (this.ranks?.today === today && this.ranks.areInSlots) return;
     const byUid = this.closeness(today);
@@ -122,7 +122,7 @@ export class CardTable {
     const place = this.places.get(uid);
     if (place === undefined) return;
     this.where = undefined;
-    // Its postings stay and lead nowhere; they are as few as the edits of one sitting.
+    // Its postings stay and lead nowhere; there are no more of them than edits in one session.
     this.slots[place] = undefined;
     this.digits[place] = '';
     this.places.delete(uid);

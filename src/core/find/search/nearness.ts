@@ -22,7 +22,7 @@ export function compareBeginning(typed: string, word: string, max: number): numb
   return least;
 }
 
-/** Words longer than this are no words that anybody mistypes. */
+/** Longer words are not checked for typos. */
 const MAX_LENGTH = 60;
 
 /** The rows of the table of distances, used again for each word: there are tens of thousands. */
@@ -64,7 +64,7 @@ function fillRow(
   return least;
 }
 
-/** Letters of a word that may be wrong: none of a short one, of which nearly any other is a neighbour. Ours. */
+/** Typos allowed in a word: none in a short one, which nearly any other resembles. Our choice. */
 export function maxTypos(word: string): number {
   if (word.length < 4) return 0;
   return word.length < 8 ? 1 : 2;

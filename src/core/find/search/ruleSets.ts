@@ -21,7 +21,7 @@ const KINDS_OF: Readonly<Record<Exclude<TalkWay, 'any'>, readonly TalkKind[]>> =
   written: ['letter', 'message', 'mail'],
 };
 
-/** Works out which cards of a table a rule is true of. Made for one question: it remembers lists it has gone through. */
+/** Works out which cards of a table a rule is true of. Made for one query: it caches the lists it has gone through. */
 export class RuleSets {
   private readonly lists = new Map<Uid, PlaceSet>();
 

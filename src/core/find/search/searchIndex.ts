@@ -14,7 +14,7 @@ import { searchWords } from './searchWords';
 import type { SearchDoc } from './toSearchDoc';
 import type { NamedPoint } from './whereabouts';
 
-/** A card that was found, and the value that speaks for it. */
+/** A card that was found, and the value that matched. */
 export interface Hit {
   readonly uid: Uid;
   readonly kind: DocKind;
@@ -47,19 +47,19 @@ export interface QueryOptions {
   readonly withArchived?: boolean;
 }
 
-/** How much a find in each field counts, in the order of FIELDS. Ours. */
+/** The weight of a match in each field, in the order of FIELDS. Our choice. */
 const WEIGHTS = [10, 8, 7, 6, 5, 4, 3, 3, 3, 2.5, 2, 2, 2, 2, 1.5, 1.5, 1.2];
 
-/** A whole word counts more than its beginning. Ours. */
+/** A whole word counts more than its beginning. Our choice. */
 const WHOLE_WORD = 1.5;
 
-/** A word with a letter wrong counts less; with two, less again. Ours. */
+/** A word with one typo counts less; with two, less again. Our choice. */
 const TYPO = 0.4;
 
-/** A pinned card comes before others that fit as well. Ours. */
+/** A pinned card comes before others that match equally. Our choice. */
 const PINNED = 0.25;
 
-/** The closest comes before others that fit as well. Ours. */
+/** The closest person comes before others that match equally. Our choice. */
 const CLOSE = 0.2;
 
 /** Digits that must be typed before parts of numbers are looked for; fewer would find nearly everything. */
@@ -220,7 +220,7 @@ export class SearchIndex {
     return total ?? new Float32Array(this.table.slots.length).fill(1);
   }
 
-  /** Takes away what is limited out, and puts pinned and close cards a little before others. */
+  /** Removes what the limits exclude, and raises pinned and close cards a little. */
   private strike(total: Float32Array, { rule, withArchived = false }: QueryOptions): void {
     const allowed = rule && new RuleSets(this.table, this.today).of(rule);
     this.table.rankSlots(this.today);
@@ -306,7 +306,7 @@ export class SearchIndex {
     return best;
   }
 
-  /** The first by name, by keeping the best so far in order: most names are turned away by one comparison. */
+  /** The first by name, keeping the best so far in order: one comparison rejects most names. */
   private firstByName(places: readonly number[], limit: number): number[] {
     const key = (place: number | undefined) =>
       place === undefined ? '' : (this.table.slots[place]?.sortKey ?? '');
@@ -381,7 +381,7 @@ function put(scores: Float32Array, place: number, score: number): void {
   if (score > (scores[place] ?? 0)) scores[place] = score;
 }
 
-/** Adds scores up where both have one, and strikes out the others. */
+/** Adds scores where both have one, and drops the others. */
 function addWhereBoth(total: Float32Array, scores: Float32Array): void {
   for (let place = 0; place < total.length; place += 1) {
     const a = total[place] ?? 0;

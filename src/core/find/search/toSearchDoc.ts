@@ -129,7 +129,7 @@ function each<T>(entries: Readonly<Record<string, T>> | undefined): T[] {
 
 function digitsOf(number: string, country: string | undefined): string[] {
   const written = number.replace(/^tel:/, '').replace(/\D/g, '');
-  // A number with its country code needs no parsing, which is the expensive step.
+  // A number with its country code needs no parsing, the expensive step.
   if (/^\s*(tel:)?(\+|00)/.test(number)) return [written.replace(/^00/, '')];
   const e164 = parsePhone(number, country)?.e164.slice(1);
   return e164 === undefined || e164 === written ? [written] : [written, e164];

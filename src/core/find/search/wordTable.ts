@@ -39,7 +39,7 @@ export class WordTable {
     const wished = lettersOf(word);
     const [first, second] = [word.charCodeAt(0), word.charCodeAt(1)];
     const look = (known: string, letters: number) => {
-      // Most words are told apart by the letters they haven't got, and by their first two.
+      // Most words are ruled out by the letters they lack, and by their first two.
       if (countBits(wished & ~letters) > max) return;
       const [a, b] = [known.charCodeAt(0), known.charCodeAt(1)];
       if (a !== first && a !== second && b !== first && b !== second) return;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 /** What the list of a backup calls itself. */
 export const BACKUP_FORMAT = 'cordialis-backup';
-/** The shape of backups that this program writes; it reads this one and older ones. */
+/** The version of backups that is written; this one and older ones are read. */
 export const BACKUP_VERSION = 1;
 
 /** Gives the SHA-256 of some bytes in 64 hexadecimal digits; handed in, as the core has no cryptography. */

@@ -14,7 +14,7 @@ export interface RestoredBackup {
   readonly manifest: BackupManifest;
   readonly cards: readonly Card[];
   readonly talks: readonly Talk[];
-  /** As they stand in the file; whoever puts them in force checks them. */
+  /** As they stand in the file, unchecked. */
   readonly settings: unknown;
   readonly problems: readonly Problem[];
 }

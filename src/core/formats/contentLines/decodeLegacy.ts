@@ -33,7 +33,10 @@ export function decodeLegacy(line: ContentLine, isVersion21: boolean): ContentLi
   return { ...line, params, value: value.replace(/\r\n?|\n/g, '\\n') };
 }
 
-/** The encoding among the types, if there is one; told apart by its first letter, as nearly every line comes by here. */
+/**
+ * The encoding among the types, if there is one; recognised by its first letter, as nearly every line passes through
+ * here.
+ */
 function bareEncoding(types: readonly string[] | undefined): string | undefined {
   if (types === undefined) return undefined;
   for (const type of types) if ('qQbB78'.includes(type.charAt(0)) && BARE_ENCODING.test(type)) return type;

@@ -33,9 +33,9 @@ interface Head {
   readonly group: string | undefined;
 }
 
-/** What the heads of lines say: a file has hundreds of thousands of lines and a few dozen heads. */
+/** Parsed heads of lines, cached: a file has hundreds of thousands of lines and a few dozen different heads. */
 const heads = new Map<string, Head | undefined>();
-/** Heads kept at most, so that a file of nothing but different ones can't fill the memory. */
+/** The most heads cached, so that a file with only different ones can't fill the memory. */
 const MAX_HEADS = 2000;
 /** A longer piece of a text may hold on to the whole of it (V8 copies only up to 12 characters). */
 const MAX_KEPT_LENGTH = 12;
@@ -107,7 +107,7 @@ function nextOf(text: string, from: number, stops: ';:' | ',;:'): number {
   const comma = stops === ',;:' ? COMMA : COLON;
   let at = from;
   for (; at < text.length; at += 1) {
-    // Compared as codes: this is the loop that every letter of a file goes through.
+    // Compares codes: every letter of a file passes through this loop.
     const code = text.charCodeAt(at);
     if (code === COLON || code === SEMICOLON || code === comma) break;
   }

@@ -1,7 +1,7 @@
 /**
  * Tables as a format of files.
- * Standard: RFC 4180 as far as files keep to it; core/tables does the work.
- * Left out: matching columns by hand, for which the page asks core/tables itself.
+ * Standard: RFC 4180 as far as files keep to it; the rest of this folder does the work. Left out: matching columns by
+ * hand, which the import page does itself.
  */
 import { FORMAT_FACTS } from '../format/facts';
 import type { ReadableFormat } from '../format/format';

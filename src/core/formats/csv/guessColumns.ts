@@ -12,7 +12,7 @@ const MOST = 0.7;
 
 /**
  * What each column of a table says of a card: by its heading, else by its contents; a column that is neither becomes
- * a field of the user's own under its heading, so that nothing is lost.
+ * a custom field under its heading, so that nothing is lost.
  *
  * @returns one for each column of the table
  */

@@ -1,7 +1,6 @@
 /**
  * jCard: the properties of vCard 4.0 as JSON, one card or an array of them.
- * Standard: RFC 7095, application/vcard+json; the properties as in core/mapping.
- * Left out: xCard (RFC 6351).
+ * Standard: RFC 7095, application/vcard+json; the properties as in properties/. Left out: xCard (RFC 6351).
  */
 import { decodeText } from '@/core/base';
 

@@ -14,7 +14,7 @@ import { uidFromText } from '../properties/uidFromText';
 /** How many cards are read between two reports of progress. */
 const REPORT_EVERY = 250;
 
-/** Cards nested in each other are read so deep; beyond it a file means harm. */
+/** The deepest nesting of cards that is read; deeper files are hostile. */
 const MAX_NESTING = 8;
 
 /** What a card says of itself as a record, not of a person. */

@@ -1,7 +1,6 @@
 /**
  * vCard: 2.1, 3.0 and 4.0, read tolerantly; 3.0 and 4.0 written strictly.
- * Standard: versit 2.1, RFC 2426, RFC 6350 with RFC 6868; the properties as in core/mapping.
- * Left out: writing 2.1.
+ * Standard: versit 2.1, RFC 2426, RFC 6350 with RFC 6868; the properties as in properties/. Left out: writing 2.1.
  */
 import { FORMAT_FACTS } from '../format/facts';
 import type { ReadableFormat } from '../format/format';

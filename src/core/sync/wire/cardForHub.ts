@@ -8,9 +8,9 @@ export function cardForHub(card: Card): Card | undefined {
 /**
  * A card as the hub has it, with the private values that are known only here.
  *
- * @param mine - the card as it is here, unchanged since the hub was told of it; undefined where it is new here
+ * @param mine - the card as it is here, unchanged since the hub was pushed of it; undefined where it is new here
  */
 export function fromHub(mine: Card | undefined, theirs: Card): Card {
-  const told = mine && cardForHub(mine);
-  return mine && told ? rebaseJson(told, mine, theirs) : theirs;
+  const pushed = mine && cardForHub(mine);
+  return mine && pushed ? rebaseJson(pushed, mine, theirs) : theirs;
 }

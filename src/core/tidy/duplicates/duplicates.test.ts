@@ -1,17 +1,17 @@
 // Jaro–Winkler values: Winkler (1990), table of examples (MARTHA/MARHTA 0.961, DWAYNE/DUANE 0.84, DIXON/DICKSONX 0.813).
 // What is one person and what isn't: common practice; the generated books know it themselves.
 import { type Card, newCard, parseName } from '@/core/card';
+import { duplicateOf } from '@/demo/duplicateOf';
 import { generateBook } from '@/demo/generateBook';
 import { generateLargeBook } from '@/demo/generateLargeBook';
 import { Dice } from '@/demo/random';
-import { twinOf } from '@/demo/twinOf';
 
+import { DuplicateIndex } from './duplicateIndex';
 import { duplicateFacts } from './facts';
 import { Frequencies } from './frequencies';
 import { groupDuplicates, pairKey } from './groupDuplicates';
 import { jaroWinkler } from './jaroWinkler';
 import { judgePair } from './judgePair';
-import { TwinIndex } from './twinIndex';
 
 for (const [a, b, value] of [
   ['martha', 'marhta', 0.961],
@@ -127,7 +127,7 @@ const different: [name: string, a: Card, b: Card][] = [
     person('John Tarrow Jr', { ...HOME, ...born(1970, 5, 5) }),
   ],
   [
-    'twins',
+    'duplicates',
     person('Oona Tarrow', { ...HOME, ...born(1970, 2, 3) }),
     person('Edda Tarrow', { ...HOME, ...born(1970, 2, 3) }),
   ],
@@ -190,38 +190,38 @@ test('pairs kept apart stay apart, whatever else holds them together', () => {
 test('a card that has just come is compared by itself', () => {
   const facts = others.map((card) => duplicateFacts(card));
   const [known] = others;
-  const index = new TwinIndex();
+  const index = new DuplicateIndex();
   for (const one of facts) index.put(one);
-  const twin = duplicateFacts({ ...(known as Card), uid: 'twin' });
-  expect(index.twinsOf(twin).map(({ uids }) => uids)).toEqual([[known?.uid, 'twin'].sort()]);
-  expect(index.twinsOf(duplicateFacts(person('Oona Tarrow')))).toEqual([]);
+  const duplicate = duplicateFacts({ ...(known as Card), uid: 'duplicate' });
+  expect(index.duplicatesOf(duplicate).map(({ uids }) => uids)).toEqual([[known?.uid, 'duplicate'].sort()]);
+  expect(index.duplicatesOf(duplicateFacts(person('Oona Tarrow')))).toEqual([]);
   index.remove(known?.uid ?? '');
-  expect(index.twinsOf(twin)).toEqual([]);
+  expect(index.duplicatesOf(duplicate)).toEqual([]);
   index.put(duplicateFacts(known as Card));
-  index.put({ ...duplicateFacts(known as Card), apart: new Set(['twin']) });
-  expect(index.twinsOf(twin)).toEqual([]);
+  index.put({ ...duplicateFacts(known as Card), apart: new Set(['duplicate']) });
+  expect(index.duplicatesOf(duplicate)).toEqual([]);
 });
 
 test('asked card by card, the index finds the pairs that a search of the whole book links', () => {
   const dice = new Dice(5);
   const book = generateLargeBook(400, 3);
-  const facts = [...book, ...book.slice(0, 40).map((card) => twinOf(card, dice))].map((card) =>
+  const facts = [...book, ...book.slice(0, 40).map((card) => duplicateOf(card, dice))].map((card) =>
     duplicateFacts(card),
   );
-  const index = new TwinIndex();
+  const index = new DuplicateIndex();
   for (const one of facts) index.put(one);
-  const asked = new Set(facts.flatMap((one) => index.twinsOf(one).map(({ uids }) => uids.join(' '))));
+  const asked = new Set(facts.flatMap((one) => index.duplicatesOf(one).map(({ uids }) => uids.join(' '))));
   const whole = groupDuplicates(facts).filter(({ uids }) => uids.length === 2);
   expect(whole.length).toBeGreaterThan(20);
   for (const { uids } of whole) expect(asked).toContain(uids.join(' '));
 });
 
-test('in a book with known twins: hardly anything found is wrong, and most is found', () => {
+test('in a book with known duplicates: hardly anything found is wrong, and most is found', () => {
   const dice = new Dice(99);
   const book = generateLargeBook(3000, 11);
-  const twins = book.filter((_, i) => i % 10 === 0).map((card) => twinOf(card, dice));
-  const truth = new Set(twins.map(({ uid }) => pairKey(uid, uid.replace('-twin', ''))));
-  const found = groupDuplicates([...book, ...twins].map((card) => duplicateFacts(card)));
+  const duplicates = book.filter((_, i) => i % 10 === 0).map((card) => duplicateOf(card, dice));
+  const truth = new Set(duplicates.map(({ uid }) => pairKey(uid, uid.replace('-duplicate', ''))));
+  const found = groupDuplicates([...book, ...duplicates].map((card) => duplicateFacts(card)));
   const pairs = found.flatMap(({ uids }) =>
     uids.flatMap((a, i) => uids.slice(i + 1).map((b) => pairKey(a, b))),
   );
@@ -234,13 +234,13 @@ test('in a book with known twins: hardly anything found is wrong, and most is fo
   for (const { uids } of certain) expect(truth.has(pairKey(uids[0] ?? '', uids[1] ?? ''))).toBe(true);
 });
 
-test('the demo’s own twins are found', () => {
+test('the demo’s own duplicates are found', () => {
   const book = generateBook('2026-11-25').filter(({ kind }) => kind !== 'group');
-  const twins = book.filter(({ uid }) => uid.includes('8c00'));
-  expect(twins.length).toBeGreaterThan(4);
+  const duplicates = book.filter(({ uid }) => uid.includes('8c00'));
+  expect(duplicates.length).toBeGreaterThan(4);
   const found = groupDuplicates(book.map((card) => duplicateFacts(card)));
   const joined = new Set(found.flatMap(({ uids }) => uids));
-  expect(twins.filter(({ uid }) => !joined.has(uid)).map(({ name }) => name)).toEqual([]);
+  expect(duplicates.filter(({ uid }) => !joined.has(uid)).map(({ name }) => name)).toEqual([]);
 });
 
 test('finding can be stopped', () => {

@@ -18,14 +18,17 @@ export interface Judgement {
 }
 
 /** The share of cards that have a duplicate, before any evidence. Our estimate, from books grown over years. */
-const TWINS_SHARE = 0.1;
+const DUPLICATES_SHARE = 0.1;
 
 /** Weighs two cards (Fellegi and Sunter 1969): the log-odds of each field added up, on top of the prior. */
 export function judgePair(a: DuplicateFacts, b: DuplicateFacts, frequencies: Frequencies): Judgement {
   if (a.isOrg !== b.isOrg)
     return { probability: 0, evidence: [{ kind: 'name', words: texts.personAndOrganisation, bits: -20 }] };
   const evidence = a.isOrg ? judgeOrganisations(a, b, frequencies) : judgePeople(a, b, frequencies);
-  const bits = evidence.reduce((sum, one) => sum + one.bits, Math.log2((2 * TWINS_SHARE) / frequencies.size));
+  const bits = evidence.reduce(
+    (sum, one) => sum + one.bits,
+    Math.log2((2 * DUPLICATES_SHARE) / frequencies.size),
+  );
   return {
     probability: 1 / (1 + 2 ** -bits),
     evidence: evidence

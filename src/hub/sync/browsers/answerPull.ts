@@ -29,7 +29,7 @@ export async function answerPull(db: HubDb, browser: Browser, since: number): Pr
     .limit(CARDS_AT_ONCE + 1)
     .execute();
   const isMore = rows.length > CARDS_AT_ONCE;
-  const told = rows.slice(0, CARDS_AT_ONCE);
+  const page = rows.slice(0, CARDS_AT_ONCE);
   const { count } = await db
     .selectFrom('settle')
     .select(({ fn }) => fn.countAll<number>().as('count'))
@@ -37,12 +37,12 @@ export async function answerPull(db: HubDb, browser: Browser, since: number): Pr
   const devices = await listDevices(db);
   const lists = [...devices.flatMap(listsOf), ...(await ruleListsFor(db, devices))];
   return {
-    cards: told.map(({ uid, card, device, browser: other }) => ({
+    cards: page.map(({ uid, card, device, browser: other }) => ({
       uid,
       card: card === null ? null : toCard(card),
       by: device ?? other,
     })),
-    seq: isMore ? (told.at(-1)?.seq ?? head) : head,
+    seq: isMore ? (page.at(-1)?.seq ?? head) : head,
     isMore,
     lists: [...new Set(lists)],
     toSettle: count,

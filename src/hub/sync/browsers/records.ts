@@ -121,15 +121,15 @@ export async function answerRecordsPull(db: HubDb, browser: Browser, since: numb
     .orderBy('records.seq')
     .limit(RECORDS_AT_ONCE + 1)
     .execute();
-  const told = rows.slice(0, RECORDS_AT_ONCE);
+  const page = rows.slice(0, RECORDS_AT_ONCE);
   const isMore = rows.length > RECORDS_AT_ONCE;
   return {
-    records: told.map(({ kind, id, value, months, by }) => ({
+    records: page.map(({ kind, id, value, months, by }) => ({
       ...{ kind, id, by },
       value: value === null ? null : (JSON.parse(value) as unknown),
       months: JSON.parse(months) as string[],
     })),
-    seq: isMore ? (told.at(-1)?.seq ?? since) : Math.max(since, head?.seq ?? 0),
+    seq: isMore ? (page.at(-1)?.seq ?? since) : Math.max(since, head?.seq ?? 0),
     isMore,
   };
 }

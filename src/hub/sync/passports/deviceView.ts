@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 
 import type { Card } from '@/core/card';
 import { isRuleList } from '@/core/lists';
-import { duplicateFacts, TwinIndex } from '@/core/tidy';
+import { duplicateFacts, DuplicateIndex } from '@/core/tidy';
 import { cardToSend } from '@/core/write';
 import { allCards, changedSince, type HubDb, lastSeq } from '@/hub/store';
 
@@ -28,14 +28,14 @@ export interface DeviceView {
   readonly byUid: ReadonlyMap<string, SeenCard>;
   readonly byHref: ReadonlyMap<string, SeenCard>;
   /** The index that new cards are compared with; built on first use. */
-  twins(): TwinIndex;
+  duplicateIndex(): DuplicateIndex;
 }
 
 class KeptView implements DeviceView {
   seq = 0;
   readonly byUid = new Map<string, SeenCard>();
   readonly byHref = new Map<string, SeenCard>();
-  private index: TwinIndex | undefined;
+  private index: DuplicateIndex | undefined;
 
   constructor(readonly stamp: string) {}
 
@@ -54,9 +54,9 @@ class KeptView implements DeviceView {
     this.index?.put(duplicateFacts(seen.card));
   }
 
-  twins(): TwinIndex {
+  duplicateIndex(): DuplicateIndex {
     if (!this.index) {
-      this.index = new TwinIndex();
+      this.index = new DuplicateIndex();
       for (const { card } of this.byUid.values()) this.index.put(duplicateFacts(card));
     }
     return this.index;

@@ -1,4 +1,4 @@
-import { TwinIndex } from '@/core/tidy';
+import { DuplicateIndex } from '@/core/tidy';
 import { entriesFor } from '@/hub/directory';
 import type { HubDb } from '@/hub/store';
 
@@ -44,7 +44,7 @@ export async function directoryView(
     ...{ seq, token },
     byUid: new Map(seen.map((one) => [one.uid, one])),
     byHref: new Map(seen.map((one) => [one.href, one])),
-    twins: () => new TwinIndex(),
+    duplicateIndex: () => new DuplicateIndex(),
   };
   views.set(photoSide, view);
   return view;

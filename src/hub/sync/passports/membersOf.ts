@@ -18,9 +18,9 @@ export async function membersOf(db: HubDb, lists: readonly string[]): Promise<Re
 
 /** The reported members of a list; undefined before the first report. */
 export async function sentMembers(db: HubDb, list: string): Promise<string[] | undefined> {
-  const told = await db.selectFrom('members').select('uids').where('list', '=', list).executeTakeFirst();
+  const known = await db.selectFrom('members').select('uids').where('list', '=', list).executeTakeFirst();
   // Written by setMembers only.
-  return told && (JSON.parse(told.uids) as string[]);
+  return known && (JSON.parse(known.uids) as string[]);
 }
 
 async function chosenOn(db: HubDb, uid: string): Promise<string[]> {

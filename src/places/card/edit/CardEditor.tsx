@@ -43,7 +43,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
   const form = useForm<CardForm>({
     defaultValues: first,
     resolver: formResolver,
-    // Not on leaving a field: an error that appears then moves what is just being pressed away from the finger.
+    // Not on leaving a field: an error that appears at that moment moves what is being pressed away from the finger.
     mode: 'onSubmit',
     reValidateMode: 'onChange',
   });
@@ -111,7 +111,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
   );
 }
 
-/** A private card never leaves this browser but in a backup. */
+/** A private card never leaves this browser except in a backup. */
 function PrivateCard({ form }: PartProps) {
   const { field } = useController({ control: form.control, name: 'isPrivate' });
   return (

@@ -6,7 +6,7 @@ import type { PictureArea } from '@/platform';
 import { texts } from '@/texts/card/edit';
 import { Act, Minus, NextAct, Plus, Sheet, Txt } from '@/ui';
 
-/** How far a picture can be drawn near. */
+/** The largest zoom of a picture. */
 const MAX_ZOOM = 4;
 const STEP = 0.25;
 
@@ -18,7 +18,7 @@ interface CropSheetProps {
   readonly onClose: () => void;
 }
 
-/** Which part of a picture is kept: moved by finger, mouse or arrow keys, drawn nearer by wheel, pinch or the acts. */
+/** Which part of a picture is kept: moved by finger, mouse or arrow keys, zoomed by wheel, pinch or buttons. */
 export function CropSheet({ picture, aspect, onKeep, onClose }: CropSheetProps) {
   const [crop, setCrop] = useState({ x: 0, y: 0 });
   const [zoom, setZoom] = useState(1);

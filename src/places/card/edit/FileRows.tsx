@@ -8,7 +8,7 @@ import { Act, Plus, Txt, X } from '@/ui';
 
 import { FormField, type PartProps } from './FormField';
 
-/** A file larger than this is better kept where files are kept; it would make every backup heavy. */
+/** The largest file kept with a card: larger ones would make every backup heavy. */
 const MAX_BYTES = 5e6;
 
 /** Files that belong to the card, each under a name that can be changed. */

@@ -88,7 +88,7 @@ interface OnlySwitchProps extends Pick<LabelActProps, 'form' | 'name'> {
   readonly hint: string;
 }
 
-/** Something that only one of a collection is: the preferred one, the one that letters go to. */
+/** A switch that only one entry of a collection can have on: the preferred one, the one letters go to. */
 export function OnlySwitch({ form, name, property, label, hint }: OnlySwitchProps) {
   const [collection, index] = name.split('.') as ['phones', string];
   const rows = useWatch({ control: form.control, name: collection });
@@ -103,7 +103,7 @@ export function OnlySwitch({ form, name, property, label, hint }: OnlySwitchProp
   return <Switch label={label} hint={hint} isOn={isOn} onChange={set} />;
 }
 
-/** A private value never leaves this browser but in a backup. */
+/** A private value never leaves this browser except in a backup. */
 function PrivateSwitch({ form, name }: Pick<LabelActProps, 'form' | 'name'>) {
   const { field } = useController({
     control: form.control,

@@ -224,7 +224,7 @@ export function InfoRows(props: PartProps) {
   );
 }
 
-/** Fields of the user’s own; the label is its name. */
+/** Custom fields; the label is the field's name. */
 export function OwnRows(props: PartProps) {
   return (
     <Rows

@@ -10,7 +10,7 @@ import type { ManySheet } from '../parts/manySheet';
 import { ManySheets } from './ManySheets';
 import { useChangeMany } from './useChangeMany';
 
-/** How many are chosen and what can be done with all of them, within reach of the thumb. */
+/** The number of selected cards and what can be done with them, within reach of the thumb. */
 export function ChosenBar({ shown }: { readonly shown: readonly Uid[] }) {
   const dispatch = useAppDispatch();
   const cards = useAppSelector(selectChosenCards);

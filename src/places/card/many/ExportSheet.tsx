@@ -13,7 +13,7 @@ import { Choice, NextAct, ProgressLine, Sheet, Txt } from '@/ui';
 import type { ManySheetProps } from '../parts/manySheet';
 import { nameCards } from '../parts/nameCards';
 
-/** The chosen as one file, complete, in any format there is. */
+/** Exports the selected cards as one complete file, in any format. */
 export function ExportSheet({ cards, onSheet }: ManySheetProps) {
   const dispatch = useAppDispatch();
   const [formatId, setFormatId] = useState<FormatId>('vcard4');

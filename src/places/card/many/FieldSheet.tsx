@@ -20,7 +20,7 @@ const LABELS: Readonly<Record<FillField, string>> = {
   own: texts.customField,
 };
 
-/** Fills one field in on all of the chosen. */
+/** Fills in one field on all selected cards. */
 export function FieldSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const [field, setField] = useState<FillField>('organisation');
   const [label, setLabel] = useState('');

@@ -12,7 +12,7 @@ import type { ManySheetProps } from '../parts/manySheet';
 import { nameCards } from '../parts/nameCards';
 import { ShareTick } from './ShareTick';
 
-/** Puts the chosen on lists and takes them off. */
+/** Adds the selected cards to lists and removes them. */
 export function ListsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const dispatch = useAppDispatch();
   const { newUid, utcNow } = useServices();

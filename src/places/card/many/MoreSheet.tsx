@@ -11,7 +11,7 @@ import { nameCards } from '../parts/nameCards';
 /** Cards that can be looked at side by side. */
 const MOST_MERGED = 12;
 
-/** What else can be done with all of the chosen. */
+/** What else can be done with the selected cards. */
 export function MoreSheet({ cards, onSheet, onChange, onGone }: ManySheetProps) {
   const count = nameCards(cards);
   const arePinned = cards.every((card) => hasFlag(card, 'pinned'));

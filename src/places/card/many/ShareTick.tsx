@@ -14,7 +14,7 @@ interface ShareTickProps {
   readonly mark?: ReactNode;
 }
 
-/** Something that is true of all, some or none of the chosen; pressing makes it true of all, or of none. */
+/** A box that is ticked for all, some or none of the selected cards; pressing ticks it for all, or none. */
 export function ShareTick({ name, on, of, onChange, mark }: ShareTickProps) {
   const isAll = on === of;
   const share = isAll ? '' : on === 0 ? '' : texts.ofCount(on, of);

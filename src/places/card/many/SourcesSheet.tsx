@@ -8,7 +8,7 @@ import type { ManySheetProps } from '../parts/manySheet';
 import { nameCards } from '../parts/nameCards';
 import { ShareTick } from './ShareTick';
 
-/** At which of the servers and devices that have only what is kept there the chosen are kept: ticking one copies them to it. */
+/** The servers, and devices that hold only what is stored there: ticking one stores the selected cards on it. */
 export function SourcesSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const { value, fault } = useHubAnswer('devices', (hub, token) => hub.devices(token));
   const count = nameCards(cards);

@@ -11,7 +11,7 @@ import type { ManySheetProps } from '../parts/manySheet';
 import { nameCards } from '../parts/nameCards';
 import { ShareTick } from './ShareTick';
 
-/** Gives the chosen tags and takes them away. */
+/** Adds tags to the selected cards and removes them. */
 export function TagsSheet({ cards, onSheet, onChange }: ManySheetProps) {
   const tags = useAppSelector(selectTags);
   const { tagTones } = useAppSelector(selectSettings);

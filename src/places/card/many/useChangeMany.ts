@@ -4,10 +4,10 @@ import { changeMany, type ManyChangeRequest } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
 import { texts } from '@/texts/card/many';
 
-/** Cards that are changed before anybody would look for progress. */
+/** A change of this many cards is too quick to show progress. */
 const SHOWN_ABOVE = 200;
 
-/** Does something to many cards, showing how far it is where that takes its time. */
+/** Changes many cards, showing progress where it takes time. */
 export function useChangeMany() {
   const dispatch = useAppDispatch();
   const [running, setRunning] = useState<{ text: string; share01: number }>();
@@ -15,7 +15,7 @@ export function useChangeMany() {
   const change = async (wish: ManyChangeRequest) => {
     isStopped.current = false;
     const text = texts.changingCards(wish.cards.length);
-    // What is done at once needs no word about how far it is.
+    // What is done at once shows no progress.
     if (wish.cards.length > SHOWN_ABOVE) setRunning({ text, share01: 0 });
     try {
       await dispatch(

@@ -16,7 +16,7 @@ import { ValueSheet } from './ValueSheet';
 interface ValueRowsProps {
   readonly card: Card;
   readonly groups: readonly ValueGroup[];
-  /** Only to look at: nothing can be pressed. */
+  /** Read-only: nothing can be pressed. */
   readonly isStill?: boolean;
 }
 

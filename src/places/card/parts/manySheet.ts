@@ -1,7 +1,7 @@
 import type { ManyChangeRequest } from '@/book/commit';
 import type { Card } from '@/core/card';
 
-/** The sheets that the bar of the chosen opens. */
+/** The sheets that the selection bar opens. */
 export type ManySheet = 'lists' | 'tags' | 'send' | 'more' | 'field' | 'rhythm' | 'export' | 'sources';
 
 /** What each of the sheets is given. */

@@ -3,7 +3,7 @@ import type { CardValue } from '@/core/card';
 import { saveDataUri } from '@/platform';
 import { texts } from '@/texts/card/parts';
 
-/** Hands out a file that belongs to a card, wherever its bytes lie. */
+/** Saves a file of a card, wherever its bytes are kept. */
 export function useFileOut(): (file: NonNullable<CardValue['file']>) => void {
   const { photos } = useServices();
   const dispatch = useAppDispatch();

@@ -22,7 +22,7 @@ interface PersonActsProps {
 
 const QUIET_DAYS = 30;
 
-/** What can be done for somebody from where they stand: call, message, write, note the talk, put off. */
+/** Acts for a person in a list: call, message, write, note a talk, postpone. */
 export function PersonActs({ uid, ...props }: PersonActsProps) {
   const card = useCard(uid);
   return card ? <Acts card={card} {...props} /> : null;
@@ -147,7 +147,7 @@ function Line({ children }: { readonly children: ReactNode }) {
   return <View className="flex-row flex-wrap gap-x-4">{children}</View>;
 }
 
-/** Puts a few properties on a card, as a step that can be taken back. */
+/** Sets a few properties of a card, as a step that can be undone. */
 function useCardChange(card: Card) {
   const dispatch = useAppDispatch();
   return (what: string, some: Partial<Card>) =>

@@ -15,7 +15,7 @@ import { FollowUpSheet } from './FollowUpSheet';
 import { MeetingSheet } from './MeetingSheet';
 import { TalkSheet } from './TalkSheet';
 
-/** What can be done about a reminder from where it stands. */
+/** Acts for a reminder in a list. */
 export function FollowUpActs({ planned }: { readonly planned: PlannedFollowUp }) {
   const card = useCard(planned.uid);
   return card ? <ActsOnFollowUp card={card} planned={planned} /> : null;

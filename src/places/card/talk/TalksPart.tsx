@@ -120,7 +120,7 @@ export function TalksPart({ card, others = [] }: TalksPartProps) {
 
 interface TalkRowProps {
   readonly talk: Talk;
-  /** Whose card it stands on. */
+  /** The card whose page this is. */
   readonly of: string;
   readonly onPress: () => void;
 }

@@ -8,7 +8,7 @@ import { texts } from '@/texts/card/talk';
 
 import { toId } from './toId';
 
-/** Keeps an appointment on the cards of all who come, or takes it off them, and sends word where that is wished. */
+/** Adds an appointment to the cards of everybody who comes, or removes it, and sends the invitation where asked to. */
 export function useMeetingChanges(card: Card, planned: PlannedMeeting | undefined) {
   const dispatch = useAppDispatch();
   const { newUid } = useServices();

@@ -35,7 +35,7 @@ export function BookList({ items, letters, openUid }: BookListProps) {
             ref={list}
             data={items as BookItem[]}
             CellRendererComponent={RowCell}
-            // Rows come and go under their letters; what is in view may move with them.
+            // Rows come and go under their letters, so what is in view may move.
             maintainVisibleContentPosition={{ disabled: true }}
             extraData={openUid}
             // The list is one stop of the tab key; arrow keys go on from there, row by row.

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 
 import { ToneMark, Txt } from '@/ui';
 
-/** Marks beside the one that stands with its word; more would leave no room for the name. */
+/** Further dots beside the named tag; more would leave no room for the name. */
 const MORE_MARKS = 2;
 
 interface RowTagsProps {

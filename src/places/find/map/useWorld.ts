@@ -15,7 +15,7 @@ export function useWorld(scale: number): WorldPaths {
   const wantsFine = scale >= FINE_FROM;
   useEffect(() => {
     if (!wantsFine || fineWorld) return;
-    // Without it the coarse one stays, which is no fault worth a word.
+    // Without it the coarse one stays, which is not worth reporting.
     void import('world-atlas/countries-50m.json')
       .then(({ default: world }) => {
         fineWorld = drawWorld(world);

@@ -14,7 +14,7 @@ interface FoundRowProps {
   readonly onOpen: () => void;
 }
 
-/** One card or list that was found, with the value that speaks for it. */
+/** One card or list that was found, with the value that matched. */
 export function FoundRow({ hit, words, id, isChosen, onOpen }: FoundRowProps) {
   const row = useAppSelector((state) => selectRow(state, hit.uid));
   const photo = usePhoto(row?.photo, 'row');

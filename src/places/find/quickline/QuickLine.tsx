@@ -90,7 +90,7 @@ export function QuickLine() {
     dispatch(noteAct(one.hit.uid, 'open'));
     go(pathOf(one.hit));
   };
-  // What somebody has gone to with the arrows is meant as it stands there.
+  // An entry chosen by arrow keys is the one that is meant.
   const isMeant = chosen > 0 || act >= 0 || (isFound && isOffered && !isComing);
   const onEnter = useEnter(query, isEmpty || isMeant, () => {
     const offer = acts[act];
@@ -205,11 +205,14 @@ interface Found {
 
 const NOTHING: Found = { query: '', hits: [], listed: [], pages: [], offers: [], isAsked: false };
 
-/** What was asked for in so many words comes first; what could be filled in stands behind what was found, the Book before the directory. */
+/**
+ * What was asked for in so many words comes first; what could be filled in stands behind what was found, the Book
+ * before the directory.
+ */
 function toEntries({ query, hits, listed, pages, offers, isAsked }: Found): QuickEntry[] {
   const toHit = (hit: Hit): QuickEntry => ({ kind: 'hit', key: hit.uid, hit });
   const found = hits.filter(({ isNear }) => isNear !== true).map(toHit);
-  // Cards that are merely written alike stand behind whoever is meant.
+  // Cards that are only spelled similarly come after exact matches.
   const near = hits.filter(({ isNear }) => isNear === true).map(toHit);
   const acts = offers.map((offer): QuickEntry => ({
     kind: 'offer',
@@ -222,7 +225,7 @@ function toEntries({ query, hits, listed, pages, offers, isAsked }: Found): Quic
     person,
   }));
   const ways = pages.map((page): QuickEntry => ({ kind: 'page', key: page.path, page }));
-  // A page called just so is meant, unless somebody is called that as well.
+  // A page with exactly this name is meant, unless a person has it too.
   const isMeant = pages.some((page) => isNameOf(page, query)) && !hits.some(({ field }) => field === 'name');
   const all = isMeant ? [...ways, ...found, ...others, ...near] : [...found, ...others, ...ways, ...near];
   return isAsked ? [...acts, ...all] : [...all, ...acts];

@@ -10,5 +10,5 @@ export interface QuickPlans {
   readonly planQuick: typeof planQuick;
 }
 
-/** Loads it; without one the line only finds. */
+/** Loads it; without it the line only finds. */
 export const QuickPlansContext = createContext<(() => Promise<QuickPlans>) | undefined>(undefined);

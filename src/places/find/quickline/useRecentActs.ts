@@ -11,7 +11,7 @@ export function usePlans(isUsed: boolean): { plans: QuickPlans | undefined; isCo
   const load = useContext(QuickPlansContext);
   const [plans, setPlans] = useState<QuickPlans | 'none'>();
   useEffect(() => {
-    // A chunk that can't be loaded leaves a line that finds.
+    // Where the chunk can't be loaded, the line still finds.
     if (isUsed) void load?.().then(setPlans, () => setPlans('none'));
   }, [isUsed, load]);
   if (plans === 'none' || !load) return { plans: undefined, isComing: false };

@@ -18,7 +18,7 @@ export function CellField({ draft, title, isLong, onFinish, onCancel }: CellFiel
   const [text, setText] = useState(draft.text);
   const colours = useColours();
   const frame = { border: 0, boxSizing: 'border-box', outline: `2px solid ${colours.berry}` } as const;
-  /** A field that is left by a key loses the focus as well, which is no second leaving. */
+  /** A field left by a key also loses the focus, which must not count as leaving twice. */
   const isLeaving = useRef(false);
   const finish = async (move?: readonly [down: number, along: number]) => {
     if (isLeaving.current) return;

@@ -49,7 +49,7 @@ export function useClipboard({ block, size, textAt, write, choose }: ClipboardWi
   };
 }
 
-/** A cell that is being written has the clipboard to itself. */
+/** While a cell is being edited, the clipboard belongs to it. */
 function isInField(event: ClipboardEvent): boolean {
   return event.target !== event.currentTarget;
 }

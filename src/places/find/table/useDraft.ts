@@ -19,7 +19,7 @@ interface DraftWish {
   readonly columns: readonly TableColumn[];
   readonly textAt: (at: CellAt) => string;
   readonly write: (cells: readonly CellText[], isQuiet: boolean) => Promise<readonly Refused[]>;
-  /** Gives the keys back to the table, and goes on to another cell. */
+  /** Returns the focus to the table, and moves on to another cell. */
   readonly onDone: (at: CellAt, move: readonly [down: number, along: number]) => void;
 }
 

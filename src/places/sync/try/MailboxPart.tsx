@@ -20,7 +20,7 @@ const WORDS: Readonly<Record<Box, string>> = {
 /** Messages shown at first, and with each press more. */
 const ROWS = 20;
 
-/** The mailbox of the mail client: what has come in, what waits and what was sent. */
+/** The mailbox of the mail client: received, outbox and sent. */
 export function MailboxPart({ now }: { readonly now: StandInStatus }) {
   const { value: mails } = useHubAnswer('mails', (hub, token) => hub.mails(token));
   const [box, setBox] = useState<Box>('inbox');

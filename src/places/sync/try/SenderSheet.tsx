@@ -114,8 +114,8 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
 function NewSender({ text }: { readonly text: string }) {
   const dispatch = useAppDispatch();
   const services = useServices();
-  const lifted = useExtract(text, NO_CORRECTIONS);
-  const card = lifted?.card;
+  const extracted = useExtract(text, NO_CORRECTIONS);
+  const card = extracted?.card;
   const lines = card
     ? [
         [Object.values(card.titles ?? {})[0]?.name, Object.values(card.organizations ?? {})[0]?.name]
@@ -137,7 +137,7 @@ function NewSender({ text }: { readonly text: string }) {
   return (
     <>
       <Txt tone="faded">{texts.nobodyInYourBook}</Txt>
-      <View className="border-l-2 border-rule pl-3" testID="sender-lifted">
+      <View className="border-l-2 border-rule pl-3" testID="sender-extracted">
         <Txt font="serif" size="strong">
           {card ? shownAs(card) : texts.reading}
         </Txt>

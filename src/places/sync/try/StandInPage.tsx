@@ -29,7 +29,7 @@ const HABITS: Readonly<Record<StandInKind, string>> = {
   computer: texts.itKeepsEverythingLists,
 };
 
-/** A device that ships with the product, as if one held it: its cards, which can be changed there, and whether it is online. */
+/** A simulated device: its cards, which can be changed on it, and whether it is online. */
 export function StandInPage({ kind }: { readonly kind: string }) {
   const isKind = Object.hasOwn(TITLES, kind);
   const title = isKind ? TITLES[kind as StandInKind] : texts.deviceNotFound;

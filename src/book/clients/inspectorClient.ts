@@ -1,6 +1,6 @@
 import { type Remote, wrap } from 'comlink';
 
-import type { ExtractRequest, ExtractResult, Signed, TwinsApi } from '@/book/workers';
+import type { ExtractRequest, ExtractResult, InspectorApi, Signed } from '@/book/workers';
 import { inBatches } from '@/core/base';
 import type { Card, Uid } from '@/core/card';
 import type { News } from '@/core/talks';
@@ -11,13 +11,13 @@ import type { UidMap } from './uidMap';
 export type { ExtractResult };
 
 /** What compares single cards with the book, wherever it lives. */
-export interface TwinsClient {
+export interface InspectorClient {
   /** For each card those of the book that are the same, the surest first. */
-  twinsOf(cards: readonly Card[], book: UidMap<Card>): Promise<Cluster[]>;
+  duplicatesOf(cards: readonly Card[], book: UidMap<Card>): Promise<Cluster[]>;
   /** What is wrong with cards by themselves. */
   faultsOf(cards: readonly Card[], options: FaultOptions): Promise<Fault[]>;
   /** Reads a card out of a text, and says whom of the book it looks like. */
-  lift(wish: ExtractRequest, book: UidMap<Card>): Promise<ExtractResult>;
+  extract(wish: ExtractRequest, book: UidMap<Card>): Promise<ExtractResult>;
   /** What signatures say of those who wrote them. */
   newsIn(signed: readonly Signed[], country: string): Promise<News[]>;
   /** The first card with what the second says beside it. */
@@ -30,17 +30,17 @@ const PIECE = 500;
 const IDLE_MS = 180_000;
 
 /** Starts a worker when it is first asked, tells it what has changed since, and ends it when it isn't asked any more. */
-export class TwinsWorker implements TwinsClient {
+export class InspectorWorker implements InspectorClient {
   private worker: Worker | undefined;
-  private remote: Remote<TwinsApi> | undefined;
+  private remote: Remote<InspectorApi> | undefined;
   private sent = new Map<Uid, Card>();
   private ending: ReturnType<typeof setTimeout> | undefined;
   private turn: Promise<unknown> = Promise.resolve();
 
-  twinsOf(cards: readonly Card[], book: UidMap<Card>): Promise<Cluster[]> {
+  duplicatesOf(cards: readonly Card[], book: UidMap<Card>): Promise<Cluster[]> {
     return this.inTurn(async (api) => {
-      await this.tell(api, book);
-      return api.twinsOf(cards);
+      await this.send(api, book);
+      return api.duplicatesOf(cards);
     });
   }
 
@@ -48,10 +48,10 @@ export class TwinsWorker implements TwinsClient {
     return this.inTurn((api) => api.faultsOf(cards, options));
   }
 
-  lift(wish: ExtractRequest, book: UidMap<Card>): Promise<ExtractResult> {
+  extract(wish: ExtractRequest, book: UidMap<Card>): Promise<ExtractResult> {
     return this.inTurn(async (api) => {
-      await this.tell(api, book);
-      return api.lift(wish);
+      await this.send(api, book);
+      return api.extract(wish);
     });
   }
 
@@ -64,19 +64,19 @@ export class TwinsWorker implements TwinsClient {
   }
 
   /** One question after the other: what one tells of the book the next one needn't. */
-  private inTurn<T>(ask: (api: Remote<TwinsApi>) => Promise<T>): Promise<T> {
+  private inTurn<T>(ask: (api: Remote<InspectorApi>) => Promise<T>): Promise<T> {
     const answer = this.turn.then(() => ask(this.start()));
     this.turn = answer.catch(() => this.end());
     return answer;
   }
 
-  private start(): Remote<TwinsApi> {
+  private start(): Remote<InspectorApi> {
     clearTimeout(this.ending);
     this.ending = setTimeout(() => this.end(), IDLE_MS);
     if (!this.remote) {
       // Metro bundles a worker only where it is started as it stands here.
       this.worker = new Worker(new URL('../workers/duplicates', import.meta.url));
-      this.remote = wrap<TwinsApi>(this.worker);
+      this.remote = wrap<InspectorApi>(this.worker);
     }
     return this.remote;
   }
@@ -88,7 +88,7 @@ export class TwinsWorker implements TwinsClient {
     this.sent = new Map();
   }
 
-  private async tell(api: Remote<TwinsApi>, book: UidMap<Card>): Promise<void> {
+  private async send(api: Remote<InspectorApi>, book: UidMap<Card>): Promise<void> {
     const changed: Card[] = [];
     for (const card of book.values())
       if (card.kind !== 'group' && this.sent.get(card.uid) !== card) changed.push(card);

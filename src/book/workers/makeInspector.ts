@@ -12,11 +12,11 @@ import type { News, Signature } from '@/core/talks';
 import {
   type Cluster,
   duplicateFacts,
+  DuplicateIndex,
   type Fault,
   FaultFinder,
   type FaultOptions,
   mergeCards,
-  TwinIndex,
 } from '@/core/tidy';
 
 /** A card read out of a text, what of the text it was read from, and whom of the book it looks like. */
@@ -25,7 +25,7 @@ export interface ExtractResult {
   /** The lines of the text in the pieces that can be pressed. */
   readonly lines: readonly (readonly TextPiece[])[];
   readonly hasMarks: boolean;
-  readonly twins: readonly Cluster[];
+  readonly duplicates: readonly Cluster[];
 }
 
 /** What reading a text goes by. */
@@ -45,15 +45,15 @@ export interface Signed {
 }
 
 /** What the page may ask of whoever knows the book as it compares cards. */
-export interface TwinsApi {
+export interface InspectorApi {
   /** Takes cards on as they are now, and forgets those that are gone. */
   update(put: readonly Card[], gone: readonly Uid[]): void;
   /** For each card those of the book that are the same, the surest first. */
-  twinsOf(cards: readonly Card[]): Cluster[];
+  duplicatesOf(cards: readonly Card[]): Cluster[];
   /** What is wrong with cards by themselves. */
   faultsOf(cards: readonly Card[], options: FaultOptions): Fault[];
   /** Reads a card out of a text. */
-  lift(wish: ExtractRequest): ExtractResult;
+  extract(wish: ExtractRequest): ExtractResult;
   /** What signatures say of those whose cards are given with them. */
   newsIn(signed: readonly Signed[], country: string): News[];
   /** The first card with what the second says beside it. */
@@ -61,19 +61,19 @@ export interface TwinsApi {
 }
 
 /** Makes the interface of the duplicates worker. */
-export function makeTwins(): TwinsApi {
-  const index = new TwinIndex();
+export function makeInspector(): InspectorApi {
+  const index = new DuplicateIndex();
   return {
     update: (put, gone) => {
       for (const card of put) index.put(duplicateFacts(card));
       for (const uid of gone) index.remove(uid);
     },
-    twinsOf: (cards) => cards.flatMap((card) => index.twinsOf(duplicateFacts(card))),
+    duplicatesOf: (cards) => cards.flatMap((card) => index.duplicatesOf(duplicateFacts(card))),
     faultsOf: (cards, options) => {
       const finder = new FaultFinder(options);
       return cards.flatMap((card) => finder.add(card));
     },
-    lift: ({ text, empty, country, corrections }) => {
+    extract: ({ text, empty, country, corrections }) => {
       const options = { country };
       let marks = findSpans(text, options);
       for (const correction of corrections) marks = correctSpans(text, marks, correction);
@@ -82,7 +82,7 @@ export function makeTwins(): TwinsApi {
         card,
         lines: textPieces(text, marks),
         hasMarks: marks.length > 0,
-        twins: index.twinsOf(duplicateFacts(card)),
+        duplicates: index.duplicatesOf(duplicateFacts(card)),
       };
     },
     newsIn: (signed, country) =>

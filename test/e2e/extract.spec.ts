@@ -18,7 +18,7 @@ test('a signature becomes a card; a word is said to be something else, taken bac
 }) => {
   await page.goto(`${OWN}/import/text`);
   await isRead(page);
-  await page.getByTestId('lift-text').fill(TEXT);
+  await page.getByTestId('extract-text').fill(TEXT);
   const read = page.getByTestId('read-card');
   await expect(read).toContainText('Zora Quast');
   await expect(read).toContainText('Head of Programming, Blue Lantern');
@@ -26,14 +26,14 @@ test('a signature becomes a card; a word is said to be something else, taken bac
   await page.getByTestId('mark-organisation').click();
   await page.getByTestId('say-department').click();
   await expect(page.getByTestId('mark-department')).toHaveAccessibleName('Blue Lantern: department');
-  await page.getByTestId('lift-undo').click();
+  await page.getByTestId('extract-undo').click();
   await expect(page.getByTestId('mark-organisation')).toBeVisible();
   // What was typed is still there after a reload.
   await isSaved(page);
   await page.reload();
   await isRead(page);
-  await expect(page.getByTestId('lift-text')).toHaveValue(TEXT);
-  await page.getByTestId('add-lifted').click();
+  await expect(page.getByTestId('extract-text')).toHaveValue(TEXT);
+  await page.getByTestId('add-extracted').click();
   await expect(page.getByTestId('card-name')).toHaveText('Zora Quast');
   await expect(page.getByTestId('card-page')).toContainText('020 7946 0123');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -52,9 +52,9 @@ test(
       clipboardData.setData('text/plain', text);
       line.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
     }, TEXT);
-    await expect(page.getByTestId('lift-text')).toHaveValue(TEXT);
-    await expect(page.getByTestId('lift-twin')).toContainText('Zora Quast, who is in the Book');
-    await page.getByTestId('add-to-twin').click();
+    await expect(page.getByTestId('extract-text')).toHaveValue(TEXT);
+    await expect(page.getByTestId('extract-duplicate')).toContainText('Zora Quast, who is in the Book');
+    await page.getByTestId('add-to-duplicate').click();
     await expect(page.getByTestId('card-name')).toHaveText('Zora Quast');
     await expect(page.getByTestId('card-page')).toContainText('zora@lantern.example');
     await isSaved(page);

@@ -10,7 +10,7 @@ import { judgePair } from './judgePair';
 const STALE = 0.02;
 
 /** The cards of a book, kept so that one that comes or changes is compared at once, and only with those it may be. */
-export class TwinIndex {
+export class DuplicateIndex {
   private readonly facts = new Map<Uid, DuplicateFacts>();
   private readonly blocks = new Map<string, Set<Uid>>();
   private frequencies: Frequencies | undefined;
@@ -42,7 +42,7 @@ export class TwinIndex {
   }
 
   /** Each card that is the same as `one` with it, the surest first; `one` need not be in the book. */
-  twinsOf(one: DuplicateFacts): Cluster[] {
+  duplicatesOf(one: DuplicateFacts): Cluster[] {
     const frequencies = this.countAgain();
     const near = new Set<Uid>();
     for (const key of blockKeys(one)) {
@@ -50,14 +50,14 @@ export class TwinIndex {
       if (!block || block.size > (isForReach(key) ? MAX_REACH_BLOCK : MAX_NAME_BLOCK)) continue;
       for (const uid of block) if (uid !== one.uid) near.add(uid);
     }
-    const twins = [...near].flatMap((uid): Cluster[] => {
+    const duplicates = [...near].flatMap((uid): Cluster[] => {
       const other = this.facts.get(uid);
       if (!other || isApart(one, other)) return [];
       const judgement = judgePair(one, other, frequencies);
       if (judgement.probability < LEAST) return [];
       return [{ uids: [one.uid, uid].sort(), ...judgement, grade: gradeOf(judgement) }];
     });
-    return twins.sort((a, b) => b.probability - a.probability);
+    return duplicates.sort((a, b) => b.probability - a.probability);
   }
 
   private countAgain(): Frequencies {

@@ -16,7 +16,7 @@ const SOURCES: Partial<Record<Cause, 'import' | 'device'>> = { import: 'import',
  *
  * @param fresh - uids of the cards that weren't there before
  */
-export function noteTwinNews(
+export function noteDuplicateNews(
   cause: Cause,
   fresh: ReadonlySet<Uid>,
   found: readonly Cluster[],
