@@ -99,7 +99,7 @@ test(
 
 test('sizes of one’s own are typed, and what doesn’t fit the paper says so', ONE_SIZE, async ({ page }) => {
   await openLetters(page);
-  await page.getByRole('radio', { name: 'Sizes of my own' }).click();
+  await page.getByRole('radio', { name: 'Custom size' }).click();
   await page.getByTestId('size-From the left edge').fill('40');
   await expect(page.getByTestId('labels')).toContainText('beside the paper');
   await expect(page.getByTestId('print-labels')).toBeDisabled();

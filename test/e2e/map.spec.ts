@@ -30,7 +30,7 @@ test('a place on the map shows its people, and a person who is near another is f
   await page.getByTestId('map-km').fill('5');
   await expect(page.getByTestId('map-people')).not.toContainText('Gdynia');
   await page.getByTestId('map-near').fill('zzzqqq');
-  await expect(page.getByText('No town and nobody here is called “zzzqqq”')).toBeVisible();
+  await expect(page.getByText('No town or person is called “zzzqqq”')).toBeVisible();
 });
 
 test('a search takes a distance, says so, and shows how far everybody is', async ({ page }) => {

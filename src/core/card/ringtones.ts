@@ -2,7 +2,7 @@ import { texts } from '@/texts/card/card';
 
 /** Ringtones with their names; a card without one rings like all others. */
 export const RINGTONES = [
-  ['', texts.asAllOthers],
+  ['', texts.default],
   ['bell', texts.bellTwoNotesThatFade],
   ['wood', texts.woodThreeKnocks],
   ['brook', texts.brookQuickAndRising],

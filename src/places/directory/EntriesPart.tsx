@@ -108,7 +108,7 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
         ))}
         {entries?.length === 0 ? (
           <Txt font="serifItalic" tone="faded">
-            {query.trim() === '' ? texts.nobodyIsInDirectory : texts.nobodyIsFoundByThis}
+            {query.trim() === '' ? texts.nobodyIsInDirectory : texts.nobodyFound}
           </Txt>
         ) : null}
       </View>

@@ -54,7 +54,7 @@ export function ImportEntriesSheet({ ask, onDone, onClose }: TakeInProps) {
         <View className="flex-row">
           <Act label={texts.chooseFile} icon={FileText} onPress={() => void choose()} />
         </View>
-        <Field label={texts.orPasteItHeading} value={csv} onChange={put} isLong testID="take-in-text" />
+        <Field label={texts.orPasteItRow} value={csv} onChange={put} isLong testID="take-in-text" />
         <Switch label={texts.theyAreInternal} isOn={isInside} onChange={setInside} />
         {preview ? <ImportPreview preview={preview} /> : null}
         {preview && count > 0 ? (
@@ -83,7 +83,7 @@ function ImportPreview({ preview: { fresh, changed, same, problems } }: { readon
     <View role="status" testID="take-in-preview">
       {fresh.length === 0 ? null : <Txt>{texts.newCount(fresh.length, named(fresh))}</Txt>}
       {changed.length === 0 ? null : <Txt>{texts.changedCount(changed.length, named(changed))}</Txt>}
-      {same === 0 ? null : <Txt tone="faded">{texts.areThereAlreadyAsThey(same)}</Txt>}
+      {same === 0 ? null : <Txt tone="faded">{texts.alreadyThereUnchanged(same)}</Txt>}
       {problems.slice(0, NAMED).map(({ line, message }) => (
         <Txt key={`${line} ${message}`} tone="brick">
           {texts.line(line, message)}

@@ -75,7 +75,7 @@ export function UsersPart({ ask, own }: UsersPartProps) {
           value={passphrase}
           onChange={setPassphrase}
           isSecret
-          hint={texts.atLeastTwelveCharactersTell}
+          hint={texts.atLeastTwelveCharactersPass}
           testID="user-passphrase"
         />
         <Choice name={texts.role} options={ROLE_WORDS} value={role} onChange={setRole} />

@@ -43,7 +43,7 @@ export function Mapping({ mapping, onColumn, onConfirm, onDrop }: MappingProps) 
         ))}
       </View>
       <View className="gap-1" aria-live="polite" testID="mapping-cards">
-        <Txt font="sansBold">{isReading ? texts.readingAgain : texts.cardsWouldComeOfIt(cards.length)}</Txt>
+        <Txt font="sansBold">{isReading ? texts.readingAgain : texts.cardsWouldBeImported(cards.length)}</Txt>
         {problems.length === 0 ? null : (
           <Txt tone="ochre">
             {texts.placesCantBeRead(problems.length, problems[0]?.line ?? 0, problems[0]?.message ?? '')}
@@ -62,7 +62,7 @@ export function Mapping({ mapping, onColumn, onConfirm, onDrop }: MappingProps) 
       </View>
       <View className="flex-row items-center gap-4">
         <NextAct
-          label={texts.theseColumnsAreRight}
+          label={texts.useTheseColumns}
           isDisabled={isReading || cards.length === 0}
           onPress={onConfirm}
           testID="confirm-columns"

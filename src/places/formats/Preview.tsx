@@ -50,7 +50,7 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
       />
       <Group
         title={texts.cardsAlreadyHereBut(different.length)}
-        hint={texts.takingOnePutsFiles}
+        hint={texts.importingOneReplacesYourCard}
         cards={different}
         left={left}
         onChoose={choose}

@@ -77,7 +77,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     offers.push({
       key: 'new',
       title: texts.newCard(typed),
-      second: texts.goesIntoBookAndOnThisList,
+      second: texts.addsCardToBook,
       name: texts.createCardForAndAdd(typed),
       // Where somebody is called nearly so, they may be meant.
       isSure: found.length === 0,
@@ -87,7 +87,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
     offers.push({
       key: 'address',
       title: bareMail,
-      second: texts.onlyAddressOnThisList,
+      second: texts.justAddressOnThisList,
       name: texts.addOnlyToIt(bareMail),
       isSure: false,
       onPress: () => putAddress(bareMail),

@@ -51,7 +51,7 @@ export function LogPart({ lines, isOfCard }: LogPartProps) {
           </View>
           {isOfCard ? null : (
             <Act
-              label={texts.itsLog}
+              label={texts.logOfHub}
               name={texts.logOfThisCard(says)}
               tone="faded"
               onPress={() => go(logPath({ uid }))}

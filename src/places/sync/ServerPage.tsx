@@ -38,7 +38,7 @@ export function ServerPage() {
       testID="server-page"
     >
       {pairing ? null : <Txt tone="ochre">{shared.thisBrowserHasToBePaired}</Txt>}
-      <Txt tone="faded">{texts.hubSignsInThereAsClient}</Txt>
+      <Txt tone="faded">{texts.hubSignsInThereOver}</Txt>
       <Field
         label={texts.whatItIsCalled}
         value={wish.name}

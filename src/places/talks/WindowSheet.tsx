@@ -49,7 +49,7 @@ export function WindowSheet({ onClose }: { readonly onClose: () => void }) {
           onChange={setTyped}
           kind="tel"
           error={isWrong ? texts.anyNumberFromTo(FEWEST, MOST) : undefined}
-          hint={texts.from28AreFourWeeks}
+          hint={texts.from28IsFourWeeks}
           testID="window-days"
         />
         <View>

@@ -104,7 +104,7 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
       {cards.length > 1 ? (
         <View>
           <Txt size="small" tone="faded">
-            {texts.nameToKeepOthers}
+            {texts.nameToKeepOther}
           </Txt>
           <Choice
             name={texts.nameToKeep}
@@ -142,7 +142,7 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
       ))}
       <View className="gap-2" testID="merge-preview">
         <Txt font="serif" size="title" heading={2}>
-          {texts.whatMergingGives}
+          {texts.resultOfMerging}
         </Txt>
         <Txt font="serif" size="strong">
           {result ? shownAs(result) : texts.calculating}

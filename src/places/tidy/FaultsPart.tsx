@@ -17,7 +17,7 @@ const SHOWN = 6;
 /** What each kind is called. */
 const TITLES: Readonly<Record<FaultCode, string>> = {
   undialable: texts.numbersThatCantBeDialled,
-  'bad-mail': texts.mailAddressesThatNoMail,
+  'bad-mail': texts.invalidMailAddresses,
   'no-country-code': texts.numbersWithoutCountryCode,
   'impossible-date': texts.daysThatCantBeRight,
   capitals: texts.namesInCapitalsOrSmall,

@@ -26,7 +26,7 @@ export function TidyPage() {
         <StatePart clusters={duplicates.clusters} faults={faults} unfiled={unfiled} />
         <DuplicatesPart {...duplicates} />
         <FaultsPart faults={faults} />
-        {unfiled ? <UnfiledPart unfiled={unfiled} /> : <Txt tone="faded">{texts.looking}</Txt>}
+        {unfiled ? <UnfiledPart unfiled={unfiled} /> : <Txt tone="faded">{texts.checking}</Txt>}
       </View>
     </ScrollView>
   );

@@ -39,7 +39,7 @@ export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: 
       {open.length === 0 ? (
         <View className="gap-1">
           <Txt font="serifItalic" tone="faded">
-            {texts.addressesYouHaveWritten}
+            {texts.onceMailHasBeen}
           </Txt>
           <View className="flex-row">
             <Act label={texts.readMailAndCalendars} onPress={() => go('/import/talks')} />
@@ -48,7 +48,7 @@ export function UnfiledPart({ unfiled: { open, ignored } }: { readonly unfiled: 
       ) : (
         <>
           <Txt size="small" tone="faded">
-            {texts.addressesYouHaveWrittenToWithout(open.length)}
+            {texts.addressesWithoutCardThatYou(open.length)}
           </Txt>
           <View className="flex-row flex-wrap gap-x-5">
             <Act

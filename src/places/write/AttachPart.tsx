@@ -49,7 +49,7 @@ export function AttachPart({ draft: { attached }, set }: AttachPartProps) {
           value={text}
           onChange={setText}
           placeholder={texts.beginningOfName}
-          hint={texts.withoutWhatIsPrivate}
+          hint={texts.withoutPrivateValuesNotes}
           isFirst
           testID="attach-card"
           isKnown={found !== undefined}

@@ -51,7 +51,7 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
     <View>
       {own === undefined ? (
         <Field
-          label={shared.yourOwnAddressWhichMessages}
+          label={shared.yourOwnAddressUsed}
           value={typed}
           onChange={setTyped}
           kind="email"
@@ -60,7 +60,7 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
       ) : null}
       <View className="flex-row">
         <Act
-          label={messages > 1 ? wording.sendWithMailClientToTry(messages) : wording.sendWithMailClient}
+          label={messages > 1 ? wording.sendWithSimulatedMail(messages) : wording.sendWithSimulatedMail}
           icon={Send}
           isDisabled={isDisabled || !/^[^\s@]+@[^\s@]+$/.test(from)}
           onPress={() => void send()}

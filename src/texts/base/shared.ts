@@ -38,5 +38,5 @@ export const texts = {
   thisIsNoJson: (reason: string) => `this is no JSON: ${reason}`,
   cardHasAnotherUid: 'the card has another uid',
   keptWhichHadBeen: (name: string) => `Kept ${name}, which had been changed since`,
-  yourOwnAddressWhichMessages: 'Your own address, which messages are from',
+  yourOwnAddressUsed: 'Your own address, used as the sender',
 };

@@ -2,7 +2,7 @@ import { countOf } from '../plural';
 
 /** The page of a card, as it is read. */
 export const texts = {
-  asAllOthers: 'As all others',
+  default: 'Default',
   bellTwoNotesThatFade: 'Bell: two notes that fade',
   woodThreeKnocks: 'Wood: three knocks',
   brookQuickAndRising: 'Brook: quick and rising',

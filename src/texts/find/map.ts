@@ -9,7 +9,7 @@ export const texts = {
   townOrSomebody: 'A town, or somebody',
   kilometres: 'Kilometres',
   allPlaces: 'All places',
-  noTownAndNobody: (near: string) => `No town and nobody here is called “${near}”`,
+  noTownOrPerson: (near: string) => `No town or person is called “${near}”`,
   withinKmOf: (km: number, name: string) => `Within ${km} km of ${name}`,
   wherePeopleAre: 'Where people are',
   cardsAtPlaces: (cards: number, places: number) =>

@@ -19,7 +19,7 @@ export const texts = {
   importAnotherFile: 'Import another file',
   undoImport: 'Undo the import',
   fromVcardFilesOfAny:
-    'From vCard files of any age (.vcf), tables (.csv), JSContact and jCard (.json), or all of them in a zip archive. You see what would change before anything does.',
+    'From vCard files of any age (.vcf), tables (.csv), JSContact and jCard (.json), or all of them in a zip archive. You see what would change before anything is saved.',
   chooseFiles: 'Choose files',
   orDropThemAnywhere: 'Or drop them anywhere on this page, or paste their text.',
   textOfCardsOrOfTable: 'The text of cards, or of a table',
@@ -38,11 +38,11 @@ export const texts = {
   tableOfRows: (name: string, count: number) =>
     `${name}: a table of ${countOf(count, { one: 'row', other: 'rows' })}.`,
   readingAgain: 'Reading again …',
-  cardsWouldComeOfIt: (count: number) =>
-    `${countOf(count, { one: 'card', other: 'cards' })} would come of it`,
+  cardsWouldBeImported: (count: number) =>
+    `${countOf(count, { one: 'card', other: 'cards' })} would be imported`,
   placesCantBeRead: (count: number, line: number, reason: string) =>
     `${countOf(count, { one: 'place', other: 'places' })} can’t be read like this: line ${line}, ${reason}`,
-  theseColumnsAreRight: 'These columns are right',
+  useTheseColumns: 'Use these columns',
   noHeading: 'No heading',
   empty: 'Empty',
   fromNothingHasBeen: (source: string) => `From ${source}. Nothing has been changed yet.`,
@@ -50,7 +50,7 @@ export const texts = {
   notInBook: 'Not in the book',
   cardsAlreadyHereBut: (count: number) =>
     `${countOf(count, { one: 'card', other: 'cards' })} already here, but different`,
-  takingOnePutsFiles: 'Taking one puts the file’s card in place of yours',
+  importingOneReplacesYourCard: 'Importing one replaces your card',
   cardsAreAlreadyHere: (count: number) =>
     `${countOf(count, { one: 'card is', other: 'cards are' })} already here and the same; nothing to do.`,
   thereIsNothingNew: 'There is nothing new in it.',

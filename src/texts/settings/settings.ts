@@ -139,7 +139,7 @@ export const texts = {
   importCardsFromFiles: 'Import cards from files',
   setAside: 'Set aside',
   recordsOfStoreCouldNotBeRead: (count: number) =>
-    `${countOf(count, { one: 'record', other: 'records' })} of the store could not be read. Their text is kept apart, and the rest of the book is whole.`,
+    `${countOf(count, { one: 'record', other: 'records' })} of the store could not be read. Their text is set aside; the rest of the book is intact.`,
   itIsTriedAgain: (errorMessage: string) => `${errorMessage}; it is tried again after the next change`,
   formatOfExport: 'Format of the export',
 };

@@ -65,7 +65,7 @@ export const texts = {
   thisHubAnswersOnThisMachine:
     'This hub answers on this machine only. A device elsewhere reaches it through a server with TLS in front of it.',
   nothingYet: 'Nothing yet.',
-  itsLog: 'Its log',
+  logOfHub: 'Log of the hub',
   logOfThisCard: (says: string) => `The log of this card: ${says}`,
   recentChanges: 'Recent changes',
   onceThisBrowserExchanges:
@@ -111,18 +111,17 @@ export const texts = {
   allCards: 'All cards',
   checkUserNameAndPassword:
     'Check the user name and the password there; remove the server here and connect it again.',
-  switchItOnlineWhere: 'Switch it online where it is held in the hand.',
+  switchItOnlineOnItsOwn: 'Switch it online on its own page under Devices.',
   itsPassportHasBeen: 'Its passport has been removed: try it again under Devices.',
   isServerOnAndItsAddress: 'Is the server on, and its address right? It is tried again at its next turn.',
   addressNeedsFolderOfCards: 'The address needs the folder of the cards, as the server’s own help names it.',
   nothingItStartsOver: 'Nothing: it starts over by itself, which takes longer and changes nothing.',
   takeLargestPictureOrNote:
     'Take the largest picture or note off that card, or choose smaller pictures in its passport.',
-  changeDirectionInItsPassport:
-    'Change the direction in its passport if what is written there shall come here.',
+  changeDirectionInItsPassport: 'Change the direction in its passport to receive what is written there.',
   copyCardIntoBook: 'Copy the card into the Book, and change it there.',
-  thatCardStaysThereAsItIsWrite: 'That card stays there as it is. Write it again on the device.',
-  putHubKeyBeside: 'Put hub.key beside the store again, or connect the server again.',
+  thatCardStaysOnDevice: 'That card stays on the device as it is. Save it there again.',
+  putHubKeyBack: 'Put hub.key back beside the store, or connect the server again.',
   serverItselfIsAtFault: 'The server itself is at fault. It is tried again at its next turn.',
   itIsTriedAgain: 'It is tried again at its next turn. If that doesn’t help, erase it, or connect it again.',
   everyFiveMinutes: 'Every five minutes',
@@ -159,8 +158,8 @@ export const texts = {
   undo: 'Undo',
   undoSyncAt: (moment: string) => `Undo the sync at ${moment}`,
   anotherServer: 'Another server',
-  hubSignsInThereAsClient:
-    'The hub signs in there as a client over CardDAV and puts together what either side has changed. It keeps the password sealed, as it has to sign in with it.',
+  hubSignsInThereOver:
+    'The hub signs in there over CardDAV and merges what either side changes. It keeps the password encrypted, as it needs it to sign in.',
   whatItIsCalled: 'What it is called here',
   httpsCardsExample: 'https://cards.example',
   cardsThatComeFromItOrAreStored: 'Cards that come from it or are stored there',

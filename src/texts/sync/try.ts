@@ -13,8 +13,8 @@ export const texts = {
   moreCount: (count: number) => `${count} more`,
   newCardOnDevice: 'A new card on the device',
   name: 'Name',
-  numbersOneLine: 'Numbers, one a line',
-  mailAddressesOneLine: 'Mail addresses, one a line',
+  numbersOnePerLine: 'Numbers, one per line',
+  mailAddressesOnePer: 'Mail addresses, one per line',
   saveOnDevice: 'Save on the device',
   duplicate: 'Duplicate',
   deleteOnDevice: 'Delete on the device',
@@ -26,11 +26,11 @@ export const texts = {
   nobodyInYourBook: 'Nobody in your book has this address. Read out of the message:',
   reading: 'Reading …',
   addThisCard: 'Add this card',
-  lookAtItWord: 'Look at it word by word',
+  checkItWordByWord: 'Check it word by word',
   message: 'a message',
   inOutbox: (subject: string) => `In the outbox: ${subject}`,
   to: 'To',
-  wholeAddressIsWanted: 'A whole address is wanted, or the beginning of a name that it knows.',
+  enterFullAddressOrBeginning: 'Enter a full address, or the beginning of a name it knows.',
   subject: 'Subject',
   text: 'Text',
   send: 'Send',
@@ -46,7 +46,7 @@ export const texts = {
   sent: 'Sent',
   nothingHere: 'Nothing here.',
   nothingLeavesThisMachine:
-    'Nothing leaves this machine. People answer by rule, so that you can try the exchange.',
+    'Nothing leaves this machine. People reply automatically, so that you can try it out.',
   newOnes: (count: number) => `, ${countOf(count, { one: 'new one', other: 'new ones' })}`,
   andMore: (who: string, count: number) => `${who} and ${count} more`,
   simulatedPhone: 'The simulated phone',
@@ -55,7 +55,7 @@ export const texts = {
   itKnowsThreeLabels:
     'It knows three labels, writes numbers as they are written here, and drops what it has no field for.',
   itKeepsNameThree:
-    'It keeps a name, three mail addresses and one number, and makes cards of people it writes to.',
+    'It keeps a name, three mail addresses and one number, and makes cards for people it writes to.',
   itKeepsEverythingLists:
     'It keeps everything, lists too, and gives a card that is duplicated on it a UID of its own.',
   deviceNotFound: 'Device not found',
@@ -66,7 +66,7 @@ export const texts = {
   sentReceivedRemoved: (sent: number, received: number, removed: number) =>
     `Sent ${sent}, received ${received}, removed ${removed}`,
   online: 'Online',
-  nothingComesOrGoes: 'Nothing comes or goes',
+  nothingIsSynced: 'Nothing is synced',
   changesWait: (says: string, count: number) =>
     `${says} · ${countOf(count, { one: 'change waits', other: 'changes wait' })}`,
   nextSyncAt: (moment: string) => `Next sync at ${moment}`,

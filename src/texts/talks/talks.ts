@@ -46,7 +46,7 @@ export const texts = {
   almanac: 'The almanac',
   daysAhead: 'Days ahead',
   anyNumberFromTo: (fewest: number, most: number) => `Any number from ${fewest} to ${most}`,
-  from28AreFourWeeks: '28 are four weeks; 365 a year',
+  from28IsFourWeeks: '28 is four weeks, 365 a year',
   whoseBirthdaysAndAnniversaries: 'Whose birthdays and anniversaries',
   everybodys: 'Everybody’s',
   whoseDaysAreShown: 'Whose days are shown',

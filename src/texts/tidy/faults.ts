@@ -7,7 +7,7 @@ export const texts = {
   isBeforeBirthday: 'is before the birthday',
   saysNothing: 'says nothing',
   hasNoNumberNoMail: 'has no number, no mail address and no address',
-  isNoAddressThatMail: 'is no address that mail reaches',
+  isNotValidMail: 'is not a valid mail address',
   hasNo: 'has no @',
   hasTitleAmongGiven: 'has a title among the given names',
   isWrittenAllInCapitals: 'is written all in capitals',

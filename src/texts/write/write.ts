@@ -29,7 +29,7 @@ export const texts = {
   removeCardOf: (name: string) => `Remove the card of ${name}`,
   cardToAttach: 'Card to attach',
   beginningOfName: 'The beginning of a name',
-  withoutWhatIsPrivate: 'Without what is private, without notes and tags',
+  withoutPrivateValuesNotes: 'Without private values, notes and tags',
   attach: (shown: string) => `Attach ${shown}`,
   attachCard: 'Attach a card',
   drafts: 'Drafts',
@@ -41,8 +41,8 @@ export const texts = {
   noTextYet: 'No text yet',
   inOutboxMessages: (count: number) =>
     `In the outbox: ${countOf(count, { one: 'message', other: 'messages' })}`,
-  sendWithMailClientToTry: (messages: number) => `Send ${messages} with the mail client to try`,
-  sendWithMailClient: 'Send with the mail client to try',
+  sendWithSimulatedMail: (messages: number) => `Send ${messages} with the simulated mail client`,
+  sendWithSimulatedMail: 'Send with the simulated mail client',
   asTextMessageToNumbers: (count: number) =>
     `As a text message to ${countOf(count, { one: 'number', other: 'numbers' })}`,
   withoutNumberForText: (names: string) => `Without a number for text messages: ${names}`,
@@ -92,7 +92,7 @@ export const texts = {
   subject: 'Subject',
   text: 'Text',
   textInBracesIsFilledInFromEach: (names: string) =>
-    `Text in braces is filled in from each card: ${names}, or a field of your own by its name. {given|friends} says what else to write, {if post} … {end} keeps a part for those of whom it is known.`,
+    `Text in braces is filled in from each card: ${names}, or a custom field by its name. {given|friends} gives a fallback; {if post} … {end} is kept only where the post is known.`,
   messageToEach: 'A message to each',
   insteadOfOneToAll: 'Instead of one to all; needed when the text has something in braces',
   byLetterInstead: 'By letter instead',

@@ -33,7 +33,7 @@ test('family with its own days near, interests, the time there, the own day', ()
     { label: 'Soon', text: 'birthday in 1 day, 60 years' },
     { label: 'Family', text: 'spouse Anna Ek; child Mia Ek (birthday in 3 days, 10 years)' },
     { label: 'Interests', text: 'sailing, old maps' },
-    { label: 'There it is', text: '19:05 (Asia/Tokyo)' },
+    { label: 'Local time', text: '19:05 (Asia/Tokyo)' },
     { label: 'New', text: 'post' },
   ]);
 });

@@ -21,7 +21,7 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
     { label: texts.account, values: accounts(card) },
     ...dates(card, options),
     { label: texts.people, values: relations(card, options) },
-    { label: texts.timeThere, values: timeThere(card, options) },
+    { label: texts.localTime, values: timeThere(card, options) },
     {
       label: texts.pronouns,
       values: each(card.speakToAs?.pronouns, 'pronouns', ({ pronouns }) => [pronouns]),

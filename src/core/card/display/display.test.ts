@@ -140,7 +140,7 @@ test('other cards, the time there, own fields and keys are shown, and private va
         ['gone', 'not in the book'],
       ],
     ],
-    ['Time there', [['14:05', 'Europe/Oslo']]],
+    ['Local time', [['14:05', 'Europe/Oslo']]],
     ['Shoe size', [['39', '']]],
     ['Key', [[`data:,${'x'.repeat(54)}…`, '']]],
   ]);

@@ -16,7 +16,7 @@ export function findMailFaults(card: Card): Fault[] {
     return [
       {
         ...{ code: 'bad-mail', uid: card.uid, path, was: address, shown: address },
-        says: address.includes('@') ? texts.isNoAddressThatMail : texts.hasNo,
+        says: address.includes('@') ? texts.isNotValidMail : texts.hasNo,
         ...(ADDRESS.test(mended)
           ? { mend: { edits: [{ path, before: address, after: mended }], shown: mended, isSure: true } }
           : {}),

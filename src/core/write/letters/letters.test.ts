@@ -62,8 +62,8 @@ test('every sheet that is offered fits its paper', () => {
 test('a sheet that doesn’t fit says by how much', () => {
   const [, sheet] = LABEL_SHEETS[0] ?? [];
   if (!sheet) throw new Error('there is no sheet');
-  expect(sheetProblem({ ...sheet, left: 20 })).toBe('The labels end 5.5 mm beside the paper');
-  expect(sheetProblem({ ...sheet, rows: 8 })).toMatch(/below the paper$/);
+  expect(sheetProblem({ ...sheet, left: 20 })).toBe('The labels run 5.5 mm over the right edge of the paper');
+  expect(sheetProblem({ ...sheet, rows: 8 })).toMatch(/lower edge of the paper$/);
   expect(sheetProblem({ ...sheet, labelWidth: 5 })).toMatch(/at least$/);
 });
 

@@ -46,7 +46,7 @@ export function RhythmSheet({ cards, onSheet, onChange }: ManySheetProps) {
         <Choice name={texts.unit} options={RHYTHM_UNITS} value={unit} onChange={setUnit} />
         <Switch
           label={shared.stoppedForNow}
-          hint={texts.rhythmIsKeptAndNothing}
+          hint={texts.keepsRhythmButNothing}
           isOn={isPaused}
           onChange={setPaused}
         />
@@ -102,9 +102,9 @@ function Proposal({
   return (
     <View className="flex-row flex-wrap items-center gap-x-3">
       <Txt size="small" tone="faded">
-        {texts.usuallyDaysLayBetween(days)}
+        {texts.talksWereUsuallyDays(days)}
       </Txt>
-      <Act label={texts.useThat} onPress={() => onTake(days)} />
+      <Act label={texts.useIt} onPress={() => onTake(days)} />
     </View>
   );
 }

@@ -101,7 +101,7 @@ function Chosen({ chosen, onChoose }: MapPanelProps) {
 /** Who is within the distance of what was typed, the nearest first. */
 function Around({ centre, around, km, near }: MapPanelProps) {
   if (centre === undefined) return <Txt tone="faded">…</Txt>;
-  if (centre === null) return <Txt tone="ochre">{texts.noTownAndNobody(near.trim())}</Txt>;
+  if (centre === null) return <Txt tone="ochre">{texts.noTownOrPerson(near.trim())}</Txt>;
   return (
     <View>
       <Txt font="serif" size="title" heading={1} testID="map-place">

@@ -23,7 +23,7 @@ export function QuickHelp({ onClose, onTry }: QuickHelpProps) {
         [name.slice(0, Math.max(3, name.indexOf(' ') + 3)), texts.firstLettersOfNames],
         [texts.inLeipzigWithoutMail, texts.limitsInAtOnTagged],
         [texts.noteOboe, texts.oneFieldOnlyMail],
-        [texts.notOn(list), texts.otherWayRound],
+        [texts.notOn(list), texts.reverse],
         [texts.mail(name), texts.oneValueOfCard],
       ],
     ],

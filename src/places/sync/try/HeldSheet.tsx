@@ -35,14 +35,14 @@ export function HeldSheet({ now: { kind, cards }, uid, onClose }: HeldSheetProps
         {held?.isGroup === true ? null : (
           <>
             <Field
-              label={texts.numbersOneLine}
+              label={texts.numbersOnePerLine}
               value={phones}
               onChange={setPhones}
               isLong
               testID="held-phones"
             />
             <Field
-              label={texts.mailAddressesOneLine}
+              label={texts.mailAddressesOnePer}
               value={mails}
               onChange={setMails}
               isLong

@@ -154,7 +154,7 @@ function NewSender({ text }: { readonly text: string }) {
         onPress={() => void add()}
         testID="sender-add"
       />
-      <Act label={texts.lookAtItWord} icon={ScanText} tone="faded" onPress={look} testID="sender-look" />
+      <Act label={texts.checkItWordByWord} icon={ScanText} tone="faded" onPress={look} testID="sender-look" />
     </>
   );
 }

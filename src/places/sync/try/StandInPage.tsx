@@ -97,7 +97,7 @@ function Online({ now }: { readonly now: StandInStatus }) {
         label={texts.online}
         hint={
           now.isOffline
-            ? withWaiting(texts.nothingComesOrGoes)
+            ? withWaiting(texts.nothingIsSynced)
             : withWaiting(texts.nextSyncAt(formatMoment(now.next, moment)))
         }
         isOn={!now.isOffline}

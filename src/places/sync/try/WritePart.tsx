@@ -72,7 +72,7 @@ export function WritePart({ now, to: first, onSent }: WritePartProps) {
     <View className="gap-2" testID="write-part">
       {own.length > 0 ? null : (
         <Field
-          label={shared.yourOwnAddressWhichMessages}
+          label={shared.yourOwnAddressUsed}
           value={from}
           onChange={setFrom}
           kind="email"
@@ -87,7 +87,7 @@ export function WritePart({ now, to: first, onSent }: WritePartProps) {
       ))}
       {to !== '' && !ADDRESS.test(address) && offers.length === 0 ? (
         <Txt size="small" tone="faded">
-          {texts.wholeAddressIsWanted}
+          {texts.enterFullAddressOrBeginning}
         </Txt>
       ) : null}
       <Field label={texts.subject} value={subject} onChange={setSubject} testID="write-subject" />

@@ -27,7 +27,7 @@ export function EnvelopesPart({ letters }: { readonly letters: readonly Letter[]
         label={texts.sender}
         value={sender}
         onChange={(text) => dispatch(changeSettingsUndoably(texts.senderOfLetters, { sender: text }))}
-        hint={texts.standsSmallAtTop}
+        hint={texts.printedSmallAtTop}
         isLong
         testID="sender"
       />

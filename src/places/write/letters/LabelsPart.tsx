@@ -31,7 +31,7 @@ export function LabelsPart({ letters }: { readonly letters: readonly Letter[] })
     <View className="gap-4" testID="labels">
       <Choice
         name={texts.sheet}
-        options={[...LABEL_SHEETS.map(([name]) => [name, name] as const), ['', texts.sizesOfMyOwn] as const]}
+        options={[...LABEL_SHEETS.map(([name]) => [name, name] as const), ['', texts.customSize] as const]}
         value={isTyped ? '' : (known ?? '')}
         onChange={(name) => {
           const chosen = LABEL_SHEETS.find(([one]) => one === name)?.[1];
@@ -143,7 +143,7 @@ function SizeField({ label, value, isGood, onChange }: SizeFieldProps) {
         if (isGood(read(text))) onChange(read(text));
       }}
       onBlur={() => (isWrong ? undefined : setTyped(undefined))}
-      error={isWrong ? texts.thisCantBe : undefined}
+      error={isWrong ? texts.theseSizesAreNotPossible : undefined}
       testID={`size-${label}`}
     />
   );
