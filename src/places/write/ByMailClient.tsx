@@ -60,7 +60,7 @@ function WhereInUse({ own, isDisabled, messages, textsFrom, onSent }: ByMailClie
       ) : null}
       <View className="flex-row">
         <Act
-          label={messages > 1 ? wording.sendWithSimulatedMail(messages) : wording.sendWithSimulatedMail}
+          label={messages > 1 ? wording.sendSomeWithSimulatedMail(messages) : wording.sendWithSimulatedMail}
           icon={Send}
           isDisabled={isDisabled || !/^[^\s@]+@[^\s@]+$/.test(from)}
           onPress={() => void send()}

@@ -6,7 +6,6 @@ export const texts = {
   soon: 'Soon',
   family: 'Family',
   interests: 'Interests',
-  localTime: 'Local time',
   new: 'New',
   notInBook: 'not in the book',
   phone: 'Phone',

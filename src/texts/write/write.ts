@@ -41,7 +41,7 @@ export const texts = {
   noTextYet: 'No text yet',
   inOutboxMessages: (count: number) =>
     `In the outbox: ${countOf(count, { one: 'message', other: 'messages' })}`,
-  sendWithSimulatedMail: (messages: number) => `Send ${messages} with the simulated mail client`,
+  sendSomeWithSimulatedMail: (messages: number) => `Send ${messages} with the simulated mail client`,
   sendWithSimulatedMail: 'Send with the simulated mail client',
   asTextMessageToNumbers: (count: number) =>
     `As a text message to ${countOf(count, { one: 'number', other: 'numbers' })}`,

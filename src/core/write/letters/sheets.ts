@@ -65,9 +65,9 @@ export function sheetProblem(sheet: LabelSheet): string | undefined {
   const { columns, rows, labelWidth, labelHeight, left, top, gapX, gapY, paperWidth, paperHeight } = sheet;
   if (labelWidth < 10 || labelHeight < 8) return texts.labelHasToBe10;
   const right = left + columns * labelWidth + (columns - 1) * gapX;
-  if (right > paperWidth + SLACK) return texts.labelsRunMmOver(format(right - paperWidth));
+  if (right > paperWidth + SLACK) return texts.labelsOverRightEdge(format(right - paperWidth));
   const bottom = top + rows * labelHeight + (rows - 1) * gapY;
-  if (bottom > paperHeight + SLACK) return texts.labelsRunMmOver(format(bottom - paperHeight));
+  if (bottom > paperHeight + SLACK) return texts.labelsOverLowerEdge(format(bottom - paperHeight));
   return undefined;
 }
 
