@@ -5,7 +5,7 @@ import { readCardNow } from '@/book/state/readCardNow';
 import { type Card, newCard, parseName } from '@/core/card';
 
 import { openBook } from './openBook';
-import { MemoryStorage, openTestBook } from './testing';
+import { gone, MemoryStorage, openTestBook, put } from './testing';
 
 function cardOf(name: string, more: Partial<Card> = {}): Card {
   const parsed = parseName(name);
@@ -14,7 +14,7 @@ function cardOf(name: string, more: Partial<Card> = {}): Card {
 
 const ada = cardOf('Ada Lowther', { phones: { p1: { number: '1' } } });
 const bo = cardOf('Bo Ek');
-const add = (...cards: Card[]) => changeBook({ cause: 'add', label: 'Added', upserts: cards });
+const add = (...cards: Card[]) => changeBook({ cause: 'add', label: 'Added', edits: put(...cards) });
 const phone = (card: Card | undefined, id = 'p1') => card?.phones?.[id]?.number;
 
 test('what is changed is in the store after a write, a key a card, and a new page finds it', async () => {
@@ -55,7 +55,7 @@ test('only what changed is written', async () => {
   await writer.flush();
   storage.entries.set('card:uid-Bo Ek', 'untouched');
   await store.dispatch(
-    changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, phones: { p1: { number: '2' } } }] }),
+    changeBook({ cause: 'edit', label: 'Edited', edits: put({ ...ada, phones: { p1: { number: '2' } } }) }),
   );
   await writer.flush();
   expect(storage.entries.get('card:uid-Bo Ek')).toBe('untouched');
@@ -66,9 +66,9 @@ test('every change can be taken back and made again, also after a reload', async
   await store.dispatch(openBook());
   await store.dispatch(add(ada));
   await store.dispatch(
-    changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, phones: { p1: { number: '2' } } }] }),
+    changeBook({ cause: 'edit', label: 'Edited', edits: put({ ...ada, phones: { p1: { number: '2' } } }) }),
   );
-  await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [ada.uid] }));
+  await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', edits: gone(ada.uid) }));
   await writer.flush();
   const again = openTestBook(storage);
   await again.store.dispatch(openBook());
@@ -96,7 +96,7 @@ test('undoing an earlier change leaves newer values alone and says so', async ()
       changeBook({
         cause: 'edit',
         label: 'Edited',
-        upserts: [{ ...ada, phones: { p1: { number: p1 }, p2: { number: p2 } } }],
+        edits: put({ ...ada, phones: { p1: { number: p1 }, p2: { number: p2 } } }),
       }),
     );
   const change = await edit('2', '2');
@@ -112,7 +112,7 @@ test('saving a card without a change is no change', async () => {
   await store.dispatch(openBook());
   await store.dispatch(add(ada));
   expect(
-    await store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [ada] })),
+    await store.dispatch(changeBook({ cause: 'edit', label: 'Edited', edits: put(ada) })),
   ).toBeUndefined();
   expect(store.getState().history.changes).toHaveLength(1);
 });
@@ -125,7 +125,7 @@ test('two pages that change different values of one card do not overwrite each o
   await one.writer.flush();
   await two.store.dispatch(openBook());
   const edit = (more: Partial<Card>) =>
-    changeBook({ cause: 'edit', label: 'Edited', upserts: [{ ...ada, ...more }] });
+    changeBook({ cause: 'edit', label: 'Edited', edits: put({ ...ada, ...more }) });
   await one.store.dispatch(edit({ phones: { p1: { number: '2' } } }));
   await two.store.dispatch(edit({ nicknames: { n1: { name: 'Addie' } } }));
   await one.writer.flush();
@@ -171,6 +171,7 @@ test('photos lie under keys of their own, and the same photo once', async () => 
   const uri = `data:image/png;base64,${'A'.repeat(400)}`;
   const media = { m1: { kind: 'photo', uri } };
   await store.dispatch(add({ ...ada, media }, { ...bo, media }));
+  await services.writer.flush();
   const blobId = store.getState().cards.byUid.get(ada.uid)?.media?.['m1']?.blobId ?? '';
   expect(store.getState().cards.byUid.get(ada.uid)?.media?.['m1']?.uri).toBeUndefined();
   expect([...storage.entries.keys()].filter((key) => key.startsWith('photo:'))).toEqual([`photo:${blobId}`]);
@@ -228,7 +229,7 @@ test('a card that was just deleted is not read again from the store that still h
   await store.dispatch(openBook());
   await store.dispatch(add(ada));
   storage.entries.set(`card:${ada.uid}`, JSON.stringify(ada));
-  await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [ada.uid] }));
+  await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', edits: gone(ada.uid) }));
   expect(await store.dispatch(readCardNow(ada.uid))).toBeUndefined();
   expect(store.getState().cards.byUid.get(ada.uid)).toBeUndefined();
 });

@@ -3,13 +3,13 @@ import { readCardNow } from '@/book/state/readCardNow';
 import { type Card, newCard, parseName } from '@/core/card';
 
 import { openBook, refreshFromStore, saveRowSnapshot } from './openBook';
-import { MemoryStorage, openTestBook } from './testing';
+import { gone, MemoryStorage, openTestBook, put } from './testing';
 
 function cardOf(name: string, more: Partial<Card> = {}): Card {
   const parsed = parseName(name);
   return { ...newCard(`uid-${name}`, '2026-01-01T00:00:00Z'), ...(parsed ? { name: parsed } : {}), ...more };
 }
-const add = (...cards: Card[]) => changeBook({ cause: 'add', label: 'Added', upserts: cards });
+const add = (...cards: Card[]) => changeBook({ cause: 'add', label: 'Added', edits: put(...cards) });
 const shownOf = (book: ReturnType<typeof openTestBook>) => {
   const { rows } = book.store.getState();
   return rows.order.map((uid) => rows.byUid.get(uid)?.shown);
@@ -92,7 +92,7 @@ test('a card deleted while the book is being read does not come back', async () 
   const opening = book.store.dispatch(openBook());
   await settle();
   await book.store.dispatch(add(ada));
-  await book.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [ada.uid] }));
+  await book.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', edits: gone(ada.uid) }));
   storage.open();
   await opening;
   await book.writer.flush();
@@ -134,7 +134,7 @@ test('what another page has written comes in: cards, removals, history, settings
   await one.store.dispatch(openBook());
   await two.store.dispatch(openBook());
   const change = await one.store.dispatch(add(cardOf('Cy Dee')));
-  await one.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: ['uid-Bo Ek'] }));
+  await one.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', edits: gone('uid-Bo Ek') }));
   one.store.dispatch(changeSettings({ sortBy: 'given' }));
   await one.writer.flush();
   await two.store.dispatch(refreshFromStore(['uid-Cy Dee', 'uid-Bo Ek'], [change?.id ?? ''], true));

@@ -21,8 +21,10 @@ import {
   type Services,
   settingsArrived,
   settingsSchema,
+  summariesArrived,
+  talksChanged,
 } from '@/book/state';
-import { detachPhotos, KEYS, parseJson, readCards, SCHEMA_VERSION, type Written } from '@/book/store';
+import { detachPhotos, KEYS, type Merged, parseJson, SCHEMA_VERSION, type Written } from '@/book/store';
 import { importTalks } from '@/book/talks';
 import { errorMessage, inBatches } from '@/core/base';
 import { type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
@@ -73,7 +75,7 @@ export function openBook(): AppThunk<Promise<void>> {
       const isMore = isNew && services.fetchFirstMail !== undefined;
       await dispatch(
         readAllCards(
-          keys.filter((key) => key.startsWith(KEYS.card)),
+          keys.filter((key) => key.startsWith(KEYS.card)).map((key) => key.slice(KEYS.card.length)),
           isMore,
         ),
       );
@@ -153,26 +155,17 @@ function recordsOf(talks: readonly Talk[]): Record<string, string> {
 }
 
 /** @param isMore - whether something else has still to come in before the book has been read */
-function readAllCards(keys: readonly string[], isMore: boolean): AppThunk<Promise<void>> {
+function readAllCards(keys: readonly Uid[], isMore: boolean): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     const country = selectSettings(getState()).country;
     const remembered = new Set(selectOrder(getState()));
     for (let start = 0; start < keys.length; start += CHUNK) {
       const chunk = keys.slice(start, start + CHUNK);
-      const { cards, damaged } = await readCards(services.storage, chunk);
-      if (damaged.length > 0) {
-        await services.storage.setMany(
-          Object.fromEntries(damaged.map(({ key, text }) => [`${KEYS.aside}${key}`, text])),
-        );
-        await services.storage.removeMany(damaged.map(({ key }) => key));
+      const { cards, damaged } = await services.writer.readCards(chunk);
+      if (damaged.length > 0)
         dispatch(recordsSetAside(damaged.map(({ key, message }) => `${key}: ${message}`)));
-      }
-      services.writer.sawCards(cards);
       for (const { uid } of cards) remembered.delete(uid);
-      // Cards that were changed on this page meanwhile are newer than what was read.
-      const known = selectCardsByUid(getState());
-      const arrived = cards.filter(({ uid }) => !known.get(uid) && !services.writer.isWaiting(uid));
-      dispatch(cardsArrived({ upserts: arrived, removed: [] }));
+      dispatch(cardsArrived({ upserts: cards, removed: [] }));
       dispatch(readingChanged({ done: Math.min(start + CHUNK, keys.length), total: keys.length }));
       void services.search.put(cards, [], country);
       await services.yieldToPage();
@@ -201,6 +194,20 @@ export function saveRowSnapshot(): AppThunk<Promise<void>> {
   };
 }
 
+/** What a write found in the store beside what this page has changed: shows it. */
+export function takeMerged({ cards, removed, talks, summaries }: Merged): AppThunk {
+  return (dispatch, getState, { search }) => {
+    if (cards.length > 0 || removed.length > 0) {
+      dispatch(cardsArrived({ upserts: cards, removed }));
+      void search.put(cards, removed, selectSettings(getState()).country);
+    }
+    if (talks.length > 0) dispatch(talksChanged(talks));
+    if (summaries.length === 0) return;
+    dispatch(summariesArrived(summaries));
+    void search.putTalks(summaries);
+  };
+}
+
 /** What another page has written: reads it and shows it. */
 export function refreshFromStore(
   uids: readonly Uid[],
@@ -209,13 +216,7 @@ export function refreshFromStore(
   talks: Pick<Written, 'months' | 'summaries'> = { months: [], summaries: [] },
 ): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
-    const { cards } = await readCards(
-      services.storage,
-      uids.map((uid) => `${KEYS.card}${uid}`),
-    );
-    const there = new Set(cards.map(({ uid }) => uid));
-    const removed = uids.filter((uid) => !there.has(uid));
-    services.writer.sawCards(cards, removed);
+    const { cards, removed } = await services.writer.readCards(uids);
     dispatch(cardsArrived({ upserts: cards, removed }));
     dispatch(
       changesArrived(

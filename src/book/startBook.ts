@@ -1,5 +1,5 @@
 import { hubClient, InspectorWorker, mergeInWorker, startSearchWorker } from '@/book/clients';
-import { type AppStore, cardsArrived, makeAppStore, savingChanged, type Services } from '@/book/state';
+import { type AppStore, makeAppStore, recordsSetAside, savingChanged, type Services } from '@/book/state';
 import { BookWriter, PhotoCache, type Written } from '@/book/store';
 import { keepExchanging, readPairing } from '@/book/sync';
 import { checkArrivals } from '@/book/tidy';
@@ -17,7 +17,7 @@ import {
   yieldToPage,
 } from '@/platform';
 
-import { openBook, readTalkQueue, refreshFromStore, saveRowSnapshot } from './openBook';
+import { openBook, readTalkQueue, refreshFromStore, saveRowSnapshot, takeMerged } from './openBook';
 
 /** How long after a write the rows are kept for the next start, in milliseconds. */
 const REMEMBER_AFTER_MS = 1500;
@@ -65,12 +65,13 @@ function startBook(name: BookName): Book {
       remember = setTimeout(() => void store.dispatch(saveRowSnapshot()), REMEMBER_AFTER_MS);
     },
     onFailed: (message) => store.dispatch(savingChanged({ kind: 'failed', message })),
-    onMerged: (cards) => store.dispatch(cardsArrived({ upserts: cards, removed: [] })),
+    onMerged: (merged) => store.dispatch(takeMerged(merged)),
+    onSetAside: (names) => store.dispatch(recordsSetAside(names)),
   });
   const services: Services = {
     storage,
     writer,
-    photos: new PhotoCache(storage),
+    photos: new PhotoCache(storage, (key) => writer.waitingText(key)),
     search: startSearchWorker(),
     inspector: new InspectorWorker(),
     hub: hubClient,

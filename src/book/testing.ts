@@ -1,11 +1,22 @@
-import { cardsArrived, makeAppStore, savingChanged, type Services } from '@/book/state';
+import type { CardEdit } from '@/book/history';
+import { makeAppStore, recordsSetAside, savingChanged, type Services } from '@/book/state';
 import { BookWriter, PhotoCache } from '@/book/store';
 import { checkArrivals } from '@/book/tidy';
 import type * as Inspector from '@/book/workers/makeInspector';
-import type { Card } from '@/core/card';
+import type { Card, Uid } from '@/core/card';
 import { emptyPlan } from '@/core/talks';
 import type * as Merging from '@/core/tidy';
 import { HubFault, type TextStorage } from '@/platform';
+
+import { takeMerged } from './openBook';
+
+/** Cards as they shall be, whatever they are; for tests only. */
+export const put = (...cards: readonly Card[]): CardEdit[] =>
+  cards.map((card) => ({ uid: card.uid, apply: () => card }));
+
+/** Cards that shall be gone; for tests only. */
+export const gone = (...uids: readonly Uid[]): CardEdit[] =>
+  uids.map((uid) => ({ uid, apply: () => undefined }));
 
 /** A storage in memory that counts and can be made to fail; for tests only. */
 export class MemoryStorage implements TextStorage {
@@ -79,12 +90,13 @@ export function openTestBook(
     onSaving: () => store.dispatch(savingChanged({ kind: 'saving' })),
     onSaved: () => store.dispatch(savingChanged({ kind: 'saved' })),
     onFailed: (message) => store.dispatch(savingChanged({ kind: 'failed', message })),
-    onMerged: (cards) => store.dispatch(cardsArrived({ upserts: cards, removed: [] })),
+    onMerged: (merged) => store.dispatch(takeMerged(merged)),
+    onSetAside: (names) => store.dispatch(recordsSetAside(names)),
   });
   const services: Services = {
     storage,
     writer,
-    photos: new PhotoCache(storage),
+    photos: new PhotoCache(storage, (key) => writer.waitingText(key)),
     search: {
       put: () => Promise.resolve(0),
       putTalks: () => Promise.resolve(),

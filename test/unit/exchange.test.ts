@@ -5,7 +5,7 @@ import { openBook } from '@/book/openBook';
 import { selectCardsByUid, selectHub } from '@/book/state';
 import { pairWithHub, unpairFromHub } from '@/book/sync';
 import { exchange } from '@/book/sync/exchange';
-import { MemoryStorage, openTestBook } from '@/book/testing';
+import { gone, MemoryStorage, openTestBook, put } from '@/book/testing';
 import type { Card } from '@/core/card';
 import { devicesApi, exchangeApi, pairApi } from '@/hub/api';
 import { allCards, findCard, type HubDb } from '@/hub/store';
@@ -70,9 +70,9 @@ async function openBrowser(name: string, cards: readonly Card[] = []) {
     exchange: () => book.store.dispatch(exchange(name)),
     card: (uid: string) => selectCardsByUid(book.store.getState()).get(uid),
     edit: (card: Card) =>
-      book.store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [card] })),
+      book.store.dispatch(changeBook({ cause: 'edit', label: 'Edited', edits: put(card) })),
     remove: (uid: string) =>
-      book.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [uid] })),
+      book.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', edits: gone(uid) })),
     hub: () => selectHub(book.store.getState()),
   };
 }
@@ -80,7 +80,7 @@ const withMail = (card: Card, address: string): Card => ({ ...card, emails: { e1
 const mailOf = (card: Card | undefined) => Object.values(card?.emails ?? {}).map(({ address }) => address);
 
 /** What a device does over CardDAV. */
-async function put({ user, password }: Credentials, href: string, text: string): Promise<number> {
+async function putAs({ user, password }: Credentials, href: string, text: string): Promise<number> {
   const { status } = await fetch(`${base}/dav/books/${user}/cards/${href}`, {
     method: 'PUT',
     headers: {
@@ -200,7 +200,7 @@ test('what a device changes comes as a step that says so and can be taken back, 
   const one = await openBrowser('One', [ADA]);
   const phone = await addDevice(db, { name: 'Phone', direction: 'both' }, NOW);
   expect(
-    await put(phone, 'new.vcf', vcard('UID:eve', 'N:Brook;Eve;;;', 'FN:Eve Brook', 'TEL:020 7946 0999')),
+    await putAs(phone, 'new.vcf', vcard('UID:eve', 'N:Brook;Eve;;;', 'FN:Eve Brook', 'TEL:020 7946 0999')),
   ).toBe(201);
   await one.exchange();
   const [step] = one.store.getState().history.changes.slice(-1);

@@ -5,7 +5,7 @@ import { Provider } from 'react-redux';
 import { changeBook } from '@/book/commit';
 import { openBook } from '@/book/openBook';
 import { type Services, ServicesProvider } from '@/book/state';
-import { MemoryStorage, openTestBook } from '@/book/testing';
+import { MemoryStorage, openTestBook, put } from '@/book/testing';
 import type { Card } from '@/core/card';
 
 import { renderDom } from './renderDom';
@@ -20,7 +20,7 @@ export async function renderInBook(
   const services = { ...book.services, ...some };
   await book.store.dispatch(openBook());
   if (cards.length > 0)
-    await book.store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: cards }));
+    await book.store.dispatch(changeBook({ cause: 'add', label: 'Added', edits: put(...cards) }));
   const wrap = (inner: ReactElement) => (
     <Provider store={book.store}>
       <ServicesProvider value={services}>{inner}</ServicesProvider>

@@ -3,10 +3,10 @@ import { makeHubClient } from '@/book/clients/hubClient';
 import { changeBook, changeSettings, readAllTalks, storeTalks, undo } from '@/book/commit';
 import { removeImportedTalks } from '@/book/commit/importedTalks';
 import { openBook } from '@/book/openBook';
-import { selectHub, selectSettings, selectSummaries } from '@/book/state';
+import { selectHistory, selectHub, selectSettings, selectSummaries } from '@/book/state';
 import { pairWithHub } from '@/book/sync';
 import { exchange } from '@/book/sync/exchange';
-import { MemoryStorage, openTestBook } from '@/book/testing';
+import { MemoryStorage, openTestBook, put } from '@/book/testing';
 import type { Card } from '@/core/card';
 import type { Talk } from '@/core/talks';
 import { exchangeApi, pairApi } from '@/hub/api';
@@ -110,7 +110,7 @@ test('a talk that is noted, changed, moved to another month or deleted comes ove
   await other.exchange();
   expect(await other.talks()).toEqual([]);
   expect(other.summary('ada')).toBeUndefined();
-  other.store.dispatch(undo());
+  await other.store.dispatch(undo(selectHistory(other.store.getState()).at(-1)?.id));
   await other.exchange();
   await one.exchange();
   expect(await one.talks()).toEqual(['it was in September']);
@@ -169,7 +169,11 @@ test('talks with nobody but people whose cards are private stay; of the others t
   expect((await one.whole()).find(({ id }) => id === 'b')?.with).toEqual(['ada', 'bo']);
   // A card that becomes private takes its talks along.
   await one.store.dispatch(
-    changeBook({ cause: 'edit', label: 'private', upserts: [{ ...ADA, 'cordialis.example:private': true }] }),
+    changeBook({
+      cause: 'edit',
+      label: 'private',
+      edits: put({ ...ADA, 'cordialis.example:private': true }),
+    }),
   );
   await one.exchange();
   await other.exchange();

@@ -1,4 +1,4 @@
-import type { Cause, Change } from '@/book/history';
+import { type Cause, type Change, edited } from '@/book/history';
 import type { AppThunk } from '@/book/state';
 import type { Card } from '@/core/card';
 
@@ -13,7 +13,7 @@ export interface ManyChangeRequest {
   readonly cards: readonly Card[];
   /** For the log and the message: "Tagged 3 cards". */
   readonly label: string;
-  /** The new version of each card; undefined deletes it. */
+  /** The new version of each card, as it is when it is changed; undefined deletes it. */
   readonly change: (card: Card) => Card | undefined;
   readonly cause?: Cause;
 }
@@ -27,13 +27,7 @@ export function changeMany(
   { cards, label, change, cause = 'edit' }: ManyChangeRequest,
   options: BatchOptions = {},
 ): AppThunk<Promise<Change | undefined>> {
-  const upserts: Card[] = [];
-  const removed: string[] = [];
-  for (const card of cards) {
-    const next = change(card);
-    if (!next) removed.push(card.uid);
-    else if (next !== card) upserts.push(next);
-  }
-  const wish = { cause, label, upserts, removed };
-  return upserts.length + removed.length > AT_ONCE ? changeInBatches(wish, options) : changeBook(wish);
+  const edits = cards.map(({ uid }) => edited(uid, change));
+  const request = { cause, label, edits };
+  return edits.length > AT_ONCE ? changeInBatches(request, options) : changeBook(request);
 }

@@ -1,6 +1,8 @@
 import type { TalkChange } from '@/book/history';
 import {
   type AppThunk,
+  type RootState,
+  selectReading,
   selectShards,
   selectSummaries,
   type Services,
@@ -11,20 +13,34 @@ import {
 import { KEYS, parseJson } from '@/book/store';
 import { inBatches } from '@/core/base';
 import type { Uid } from '@/core/card';
-import {
-  parseTalk,
-  summarise,
-  summarySchema,
-  type Talk,
-  type TalkSummary,
-  talksWith,
-  withTalk,
-} from '@/core/talks';
+import { monthOf, parseTalk, summarySchema, type Talk, type TalkSummary, withTalk } from '@/core/talks';
 
 /** Shows changed talks, keeps their summaries up to date, and has both written. */
-export function putTalks(changes: readonly TalkChange[]): AppThunk<Promise<void>> {
-  return (dispatch, _, services) => {
-    return inTurn(services, () => dispatch(putNow(changes)));
+export function putTalks(changes: readonly TalkChange[], isFromHub = false): AppThunk<Promise<void>> {
+  return (dispatch, _, services) => inTurn(services, () => dispatch(putNow(changes, isFromHub)));
+}
+
+/** The talks of a change as they are now, by id: on their day, or wherever talks with their people are. */
+export function findTalks(changes: readonly TalkChange[]): AppThunk<Promise<Map<string, Talk>>> {
+  return async (dispatch, getState) => {
+    const asked = changes.flatMap(({ before, after }): Talk[] => [
+      ...(before ? [before] : []),
+      ...(after ? [after] : []),
+    ]);
+    const ids = new Set(asked.map(({ id }) => id));
+    const found = new Map<string, Talk>();
+    const look = async (months: readonly string[]) => {
+      await dispatch(readShards(months));
+      const shards = selectShards(getState());
+      for (const month of months)
+        for (const talk of shards[month] ?? []) if (ids.has(talk.id)) found.set(talk.id, talk);
+    };
+    await look([...new Set(asked.map(monthOf))]);
+    const missing = asked.filter(({ id }) => !found.has(id));
+    const summaries = selectSummaries(getState());
+    const elsewhere = missing.flatMap((talk) => talk.with).flatMap((uid) => summaries.get(uid)?.months ?? []);
+    if (elsewhere.length > 0) await look([...new Set(elsewhere)]);
+    return found;
   };
 }
 
@@ -45,58 +61,35 @@ const turns = new WeakMap<Services, Promise<void>>();
 
 /** The same, in the turn of who calls. @param isFromHub - the hub knows of them already */
 export function putNow(changes: readonly TalkChange[], isFromHub = false): AppThunk<Promise<void>> {
-  return async (dispatch, _, services) => {
+  return async (dispatch, getState, services) => {
     dispatch(talksChanged(changes));
     services.writer.putTalks(changes, isFromHub);
-    const uids = new Set(
-      changes.flatMap(({ before, after }) => [...(before?.with ?? []), ...(after?.with ?? [])]),
-    );
-    const summaries: [Uid, TalkSummary | undefined][] = [];
-    for (const uid of uids) summaries.push([uid, await dispatch(newSummary(uid, changes))]);
+    const summaries = summariesAhead(getState(), changes);
+    if (summaries === undefined) {
+      // Made again of all talks as they are written; the writer hands them out.
+      await services.writer.flush();
+      return;
+    }
     dispatch(summariesArrived(summaries));
     void services.search.putTalks(summaries);
-    for (const [uid, summary] of summaries)
-      services.writer.put(`${KEYS.summary}${uid}`, summary ? JSON.stringify(summary) : '');
-  };
-}
-
-/** A talk more goes into the summary by itself; one that goes or changes means reading all talks with the card again. */
-function newSummary(uid: Uid, changes: readonly TalkChange[]): AppThunk<Promise<TalkSummary | undefined>> {
-  return async (dispatch, getState, services) => {
-    const concerned = changes.filter(({ before, after }) =>
-      [before, after].some((talk) => talk?.with.includes(uid)),
-    );
-    const known = selectSummaries(getState()).get(uid) ?? (await storedSummary(services, uid));
-    if (concerned.every(({ before }) => !before)) {
-      let summary = known;
-      for (const { after } of concerned) if (after) summary = withTalk(summary, after);
-      return summary;
-    }
-    const months = new Set([
-      ...(known?.months ?? []),
-      ...concerned.flatMap(({ before, after }) =>
-        [before?.day.slice(0, 7) ?? [], after?.day.slice(0, 7) ?? []].flat(),
-      ),
-    ]);
-    await dispatch(readShards([...months]));
-    const shards = selectShards(getState());
-    return summarise(
-      talksWith(
-        [...months].flatMap((month) => shards[month] ?? []),
-        [uid],
-      ),
-    );
   };
 }
 
 /**
- * While the book is still being read a summary may be in the store only; one that has just gone must be gone there
- * too.
+ * The new summaries of everybody concerned, where they can be had without reading: a talk more goes into a summary that
+ * is at hand. undefined where a talk goes or changes, or the book has not been read to its end.
  */
-async function storedSummary(services: Services, uid: Uid): Promise<TalkSummary | undefined> {
-  await services.writer.flush();
-  const text = await services.storage.getItem(`${KEYS.summary}${uid}`);
-  return summarySchema.safeParse(parseJson(text)).data;
+function summariesAhead(
+  state: RootState,
+  changes: readonly TalkChange[],
+): [Uid, TalkSummary | undefined][] | undefined {
+  if (selectReading(state) !== undefined || changes.some(({ before }) => before)) return undefined;
+  const known = selectSummaries(state);
+  const summaries = new Map<Uid, TalkSummary | undefined>();
+  for (const { after } of changes)
+    for (const uid of after?.with ?? [])
+      if (after) summaries.set(uid, withTalk(summaries.get(uid) ?? known.get(uid), after));
+  return [...summaries];
 }
 
 /** Reads the talks of some months, unless they have been read. */

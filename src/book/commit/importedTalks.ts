@@ -1,11 +1,4 @@
-import {
-  type AppThunk,
-  noticeShown,
-  selectShards,
-  selectSummaries,
-  summariesArrived,
-  talksChanged,
-} from '@/book/state';
+import { type AppThunk, noticeShown, selectShards, summariesArrived, talksChanged } from '@/book/state';
 import { KEYS } from '@/book/store';
 import type { Uid } from '@/core/card';
 import { parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
@@ -28,15 +21,7 @@ export function storeTalks(month: string, talks: readonly Talk[]): AppThunk<Prom
 
 function storeNow(month: string, talks: readonly Talk[]): AppThunk<Promise<readonly Talk[]>> {
   return async (dispatch, getState, services) => {
-    const summaries = new Map<Uid, TalkSummary>();
-    const added = await services.writer.addTalks(month, talks, (fresh) => {
-      const known = selectSummaries(getState());
-      for (const talk of fresh)
-        for (const uid of talk.with) summaries.set(uid, withTalk(summaries.get(uid) ?? known.get(uid), talk));
-      return Object.fromEntries(
-        [...summaries].map(([uid, summary]) => [`${KEYS.summary}${uid}`, JSON.stringify(summary)]),
-      );
-    });
+    const { added, summaries } = await services.writer.addTalks(month, talks);
     if (added.length === 0) return added;
     if (selectShards(getState())[month]) dispatch(talksChanged(added.map((after) => ({ after }))));
     dispatch(summariesArrived([...summaries]));

@@ -1,5 +1,5 @@
 import { changeBook } from '@/book/commit';
-import type { Change } from '@/book/history';
+import { added, type Change, changed } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { texts } from '@/texts/extract/extract';
@@ -10,7 +10,7 @@ import { storeTextToRead } from './textToRead';
 export function addExtracted(card: Card): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, _, services) => {
     storeTextToRead(services, '');
-    return dispatch(changeBook({ cause: 'add', label: texts.added(shownAs(card)), upserts: [card] }));
+    return dispatch(changeBook({ cause: 'add', label: texts.added(shownAs(card)), edits: [added(card)] }));
   };
 }
 
@@ -26,6 +26,8 @@ export function addExtractedTo(card: Card, uid: Uid): AppThunk<Promise<Change | 
     const was = known['cordialis.example:was'];
     const after = was ? { ...rest, 'cordialis.example:was': was } : rest;
     storeTextToRead(services, '');
-    return dispatch(changeBook({ cause: 'edit', label: texts.addedTo(shownAs(known)), upserts: [after] }));
+    return dispatch(
+      changeBook({ cause: 'edit', label: texts.addedTo(shownAs(known)), edits: [changed(known, after)] }),
+    );
   };
 }

@@ -1,6 +1,6 @@
 import { type Job, readBackupInWorker, writeBackupInWorker } from '@/book/clients';
 import { type BatchOptions, changeInBatches, changeSettings, readAllTalks } from '@/book/commit';
-import type { Change, TalkChange } from '@/book/history';
+import { type Change, removed, type TalkChange } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings, settingsSchema } from '@/book/state';
 import { withPhotos } from '@/book/store';
 import { withFiles, withoutFiles } from '@/book/talks';
@@ -43,15 +43,20 @@ export function restoreBackup(
 ): AppThunk<Promise<Change | undefined>> {
   return async (dispatch, getState, services) => {
     const kept = new Set(backup.cards.map(({ uid }) => uid));
-    const removed = isExact
+    const gone = isExact
       ? selectCardsByUid(getState())
-          .uids()
-          .filter((uid) => !kept.has(uid))
+          .values()
+          .filter(({ uid }) => !kept.has(uid))
       : [];
+    // A restored card takes the place of what there is: that is what restoring means.
+    const edits = [
+      ...backup.cards.map((card) => ({ uid: card.uid, apply: () => card })),
+      ...gone.map(removed),
+    ];
     const label = texts.restoredBackupOf(backup.manifest.made.slice(0, 10));
     const files = services.photos;
     const talks = await dispatch(talkChanges(await withoutFiles(backup.talks, files), isExact));
-    const wish = { cause: 'import' as const, label, upserts: backup.cards, removed, talks };
+    const wish = { cause: 'import' as const, label, edits, talks };
     const change = await dispatch(changeInBatches(wish, pieces));
     if (withSettings && pieces.isStopped?.() !== true) {
       const { lastBackupAt: _, ...settings } = settingsSchema.parse(backup.settings ?? {});

@@ -40,7 +40,7 @@ export function importCards(
     {
       cause: 'import',
       label: texts.importedCards(cards.length, source),
-      upserts: cards.map(withoutWrittenMembers),
+      edits: cards.map((card) => ({ uid: card.uid, apply: () => withoutWrittenMembers(card) })),
     },
     options,
   );

@@ -66,7 +66,8 @@ export function toCardChanges(pairs: readonly BeforeAfter[]): CardChange[] {
   return pairs.flatMap(({ before, after }): CardChange[] => {
     if (!before) return after ? [{ kind: 'add', uid: after.uid }] : [];
     if (!after) return [{ kind: 'remove', uid: before.uid, card: before }];
-    const edits = diffJson(before, after);
+    // When it was changed says nothing that could be undone.
+    const edits = diffJson(before, after).filter(({ path }) => path[0] !== 'updated');
     return edits.length === 0 ? [] : [{ kind: 'edit', uid: after.uid, edits }];
   });
 }
@@ -80,11 +81,12 @@ export interface Replay {
   readonly missed: number;
 }
 
-/** Undoes ('backward') or redoes ('forward') a change on the book as it is now. */
+/** Undoes ('backward') or redoes ('forward') a change on the book as it is now. @param stamp - UTCDateTime of now */
 export function replayChange(
   change: Change,
   direction: Direction,
   getCard: (uid: Uid) => Card | undefined,
+  stamp: string,
 ): Replay {
   const upserts: Card[] = [];
   const removed: Uid[] = [];
@@ -98,7 +100,7 @@ export function replayChange(
       }
       const applied = applyEdits(now, one.edits, direction);
       missed += applied.missed.length;
-      upserts.push(applied.value);
+      if (applied.value !== now) upserts.push({ ...applied.value, updated: stamp });
       return one;
     }
     const comes = (one.kind === 'add') === (direction === 'forward');
@@ -122,4 +124,48 @@ export function replayChange(
 function stateAfter({ intake }: Change, direction: Direction): Change['state'] {
   if (direction === 'forward') return 'done';
   return intake === undefined ? 'undone' : 'dropped';
+}
+
+/** The effect of undoing or redoing the talks of a change. */
+export interface TalkReplay {
+  /** The talks of the step, with what brings back those that went. */
+  readonly talks: readonly TalkChange[];
+  /** From the talks as they are to the talks as they shall be. */
+  readonly changes: readonly TalkChange[];
+  /** Values left as they are because they have been changed since. */
+  readonly missed: number;
+}
+
+/** Undoes or redoes what a change did to talks, on the talks as they are now. @param now - by id, those that are there */
+export function replayTalkChanges(
+  talks: readonly TalkChange[],
+  direction: Direction,
+  now: ReadonlyMap<string, Talk>,
+): TalkReplay {
+  const changes: TalkChange[] = [];
+  let missed = 0;
+  const replayed = talks.map((one): TalkChange => {
+    const [from, to] = direction === 'forward' ? [one.before, one.after] : [one.after, one.before];
+    const talk = now.get((to ?? from)?.id ?? '');
+    if (from && to) {
+      if (!talk) {
+        missed += 1;
+        return one;
+      }
+      const applied = applyEdits(talk, diffJson(from, to));
+      missed += applied.missed.length;
+      if (applied.value !== talk) changes.push({ before: talk, after: applied.value });
+      return one;
+    }
+    if (to) {
+      if (talk) missed += 1;
+      else changes.push({ after: to });
+      return one;
+    }
+    if (!talk) return one;
+    changes.push({ before: talk });
+    // What has been changed of it since comes back with it.
+    return direction === 'forward' ? { ...one, before: talk } : { ...one, after: talk };
+  });
+  return { talks: replayed, changes, missed };
 }

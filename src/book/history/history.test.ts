@@ -2,7 +2,7 @@ import fc from 'fast-check';
 
 import { changeBook, redo, undo } from '@/book/commit';
 import { openBook } from '@/book/openBook';
-import { openTestBook } from '@/book/testing';
+import { gone, openTestBook, put } from '@/book/testing';
 import { type Card, newCard } from '@/core/card';
 
 const uids = ['a', 'b', 'c'];
@@ -34,9 +34,9 @@ function said(book: ReturnType<typeof openTestBook>): unknown {
 async function run(book: ReturnType<typeof openTestBook>, one: Step) {
   const { byUid } = book.store.getState().cards;
   if (one.kind === 'put')
-    return book.store.dispatch(changeBook({ cause: 'edit', label: 'Put', upserts: one.cards }));
+    return book.store.dispatch(changeBook({ cause: 'edit', label: 'Put', edits: put(...one.cards) }));
   if (!byUid.get(one.uid)) return undefined;
-  return book.store.dispatch(changeBook({ cause: 'delete', label: 'Removed', removed: [one.uid] }));
+  return book.store.dispatch(changeBook({ cause: 'delete', label: 'Removed', edits: gone(one.uid) }));
 }
 
 test('taking everything back gives the book as it was at each step, and doing it again the end', async () => {

@@ -2,12 +2,14 @@
  * The history: each change as data that can be undone and redone.
  * Left out: the state that holds the latest of them (book/state).
  */
+export { added, type CardEdit, changed, edited, editsTo, removed } from './cardEdit';
 export {
   type BeforeAfter,
   type CardChange,
   type Cause,
   type Change,
   replayChange,
+  replayTalkChanges,
   type SettingEdit,
   type SideChange,
   type StoredNews,

@@ -1,7 +1,7 @@
 import { selectTags } from '@/book/card';
 import { changeBook, changeMany, undo } from '@/book/commit';
 import { openBook } from '@/book/openBook';
-import { openTestBook } from '@/book/testing';
+import { gone, openTestBook, put } from '@/book/testing';
 import { type Card, newCard, tagsOf, withTag } from '@/core/card';
 import { memberUids, newList, withMembers } from '@/core/lists';
 
@@ -22,7 +22,7 @@ const cards = Array.from({ length: 450 }, (_, i): Card => newCard(`c${i}`, now))
 async function openWith(some: readonly Card[]) {
   const book = openTestBook();
   await book.store.dispatch(openBook());
-  await book.store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: some }));
+  await book.store.dispatch(changeBook({ cause: 'add', label: 'Added', edits: put(...some) }));
   return book;
 }
 
@@ -39,7 +39,7 @@ test('a card is chosen, and let go, and a range goes on from the last', () => {
 test('cards that are gone are not among the chosen', async () => {
   const { store } = await openWith(cards.slice(0, 3));
   store.dispatch(choiceAdded(['c0', 'c1', 'gone']));
-  await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: ['c1'] }));
+  await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', edits: gone('c1') }));
   expect(selectChosenCards(store.getState()).map(({ uid }) => uid)).toEqual(['c0']);
   expect(selectIsChoosing(store.getState())).toBe(true);
 });

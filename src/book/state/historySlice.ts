@@ -20,7 +20,9 @@ export function historyReducer(state: HistoryState = initialState, action: Unkno
   if (changesArrived.match(action)) return { changes: merged(state.changes, action.payload) };
   if (bookChanged.match(action)) {
     const { change, isReplay } = action.payload;
-    const before = isReplay === true ? state.changes : state.changes.map(dropIfUndone);
+    // What devices and other browsers do leaves alone what can be redone here.
+    const isNew = isReplay !== true && change.cause !== 'sync';
+    const before = isNew ? state.changes.map(dropIfUndone) : state.changes;
     return { changes: merged(before, [change]) };
   }
   return state;
@@ -33,14 +35,16 @@ interface WithHistory {
 /** The steps in memory, the oldest first. */
 export const selectHistory = ({ history }: WithHistory): readonly Change[] => history.changes;
 
-/** The step that Undo undoes. */
+/** The step that Undo undoes: the last one made here. What a device or another browser did is undone from its log. */
 export const selectUndoable = ({ history }: WithHistory): Change | undefined =>
-  history.changes.findLast(({ state }) => state === 'done');
+  history.changes.findLast(({ state, cause }) => state === 'done' && cause !== 'sync');
 
 /** The step that Redo redoes. */
 export function selectRedoable({ history }: WithHistory): Change | undefined {
-  const lastDone = history.changes.findLastIndex(({ state }) => state === 'done');
-  return history.changes.slice(lastDone + 1).find(({ state }) => state === 'undone');
+  const lastDone = history.changes.findLastIndex(({ state, cause }) => state === 'done' && cause !== 'sync');
+  return history.changes
+    .slice(lastDone + 1)
+    .find(({ state, cause }) => state === 'undone' && cause !== 'sync');
 }
 
 /** A step in memory. */

@@ -12,7 +12,7 @@ export {
   changesArrived,
   rowsRestored,
 } from './actions';
-export { type AppStore, type AppThunk, makeAppStore } from './appStore';
+export { type AppStore, type AppThunk, makeAppStore, type RootState } from './appStore';
 export { selectCardsByUid } from './cardsSlice';
 export {
   choiceAdded,

@@ -1,4 +1,3 @@
-import { KEYS, readCards } from '@/book/store';
 import type { Card, Uid } from '@/core/card';
 
 import { cardsArrived } from './actions';
@@ -11,11 +10,8 @@ export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
   return async (dispatch, getState, services) => {
     // Once all are read, an unknown card doesn't exist; its key may, until its removal is written.
     if (selectReading(getState()) === undefined || services.writer.isWaiting(uid)) return undefined;
-    const { cards } = await readCards(services.storage, [`${KEYS.card}${uid}`]);
-    const known = selectCardsByUid(getState()).get(uid);
-    if (known || services.writer.isWaiting(uid)) return known;
-    services.writer.sawCards(cards);
+    const { cards } = await services.writer.readCards([uid]);
     dispatch(cardsArrived({ upserts: cards, removed: [] }));
-    return cards[0];
+    return selectCardsByUid(getState()).get(uid);
   };
 }

@@ -1,12 +1,14 @@
 import type { Change, TalkChange } from '@/book/history';
 import { errorMessage } from '@/core/base';
-import { type Card, diffJson, isPrivate, rebaseJson, type Uid } from '@/core/card';
-import { monthOf, type Talk } from '@/core/talks';
+import { type Card, isPrivate, type Uid } from '@/core/card';
+import { monthOf, type Talk, type TalkSummary } from '@/core/talks';
 import { type TextStorage, withTabLock } from '@/platform';
 
+import { type AddedTalks, addToShard, type SplitShard, splitShard } from './importedShards';
 import { KEYS } from './keys';
-import { readCards } from './readCards';
-import { firstOf, intakesOf, parseList, type StoredTalk } from './storedTalks';
+import { mergePending, type Pending, PendingMap } from './pending';
+import { readCards, type StoredCards } from './readCards';
+import { batchOfTalks, intakesOf } from './storedTalks';
 import { TalkQueue } from './talkQueue';
 
 /** How long changes are collected before they are written together, in milliseconds. */
@@ -14,9 +16,6 @@ const GATHER_MS = 120;
 
 /** The most cards in one batch, so that writing a large import never blocks the page. */
 const BATCH = 300;
-
-/** Letters of a month such as 2026-11. */
-const MONTH_LENGTH = 7;
 
 /** What other pages need to know after a write. */
 export interface Written {
@@ -33,25 +32,43 @@ export interface Written {
   readonly hub: boolean;
 }
 
+const NOTHING_WRITTEN: Written = {
+  uids: [],
+  changeIds: [],
+  settings: false,
+  months: [],
+  summaries: [],
+  queued: [],
+  hub: false,
+};
+
+/** What the store turned out to have beside what this page has written: to be shown. */
+export interface Merged {
+  readonly cards: readonly Card[];
+  readonly removed: readonly Uid[];
+  readonly talks: readonly TalkChange[];
+  readonly summaries: readonly (readonly [Uid, TalkSummary | undefined])[];
+}
+
 /** Events of the writer. */
 export interface WriterEvents {
   onSaving(): void;
   onSaved(written: Written): void;
   onFailed(message: string): void;
-  /** Another page wrote the same card first; this is the merged result. */
-  onMerged(cards: readonly Card[]): void;
+  onMerged(merged: Merged): void;
+  /** Records that could not be read were set aside under other keys. */
+  onSetAside(names: readonly string[]): void;
 }
 
 /**
- * Writes what changed, soon after it changed. A change of up to BATCH cards and its history are stored together or
- * not at all; for a larger one the history comes first, so that it can be undone. While it writes, no other page of
- * the same book does; what another page has written since is merged, value by value, not overwritten.
+ * Writes what changed, soon after it changed. A batch of cards, the history and talks is stored together or not at
+ * all. While it writes, no other page of the same book does; what another page has written since is merged, value by
+ * value, not overwritten: a whole card or talk is never put over another version of it.
  */
 export class BookWriter {
-  private readonly cards = new Map<Uid, Card | undefined>();
+  private readonly cards = new PendingMap<Card>();
   private readonly others = new Map<string, string>();
-  /** Talks by month and id; undefined for one that goes from its month. */
-  private readonly talks = new Map<string, Talk | undefined>();
+  private readonly talks = new PendingMap<Talk>();
   /** Cards with unpushed changes, with a number that grows with every change. */
   private readonly queue = new Map<Uid, number>();
   private queueStamp = 0;
@@ -82,10 +99,44 @@ export class BookWriter {
     return this.cards.has(uid);
   }
 
-  /** Notes cards as they stand in the store. */
-  sawCards(cards: readonly Card[], removed: readonly Uid[] = []): void {
-    for (const card of cards) this.seen.set(card.uid, card);
-    for (const uid of removed) this.seen.delete(uid);
+  /** The text that waits to be written under a key; undefined where none does. */
+  waitingText(key: string): string | undefined {
+    return this.others.get(key);
+  }
+
+  /**
+   * Reads cards as they are in the store, while no page writes. What this page has still to write goes on top.
+   *
+   * @returns the cards to be shown, those that are gone, and records that can't be read, which are set aside
+   */
+  async readCards(uids: readonly Uid[]): Promise<StoredCards & { readonly removed: readonly Uid[] }> {
+    return this.alone(async () => {
+      const { cards, damaged } = await readCards(
+        this.storage,
+        uids.map((uid) => `${KEYS.card}${uid}`),
+      );
+      if (damaged.length > 0) {
+        const aside = damaged.map(({ key, text }) => [`${KEYS.aside}${key}`, text] as const);
+        await this.storage.setMany(Object.fromEntries(aside));
+        await this.storage.removeMany(damaged.map(({ key }) => key));
+      }
+      const there = new Map(cards.map((card) => [card.uid, card]));
+      const shown: Card[] = [];
+      const removed: Uid[] = [];
+      for (const uid of uids) {
+        const theirs = there.get(uid);
+        this.saw(uid, theirs);
+        const card = this.cards.arrived(uid, theirs);
+        if (card) shown.push(card);
+        else removed.push(uid);
+      }
+      return { cards: shown, damaged, removed };
+    });
+  }
+
+  private saw(uid: Uid, card: Card | undefined): void {
+    if (card) this.seen.set(uid, card);
+    else this.seen.delete(uid);
   }
 
   /** From now on changes are queued for the hub, or not any more. */
@@ -121,20 +172,19 @@ export class BookWriter {
   }
 
   /**
-   * Queues cards of a change that has been queued before.
+   * Queues cards to be written.
    *
    * @param isFromHub - the hub knows them: it needn't be told
    */
   putCards(upserts: readonly Card[], removed: readonly Uid[] = [], isFromHub = false): void {
     for (const card of upserts) {
-      const before = this.cards.get(card.uid) ?? this.seen.get(card.uid);
+      const before = this.cards.get(card.uid)?.mine ?? this.seen.get(card.uid);
       if (this.keepsQueue && before && isPrivate(before) !== isPrivate(card)) this.turned.add(card.uid);
-      this.cards.set(card.uid, card);
+      this.cards.put(card.uid, this.seen.get(card.uid), card);
     }
-    for (const uid of removed) this.cards.set(uid, undefined);
+    for (const uid of removed) this.cards.put(uid, this.seen.get(uid), undefined);
     if (this.keepsQueue && !isFromHub) this.sawQueued([...upserts.map(({ uid }) => uid), ...removed]);
-    this.events.onSaving();
-    this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
+    this.soon();
   }
 
   /** Queues a change to be written. */
@@ -144,24 +194,29 @@ export class BookWriter {
   }
 
   /**
-   * Queues talks; they go into the shards of their months, beside what other pages have written.
+   * Queues talks; they go into the shards of their months, beside what other pages have written, and their people's
+   * summaries are written with them.
    *
    * @param isFromHub - the hub knows them: it needn't be told
    */
   putTalks(changes: readonly TalkChange[], isFromHub = false): void {
     for (const { before, after } of changes) {
-      if (before) this.talks.set(`${monthOf(before)} ${before.id}`, undefined);
-      if (after) this.talks.set(`${monthOf(after)} ${after.id}`, after);
-      const at = after ?? before;
-      if (at && !isFromHub) this.talkQueue.put(monthOf(at), [at.id]);
+      const id = (after ?? before)?.id;
+      if (id === undefined) continue;
+      this.talks.put(id, before, after);
+      if (isFromHub) continue;
+      for (const talk of [before, after]) if (talk) this.talkQueue.put(monthOf(talk), [id]);
     }
-    this.events.onSaving();
-    this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
+    this.soon();
   }
 
   /** Queues any other record to be written. */
   put(key: string, text: string): void {
     this.others.set(key, text);
+    this.soon();
+  }
+
+  private soon(): void {
     this.events.onSaving();
     this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
   }
@@ -174,49 +229,40 @@ export class BookWriter {
     return this.writing;
   }
 
+  /** Runs while no other page of this book writes. */
+  private alone<T>(work: () => Promise<T>): Promise<T> {
+    return withTabLock(`${this.name}-write`, work);
+  }
+
   /**
-   * Puts talks into the shard of a month at once, those that are in it already left out; what is kept of them for each
-   * card goes into the store with them, or not at all.
+   * Puts talks into the shard of a month at once, those that are in it already left out; the summaries of their people
+   * go into the store with them, or not at all.
    *
-   * @returns those that were new
+   * @returns those that were new, and the summaries
    */
-  async addTalks(
-    month: string,
-    talks: readonly Talk[],
-    recordsOf: (added: readonly Talk[]) => Readonly<Record<string, string>>,
-  ): Promise<readonly Talk[]> {
+  async addTalks(month: string, talks: readonly Talk[]): Promise<Pick<AddedTalks, 'added' | 'summaries'>> {
     await this.flush();
-    return withTabLock(`${this.name}-write`, async () => {
-      const key = `${KEYS.talks}${month}`;
-      const list = parseList(await this.storage.getItem(key));
-      const known = new Set(list.map(({ id }) => id));
-      const added = talks.filter(({ id }) => !known.has(id) && known.add(id));
-      if (added.length === 0) return added;
-      const records = recordsOf(added);
+    return this.alone(async () => {
+      const { added, summaries, records, isDamaged } = await addToShard(this.storage, month, talks);
+      if (added.length === 0) return { added, summaries };
       this.talkQueue.put(month, intakesOf(added));
-      const queued = this.talkRecords([month]);
-      await this.storage.setMany({ [key]: JSON.stringify([...list, ...added]), ...records, ...queued });
-      this.tellOfTalks(month, records);
-      return added;
+      await this.storage.setMany({ ...records, ...this.talkRecords([month]) });
+      if (isDamaged) this.events.onSetAside([`${KEYS.talks}${month}`]);
+      this.events.onSaved({ ...NOTHING_WRITTEN, months: [month], summaries: [...summaries.keys()] });
+      return { added, summaries };
     });
   }
 
   /** Takes the talks of an import away from a month. @returns those that are gone, and those that stay */
-  async removeIntake(
-    month: string,
-    intake: string,
-  ): Promise<{ readonly gone: readonly StoredTalk[]; readonly left: readonly StoredTalk[] }> {
+  async removeIntake(month: string, intake: string): Promise<SplitShard> {
     await this.flush();
-    return withTabLock(`${this.name}-write`, async () => {
-      const key = `${KEYS.talks}${month}`;
-      const gone: StoredTalk[] = [];
-      const left: StoredTalk[] = [];
-      for (const talk of parseList(await this.storage.getItem(key)))
-        (talk.intake === intake ? gone : left).push(talk);
+    return this.alone(async () => {
+      const { gone, left } = await splitShard(this.storage, month, intake);
       if (gone.length > 0) {
         this.talkQueue.put(month, [`intake:${intake}`]);
-        await this.storage.setMany({ [key]: JSON.stringify(left), ...this.talkRecords([month]) });
-        this.tellOfTalks(month, {});
+        const shard = { [`${KEYS.talks}${month}`]: JSON.stringify(left) };
+        await this.storage.setMany({ ...shard, ...this.talkRecords([month]) });
+        this.events.onSaved({ ...NOTHING_WRITTEN, months: [month] });
       }
       return { gone, left };
     });
@@ -243,44 +289,14 @@ export class BookWriter {
     );
   }
 
-  private tellOfTalks(month: string, records: Readonly<Record<string, string>>): void {
-    const summaries = Object.keys(records).map((key) => key.slice(KEYS.summary.length));
-    this.events.onSaved({
-      uids: [],
-      changeIds: [],
-      settings: false,
-      months: [month],
-      summaries,
-      queued: [],
-      hub: false,
-    });
-  }
-
   private async write(): Promise<void> {
     const written = new Set<string>();
     while (this.isBusy) {
-      const cards = new Map(firstOf(this.cards, BATCH));
-      const others = new Map(this.others);
-      const talks = new Map(this.talks);
       try {
-        await withTabLock(`${this.name}-write`, () => this.writeBatch(cards, others, talks));
+        for (const key of await this.alone(() => this.writeBatch())) written.add(key);
       } catch (error) {
         this.events.onFailed(errorMessage(error));
         return;
-      }
-      // Only what has not changed again since is done.
-      for (const [uid, card] of cards) {
-        written.add(`${KEYS.card}${uid}`);
-        // A card undefined here is one that was removed; it is done as well.
-        if (this.cards.has(uid) && this.cards.get(uid) === card) this.cards.delete(uid);
-      }
-      for (const [key, text] of others) {
-        written.add(key);
-        if (this.others.get(key) === text) this.others.delete(key);
-      }
-      for (const [key, talk] of talks) {
-        written.add(`${KEYS.talks}${key.slice(0, MONTH_LENGTH)}`);
-        if (this.talks.has(key) && this.talks.get(key) === talk) this.talks.delete(key);
       }
     }
     if (written.size === 0) return;
@@ -297,71 +313,77 @@ export class BookWriter {
     });
   }
 
-  private async writeBatch(
-    cards: ReadonlyMap<Uid, Card | undefined>,
-    others: ReadonlyMap<string, string>,
-    talks: ReadonlyMap<string, Talk | undefined>,
-  ): Promise<void> {
-    const merged = await this.mergeWithStored(cards);
+  /** @returns the keys that were written */
+  private async writeBatch(): Promise<string[]> {
+    const cards = this.cards.first(BATCH);
+    const others = new Map(this.others);
+    const talks = this.talks.first(Infinity);
+    const toWrite = await this.mergeWithStored(cards);
+    const ofTalks = await batchOfTalks(this.storage, talks);
     const batch: Record<string, string> = {
       ...Object.fromEntries(others),
-      ...(await this.shardsWith(talks)),
+      ...ofTalks.records,
+      ...this.talkRecords(ofTalks.months),
     };
     // '' first and the key's removal after: one transaction can't do both, and the first alone is already true.
-    for (const [uid, card] of merged) {
+    for (const [uid, card] of toWrite) {
       batch[`${KEYS.card}${uid}`] = card ? JSON.stringify(card) : '';
       if (this.queue.has(uid)) batch[`${KEYS.queue}${uid}`] = '1';
     }
     await this.storage.setMany(batch);
-    const gone = [...merged].filter(([, card]) => !card).map(([uid]) => `${KEYS.card}${uid}`);
+    const gone = [...toWrite].flatMap(([uid, card]) => (card ? [] : [`${KEYS.card}${uid}`]));
     if (gone.length > 0) await this.storage.removeMany(gone);
-    for (const [uid, card] of merged) {
-      if (card) this.seen.set(uid, card);
-      else this.seen.delete(uid);
-    }
+    // Only what has not changed again since is done.
+    for (const [key, text] of others) if (this.others.get(key) === text) this.others.delete(key);
+    this.events.onMerged({
+      ...this.noteCards(cards, toWrite),
+      talks: this.noteTalks(talks, ofTalks.written),
+      summaries: [...ofTalks.summaries],
+    });
+    if (ofTalks.damaged.length > 0)
+      this.events.onSetAside(ofTalks.damaged.map((month) => `${KEYS.talks}${month}`));
+    return [
+      ...others.keys(),
+      ...Object.keys(ofTalks.records),
+      ...[...cards.keys()].map((uid) => `${KEYS.card}${uid}`),
+    ];
   }
 
-  /** The shards that some talks go into, with what is stored in them already. */
-  private async shardsWith(talks: ReadonlyMap<string, Talk | undefined>): Promise<Record<string, string>> {
-    const months = [...new Set([...talks.keys()].map((key) => key.slice(0, MONTH_LENGTH)))];
-    const stored = await this.storage.getMany(months.map((month) => `${KEYS.talks}${month}`));
-    const shards: Record<string, string> = {};
-    for (const month of months) {
-      const byId = new Map(parseList(stored[`${KEYS.talks}${month}`]).map((talk) => [talk.id, talk]));
-      for (const [key, talk] of talks) {
-        if (!key.startsWith(month)) continue;
-        if (talk) byId.set(talk.id, talk);
-        else byId.delete(key.slice(MONTH_LENGTH + 1));
-      }
-      shards[`${KEYS.talks}${month}`] = JSON.stringify([...byId.values()]);
-    }
-    Object.assign(shards, this.talkRecords(months));
-    return shards;
-  }
-
-  /** What to write for each card: this page's, with what another page has written since the card was last seen. */
-  private async mergeWithStored(
-    cards: ReadonlyMap<Uid, Card | undefined>,
-  ): Promise<Map<Uid, Card | undefined>> {
-    // A card that this page has never seen in the store is new there.
-    const seen = [...cards.keys()].filter((uid) => this.seen.has(uid));
-    const stored = await readCards(
+  /** What to write for each card: this page's changes on top of what the store has. */
+  private async mergeWithStored(cards: ReadonlyMap<Uid, Pending<Card>>): Promise<Map<Uid, Card | undefined>> {
+    if (cards.size === 0) return new Map();
+    const { cards: stored } = await readCards(
       this.storage,
-      seen.map((uid) => `${KEYS.card}${uid}`),
+      [...cards.keys()].map((uid) => `${KEYS.card}${uid}`),
     );
-    const merged = new Map(cards);
-    const news: Card[] = [];
-    for (const theirs of stored.cards) {
-      const mine = cards.get(theirs.uid);
-      const base = this.seen.get(theirs.uid);
-      if (!mine || !base) continue;
-      if (diffJson(base, theirs).length === 0) continue;
-      // The same value changed on both pages: the later write stands, the earlier stays in the history.
-      const both = rebaseJson(base, mine, theirs);
-      merged.set(both.uid, both);
-      news.push(both);
+    const theirs = new Map(stored.map((card) => [card.uid, card]));
+    return new Map([...cards].map(([uid, entry]) => [uid, mergePending(entry, theirs.get(uid))]));
+  }
+
+  private noteCards(
+    cards: ReadonlyMap<Uid, Pending<Card>>,
+    written: ReadonlyMap<Uid, Card | undefined>,
+  ): Pick<Merged, 'cards' | 'removed'> {
+    const merged: Card[] = [];
+    const removed: Uid[] = [];
+    for (const [uid, entry] of cards) {
+      const stored = written.get(uid);
+      this.saw(uid, stored);
+      const { isNew, shown } = this.cards.wrote(uid, entry, stored);
+      if (isNew && shown) merged.push(shown);
+      else if (isNew) removed.push(uid);
     }
-    if (news.length > 0) this.events.onMerged(news);
-    return merged;
+    return { cards: merged, removed };
+  }
+
+  private noteTalks(
+    talks: ReadonlyMap<string, Pending<Talk>>,
+    written: ReadonlyMap<string, Talk | undefined>,
+  ): TalkChange[] {
+    return [...talks].flatMap(([id, entry]): TalkChange[] => {
+      const { isNew, shown } = this.talks.wrote(id, entry, written.get(id));
+      if (!isNew) return [];
+      return [{ ...(entry.mine ? { before: entry.mine } : {}), ...(shown ? { after: shown } : {}) }];
+    });
   }
 }

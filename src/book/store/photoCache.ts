@@ -9,12 +9,18 @@ const MAX_CACHED = 300;
 export class PhotoCache {
   private readonly cache = new Map<string, Promise<string | null>>();
 
-  constructor(private readonly storage: TextStorage) {}
+  /** @param waiting - the text that waits to be written under a key, which is not in the store yet */
+  constructor(
+    private readonly storage: TextStorage,
+    private readonly waiting: (key: string) => string | undefined = () => undefined,
+  ) {}
 
   /** The data: URI of a photo; null where its bytes are missing. */
   get(blobId: string): Promise<string | null> {
     const known = this.cache.get(blobId);
     if (known) return known;
+    const waiting = this.waiting(`${KEYS.photo}${blobId}`);
+    if (waiting !== undefined) return Promise.resolve(waiting);
     const read = this.storage.getItem(`${KEYS.photo}${blobId}`).catch(() => null);
     this.cache.set(blobId, read);
     const [oldest] = this.cache.keys();
@@ -44,7 +50,9 @@ export class PhotoCache {
   /** Many at once, for export; not kept in memory. */
   async getMany(blobIds: readonly string[]): Promise<Record<string, string | null>> {
     const stored = await this.storage.getMany(blobIds.map((id) => `${KEYS.photo}${id}`));
-    return Object.fromEntries(blobIds.map((id) => [id, stored[`${KEYS.photo}${id}`] ?? null]));
+    return Object.fromEntries(
+      blobIds.map((id) => [id, this.waiting(`${KEYS.photo}${id}`) ?? stored[`${KEYS.photo}${id}`] ?? null]),
+    );
   }
 
   /** Writes photos; resolves when they are in the store. */

@@ -1,14 +1,6 @@
-import { isOnlyStamped, newChange } from '@/book/commit';
+import { commit, isOnlyStamped, newChange } from '@/book/commit';
 import { type BeforeAfter, toCardChanges } from '@/book/history';
-import {
-  type AppThunk,
-  bookChanged,
-  cardsChanged,
-  noticeShown,
-  type Pairing,
-  selectCardsByUid,
-  selectSettings,
-} from '@/book/state';
+import { type AppThunk, noticeShown, type Pairing, selectCardsByUid } from '@/book/state';
 import { detachPhotos } from '@/book/store';
 import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
 import { fromHub, type Pull } from '@/core/sync';
@@ -86,23 +78,13 @@ function takePage({ cards }: Pull, isQuiet: boolean): AppThunk<Promise<boolean>>
 }
 
 function takeChanges(by: string | null, pairs: readonly BeforeAfter[], isQuiet: boolean): AppThunk {
-  return (dispatch, getState, services) => {
+  return (dispatch, _, services) => {
     const changed = pairs.filter((pair) => !isOnlyStamped(pair));
     if (changed.length === 0) return;
     const label = labelOf(by, changed);
     const cards = toCardChanges(changed);
     const change = newChange(services, { cause: 'sync', label, cards, at: services.utcNow() });
-    const upserts = changed.flatMap(({ after }) => after ?? []);
-    const removed = changed.flatMap(({ before, after }) => (after || !before ? [] : before.uid));
-    dispatch(bookChanged({ upserts, removed, change }));
-    services.writer.putChange(change, upserts, removed, true);
-    void services.search.put(upserts, removed, selectSettings(getState()).country);
-    dispatch(
-      cardsChanged({
-        cause: 'sync',
-        pairs: changed.flatMap(({ before, after }) => (after ? [{ before, after }] : [])),
-      }),
-    );
+    void dispatch(commit(change, changed, { isFromHub: true }));
     if (!isQuiet) dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
   };
 }

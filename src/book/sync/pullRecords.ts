@@ -1,6 +1,6 @@
-import { inTurn, newChange, parseShard, putNow } from '@/book/commit';
+import { commit, inTurn, newChange, parseShard, putNow } from '@/book/commit';
 import type { TalkChange } from '@/book/history';
-import { type AppThunk, bookChanged, noticeShown, selectCardsByUid } from '@/book/state';
+import { type AppThunk, noticeShown, selectCardsByUid } from '@/book/state';
 import { KEYS } from '@/book/store';
 import { withoutFiles } from '@/book/talks';
 import { isSameJson } from '@/core/base';
@@ -102,8 +102,7 @@ function noteStep(by: string, talks: readonly TalkChange[]): AppThunk {
       ? texts.changedTalks(by, talks.length)
       : says(by, card ? shownAs(card) : texts.somebody);
     const change = newChange(services, { cause: 'sync', label, cards: [], talks, at: services.utcNow() });
-    dispatch(bookChanged({ upserts: [], removed: [], change }));
-    services.writer.putChange(change, [], [], true);
+    void dispatch(commit(change, [], { isFromHub: true, isAlone: true }));
     dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
   };
 }

@@ -1,4 +1,5 @@
 import { changeBook } from '@/book/commit';
+import { edited } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectHub } from '@/book/state';
 import { isObject } from '@/core/base';
 import {
@@ -31,8 +32,8 @@ export function settleValue(value: ToSettle, choice: Choice): AppThunk<Promise<v
     const token = selectHub(getState()).pairing?.token;
     const card = selectCardsByUid(getState()).get(value.uid);
     if (card) {
-      const upserts = [settled(card, value, choice)];
-      await dispatch(changeBook({ cause: 'edit', label: texts.settledValueOf(shownAs(card)), upserts }));
+      const edits = [edited(card.uid, (now) => settled(now, value, choice))];
+      await dispatch(changeBook({ cause: 'edit', label: texts.settledValueOf(shownAs(card)), edits }));
     }
     if (token !== undefined) await hub.settled(token, value.id);
   };

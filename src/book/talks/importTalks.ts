@@ -1,7 +1,7 @@
 import { type Job, readMailInWorker } from '@/book/clients';
-import { changeBook, newChange, storeTalks, undo } from '@/book/commit';
-import type { Change } from '@/book/history';
-import { type AppThunk, bookChanged, selectCardsByUid, selectSettings } from '@/book/state';
+import { changeBook, commit, newChange, storeTalks, undo } from '@/book/commit';
+import { type Change, edited } from '@/book/history';
+import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import type { MailReport } from '@/book/workers';
 import type { Card, Uid } from '@/core/card';
 import { withMeeting } from '@/core/talks';
@@ -46,10 +46,7 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
       ...{ cause: 'import', label: texts.importedTalksFrom(options.source), cards: [], intake },
       at: services.utcNow(),
     });
-    const note = (change: Change) => {
-      dispatch(bookChanged({ upserts: [], removed: [], change }));
-      services.writer.putChange(change, [], []);
-    };
+    const note = (change: Change) => void dispatch(commit(change, [], { isAlone: true }));
     let isNoted = false;
     let added = 0;
     let last: [share01: number, messages: number] = [0, 0];
@@ -77,15 +74,17 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
       const { unfiled, meetings, signatures, ...report } = await job.result;
       await dispatch(putUnfiled(unfiled));
       void dispatch(lookForNews(signatures));
-      const upserts = withMeetings(meetings, (uid) => selectCardsByUid(getState()).get(uid));
+      const edits = meetings.flatMap(({ id, uids, meeting }) =>
+        uids.map((uid) => edited(uid, (now) => withMeeting(now, id, meeting))),
+      );
       const label = texts.importedTalks(added, options.source);
       // Everything was known already: there is nothing to undo.
       if (isNoted && added === 0) note({ ...begun, state: 'dropped' });
-      const isNew = added > 0 || upserts.length > 0;
+      const isNew = added > 0 || edits.length > 0;
       const completes = added > 0 ? begun : undefined;
       const change = isNew
         ? await dispatch(
-            changeBook({ cause: 'import', label, upserts, completes, isQuiet: options.isQuiet === true }),
+            changeBook({ cause: 'import', label, edits, completes, isQuiet: options.isQuiet === true }),
           )
         : undefined;
       return { ...report, added, unfiled: unfiled.length, meetings: meetings.length, changeId: change?.id };
@@ -95,15 +94,4 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
       throw error;
     }
   };
-}
-
-/** The cards of those who come, with what is to come on them. */
-function withMeetings(meetings: MailReport['meetings'], cardOf: (uid: Uid) => Card | undefined): Card[] {
-  const changed = new Map<Uid, Card>();
-  for (const { id, uids, meeting } of meetings)
-    for (const uid of uids) {
-      const card = changed.get(uid) ?? cardOf(uid);
-      if (card) changed.set(uid, withMeeting(card, id, meeting));
-    }
-  return [...changed.values()];
 }

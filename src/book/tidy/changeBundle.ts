@@ -1,5 +1,5 @@
 import { changeBook } from '@/book/commit';
-import type { Change } from '@/book/history';
+import { type Change, edited, editsTo } from '@/book/history';
 import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { bundleCards, takeOut } from '@/core/tidy';
@@ -12,12 +12,13 @@ export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | un
     const [lead, ...others] = uids.flatMap((uid) => known.get(uid) ?? []);
     if (!lead) return undefined;
     const label = texts.bundledCardsAs(others.length + 1, shownAs(lead));
-    return dispatch(changeBook({ cause: 'edit', label, upserts: bundleCards([lead, ...others]) }));
+    const edits = editsTo(bundleCards([lead, ...others]), (uid) => known.get(uid));
+    return dispatch(changeBook({ cause: 'edit', label, edits }));
   };
 }
 
 /** Removes a card from its bundle. */
 export function takeOutOfBundle(lead: Card, out: Card): AppThunk<Promise<Change | undefined>> {
   const label = texts.removedFromBundle(shownAs(out));
-  return changeBook({ cause: 'edit', label, upserts: [takeOut(lead, out.uid)] });
+  return changeBook({ cause: 'edit', label, edits: [edited(lead.uid, (now) => takeOut(now, out.uid))] });
 }

@@ -1,7 +1,7 @@
 import { changeBook, undo } from '@/book/commit';
 import { addExtractedTo } from '@/book/extract';
 import { openBook } from '@/book/openBook';
-import { MemoryStorage, openTestBook, testInspector } from '@/book/testing';
+import { MemoryStorage, openTestBook, put, testInspector } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import { isStillNews } from '@/core/talks';
 
@@ -27,14 +27,14 @@ async function openWith(...cards: Card[]) {
 test('a card that is added is compared with the book at once, and once more when it is changed', async () => {
   const { store } = await openWith(person('ada', 'Ada Lowther', 'ada@example.org'), person('bo', 'Bo Ek'));
   const duplicate = person('duplicate', 'A. Lowther', 'ada@example.org');
-  await store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: [duplicate] }));
+  await store.dispatch(changeBook({ cause: 'add', label: 'Added', edits: put(duplicate) }));
   await settle();
   expect(selectOpenClusters(store.getState()).map(({ uids }) => uids)).toEqual([['ada', 'duplicate']]);
   await store.dispatch(
     changeBook({
       cause: 'edit',
       label: 'Changed',
-      upserts: [person('duplicate', 'Oona Tarrow', 'oona@example.org')],
+      edits: put(person('duplicate', 'Oona Tarrow', 'oona@example.org')),
     }),
   );
   await settle();
@@ -47,7 +47,7 @@ test('what is kept apart, or gone again, is not shown', async () => {
     changeBook({
       cause: 'add',
       label: 'Added',
-      upserts: [person('duplicate', 'Ada Lowther', 'ada@example.org')],
+      edits: put(person('duplicate', 'Ada Lowther', 'ada@example.org')),
     }),
   );
   await settle();
@@ -87,7 +87,7 @@ test('what an imported second card says more is news of the first, and gone once
     titles: { t1: { name: 'Artistic Director' } },
   };
   const stranger = { ...person('cy', 'Cy Lund'), titles: { t1: { name: 'Tuner' } } };
-  await store.dispatch(changeBook({ cause: 'import', label: 'Imported', upserts: [duplicate, stranger] }));
+  await store.dispatch(changeBook({ cause: 'import', label: 'Imported', edits: put(duplicate, stranger) }));
   await settle();
   const news = Object.values(store.getState().news.byId ?? {}).map((one) => one.news);
   expect(news.map(({ uid, shown, from }) => [uid, shown, from])).toEqual([
@@ -107,7 +107,7 @@ test('a card that is typed brings no news: whoever types it knows', async () => 
     ...person('duplicate', 'Ada Lowther', 'ada@example.org'),
     titles: { t1: { name: 'Tuner' } },
   };
-  await store.dispatch(changeBook({ cause: 'add', label: 'Added', upserts: [duplicate] }));
+  await store.dispatch(changeBook({ cause: 'add', label: 'Added', edits: put(duplicate) }));
   await settle();
   expect(store.getState().news.byId ?? {}).toEqual({});
 });

@@ -1,7 +1,7 @@
 import { changeBook } from '@/book/commit';
-import type { Change } from '@/book/history';
+import { type Change, edited, removed } from '@/book/history';
 import { type AppThunk, selectCardsByUid } from '@/book/state';
-import { type Card, shownAs, type Uid } from '@/core/card';
+import { shownAs, type Uid } from '@/core/card';
 import { dismissFault, type Fault, fixCard } from '@/core/tidy';
 import { texts } from '@/texts/tidy/tidy';
 
@@ -9,23 +9,15 @@ import { texts } from '@/texts/tidy/tidy';
 export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {
   return (dispatch, getState) => {
     const known = selectCardsByUid(getState());
-    const upserts = [...new Set(faults.map(({ uid }) => uid))].flatMap((uid) => {
-      const card = known.get(uid);
-      return card
-        ? [
-            dismissFault(
-              card,
-              faults.filter((fault) => fault.uid === uid),
-            ),
-          ]
-        : [];
-    });
-    const [first] = upserts;
+    const cards = [...new Set(faults.map(({ uid }) => uid))].flatMap((uid) => known.get(uid) ?? []);
+    const [first] = cards;
     const label =
-      upserts.length === 1 && first
+      cards.length === 1 && first
         ? texts.markedAsCorrect(shownAs(first))
-        : texts.markedAsCorrectCards(upserts.length);
-    return dispatch(changeBook({ cause: 'edit', label, upserts }));
+        : texts.markedAsCorrectCards(cards.length);
+    const ofCard = (uid: Uid) => faults.filter((fault) => fault.uid === uid);
+    const edits = cards.map(({ uid }) => edited(uid, (now) => dismissFault(now, ofCard(uid))));
+    return dispatch(changeBook({ cause: 'edit', label, edits }));
   };
 }
 
@@ -36,17 +28,15 @@ export function fixFaults(faults: readonly Fault[]): AppThunk<Promise<Change | u
     const byUid = new Map<Uid, Fault[]>();
     for (const fault of faults)
       if (fault.mend) byUid.set(fault.uid, [...(byUid.get(fault.uid) ?? []), fault]);
-    const upserts: Card[] = [];
-    const removed: Uid[] = [];
-    for (const [uid, some] of byUid) {
-      const card = known.get(uid);
-      if (!card) continue;
-      if (some.some(({ mend }) => mend && !mend.edits)) removed.push(uid);
-      else upserts.push(fixCard(card, some));
-    }
-    const count = upserts.length + removed.length;
-    const [only] = upserts;
-    const label = count === 1 && only ? texts.fixed(shownAs(only)) : texts.fixedCards(count);
-    return dispatch(changeBook({ cause: 'edit', label, upserts, removed }));
+    const cards = [...byUid.keys()].flatMap((uid) => known.get(uid) ?? []);
+    const edits = cards.map((card) => {
+      const some = byUid.get(card.uid) ?? [];
+      return some.some(({ mend }) => mend && !mend.edits)
+        ? removed(card)
+        : edited(card.uid, (now) => fixCard(now, some));
+    });
+    const [only] = cards;
+    const label = cards.length === 1 && only ? texts.fixed(shownAs(only)) : texts.fixedCards(cards.length);
+    return dispatch(changeBook({ cause: 'edit', label, edits }));
   };
 }

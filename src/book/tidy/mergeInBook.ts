@@ -1,5 +1,5 @@
 import { changeBook, changeMany, newChange, readShards, undo } from '@/book/commit';
-import type { Change, TalkChange } from '@/book/history';
+import { type CardEdit, type Change, changed, edited, removed, type TalkChange } from '@/book/history';
 import {
   type AppThunk,
   changesArrived,
@@ -44,17 +44,18 @@ export function mergeInBook(
       for (const { uid } of others) becomes.set(uid, one.uid);
     });
     if (merged.size === 0) return undefined;
-    const upserts: Card[] = [];
-    for (const card of known.values()) {
-      if (becomes.has(card.uid)) continue;
-      const now = merged.get(card.uid) ?? card;
-      const relinked = relinkCard(now, becomes);
-      if (relinked !== card) upserts.push(relinked);
-    }
+    const kept = [...known.values()].filter(({ uid }) => !becomes.has(uid));
+    const edits = kept.flatMap((card): CardEdit[] => {
+      const result = merged.get(card.uid);
+      if (result) return [changed(card, relinkCard(result, becomes))];
+      return relinkCard(card, becomes) === card ? [] : [edited(card.uid, (now) => relinkCard(now, becomes))];
+    });
+    const gone = [...becomes.keys()].flatMap((uid) => known.get(uid) ?? []);
     const talks = await dispatch(movedTalks(becomes));
-    const removed = [...becomes.keys()];
-    const label = labelOf([...merged.values()], removed.length);
-    return dispatch(changeBook({ cause: 'merge', label, upserts, removed, talks, completes: step }));
+    const label = labelOf([...merged.values()], gone.length);
+    return dispatch(
+      changeBook({ cause: 'merge', label, edits: [...edits, ...gone.map(removed)], talks, completes: step }),
+    );
   };
 }
 

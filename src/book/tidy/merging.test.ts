@@ -1,7 +1,7 @@
 import { changeBook, undo } from '@/book/commit';
 import { putTalks } from '@/book/commit/changeTalks';
 import { selectCardsByUid, selectSummaries } from '@/book/state';
-import { openTestBook } from '@/book/testing';
+import { openTestBook, put } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import { newList, withMembers } from '@/core/lists';
 import type { Talk } from '@/core/talks';
@@ -27,7 +27,7 @@ async function bookWithDuplicates() {
   const list = withMembers(newList('l', 'Players', AT), ['b']);
   const friend = card('f', 'Cy Dee', { relatedTo: { b: { relation: { friend: true } } } });
   await book.store.dispatch(
-    changeBook({ cause: 'add', label: '', upserts: [full, duplicate, list, friend] }),
+    changeBook({ cause: 'add', label: '', edits: put(full, duplicate, list, friend) }),
   );
   await book.store.dispatch(putTalks([{ after: talk('1', ['a']) }, { after: talk('2', ['b', 'f']) }]));
   const cards = () => selectCardsByUid(book.store.getState());
@@ -62,7 +62,7 @@ test('a merge is taken back later on, and what was edited since stays', async ()
   await store.dispatch(mergeInBook([['a', 'b']]));
   const merged = cards().get('a') as Card;
   const edited = { ...merged, emails: { e1: { address: 'new@example.org' } } };
-  await store.dispatch(changeBook({ cause: 'edit', label: '', upserts: [edited] }));
+  await store.dispatch(changeBook({ cause: 'edit', label: '', edits: put(edited) }));
   await writer.flush();
   await store.dispatch(unmerge(merged['cordialis.example:was']?.['b'] ?? ''));
   expect(cards().get('a')?.emails).toEqual({ e1: { address: 'new@example.org' } });
@@ -73,7 +73,7 @@ test('a merge is taken back later on, and what was edited since stays', async ()
 test('several groups go in one step, and cards kept apart name each other', async () => {
   const { store, cards } = await bookWithDuplicates();
   const more = [card('x', 'Oona Tarrow'), card('y', 'Oona Tarrow')];
-  await store.dispatch(changeBook({ cause: 'add', label: '', upserts: more }));
+  await store.dispatch(changeBook({ cause: 'add', label: '', edits: put(...more) }));
   const change = await store.dispatch(
     mergeInBook([
       ['a', 'b'],

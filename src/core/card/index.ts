@@ -52,7 +52,7 @@ export { linkToCard } from './notes/cardLinks';
 export { noteHasLinks, type NoteSpan, parseNote } from './notes/parseNote';
 export { indexOrganisations, renameOrganisation } from './organisations';
 export { newCard, parseCard } from './parseCard';
-export { applyEdits, type Direction, getAt, rebaseJson, setAt } from './patch/applyEdits';
+export { applyEdits, type Direction, getAt, rebaseJson, setAt, uniteJson } from './patch/applyEdits';
 export { diffJson, type Edit } from './patch/diffJson';
 export { formatPointer, parsePointer } from './patch/pointer';
 export { formatPhone } from './phone/formatPhone';

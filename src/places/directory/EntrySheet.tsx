@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
+import { added } from '@/book/history';
 import { useAppDispatch, useServices } from '@/book/state';
 import { type Card, formatAddress, shownAs } from '@/core/card';
 import type { DirectoryEntry } from '@/core/directory';
@@ -24,7 +25,7 @@ export function EntrySheet({ entry: { card }, mayEdit, onEdit, onRemove, onClose
   const copy = () => {
     // A card of one's own, which says where it comes from.
     const own: Card = { ...card, uid: newUid(), 'cordialis.example:directory': card.uid };
-    void dispatch(changeBook({ cause: 'add', label: texts.copiedIntoBook(name), upserts: [own] }));
+    void dispatch(changeBook({ cause: 'add', label: texts.copiedIntoBook(name), edits: [added(own)] }));
     onClose();
   };
   const mail = Object.values(card.emails ?? {})[0]?.address;

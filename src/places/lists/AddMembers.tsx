@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeBook, changeMany } from '@/book/commit';
+import { added, edited } from '@/book/history';
 import { foundBy, useFoundByName } from '@/book/lists';
 import { noticeShown, selectCardsByUid, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, newCard, parseName, shownAs, type Uid } from '@/core/card';
@@ -50,7 +51,7 @@ export function AddMembers({ list }: { readonly list: Card }) {
       changeBook({
         cause: 'add',
         label: texts.createdCardForOn(shownAs(card), shownAs(list)),
-        upserts: [card, withMembers(list, [card.uid])],
+        edits: [added(card), edited(list.uid, (now) => withMembers(now, [card.uid]))],
       }),
     );
   };

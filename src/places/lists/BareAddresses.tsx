@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
+import { added, edited } from '@/book/history';
 import { useAppDispatch, useServices } from '@/book/state';
 import { type Card, newCard, shownAs, type Uid } from '@/core/card';
 import { bareAddresses, withMembers, withoutMembers } from '@/core/lists';
@@ -21,9 +22,12 @@ export function BareAddresses({ list, onTakeOff }: BareAddressesProps) {
   const colours = useColours();
   const makeCard = async (uid: Uid, address: string) => {
     const card: Card = { ...newCard(newUid(), utcNow()), kind: 'individual', emails: { e1: { address } } };
-    const after = withMembers(withoutMembers(list, [uid]), [card.uid]);
     const label = texts.createdCardForOnAsBefore(address, shownAs(list));
-    await dispatch(changeBook({ cause: 'add', label, upserts: [card, after] }));
+    const edits = [
+      added(card),
+      edited(list.uid, (now) => withMembers(withoutMembers(now, [uid]), [card.uid])),
+    ];
+    await dispatch(changeBook({ cause: 'add', label, edits }));
     go(cardPath(card.uid, '/edit'));
   };
   return bareAddresses(list).map(({ uid, address }) => (

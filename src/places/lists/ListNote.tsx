@@ -1,6 +1,7 @@
 import { useState } from 'react';
 
 import { changeBook } from '@/book/commit';
+import { changed } from '@/book/history';
 import { useAppDispatch } from '@/book/state';
 import { type Card, nextId, shownAs } from '@/core/card';
 import { texts } from '@/texts/lists/lists';
@@ -17,7 +18,9 @@ export function ListNote({ list }: { readonly list: Card }) {
     const notes = text.trim() === '' ? others : { [id]: { ...note, note: text.trim() }, ...others };
     const { notes: __, ...rest } = list;
     const next: Card = Object.keys(notes).length === 0 ? rest : { ...rest, notes };
-    void dispatch(changeBook({ cause: 'edit', label: texts.changedNoteOf(shownAs(list)), upserts: [next] }));
+    void dispatch(
+      changeBook({ cause: 'edit', label: texts.changedNoteOf(shownAs(list)), edits: [changed(list, next)] }),
+    );
   };
   return <Field label={texts.note} value={text} onChange={setText} onBlur={keep} isLong testID="list-note" />;
 }

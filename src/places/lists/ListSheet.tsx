@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
+import { added, edited, removed } from '@/book/history';
 import { selectLists, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { type Combination, combine, newList, withMembers } from '@/core/lists';
@@ -29,13 +30,13 @@ export function ListSheet({ list, uids, onClose }: ListSheetProps) {
       changeBook({
         cause: 'edit',
         label: texts.renamedTo(name, text.trim()),
-        upserts: [{ ...list, name: { full: text.trim() } }],
+        edits: [edited(list.uid, (now) => ({ ...now, name: { full: text.trim() } }))],
       }),
     );
   };
   const remove = async () => {
     onClose();
-    await dispatch(changeBook({ cause: 'delete', label: texts.deletedList(name), removed: [list.uid] }));
+    await dispatch(changeBook({ cause: 'delete', label: texts.deletedList(name), edits: [removed(list)] }));
     go('/lists');
   };
   return (
@@ -87,7 +88,7 @@ function CombinePart({ list, uids, onClose }: ListSheetProps) {
     const second = await search.onList(other.uid, localDay());
     const label = combinedName(shownAs(list), shownAs(other), how);
     const made = withMembers(newList(newUid(), label, utcNow()), combine(uids, second, how));
-    await dispatch(changeBook({ cause: 'add', label: texts.createdList(label), upserts: [made] }));
+    await dispatch(changeBook({ cause: 'add', label: texts.createdList(label), edits: [added(made)] }));
     onClose();
     go(listPath(made.uid));
   };

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
+import { added } from '@/book/history';
 import { useAppDispatch, useServices } from '@/book/state';
 import { newList, newRuleList } from '@/core/lists';
 import { listPath } from '@/platform';
@@ -23,7 +24,9 @@ export function NewListSheet({ onClose }: { readonly onClose: () => void }) {
       kind === 'picked'
         ? newList(uid, name.trim(), now)
         : newRuleList(uid, name.trim(), now, { kind: 'all', rules: [] });
-    await dispatch(changeBook({ cause: 'add', label: texts.createdListNamed(name.trim()), upserts: [list] }));
+    await dispatch(
+      changeBook({ cause: 'add', label: texts.createdListNamed(name.trim()), edits: [added(list)] }),
+    );
     onClose();
     go(listPath(uid));
   };

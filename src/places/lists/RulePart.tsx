@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
+import { edited } from '@/book/history';
 import { useListName } from '@/book/lists';
 import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
@@ -19,7 +20,7 @@ export function RulePart({ list, rule }: { readonly list: Card; readonly rule: R
       changeBook({
         cause: 'edit',
         label: texts.changedRuleOf(shownAs(list)),
-        upserts: [{ ...list, 'cordialis.example:rule': next }],
+        edits: [edited(list.uid, (now) => ({ ...now, 'cordialis.example:rule': next }))],
       }),
     );
   const group: Group = isGroup(rule) ? rule : { kind: 'all', rules: [rule] };

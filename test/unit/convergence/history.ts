@@ -13,7 +13,7 @@ import { openBook } from '@/book/openBook';
 import { selectCardsByUid } from '@/book/state';
 import { pairWithHub, readPairing } from '@/book/sync';
 import { exchange } from '@/book/sync/exchange';
-import { MemoryStorage, openTestBook } from '@/book/testing';
+import { gone, MemoryStorage, openTestBook, put } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import { pushSchema, recordsPushSchema } from '@/core/sync';
 import { parseTalk, type Talk } from '@/core/talks';
@@ -210,7 +210,7 @@ class World {
 
   async edit(who: Who, card: Card): Promise<void> {
     if (isBrowser(who)) {
-      await this.book(who).store.dispatch(changeBook({ cause: 'edit', label: 'Edited', upserts: [card] }));
+      await this.book(who).store.dispatch(changeBook({ cause: 'edit', label: 'Edited', edits: put(card) }));
       return;
     }
     const typed = {
@@ -243,7 +243,9 @@ class World {
   async remove(who: Who, uid: string): Promise<void> {
     if (!isBrowser(who)) this.states.set(who, removeHeld(this.state(who), uid));
     else
-      await this.book(who).store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', removed: [uid] }));
+      await this.book(who).store.dispatch(
+        changeBook({ cause: 'delete', label: 'Deleted', edits: gone(uid) }),
+      );
   }
 
   /** Changes with every change of a card or a talk on the hub. */

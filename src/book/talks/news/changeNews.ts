@@ -1,4 +1,5 @@
 import { changeBook, changeSides, newChange } from '@/book/commit';
+import { edited } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { shownAs } from '@/core/card';
 import { acceptNews, type News, NEWS_WORDS, type Signature } from '@/core/talks';
@@ -27,7 +28,9 @@ export function acceptOneNews(news: News): AppThunk {
     const card = selectCardsByUid(getState()).get(news.uid);
     if (!card) return;
     const label = texts.new(shownAs(card), NEWS_WORDS[news.collection], news.shown);
-    void dispatch(changeBook({ cause: 'edit', label, upserts: [acceptNews(card, news)] }));
+    void dispatch(
+      changeBook({ cause: 'edit', label, edits: [edited(card.uid, (now) => acceptNews(now, news))] }),
+    );
   };
 }
 

@@ -1,5 +1,5 @@
 import { changeBook } from '@/book/commit';
-import type { Change } from '@/book/history';
+import { added, type Change } from '@/book/history';
 import {
   type AppThunk,
   selectUnfiledByAddress,
@@ -90,7 +90,7 @@ export function addUnfiled(all: readonly Unfiled[]): AppThunk<Promise<Change | u
     const [first] = all;
     const label =
       all.length === 1 && first ? texts.added(first.name || first.address) : texts.addedCards(all.length);
-    return dispatch(changeBook({ cause: 'add', label, upserts: cards, talks }));
+    return dispatch(changeBook({ cause: 'add', label, edits: cards.map(added), talks }));
   };
 }
 

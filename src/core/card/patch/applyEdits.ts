@@ -63,3 +63,16 @@ export function rebaseJson<T extends object>(base: T, mine: T, theirs: T): T {
   const { value, missed } = applyEdits(theirs, diffJson(base, mine));
   return missed.reduce((object, edit) => setAt(object as JsonObject, edit.path, edit.after) as T, value);
 }
+
+/** Both of two objects, the values of `mine` where they differ; neither began with the other. */
+export function uniteJson<T extends object>(theirs: T, mine: T): T {
+  const united = { ...theirs } as JsonObject;
+  for (const [key, value] of Object.entries(mine)) {
+    const known = ownProperty(united, key);
+    Object.defineProperty(united, key, {
+      value: isObject(known) && isObject(value) ? uniteJson(known, value) : (value as unknown),
+      ...{ enumerable: true, configurable: true, writable: true },
+    });
+  }
+  return united as T;
+}

@@ -31,7 +31,12 @@ export type Offer = {
   | { readonly kind: 'outside'; readonly uri: string }
   | { readonly kind: 'copy'; readonly text: string }
   | { readonly kind: 'page'; readonly page: '' | '/edit' | '?talk=new' }
-  | { readonly kind: 'change' | 'new'; readonly upserts: readonly Card[] }
+  | {
+      readonly kind: 'change' | 'new';
+      readonly upserts: readonly Card[];
+      /** What they were made from; a new card is made from nothing. */
+      readonly from: readonly Card[];
+    }
   /** It can't be done; the detail says why. */
   | { readonly kind: 'none' }
 );
@@ -67,21 +72,22 @@ export function planNew(quick: Quick, uid: string, now: string, context: PlanCon
   )
     return undefined;
   const blank: Card = { ...newCard(uid, now), kind: 'individual', ...(name ? { name } : {}) };
-  const { upserts, details } = applyFills(blank, quick.fills, context);
+  const { upserts, details, lists: from } = applyFills(blank, quick.fills, context);
   const shown = name ? quick.name : (quick.fills[0]?.value ?? '');
   const [first = blank, ...lists] = upserts;
   return {
-    ...{ kind: 'new', uid, upserts: [first, ...lists] },
+    ...{ kind: 'new', uid, upserts: [first, ...lists], from },
     label: texts.newCard(shown),
     detail: details.join(' · '),
   };
 }
 
 function planFills(card: Card, fills: readonly Fill[], context: PlanContext): Offer | undefined {
-  const { upserts, details } = applyFills(card, fills, context);
+  const { upserts, details, lists } = applyFills(card, fills, context);
   if (details.length === 0) return planOtherBirthday(card, fills, context);
   return {
-    ...{ kind: 'change', uid: card.uid, upserts: upserts.filter((one) => one !== card) },
+    ...{ kind: 'change', uid: card.uid, from: [card, ...lists] },
+    upserts: upserts.filter((one) => one !== card),
     label: texts.addTo(shownAs(card)),
     detail: details.join(' · '),
   };
@@ -104,13 +110,15 @@ function planOtherBirthday(card: Card, fills: readonly Fill[], context: PlanCont
 function applyFills(card: Card, fills: readonly Fill[], context: PlanContext) {
   let next = card;
   const lists: Card[] = [];
+  const changed: Card[] = [];
   const details: string[] = [];
   for (const fill of fills) {
     if (fill.kind === 'list') {
       const list = context.getList(fill.uid);
       const after = list && withMembers(list, [card.uid]);
       if (!after || after === list) continue;
-      lists.push(after);
+      lists.push(list);
+      changed.push(after);
       details.push(texts.on(fill.value));
       continue;
     }
@@ -119,7 +127,7 @@ function applyFills(card: Card, fills: readonly Fill[], context: PlanContext) {
     next = after;
     details.push(`${WORDS[fill.kind]} ${fill.value}`);
   }
-  return { upserts: [next, ...lists], details };
+  return { upserts: [next, ...changed], details, lists };
 }
 
 const WORDS = {
@@ -244,7 +252,7 @@ function planVerb(card: Card, verb: Verb, context: PlanContext): Offer | undefin
         verb === 'archive' ? withFlag(card, 'archived', true) : withFlag(card, 'pinned', verb === 'pin');
       const word = { pin: texts.pin, unpin: texts.unpin, archive: texts.archive }[verb];
       if (next === card) return { kind: 'none', uid, label: `${word} ${name}`, detail: texts.isAlreadySo };
-      return { kind: 'change', uid, label: `${word} ${name}`, detail: '', upserts: [next] };
+      return { kind: 'change', uid, label: `${word} ${name}`, detail: '', upserts: [next], from: [card] };
     }
     case 'add':
       return undefined;

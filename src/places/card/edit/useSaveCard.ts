@@ -3,6 +3,7 @@ import type { UseFormReturn } from 'react-hook-form';
 
 import { selectOrganisations } from '@/book/card';
 import { changeBook } from '@/book/commit';
+import { added, changed, editsTo } from '@/book/history';
 import { noticeShown, useAppDispatch, useAppSelector, useCardGetter, useServices } from '@/book/state';
 import { findCountryCode } from '@/core/base';
 import {
@@ -79,8 +80,11 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
     );
     const along = renamed.length === 0 ? '' : texts.andItsNameOnMore(renamed.length);
     const label = `${isNew ? texts.added : texts.changed} ${shownAs(card)}${along}`;
-    const upserts = [card, ...others, ...untouched, ...renamed];
-    await dispatch(changeBook({ cause: isNew ? 'add' : 'edit', label, upserts }));
+    const edits = [
+      isNew ? added(card) : changed(base, edited),
+      ...editsTo([...others, ...untouched, ...renamed], getCard),
+    ];
+    await dispatch(changeBook({ cause: isNew ? 'add' : 'edit', label, edits }));
     release();
   };
   const submit = (after: () => void) => {

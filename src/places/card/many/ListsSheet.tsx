@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
+import { added } from '@/book/history';
 import { selectLists, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { newList, withMembers, withoutMembers } from '@/core/lists';
@@ -30,7 +31,7 @@ export function ListsSheet({ cards, onSheet, onChange }: ManySheetProps) {
     const list = withMembers(newList(newUid(), name.trim(), utcNow()), uids);
     setName('');
     await dispatch(
-      changeBook({ cause: 'add', label: texts.createdListWith(name.trim(), count), upserts: [list] }),
+      changeBook({ cause: 'add', label: texts.createdListWith(name.trim(), count), edits: [added(list)] }),
     );
   };
   return (

@@ -1,4 +1,5 @@
 import { changeBook } from '@/book/commit';
+import { edited } from '@/book/history';
 import { useAppDispatch } from '@/book/state';
 import { type Card, type CardValue, preferEntry, shownAs } from '@/core/card';
 import { cardPath } from '@/platform';
@@ -49,7 +50,11 @@ export function ValueSheet({ card, label, value, onClose }: ValueSheetProps) {
     if (!preferable) return;
     const text = texts.isNowPreferredFor(value.lines[0] ?? label, shownAs(card));
     void dispatch(
-      changeBook({ cause: 'edit', label: text, upserts: [preferEntry(card, preferable, value.id)] }),
+      changeBook({
+        cause: 'edit',
+        label: text,
+        edits: [edited(card.uid, (now) => preferEntry(now, preferable, value.id))],
+      }),
     );
   };
   return (

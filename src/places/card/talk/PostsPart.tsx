@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
+import { changed } from '@/book/history';
 import { useAppDispatch } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { feedLinks, type Post } from '@/core/talks';
@@ -48,7 +49,7 @@ export function PostsChoice({ card, posts }: { readonly card: Card; readonly pos
   const choose = (address: string | undefined) => {
     const label = (address === undefined ? texts.hidPosts : texts.showedPosts)(shownAs(card));
     const after = address === undefined ? rest : { ...rest, 'cordialis.example:feed': address };
-    void dispatch(changeBook({ cause: 'edit', label, upserts: [after] }));
+    void dispatch(changeBook({ cause: 'edit', label, edits: [changed(card, after)] }));
   };
   if (chosen === undefined && links.length === 0) return null;
   return (

@@ -1,4 +1,5 @@
 import { changeBook } from '@/book/commit';
+import { edited } from '@/book/history';
 import { useAppDispatch, useCardGetter, useServices } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import { type PlannedMeeting, type Talk, withMeeting } from '@/core/talks';
@@ -29,10 +30,13 @@ export function useTalkChanges({ card, talk, meeting }: TalkSubject) {
     const people = new Set([...draft.with, ...(meeting?.uids ?? [])]);
     const others = [...people].flatMap((uid) => (uid === card.uid ? [] : (getCard(uid) ?? [])));
     const done = (one: Card) => (meeting ? withMeeting(one, meeting.id, undefined) : one);
-    const upserts = talk
+    const edits = talk
       ? []
-      : [done(withNext(card, next, draft.opener)), ...others.map((one) => done(withoutDue(one, said.day)))];
-    await dispatch(changeBook({ cause: 'edit', label, upserts, talks: [change] }));
+      : [
+          edited(card.uid, (now) => done(withNext(now, next, draft.opener))),
+          ...others.map(({ uid }) => edited(uid, (now) => done(withoutDue(now, said.day)))),
+        ];
+    await dispatch(changeBook({ cause: 'edit', label, edits, talks: [change] }));
   };
   const remove = async () => {
     const label = texts.deletedTalkWith(name);

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 
 import { changeBook } from '@/book/commit';
+import { added } from '@/book/history';
 import { useListName } from '@/book/lists';
 import { type AppStore, choiceMade, useAppDispatch, useServices } from '@/book/state';
 import { formatRule, type FoundCards, toRule } from '@/core/find';
@@ -45,7 +46,7 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
   const keep = async () => {
     if (!rule) return;
     const list = newRuleList(newUid(), text, utcNow(), rule);
-    await dispatch(changeBook({ cause: 'add', label: texts.createdList(text), upserts: [list] }));
+    await dispatch(changeBook({ cause: 'add', label: texts.createdList(text), edits: [added(list)] }));
     onDone();
     go(listPath(list.uid));
   };

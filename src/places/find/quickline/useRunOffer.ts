@@ -1,4 +1,5 @@
 import { changeBook } from '@/book/commit';
+import { editsTo } from '@/book/history';
 import { noteAct } from '@/book/settings';
 import { noticeShown, useAppDispatch } from '@/book/state';
 import type { Offer } from '@/core/find';
@@ -36,7 +37,13 @@ export function useRunOffer(): (offer: Offer) => boolean {
       case 'new': {
         const label = offer.detail === '' ? offer.label : `${offer.label}: ${offer.detail}`;
         const cause = offer.kind === 'new' ? 'add' : 'edit';
-        void dispatch(changeBook({ cause, label, upserts: offer.upserts })).then(() => {
+        void dispatch(
+          changeBook({
+            cause,
+            label,
+            edits: editsTo(offer.upserts, (uid) => offer.from.find((one) => one.uid === uid)),
+          }),
+        ).then(() => {
           if (offer.kind === 'new') go(cardPath(offer.uid));
         });
         return true;

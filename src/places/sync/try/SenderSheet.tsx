@@ -3,6 +3,7 @@ import { View } from 'react-native';
 
 import { changeBook } from '@/book/commit';
 import { addExtracted, storeTextToRead, useExtract } from '@/book/extract';
+import { edited } from '@/book/history';
 import { selectCardsByUid, selectLists, useAppDispatch, useAppSelector, useServices } from '@/book/state';
 import { type Card, normalizeAddress, shownAs } from '@/core/card';
 import { isRuleList, withMembers } from '@/core/lists';
@@ -58,7 +59,7 @@ function KnownSender({ card, onClose }: { readonly card: Card; readonly onClose:
       changeBook({
         cause: 'edit',
         label: texts.addedTo(shownAs(card), shownAs(list)),
-        upserts: [withMembers(list, [card.uid])],
+        edits: [edited(list.uid, (now) => withMembers(now, [card.uid]))],
       }),
     );
   const note = async () => {

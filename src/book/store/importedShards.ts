@@ -1,0 +1,55 @@
+import type { Uid } from '@/core/card';
+import { type Talk, type TalkSummary, withTalk } from '@/core/talks';
+import type { TextStorage } from '@/platform';
+
+import { KEYS } from './keys';
+import { parseStoredShard, readSummaries, type StoredTalk } from './storedTalks';
+
+/** Talks of a month that are new to it, and what adding them writes. */
+export interface AddedTalks {
+  readonly added: readonly Talk[];
+  readonly summaries: ReadonlyMap<Uid, TalkSummary>;
+  readonly records: Readonly<Record<string, string>>;
+  /** Whether the month could not be read, and was set aside. */
+  readonly isDamaged: boolean;
+}
+
+/** Works out how talks are added to the shard of a month: those that are in it already are left out. */
+export async function addToShard(
+  storage: TextStorage,
+  month: string,
+  talks: readonly Talk[],
+): Promise<AddedTalks> {
+  const key = `${KEYS.talks}${month}`;
+  const { talks: list, damaged } = parseStoredShard(await storage.getItem(key));
+  const known = new Set<unknown>(list.map(({ id }) => id));
+  const added = talks.filter(({ id }) => !known.has(id) && known.add(id));
+  const summaries = await readSummaries(storage, [...new Set(added.flatMap((one) => one.with))]);
+  for (const talk of added)
+    for (const uid of talk.with) summaries.set(uid, withTalk(summaries.get(uid), talk));
+  return {
+    ...{ added, summaries, isDamaged: damaged !== undefined },
+    records: {
+      [key]: JSON.stringify([...list, ...added]),
+      ...(damaged === undefined ? {} : { [`${KEYS.aside}${key}`]: damaged }),
+      ...Object.fromEntries(
+        [...summaries].map(([uid, summary]) => [`${KEYS.summary}${uid}`, JSON.stringify(summary)]),
+      ),
+    },
+  };
+}
+
+/** The talks of a month with those that came with an import, and those that did not. */
+export interface SplitShard {
+  readonly gone: readonly StoredTalk[];
+  readonly left: readonly StoredTalk[];
+}
+
+/** Parts the shard of a month by an import. */
+export async function splitShard(storage: TextStorage, month: string, intake: string): Promise<SplitShard> {
+  const gone: StoredTalk[] = [];
+  const left: StoredTalk[] = [];
+  for (const talk of parseStoredShard(await storage.getItem(`${KEYS.talks}${month}`)).talks)
+    (talk.intake === intake ? gone : left).push(talk);
+  return { gone, left };
+}
