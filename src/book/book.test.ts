@@ -74,16 +74,16 @@ test('every change can be taken back and made again, also after a reload', async
   await again.store.dispatch(openBook());
   const now = () => again.store.getState().cards.byUid.get(ada.uid);
   expect(now()).toBeUndefined();
-  again.store.dispatch(undo());
+  await again.store.dispatch(undo());
   expect(phone(now())).toBe('2');
-  again.store.dispatch(undo());
+  await again.store.dispatch(undo());
   expect(phone(now())).toBe('1');
-  again.store.dispatch(undo());
+  await again.store.dispatch(undo());
   expect(now()).toBeUndefined();
-  again.store.dispatch(redo());
-  again.store.dispatch(redo());
+  await again.store.dispatch(redo());
+  await again.store.dispatch(redo());
   expect(phone(now())).toBe('2');
-  again.store.dispatch(redo());
+  await again.store.dispatch(redo());
   expect(now()).toBeUndefined();
 });
 
@@ -101,7 +101,7 @@ test('undoing an earlier change leaves newer values alone and says so', async ()
     );
   const change = await edit('2', '2');
   await edit('3', '2');
-  store.dispatch(undo(change?.id));
+  await store.dispatch(undo(change?.id));
   const card = store.getState().cards.byUid.get(ada.uid);
   expect([phone(card, 'p1'), phone(card, 'p2')]).toEqual(['3', '1']);
   expect(store.getState().status.notices[0]?.text).toMatch(/newer value/);
@@ -187,7 +187,7 @@ test('an import is one step, counts what is there already, and undoes as one', a
   expect([preview.fresh.length, preview.same.length, preview.different.length]).toEqual([2, 1, 0]);
   await store.dispatch(importCards(preview.fresh, 'a.vcf'));
   expect(store.getState().cards.byUid.uids()).toHaveLength(3);
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(store.getState().cards.byUid.uids()).toEqual([ada.uid]);
 });
 

@@ -1,6 +1,6 @@
 import type { CardEdit } from '@/book/history';
 import { makeAppStore, recordsSetAside, savingChanged, type Services } from '@/book/state';
-import { BookWriter, PhotoCache } from '@/book/store';
+import { BookWriter, PhotoCache, type Written } from '@/book/store';
 import { checkArrivals } from '@/book/tidy';
 import type * as Inspector from '@/book/workers/makeInspector';
 import type { Card, Uid } from '@/core/card';
@@ -79,16 +79,24 @@ function testHub(): Services['hub'] {
   };
 }
 
-/** A page's book over a storage in memory, with a clock that ticks once a call; for tests only. */
+/**
+ * A page's book over a storage in memory, with a clock that ticks once a call; for tests only.
+ *
+ * @param onSaved - told of every write, as the other pages of the book are
+ */
 export function openTestBook(
-  storage = new MemoryStorage(),
+  storage: MemoryStorage = new MemoryStorage(),
   first?: readonly Card[],
   more: Partial<Services> = {},
+  onSaved: (written: Written) => void = () => undefined,
 ) {
   let tick = 0;
   const writer = new BookWriter('test', storage, {
     onSaving: () => store.dispatch(savingChanged({ kind: 'saving' })),
-    onSaved: () => store.dispatch(savingChanged({ kind: 'saved' })),
+    onSaved: (written) => {
+      store.dispatch(savingChanged({ kind: 'saved' }));
+      onSaved(written);
+    },
     onFailed: (message) => store.dispatch(savingChanged({ kind: 'failed', message })),
     onMerged: (merged) => store.dispatch(takeMerged(merged)),
     onSetAside: (names) => store.dispatch(recordsSetAside(names)),

@@ -67,7 +67,7 @@ export function changeBook({
     const change = completes
       ? { ...completes, label, cards, ...said }
       : newChange(services, { cause, label, cards, at, ...said });
-    dispatch(commit(change, pairs));
+    void dispatch(commit(change, pairs));
     if (!isQuiet) dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
     return Promise.resolve(change);
   };
@@ -114,7 +114,7 @@ export function isOnlyStamped(pair: BeforeAfter): boolean {
 /** Records a change of settings and the like only, and applies it at once: a field that is typed in can't wait. */
 export function changeSides(change: Change, isQuiet = false): AppThunk {
   return (dispatch) => {
-    dispatch(commit(change, []));
+    void dispatch(commit(change, []));
     if (!isQuiet) dispatch(noticeShown({ text: change.label, tone: 'plain', changeId: change.id }));
   };
 }

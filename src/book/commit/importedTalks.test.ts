@@ -50,7 +50,7 @@ test('undo takes the talks of one import away, those of others and those noted b
   const change = await book.store.dispatch(
     changeBook({ cause: 'import', label: 'Took in', completes: step }),
   );
-  book.store.dispatch(undo(change?.id));
+  await book.store.dispatch(undo(change?.id));
   // Whatever is waiting comes after it.
   await book.store.dispatch(putTalks([]));
   await book.writer.flush();

@@ -1,4 +1,4 @@
-import { applyEdits, type Card, diffJson, type Direction, type Edit, type Uid } from '@/core/card';
+import { applyEdits, type Card, diffCards, type Direction, type Edit, type Uid } from '@/core/card';
 import type { News, Talk } from '@/core/talks';
 
 /** Why the book changed. */
@@ -67,7 +67,7 @@ export function toCardChanges(pairs: readonly BeforeAfter[]): CardChange[] {
     if (!before) return after ? [{ kind: 'add', uid: after.uid }] : [];
     if (!after) return [{ kind: 'remove', uid: before.uid, card: before }];
     // When it was changed says nothing that could be undone.
-    const edits = diffJson(before, after).filter(({ path }) => path[0] !== 'updated');
+    const edits = diffCards(before, after).filter(({ path }) => path[0] !== 'updated');
     return edits.length === 0 ? [] : [{ kind: 'edit', uid: after.uid, edits }];
   });
 }
@@ -152,7 +152,7 @@ export function replayTalkChanges(
         missed += 1;
         return one;
       }
-      const applied = applyEdits(talk, diffJson(from, to));
+      const applied = applyEdits(talk, diffCards(from, to));
       missed += applied.missed.length;
       if (applied.value !== talk) changes.push({ before: talk, after: applied.value });
       return one;

@@ -47,11 +47,11 @@ test('taking everything back gives the book as it was at each step, and doing it
       const was: unknown[] = [said(book)];
       for (const one of steps) if (await run(book, one)) was.push(said(book));
       for (let i = was.length - 2; i >= 0; i -= 1) {
-        book.store.dispatch(undo());
+        await book.store.dispatch(undo());
         expect(said(book)).toEqual(was[i]);
       }
       for (let i = 1; i < was.length; i += 1) {
-        book.store.dispatch(redo());
+        await book.store.dispatch(redo());
         expect(said(book)).toEqual(was[i]);
       }
     }),
@@ -63,17 +63,17 @@ test('what has been taken back can’t be done again once something else was don
   const book = openTestBook();
   await book.store.dispatch(openBook());
   await run(book, { kind: 'put', cards: [card('a', '1', '1')] });
-  book.store.dispatch(undo());
+  await book.store.dispatch(undo());
   await run(book, { kind: 'put', cards: [card('b', '2', '2')] });
-  book.store.dispatch(redo());
+  await book.store.dispatch(redo());
   expect(Object.keys(said(book) as object)).toEqual(['b']);
 });
 
 test('undo and redo with nothing to do change nothing', async () => {
   const book = openTestBook();
   await book.store.dispatch(openBook());
-  book.store.dispatch(undo());
-  book.store.dispatch(redo());
-  book.store.dispatch(undo('no such change'));
+  await book.store.dispatch(undo());
+  await book.store.dispatch(redo());
+  await book.store.dispatch(undo('no such change'));
   expect([said(book), book.store.getState().history.changes]).toEqual([{}, []]);
 });

@@ -24,9 +24,9 @@ test('a setting is a step: taken back, made again, and kept as it is in the stor
   const before = settings();
   await set('Colours', { scheme: 'dark' });
   expect(settings().scheme).toBe('dark');
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(settings()).toEqual(before);
-  store.dispatch(redo());
+  await store.dispatch(redo());
   await writer.flush();
   expect(JSON.parse(storage.entries.get('settings') ?? '')).toEqual({ ...before, scheme: 'dark' });
 });
@@ -41,9 +41,9 @@ test('what is set again at once is one step, later it is another, and the same v
   await set('How many', { quietCount: 7 });
   await set('How many', { quietCount: 7 });
   expect(store.getState().history.changes).toHaveLength(2);
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(settings().quietCount).toBe(12);
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(settings().quietCount).toBe(4);
 });
 
@@ -54,7 +54,7 @@ test('taking a step back leaves alone what else was set since', async () => {
   const [first] = store.getState().history.changes;
   now += 60_000;
   await set('Colour of the tag patron', { tagTones: { press: 3, patron: 5 } });
-  store.dispatch(undo(first?.id));
+  await store.dispatch(undo(first?.id));
   expect(settings().tagTones).toEqual({ patron: 5 });
 });
 
@@ -68,6 +68,6 @@ test('a setting that is set back at once is set back, and each way can be taken 
   now += 500;
   await set('Colours', { scheme: 'dark' });
   expect(settings().scheme).toBe('dark');
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(settings().scheme).toBe('system');
 });

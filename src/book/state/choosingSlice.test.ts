@@ -53,7 +53,7 @@ for (const count of [3, cards.length]) {
     );
     expect(change?.cards).toHaveLength(count);
     expect(selectTags(store.getState())).toEqual([{ tag: 'press', count }]);
-    store.dispatch(undo());
+    await store.dispatch(undo());
     expect(store.getState().cards.byUid.values().flatMap(tagsOf)).toEqual([]);
     expect(store.getState().cards.byUid.uids()).toHaveLength(count);
   });
@@ -66,6 +66,6 @@ test('a list is a card of the book, found by name, and deleted cards stay on it 
   await store.dispatch(
     changeMany({ cards: cards.slice(0, 1), label: 'Deleted', change: () => undefined, cause: 'delete' }),
   );
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(selectLists(store.getState()).map(memberUids)).toEqual([[], ['c0', 'c1']]);
 });

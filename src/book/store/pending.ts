@@ -5,6 +5,8 @@ import { rebaseJson, uniteJson } from '@/core/card';
 export interface Pending<T> {
   readonly base: T | undefined;
   readonly mine: T | undefined;
+  /** What it had become here before it was deleted here, where that isn't in the store either. */
+  readonly deleted?: T | undefined;
 }
 
 /**
@@ -15,13 +17,15 @@ export interface Pending<T> {
  * @param theirs - as it is in the store
  */
 export function mergePending<T extends object>(
-  { base, mine }: Pending<T>,
+  { base, mine, deleted }: Pending<T>,
   theirs: T | undefined,
 ): T | undefined {
   // Without a base a deletion is of something that this page has not read: it goes, whatever it is.
   if ((!base && !mine) || isSameJson(base, theirs)) return mine;
-  if (!theirs || !mine) return mine ?? theirs;
-  return base ? rebaseJson(base, mine, theirs) : uniteJson(theirs, mine);
+  // A deletion doesn't take what was changed elsewhere meanwhile; what was changed here before it stays with that.
+  const ours = mine ?? deleted;
+  if (!theirs || !ours) return mine ?? theirs;
+  return base ? rebaseJson(base, ours, theirs) : uniteJson(theirs, ours);
 }
 
 /** Unwritten values by their ids. What the store turns out to have is put under them, never over them. */
@@ -43,7 +47,8 @@ export class PendingMap<T extends object> {
   /** Changes a value; what it began with is what the first unwritten change began with. */
   put(id: string, base: T | undefined, mine: T | undefined): void {
     const known = this.entries.get(id);
-    this.entries.set(id, { base: known ? known.base : base, mine });
+    const deleted = mine ? undefined : (known?.mine ?? known?.deleted);
+    this.entries.set(id, { base: known ? known.base : base, mine, ...(deleted ? { deleted } : {}) });
   }
 
   /** The first entries, to be written. */

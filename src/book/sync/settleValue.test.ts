@@ -50,7 +50,7 @@ for (const { name, choice, emails } of cases)
     const settled = await settle(VALUE, choice);
     expect(settled.emails()).toEqual(emails);
     if (choice.kind === 'mine') return;
-    settled.store.dispatch(undo());
+    await settled.store.dispatch(undo());
     expect(settled.emails()).toEqual(ADA.emails);
   });
 

@@ -3,7 +3,6 @@ import { changeBook, commit, newChange, storeTalks, undo } from '@/book/commit';
 import { type Change, edited } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import type { MailReport } from '@/book/workers';
-import type { Card, Uid } from '@/core/card';
 import { withMeeting } from '@/core/talks';
 import { localDay } from '@/platform';
 import { texts } from '@/texts/talks/talks';
@@ -90,7 +89,7 @@ export function importTalks(files: readonly File[], options: TakeOptions): AppTh
       return { ...report, added, unfiled: unfiled.length, meetings: meetings.length, changeId: change?.id };
     } catch (error) {
       // Stopped or failed: what has been imported is undone.
-      if (isNoted) dispatch(undo(begun.id));
+      if (isNoted) void dispatch(undo(begun.id));
       throw error;
     }
   };

@@ -54,12 +54,12 @@ test('undo takes a talk and what is kept of it away again; a changed day moves i
     months: ['2026-09', '2026-11'],
   });
   expect(JSON.parse(storage.entries.get('talks:2026-10') ?? '')).toEqual([]);
-  book.store.dispatch(undo());
-  book.store.dispatch(undo());
+  await book.store.dispatch(undo());
+  await book.store.dispatch(undo());
   await settle(book);
   await settle(book);
   expect(selectSummaries(book.store.getState()).get('ada')).toMatchObject({ count: 1, last: '2026-10-30' });
-  book.store.dispatch(undo());
+  await book.store.dispatch(undo());
   await settle(book);
   await settle(book);
   expect(selectSummaries(book.store.getState()).get('ada')).toBeUndefined();
@@ -70,7 +70,7 @@ test('a talk that is deleted and taken back at once is counted once', async () =
   const { book } = await bookWithTalks(first);
   // Not settled: the undo comes before the deletion has reached the store.
   await book.store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', talks: [{ before: first }] }));
-  book.store.dispatch(undo());
+  await book.store.dispatch(undo());
   await settle(book);
   await settle(book);
   expect(selectSummaries(book.store.getState()).get('ada')).toMatchObject({ count: 1 });
@@ -109,7 +109,7 @@ test('a backup brings talks back, exactly as they were, and one undo takes all o
     (await book.store.dispatch(readAllTalks())).map(({ id, said }) => `${id}${said}`).sort();
   expect(await all()).toEqual(['1As it was', '3']);
   expect(selectSummaries(book.store.getState()).get('ada')).toMatchObject({ count: 2, first: '2025-01-01' });
-  book.store.dispatch(undo());
+  await book.store.dispatch(undo());
   await settle(book);
   await settle(book);
   expect(await all()).toEqual(['1', '2']);

@@ -55,8 +55,8 @@ test('what is kept apart, or gone again, is not shown', async () => {
   await store.dispatch(keepApart(['ada', 'duplicate']));
   await settle();
   expect(selectOpenClusters(store.getState())).toEqual([]);
-  store.dispatch(undo());
-  store.dispatch(undo());
+  await store.dispatch(undo());
+  await store.dispatch(undo());
   expect(selectOpenClusters(store.getState())).toEqual([]);
 });
 
@@ -72,7 +72,7 @@ test('what was read out of a text is added to a card, which keeps all it had, an
   expect(Object.values(card()?.phones ?? {})).toMatchObject([{ number: '+442079460123' }]);
   expect(Object.values(card()?.emails ?? {})).toHaveLength(1);
   expect(card()?.['cordialis.example:was']).toBeUndefined();
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(card()?.phones).toBeUndefined();
 });
 

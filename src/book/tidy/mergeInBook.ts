@@ -99,7 +99,7 @@ export function unmerge(changeId: string): AppThunk<Promise<void>> {
       // Written by this program only.
       if (stored) dispatch(changesArrived([stored as Change]));
     }
-    if (selectChange(getState(), changeId)?.state === 'done') dispatch(undo(changeId));
+    if (selectChange(getState(), changeId)?.state === 'done') void dispatch(undo(changeId));
     else
       dispatch(
         noticeShown({

@@ -49,7 +49,7 @@ test('merging keeps everything: values, lists, relations, talks; one undo brings
   expect(cards().get('l')?.members).toEqual({ a: true });
   expect(Object.keys(cards().get('f')?.relatedTo ?? {})).toEqual(['a']);
   expect([countOf('a'), countOf('b'), countOf('f')]).toEqual([2, undefined, 1]);
-  store.dispatch(undo(change?.id));
+  await store.dispatch(undo(change?.id));
   await store.dispatch(putTalks([]));
   expect(cards().get('b')?.phones).toEqual({ p1: { number: '+44 7700 900123' } });
   expect(cards().get('a')?.phones).toBeUndefined();
@@ -81,7 +81,7 @@ test('several groups go in one step, and cards kept apart name each other', asyn
     ]),
   );
   expect(change?.label).toBe('Merged 4 cards into 2');
-  store.dispatch(undo(change?.id));
+  await store.dispatch(undo(change?.id));
   expect(cards().size).toBe(6);
   await store.dispatch(keepApart(['x', 'y']));
   expect(cards().get('x')?.['cordialis.example:apart']).toEqual({ y: true });

@@ -53,7 +53,7 @@ export { noteHasLinks, type NoteSpan, parseNote } from './notes/parseNote';
 export { indexOrganisations, renameOrganisation } from './organisations';
 export { newCard, parseCard } from './parseCard';
 export { applyEdits, type Direction, getAt, rebaseJson, setAt, uniteJson } from './patch/applyEdits';
-export { diffJson, type Edit } from './patch/diffJson';
+export { diffCards, diffJson, type Edit } from './patch/diffJson';
 export { formatPointer, parsePointer } from './patch/pointer';
 export { formatPhone } from './phone/formatPhone';
 export { parsePhone } from './phone/parsePhone';

@@ -42,7 +42,7 @@ export function Done({ summary, onMore }: DoneProps) {
             label={texts.undoImport}
             tone="brick"
             onPress={() => {
-              dispatch(undo(changeId));
+              void dispatch(undo(changeId));
               onMore();
             }}
           />

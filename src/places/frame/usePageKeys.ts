@@ -14,8 +14,8 @@ export function usePageKeys(): { isHelpOpen: boolean; closeHelp: () => void } {
       onKeyPress(({ key, isCommand, isShift, isTyping }) => {
         if (isTyping) return false;
         const lower = key.toLowerCase();
-        if (isCommand && lower === 'z') dispatch(isShift ? redo() : undo());
-        else if (isCommand && lower === 'y') dispatch(redo());
+        if (isCommand && lower === 'z') void dispatch(isShift ? redo() : undo());
+        else if (isCommand && lower === 'y') void dispatch(redo());
         else if (!isCommand && key === '?') setHelpOpen(true);
         else if (!isCommand && lower === 'n') go('/book/new');
         else return false;

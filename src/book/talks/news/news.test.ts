@@ -35,15 +35,15 @@ test('news is found once, accepted as a step that can be undone, and dismissed f
   store.dispatch(acceptOneNews(title));
   await new Promise((resolve) => setTimeout(resolve));
   expect(card()?.titles).toEqual({ t1: { name: 'Artistic Director' } });
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(card()?.titles).toEqual(ADA.titles);
   store.dispatch(dismissNews(number, 'Ada Lowther'));
   await new Promise((resolve) => setTimeout(resolve));
   const isDismissed = () => news().find((one) => one.news.id === number.id)?.isDismissed === true;
   expect(isDismissed()).toBe(true);
-  store.dispatch(undo());
+  await store.dispatch(undo());
   expect(isDismissed()).toBe(false);
-  store.dispatch(redo());
+  await store.dispatch(redo());
   expect(isDismissed()).toBe(true);
   await writer.flush();
   // After a restart it is known still.

@@ -30,7 +30,7 @@ test('taking in makes a card named as the header named it, with its talks; undo 
   const uid = cards[0]?.uid ?? '';
   expect(cards[0]?.name?.components?.map(({ value }) => value)).toEqual(['Jory', 'Quennell']);
   expect(selectSummaries(store.getState()).get(uid)?.count).toBe(1);
-  store.dispatch(undo(change?.id));
+  await store.dispatch(undo(change?.id));
   await store.dispatch(putTalks([]));
   expect(selectCardsByUid(store.getState()).values()).toEqual([]);
   expect(selectSummaries(store.getState()).get(uid)).toBeUndefined();

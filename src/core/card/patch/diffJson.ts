@@ -24,6 +24,24 @@ export function diffJson(before: unknown, after: unknown, path: readonly string[
   );
 }
 
+/**
+ * The edits that lead from one card (or talk) to another. A collection that comes or goes is an edit for each of its
+ * entries, so that whoever else adds one to it loses none.
+ */
+export function diffCards(before: object, after: object): Edit[] {
+  const keys = new Set([...Object.keys(before), ...Object.keys(after)]);
+  return [...keys].flatMap((key) => {
+    const [was, is] = [ownProperty(before as JsonObject, key), ownProperty(after as JsonObject, key)];
+    const whole = was === undefined ? is : is === undefined ? was : undefined;
+    if (!hasParts(whole)) return diffJson(was, is, [key]);
+    return Object.keys(whole).map((part) =>
+      is === undefined
+        ? editOf([key, part], whole[part], undefined)
+        : editOf([key, part], undefined, whole[part]),
+    );
+  });
+}
+
 /** An object with a property called __proto__, which no path may lead to, is one value as well. */
 function hasParts(value: unknown): value is JsonObject {
   return isObject(value) && Object.keys(value).length > 0 && !Object.hasOwn(value, '__proto__');

@@ -4,7 +4,7 @@ import { isSameJson } from '@/core/base';
 
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
 import { applyEdits, rebaseJson, setAt } from './applyEdits';
-import { diffJson } from './diffJson';
+import { diffCards, diffJson } from './diffJson';
 import { formatPointer, parsePointer } from './pointer';
 
 const law = { numRuns: 150, endOnFailure: true };
@@ -21,6 +21,23 @@ test('edits lead from one card to the other, and back', () => {
     }),
     law,
   );
+});
+
+test('edits of collections entry by entry lead there and back as well, and leave alone what others add', () => {
+  fc.assert(
+    fc.property(arbitraryCard, arbitraryCard, (before, after) => {
+      const edits = diffCards(before, after);
+      expect(isSameJson(applyEdits(before, edits).value, after)).toBe(true);
+      expect(isSameJson(applyEdits(after, edits, 'backward').value, before)).toBe(true);
+    }),
+    law,
+  );
+  const edits = diffCards({}, { phones: { p1: { number: '1' } } });
+  const both = { phones: { p1: { number: '1' }, p2: { number: '2' } } };
+  expect(applyEdits(both, edits, 'backward')).toEqual({
+    value: { phones: { p2: { number: '2' } } },
+    missed: [],
+  });
 });
 
 test('a card does not differ from itself', () => {
@@ -86,11 +103,25 @@ const both = [
     rebased: { a: 2 },
   },
   {
-    name: 'removes what I removed though they changed it',
-    base: { a: { x: 1 } },
-    mine: {},
+    name: 'keeps what they changed though I removed it, and what I changed though they removed it',
+    base: { a: { x: 1 }, b: { x: 1 } },
+    mine: { b: { x: 2 } },
     theirs: { a: { x: 2 } },
-    rebased: {},
+    rebased: { a: { x: 2 }, b: { x: 2 } },
+  },
+  {
+    name: 'has the entries of a collection that both began, and those added to one that the other removed',
+    base: { mails: { e1: { address: 'a' } } },
+    mine: { phones: { p1: { number: '1' } } },
+    theirs: { phones: { p2: { number: '2' } }, mails: { e1: { address: 'a' }, e2: { address: 'b' } } },
+    rebased: { phones: { p1: { number: '1' }, p2: { number: '2' } }, mails: { e2: { address: 'b' } } },
+  },
+  {
+    name: 'keeps an entry whole that they changed and I removed',
+    base: { phones: { p1: { number: '1', label: 'x' } } },
+    mine: {},
+    theirs: { phones: { p1: { number: '2', label: 'x' } } },
+    rebased: { phones: { p1: { number: '2', label: 'x' } } },
   },
   {
     name: 'keeps what they added and removed',

@@ -1,0 +1,317 @@
+// Two pages of one browser over one storage, with whatever can come between: edits, forms left open, long changes, talks,
+// undo and redo, writes that are refused, pages that are killed at any moment.
+import { changeBook, changeInBatches, redo, undo } from '@/book/commit';
+import { added, type Change, changed, edited, removed, type TalkChange } from '@/book/history';
+import { openBook, refreshFromStore } from '@/book/openBook';
+import { selectCardsByUid, selectHistory, selectShards } from '@/book/state';
+import { KEYS, type Written } from '@/book/store';
+import { MemoryStorage, openTestBook } from '@/book/testing';
+import { type Card, newCard } from '@/core/card';
+import { monthOf, parseTalk, summarise, type Talk, type TalkSummary, talksWith } from '@/core/talks';
+
+export const UIDS = ['ada', 'bo', 'cy', 'di'] as const;
+
+/** A storage whose answers take a while, now short and now long, so that other things come between. */
+export class SlowStorage extends MemoryStorage {
+  constructor(private random: number) {
+    super();
+  }
+
+  private async wait(): Promise<void> {
+    this.random = (this.random * 1_103_515_245 + 12_345) % 2_147_483_648;
+    for (let i = this.random % 7; i > 0; i -= 1) await null;
+  }
+
+  override getItem = async (key: string) => {
+    await this.wait();
+    return this.entries.get(key) ?? null;
+  };
+  override getMany = async (keys: string[]) => {
+    await this.wait();
+    return Object.fromEntries(keys.map((key) => [key, this.entries.get(key) ?? null]));
+  };
+  override setMany = async (entries: Record<string, string>) => {
+    await this.wait();
+    if (this.fails) throw new Error('the disk is full');
+    for (const [key, value] of Object.entries(entries)) this.entries.set(key, value);
+    await this.wait();
+  };
+}
+
+/** One after the other, as the browser's own locks are (Web Locks API). */
+export function lockTabs(): void {
+  let last: Promise<unknown> = Promise.resolve();
+  const request = (_: string, work: () => Promise<unknown>) => {
+    const turn = last.then(work, work);
+    last = turn.catch(() => undefined);
+    return turn;
+  };
+  Object.defineProperty(globalThis, 'navigator', { value: { locks: { request } }, configurable: true });
+}
+
+const tick = async (count: number) => {
+  for (let i = 0; i < count; i += 1) await null;
+};
+
+let made = 0;
+
+/** One page, which can be killed: from then on nothing of it reaches the storage. */
+class Tab {
+  readonly inbox: Written[] = [];
+  readonly forms: { before: Card; field: string }[] = [];
+  isDead = false;
+  readonly book;
+
+  constructor(
+    readonly storage: SlowStorage,
+    tellOthers: (from: Tab, written: Written) => void,
+  ) {
+    const mine = Object.create(storage) as SlowStorage;
+    // The browser frees the locks of a page that is gone, so what it waits for must end.
+    const refuse = () => Promise.reject(new Error('the page is gone'));
+    mine.setMany = (entries) => (this.isDead ? refuse() : storage.setMany(entries));
+    mine.removeMany = (keys) => (this.isDead ? refuse() : storage.removeMany(keys));
+    const newUid = () => `urn:uuid:00000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`;
+    this.book = openTestBook(mine, undefined, { newUid, nowMs: () => (made += 1) }, (written) =>
+      tellOthers(this, written),
+    );
+  }
+
+  get cards() {
+    return selectCardsByUid(this.book.store.getState());
+  }
+
+  async hear(): Promise<void> {
+    const { store } = this.book;
+    for (const { uids, changeIds, settings, months, summaries } of this.inbox.splice(0))
+      await store.dispatch(refreshFromStore(uids, changeIds, settings, { months, summaries }));
+  }
+}
+
+/** What can be done; `tab` 0 or 1. */
+export type Step =
+  | {
+      readonly kind: 'edit' | 'open' | 'save' | 'long' | 'new' | 'delete';
+      readonly tab: number;
+      readonly at: number;
+    }
+  | { readonly kind: 'undo' | 'redo' | 'flush' | 'hear' | 'kill'; readonly tab: number }
+  | { readonly kind: 'note' | 'move' | 'forget'; readonly tab: number; readonly at: number }
+  | { readonly kind: 'wait'; readonly ticks: number }
+  | { readonly kind: 'refuse' };
+
+/** The two pages, and what has been asked of them. */
+export class TwoTabs {
+  readonly storage: SlowStorage;
+  private tabs: Tab[] = [];
+  private count = 0;
+  wasKilled = false;
+  /** By the id of its step: the field that an edit has filled, by the cards it has filled it on. */
+  readonly filled = new Map<string, { field: string; uids: readonly string[] }>();
+  private readonly asked: Promise<unknown>[] = [];
+
+  constructor(seed: number) {
+    this.storage = new SlowStorage(seed);
+  }
+
+  private newTab(): Tab {
+    return new Tab(this.storage, (from, written) => {
+      if (from.isDead) return;
+      for (const tab of this.tabs) if (tab !== from) tab.inbox.push(written);
+    });
+  }
+
+  async start(): Promise<void> {
+    const first = this.newTab();
+    await first.book.store.dispatch(openBook());
+    await first.book.store.dispatch(
+      changeBook({
+        cause: 'add',
+        label: 'Added',
+        edits: UIDS.map((uid) => added({ ...newCard(uid, '2026-01-01T00:00:00Z'), name: { full: uid } })),
+      }),
+    );
+    await first.book.writer.flush();
+    this.tabs = [first, this.newTab()];
+    await this.tabs[1]?.book.store.dispatch(openBook());
+  }
+
+  private uidAt(tab: Tab, at: number): string | undefined {
+    const uids = tab.cards.uids();
+    return uids.length === 0 ? undefined : uids.sort()[at % uids.length];
+  }
+
+  private note(change: Promise<Change | undefined>, field: string, uids: readonly string[]): void {
+    this.asked.push(
+      change.then((one) => {
+        if (one) this.filled.set(one.id, { field, uids });
+      }),
+    );
+  }
+
+  private fill =
+    (field: string) =>
+    (now: Card): Card => ({
+      ...now,
+      phones: { ...now.phones, [field]: { number: field } },
+    });
+
+  async do(step: Step): Promise<void> {
+    if (step.kind === 'wait') return tick(step.ticks);
+    if (step.kind === 'refuse') {
+      this.storage.fails = !this.storage.fails;
+      return;
+    }
+    const tab = this.tabs[step.tab];
+    if (!tab) return;
+    const { store, writer } = tab.book;
+    const field = `p${(this.count += 1)}`;
+    const uid = 'at' in step ? this.uidAt(tab, step.at) : undefined;
+    switch (step.kind) {
+      case 'edit':
+        if (uid !== undefined)
+          this.note(
+            store.dispatch(
+              changeBook({ cause: 'edit', label: field, edits: [edited(uid, this.fill(field))] }),
+            ),
+            field,
+            [uid],
+          );
+        return;
+      case 'open': {
+        const before = uid === undefined ? undefined : tab.cards.get(uid);
+        if (before) tab.forms.push({ before, field });
+        return;
+      }
+      case 'save': {
+        const form = tab.forms.shift();
+        if (!form) return;
+        const after = this.fill(form.field)(form.before);
+        const edits = [changed(form.before, after)];
+        this.note(store.dispatch(changeBook({ cause: 'edit', label: form.field, edits })), form.field, [
+          form.before.uid,
+        ]);
+        return;
+      }
+      case 'long': {
+        const uids = tab.cards.uids();
+        const edits = uids.map((one) => edited(one, this.fill(field)));
+        this.note(store.dispatch(changeInBatches({ cause: 'edit', label: field, edits })), field, uids);
+        return;
+      }
+      case 'new':
+        await store.dispatch(
+          changeBook({
+            cause: 'add',
+            label: 'New',
+            edits: [added(newCard(`new-${field}`, '2026-01-01T00:00:00Z'))],
+          }),
+        );
+        return;
+      case 'delete': {
+        const card = uid === undefined ? undefined : tab.cards.get(uid);
+        if (card)
+          await store.dispatch(changeBook({ cause: 'delete', label: 'Gone', edits: [removed(card)] }));
+        return;
+      }
+      case 'undo':
+      case 'redo':
+        await this.settle();
+        await store.dispatch(step.kind === 'undo' ? undo() : redo());
+        await this.settle();
+        return;
+      case 'flush':
+        this.asked.push(writer.flush());
+        return;
+      case 'hear':
+        this.asked.push(tab.hear());
+        return;
+      case 'kill': {
+        tab.isDead = true;
+        this.wasKilled = true;
+        const next = this.newTab();
+        this.tabs[step.tab] = next;
+        await next.book.store.dispatch(openBook());
+        return;
+      }
+      default:
+        this.talk(tab, step.kind, step.at, uid);
+    }
+  }
+
+  private talk(tab: Tab, kind: 'note' | 'move' | 'forget', at: number, uid: string | undefined): void {
+    const known = Object.values(selectShards(tab.book.store.getState())).flat();
+    const before = known[at % Math.max(1, known.length)];
+    const day = `2026-0${1 + (at % 6)}-1${at % 10}`;
+    let change: TalkChange | undefined;
+    if (kind === 'note' && uid !== undefined)
+      change = {
+        after: { id: `t${(made += 1)}`, kind: 'call', direction: 'out', day, with: [uid], said: `${at}` },
+      };
+    else if (kind === 'move' && before) change = { before, after: { ...before, day, said: `moved ${at}` } };
+    else if (kind === 'forget' && before) change = { before };
+    if (!change) return;
+    this.asked.push(tab.book.store.dispatch(changeBook({ cause: 'edit', label: kind, talks: [change] })));
+  }
+
+  /** Everything is written and heard of on both sides. */
+  async settle(): Promise<void> {
+    this.storage.fails = false;
+    for (let round = 0; round < 4; round += 1) {
+      for (const tab of this.tabs) await tab.book.writer.flush();
+      for (const tab of this.tabs) await tab.hear();
+    }
+  }
+
+  async end(): Promise<void> {
+    await this.settle();
+    // What was asked of a page that has been killed never ends.
+    await Promise.race([Promise.all(this.asked), new Promise((resolve) => setTimeout(resolve, 5))]);
+    await this.settle();
+  }
+
+  /** The cards in the store. */
+  stored(): Map<string, Card> {
+    const cards = new Map<string, Card>();
+    for (const [key, text] of this.storage.entries)
+      if (key.startsWith(KEYS.card) && text !== '')
+        cards.set(key.slice(KEYS.card.length), JSON.parse(text) as Card);
+    return cards;
+  }
+
+  steps(): Change[] {
+    return [...this.storage.entries]
+      .filter(([key]) => key.startsWith(KEYS.change))
+      .map(([, text]) => JSON.parse(text) as Change);
+  }
+
+  talks(): Talk[] {
+    return [...this.storage.entries]
+      .filter(([key]) => key.startsWith(KEYS.talks))
+      .flatMap(([key, text]) =>
+        (JSON.parse(text) as unknown[]).flatMap((value) => {
+          const talk = parseTalk(value);
+          return talk && monthOf(talk) === key.slice(KEYS.talks.length) ? [talk] : [];
+        }),
+      );
+  }
+
+  summaries(): [uid: string, stored: TalkSummary | undefined, made: TalkSummary | undefined][] {
+    const talks = this.talks();
+    const uids = new Set([...UIDS, ...talks.flatMap((talk) => talk.with)]);
+    return [...uids].map((uid) => {
+      const text = this.storage.entries.get(`${KEYS.summary}${uid}`) ?? '';
+      const stored = text === '' ? undefined : (JSON.parse(text) as TalkSummary);
+      return [uid, stored, summarise(talksWith(talks, [uid]))];
+    });
+  }
+
+  /** The cards as each page shows them. */
+  shown(): ReadonlyMap<string, Card>[] {
+    return this.tabs.map((tab) => new Map(tab.cards.values().map((card) => [card.uid, card])));
+  }
+
+  histories(): readonly (readonly Change[])[] {
+    return this.tabs.map((tab) => selectHistory(tab.book.store.getState()));
+  }
+}
