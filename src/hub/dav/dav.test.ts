@@ -365,33 +365,42 @@ test('a card that was changed here is not lost to a deletion there, and comes ba
   expect(hrefsIn((await sync(phone, tokenIn(text))).text)).toEqual([href]);
 });
 
-test('a newcomer that is plainly somebody of the book is joined to them, not doubled', async () => {
+test('a newcomer that looks like somebody of the book and says more is a card of its own', async () => {
+  await put(ADA);
+  const phone = await device();
+  await sync(phone);
+  const href = `${book(phone)}mine.vcf`;
+  const more = vcard(
+    'own-7',
+    'FN:Ada Lowther',
+    'N:Lowther;Ada;;;',
+    'EMAIL:ada@example.org',
+    'TEL:020 7946 0777',
+  );
+  expect((await ask(phone, 'PUT', href, more)).status).toBe(201);
+  const cards = await allCards(db);
+  expect(cards.map(({ uid }) => uid).toSorted()).toEqual([ADA.uid, 'own-7'].toSorted());
+  expect((await fetchCard(phone, href)).text).toContain('020 7946 0777');
+  // Another one with her UID would be a second card.
+  const double = await ask(phone, 'PUT', `${book(phone)}again.vcf`, more);
+  expect([double.status, double.text]).toEqual([409, expect.stringContaining('<c:no-uid-conflict>')]);
+});
+
+test('a newcomer that says nothing beyond a card of the book is that card; its address answers until a sync has told', async () => {
   await put(ADA);
   const phone = await device();
   const first = tokenIn((await sync(phone)).text);
   const href = `${book(phone)}mine.vcf`;
-  const made = await ask(
-    phone,
-    'PUT',
-    href,
-    vcard('own-7', 'FN:Ada Lowther', 'N:Lowther;Ada;;;', 'EMAIL:ada@example.org', 'TEL:020 7946 0777'),
-  );
-  expect(made.status).toBe(201);
-  const cards = await allCards(db);
-  expect(cards).toHaveLength(1);
-  expect(Object.values(cards[0]?.phones ?? {})).toHaveLength(3);
-  // The device's own resource stands for her now; it never fetched the other.
+  // The device has read hers already, so that it now holds two.
+  await fetchCard(phone, book(phone) + ADA_HREF);
+  const same = vcard('own-7', 'FN:Ada Lowther', 'N:Lowther;Ada;;;', 'EMAIL:ada@example.org');
+  expect((await ask(phone, 'PUT', href, same)).status).toBe(201);
+  expect(await allCards(db)).toHaveLength(1);
+  expect((await ask(phone, 'GET', href)).status).toBe(200);
   const next = await sync(phone, first);
-  expect(hrefsIn(next.text)).toContain(href);
-  // Another one with her UID would be a second card.
-  await fetchCard(phone, href);
-  const double = await ask(
-    phone,
-    'PUT',
-    `${book(phone)}again.vcf`,
-    vcard('own-7', 'FN:Ada Lowther', 'N:Lowther;Ada;;;'),
-  );
-  expect([double.status, double.text]).toEqual([409, expect.stringContaining('<c:no-uid-conflict>')]);
+  expect(next.text).toContain('mine.vcf');
+  expect(next.text).toContain('404 Not Found');
+  expect((await ask(phone, 'GET', href)).status).toBe(404);
 });
 
 test('a passport lets through what it says: a tag, one direction, never what is private or archived', async () => {

@@ -10,7 +10,7 @@ import { deleteCardResource } from './deleteCardResource';
 import { dav, MAX_BODY_OCTETS, ROOT } from './names';
 import { propfind } from './propfind';
 import { checkConditions, putCardResource } from './putCardResource';
-import { rememberServed } from './rememberServed';
+import { aliasOf, rememberServed } from './rememberServed';
 import { report } from './report';
 import { trimForDevice, viewFor } from './viewFor';
 
@@ -150,14 +150,17 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
       headers: { 'Content-Type': 'text/plain; charset=utf-8' },
       body: 'This is for CardDAV clients.\n',
     };
-  const seen = (await viewFor(request, resource)).byHref.get(resource.href);
+  const view = await viewFor(request, resource);
+  const known = view.byHref.get(resource.href);
+  const alias = known || isOfDirectory(resource) ? undefined : await aliasOf(request, resource.href);
+  const seen = known ?? (alias === undefined ? undefined : view.byUid.get(alias));
   if (!seen) throw new DavError(404, 'there is no such card');
   const none = request.header('if-none-match');
   if (none !== undefined && none.split(',').some((tag) => tag.trim() === seen.etag))
     return { status: 304, headers: { ETag: seen.etag } };
   checkConditions({ header: (name) => (name === 'if-match' ? request.header(name) : undefined) }, seen.etag);
   const version = /version\s*=\s*"?4\.0/i.test(request.header('accept') ?? '') ? '4.0' : '3.0';
-  if (request.method === 'GET' && !isOfDirectory(resource)) await rememberServed(request, [seen]);
+  if (request.method === 'GET' && known && !isOfDirectory(resource)) await rememberServed(request, [seen]);
   const [cut = seen] = await trimForDevice(request, [seen]);
   return {
     status: 200,

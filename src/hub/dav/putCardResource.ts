@@ -1,4 +1,4 @@
-import { encodeUtf8 } from '@/core/base';
+import { encodeUtf8, isSameJson } from '@/core/base';
 import { type Card, newCard, shownAs, withSource } from '@/core/card';
 import { getFormat, type ReadableFormat } from '@/core/formats';
 import { isRuleList } from '@/core/lists';
@@ -151,44 +151,69 @@ function readBack(card: Card, version: DataVersion): Card {
   return read ?? card;
 }
 
-/** A new card: joined to an existing card that certainly is the same person, else added. */
+/**
+ * A new card. It joins a card of the book only where that has its uid, or where it adds nothing to it; anything else becomes a card of its own, however alike the two look. Tidy then offers them as duplicates,
+ * and somebody who knows both people decides.
+ */
 async function takeNew(
   request: DavRequest,
   href: string,
   sent: Card,
   book: DuplicateIndex,
 ): Promise<DavAnswer> {
-  const { db, device, now, country } = request;
+  const { db, device, now } = request;
   const duplicate = duplicateOf(sent, book);
   return inTransaction(db, async (store) => {
+    await noteKept(store, request, JSON.parse(device.keeps) as Keeps, sent);
     const same =
       (await findCard(store, sent.uid)) ??
-      (duplicate === undefined ? undefined : await findCard(store, duplicate));
-    const keeps = JSON.parse(device.keeps) as Keeps;
-    await noteKept(store, request, keeps, sent);
-    if (!same) {
-      const fresh: Card = { ...newCard(sent.uid, now), ...sent, created: sent.created ?? now, updated: now };
-      const tagged =
-        device.tag === null
-          ? fresh
-          : { ...fresh, keywords: { ...fresh.keywords, [device.tag]: true as const } };
-      const own = marked(tagged, request);
-      await putCard(store, own.uid, own, { ...sourceOf(request), says: texts.added(shownAs(own)) });
-      await remember(store, request, { uid: own.uid, href, card: own, deviceUid: null });
-      await joinList(store, request, own.uid);
-      return { status: 201, came: 1 };
-    }
-    const united = withoutTrace(mergeCards([same, sent], { country }), same);
-    const after: Card = marked({ ...united, uid: same.uid, updated: now }, request);
+      (duplicate === undefined ? undefined : await findEqual(store, request, duplicate, sent));
+    if (!same) return addNew(store, request, href, sent);
+    const after: Card = marked({ ...unitedWith(same, sent, request), uid: same.uid, updated: now }, request);
     const seq = await putCard(store, same.uid, after, {
       ...{ ...sourceOf(request), says: texts.joinedCardOfTo(device.name, shownAs(same)) },
     });
     const known = await findMemory(store, device.id, same.uid);
-    // The device has that card already: the second one is removed from it with the next sync.
-    if (known && known.href !== href) await noteGone({ db: store, device }, href, seq);
+    // The device has that card already: the second one goes from it with the next sync, and answers until then.
+    if (known && known.href !== href) await noteGone({ db: store, device }, href, seq, same.uid);
     else await remember(store, request, { uid: same.uid, href, card: after, deviceUid: sent.uid });
     return { status: 201, came: 1 };
   });
+}
+
+async function addNew(
+  store: Parameters<typeof putCard>[0],
+  request: DavRequest,
+  href: string,
+  sent: Card,
+): Promise<DavAnswer> {
+  const { device, now } = request;
+  const fresh: Card = { ...newCard(sent.uid, now), ...sent, created: sent.created ?? now, updated: now };
+  const tagged =
+    device.tag === null ? fresh : { ...fresh, keywords: { ...fresh.keywords, [device.tag]: true as const } };
+  const own = marked(tagged, request);
+  await putCard(store, own.uid, own, { ...sourceOf(request), says: texts.added(shownAs(own)) });
+  await remember(store, request, { uid: own.uid, href, card: own, deviceUid: null });
+  await joinList(store, request, own.uid);
+  return { status: 201, came: 1 };
+}
+
+/** A card that looks the same, where a new one says nothing beyond it. */
+async function findEqual(
+  store: Parameters<typeof putCard>[0],
+  request: DavRequest,
+  uid: string,
+  sent: Card,
+): Promise<Card | undefined> {
+  const same = await findCard(store, uid);
+  if (!same) return undefined;
+  const { updated: _, ...united } = unitedWith(same, sent, request);
+  const { updated: __, ...before } = same;
+  return isSameJson(united, before) ? same : undefined;
+}
+
+function unitedWith(same: Card, sent: Card, { country }: DavRequest): Card {
+  return withoutTrace(mergeCards([same, sent], { country }), same);
 }
 
 /** Merging records the cards that were merged away; the device's was never a card of the book. */

@@ -54,10 +54,35 @@ export async function noteGone(
   { db, device }: Pick<DavRequest, 'db' | 'device'>,
   href: string,
   seq: number,
+  uid: string | null = null,
 ): Promise<void> {
   await db
     .insertInto('gone')
-    .values({ device: device.id, href, seq })
-    .onConflict((conflict) => conflict.columns(['device', 'href']).doUpdateSet({ seq }))
+    .values({ device: device.id, href, seq, uid })
+    .onConflict((conflict) => conflict.columns(['device', 'href']).doUpdateSet({ seq, uid }))
+    .execute();
+}
+
+/** The card that a retired address still answers for; undefined for any other address. */
+export async function aliasOf(
+  { db, device }: Pick<DavRequest, 'db' | 'device'>,
+  href: string,
+): Promise<string | undefined> {
+  const row = await db
+    .selectFrom('gone')
+    .select('uid')
+    .where('device', '=', device.id)
+    .where('href', '=', href)
+    .executeTakeFirst();
+  return row?.uid ?? undefined;
+}
+
+/** A sync tells the device what is gone: retired addresses answer no longer. */
+export async function endAliases({ db, device }: Pick<DavRequest, 'db' | 'device'>): Promise<void> {
+  await db
+    .updateTable('gone')
+    .set({ uid: null })
+    .where('device', '=', device.id)
+    .where('uid', 'is not', null)
     .execute();
 }

@@ -10,7 +10,7 @@ import { bookPath, card as carddav, dav } from './names';
 import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
-import { rememberServed } from './rememberServed';
+import { endAliases, rememberServed } from './rememberServed';
 import { trimForDevice, viewFor } from './viewFor';
 import { element, text, type Xml } from './writeXml';
 
@@ -126,6 +126,7 @@ async function syncCollection(context: ReportContext, body: XmlElement): Promise
   const done = [element(dav('sync-token'), text(view.token))];
   if (token === '') {
     const all = [...view.byUid.values()];
+    if (!context.isDirectory) await endAliases(request);
     const whole = multistatus(await serve(context, all), done);
     return { ...whole, served: context.wish ? all.length : 0 };
   }
@@ -155,6 +156,7 @@ async function syncCollection(context: ReportContext, body: XmlElement): Promise
     .where('seq', '>', since)
     .execute();
   for (const { href } of joined) if (!view.byHref.has(href)) gone.add(href);
+  await endAliases(request);
   return answerSync(context, { here, gone, done });
 }
 

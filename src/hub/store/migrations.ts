@@ -83,6 +83,7 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
   addDirectory,
   addRecords,
   addMails,
+  ({ schema }) => schema.alterTable('gone').addColumn('uid', 'text').execute(),
 ];
 
 /** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */

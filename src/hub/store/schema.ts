@@ -121,6 +121,8 @@ export interface GoneTable {
   device: number;
   href: string;
   seq: number;
+  /** The card it has been joined to, whose resource answers for it until a sync has told the device; null from then on. */
+  uid: string | null;
 }
 
 /** A value that two sides have changed differently. */
