@@ -1,3 +1,5 @@
+const webPreset = require('jest-expo/web/jest-preset');
+
 const alias = {
   '^@/(.*)$': '<rootDir>/src/$1',
   // Jest doesn't follow a pattern among the exports of a package.
@@ -24,6 +26,11 @@ const transform = [
   },
 ];
 
+/** The preset's packages that stay as they are, but for one that has nothing but ES modules. */
+const ignored = webPreset.transformIgnorePatterns.map((pattern) =>
+  pattern.includes('(?!') ? pattern.replace('(?!', '(?!any-ascii|') : pattern,
+);
+
 /** Plain TypeScript runs in Node; what draws something runs with jest-expo's web preset. */
 module.exports = {
   projects: [
@@ -31,7 +38,7 @@ module.exports = {
       displayName: 'core',
       testEnvironment: 'node',
       testMatch: [
-        '<rootDir>/src/{core,cli,demo,hub,book,platform}/**/*.test.ts',
+        '<rootDir>/src/{core,cli,demo,hub,book,platform,texts}/**/*.test.ts',
         '<rootDir>/test/unit/**/*.test.ts',
       ],
       transform: { '\\.[jt]sx?$': transform },
@@ -44,7 +51,8 @@ module.exports = {
       displayName: 'ui',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,places,app,platform}/**/*.test.tsx', '<rootDir>/src/book/**/*.test.tsx'],
-      transform: { '^(?!.*/node_modules/).*\\.tsx?$': transform },
+      transform: { '^(?!.*/node_modules/).*\\.tsx?$': transform, '/node_modules/any-ascii/': transform },
+      transformIgnorePatterns: ignored,
       moduleNameMapper: {
         '^react-native$': 'react-native-web',
         ...alias,

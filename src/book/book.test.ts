@@ -1,8 +1,9 @@
-import { changeBook, changeSettings, redo, undo } from '@/book/commit';
+import { changeBook, changeSettings, commit, newChange, redo, undo } from '@/book/commit';
 import { importCards, previewImport } from '@/book/formats';
 import { selectBookList } from '@/book/state';
 import { readCardNow } from '@/book/state/readCardNow';
 import { type Card, newCard, parseName } from '@/core/card';
+import type { Talk } from '@/core/talks';
 
 import { openBook } from './openBook';
 import { gone, MemoryStorage, openTestBook, put } from './testing';
@@ -232,4 +233,97 @@ test('a card that was just deleted is not read again from the store that still h
   await store.dispatch(changeBook({ cause: 'delete', label: 'Deleted', edits: gone(ada.uid) }));
   expect(await store.dispatch(readCardNow(ada.uid))).toBeUndefined();
   expect(store.getState().cards.byUid.get(ada.uid)).toBeUndefined();
+});
+
+test('a private card that went through a table and back keeps its photo, relations, rhythm and privacy', async () => {
+  const { store, writer, services } = openTestBook();
+  await store.dispatch(openBook());
+  const uri = `data:image/png;base64,${'A'.repeat(400)}`;
+  const whole: Card = {
+    ...ada,
+    phones: { p1: { number: 'tel:+442079460123', contexts: { work: true } } },
+    media: { m1: { kind: 'photo', uri } },
+    relatedTo: { [bo.uid]: { relation: { friend: true } } },
+    'cordialis.example:private': true,
+    'cordialis.example:rhythm': { every: 2, unit: 'week' },
+  };
+  await store.dispatch(changeBook({ cause: 'add', label: 'Added', edits: put(whole, bo) }));
+  const before = store.getState().cards.byUid.get(ada.uid);
+  // As a table has it: no photo, no relations, a number written otherwise, one more, the name put right.
+  const file: Card = {
+    ...{ '@type': 'Card', version: '1.0', uid: ada.uid, kind: 'individual' },
+    name: { full: 'Ada Lowther-Ek' },
+    phones: { p1: { number: '020 7946 0123', contexts: { work: true } }, p2: { number: '+47 55 55 01 02' } },
+  };
+  const preview = await store.dispatch(previewImport([file]));
+  expect(preview.different).toHaveLength(1);
+  await store.dispatch(importCards([file], 'friends.csv'));
+  await writer.flush();
+  const after = store.getState().cards.byUid.get(ada.uid);
+  expect(after).toMatchObject({
+    phones: { p1: before?.phones?.['p1'], p2: { number: '+47 55 55 01 02' } },
+    media: before?.media,
+    relatedTo: before?.relatedTo,
+    'cordialis.example:private': true,
+    'cordialis.example:rhythm': { every: 2, unit: 'week' },
+  });
+  expect(after?.name?.full).toBe('Ada Lowther-Ek');
+  expect(await services.photos.get(before?.media?.['m1']?.blobId ?? '')).toBe(uri);
+  // What says nothing more is the same.
+  expect((await store.dispatch(previewImport([file]))).same).toHaveLength(1);
+  await store.dispatch(importCards([file], 'friends.csv', { isReplacing: true }));
+  const replaced = store.getState().cards.byUid.get(ada.uid);
+  expect([replaced?.media, replaced?.['cordialis.example:private']]).toEqual([undefined, true]);
+});
+
+test('a step that was undone and then dropped is not made again after a reload', async () => {
+  const { store, storage, writer } = openTestBook();
+  await store.dispatch(openBook());
+  await store.dispatch(add(ada));
+  await store.dispatch(undo());
+  await store.dispatch(add(bo));
+  await store.dispatch(undo());
+  await store.dispatch(redo());
+  await writer.flush();
+  const later = openTestBook(storage);
+  await later.store.dispatch(openBook());
+  await later.store.dispatch(redo());
+  expect(later.store.getState().cards.byUid.uids()).toEqual([bo.uid]);
+});
+
+test('what a device did is not what Undo takes back, and leaves what can be made again', async () => {
+  const { store, services } = openTestBook();
+  await store.dispatch(openBook());
+  await store.dispatch(add(ada));
+  await store.dispatch(add(bo));
+  await store.dispatch(undo());
+  const after = { ...ada, nicknames: { n1: { name: 'Phone' } } };
+  const [before] = store.getState().cards.byUid.values();
+  const at = services.utcNow();
+  const step = newChange(services, { cause: 'sync', label: 'Phone: changed', cards: [], at });
+  await store.dispatch(commit(step, [{ before, after }]));
+  await store.dispatch(redo());
+  expect(store.getState().cards.byUid.uids().toSorted()).toEqual([ada.uid, bo.uid].toSorted());
+  await store.dispatch(undo());
+  expect(store.getState().cards.byUid.values()).toEqual([after]);
+});
+
+test('a month of talks that can’t be read is set aside before anything is written into it', async () => {
+  const { store, storage, writer } = openTestBook();
+  await store.dispatch(openBook());
+  await store.dispatch(add(ada));
+  storage.entries.set('talks:2026-11', '[{"id":"t1","cut o');
+  const talk: Talk = {
+    id: 't2',
+    kind: 'call',
+    direction: 'out',
+    day: '2026-11-03',
+    with: [ada.uid],
+    said: 'new',
+  };
+  await store.dispatch(changeBook({ cause: 'edit', label: 'Noted', talks: [{ after: talk }] }));
+  await writer.flush();
+  expect(storage.entries.get('aside:talks:2026-11')).toBe('[{"id":"t1","cut o');
+  expect(JSON.parse(storage.entries.get('talks:2026-11') ?? '')).toMatchObject([{ id: 't2' }]);
+  expect(store.getState().status.setAside).toEqual(['talks:2026-11']);
 });

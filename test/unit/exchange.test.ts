@@ -260,3 +260,31 @@ test('an exchange that is under way when it is ended in the browser doesn’t sa
   await running;
   expect(one.hub()).toMatchObject({ pairing: undefined, fault: 'it was ended in this browser' });
 });
+
+test('what the hub refuses stays queued with its reason, is not sent again as it is, and goes once it is changed', async () => {
+  const one = await openBrowser('One', [ADA]);
+  let pushes = 0;
+  const { hub } = one.services;
+  Object.assign(one.services, {
+    hub: {
+      ...hub,
+      push: (token: string, push: Parameters<typeof hub.push>[1]) => {
+        pushes += 1;
+        const isBad = push.changes.some(({ card }) => JSON.stringify(card).includes('bad'));
+        return isBad ? Promise.resolve({ [ADA.uid]: 'the card is too large' }) : hub.push(token, push);
+      },
+    },
+  });
+  await one.edit(withMail(ADA, 'bad@example.org'));
+  await one.writer.flush();
+  await one.exchange();
+  expect(one.hub().fault).toContain('the card is too large');
+  expect(one.storage.entries.get(`queue:${ADA.uid}`)).toBe('1');
+  await one.exchange();
+  expect(pushes).toBe(1);
+  expect(one.hub().fault).toContain('the card is too large');
+  await one.edit(withMail(ADA, 'good@example.org'));
+  await one.exchange();
+  expect([pushes, one.hub().fault]).toEqual([2, '']);
+  expect(mailOf(await findCard(db, ADA.uid))).toEqual(['good@example.org']);
+});

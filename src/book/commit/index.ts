@@ -2,7 +2,7 @@
  * Commit: the one way to change the book. Notes the change in the history, shows it, has it written, offers to undo it.
  */
 export { storeNews } from './applySide';
-export { changeBook, changeSides, commit, isOnlyStamped, newChange, redo, undo } from './changeBook';
+export { changeBook, changeSides, commit, isOnlyStamped, newChange, redo, replay, undo } from './changeBook';
 export { type BatchOptions, changeInBatches } from './changeInBatches';
 export { changeMany, type ManyChangeRequest } from './changeMany';
 export { applySettings, changeSettings } from './changeSettings';

@@ -72,6 +72,8 @@ export class BookWriter {
   /** Cards with unpushed changes, with a number that grows with every change. */
   private readonly queue = new Map<Uid, number>();
   private queueStamp = 0;
+  /** Cards that the hub has refused as they are: the number of their change, and why. They stay in the store's queue. */
+  private readonly refused = new Map<Uid, readonly [stamp: number, reason: string]>();
   /** Talks not yet pushed. */
   readonly talkQueue = new TalkQueue();
   /** Cards that have become private, or no longer are: their talks have to be pushed again. */
@@ -153,9 +155,29 @@ export class BookWriter {
     for (const uid of uids) this.queue.set(uid, (this.queueStamp += 1));
   }
 
-  /** Cards to push, each with a number that tells whether it has changed again since. */
+  /** Queues cards in the store as well, though they haven't changed. */
+  keepQueued(uids: readonly Uid[]): void {
+    this.sawQueued(uids);
+    for (const uid of uids) this.put(`${KEYS.queue}${uid}`, '1');
+  }
+
+  /** Cards to push, each with a number that tells whether it has changed again since; refused ones only once changed. */
   queued(): ReadonlyMap<Uid, number> {
-    return this.queue;
+    return new Map([...this.queue].filter(([uid, stamp]) => this.refused.get(uid)?.[0] !== stamp));
+  }
+
+  /** Cards that the hub has refused as they are, and why. */
+  refusals(): ReadonlyMap<Uid, string> {
+    const still = [...this.refused].filter(([uid, [stamp]]) => this.queue.get(uid) === stamp);
+    return new Map(still.map(([uid, [, reason]]) => [uid, reason]));
+  }
+
+  /** Marks cards as refused by the hub: they are pushed again when they have changed, or after a reload. */
+  refuse(pushed: ReadonlyMap<Uid, number>, reasons: Readonly<Record<Uid, string>>): void {
+    for (const [uid, stamp] of pushed) {
+      const reason = reasons[uid];
+      if (reason !== undefined) this.refused.set(uid, [stamp, reason]);
+    }
   }
 
   /** Marks these as pushed, unless they have changed again. */

@@ -2,7 +2,7 @@
  * The store in the browser: one record a card, talks by month, photos under keys of their own; only what changed is written.
  */
 export { BookWriter, type Merged, type Written } from './bookWriter';
-export { detachPhotos, withPhotos } from './detachPhotos';
+export { attachPhotos, detachPhotos, withPhotos } from './detachPhotos';
 export { KEYS, SCHEMA_VERSION } from './keys';
 export { PhotoCache } from './photoCache';
 export { parseJson, readCards } from './readCards';

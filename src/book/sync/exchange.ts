@@ -3,10 +3,12 @@ import {
   exchangeFinished,
   type Pairing,
   roundEnded,
+  selectCardsByUid,
   selectHub,
   selectReading,
 } from '@/book/state';
 import { errorMessage } from '@/core/base';
+import { shownAs, type Uid } from '@/core/card';
 import { HubFault, localDay, withTabLock } from '@/platform';
 import { texts } from '@/texts/sync/sync';
 
@@ -32,17 +34,16 @@ function exchangeOnce(): AppThunk<Promise<void>> {
     if (!selectHub(getState()).pairing || selectReading(getState()) !== undefined) return;
     try {
       await dispatch(readPairing());
-      let refused = {};
       for (let round = 0; round < MAX_ROUNDS; round += 1) {
         const pairing = selectHub(getState()).pairing;
         if (!pairing) return;
-        refused = { ...refused, ...(await dispatch(exchangeRound(pairing))) };
+        await dispatch(exchangeRound(pairing));
         if (writer.queued().size === 0 && writer.talkQueue.size === 0) break;
       }
       // Ended in this browser in the meantime: the reason has been shown already.
       if (!selectHub(getState()).pairing) return;
-      const faults = Object.values(refused);
-      const fault = faults.length === 0 ? '' : texts.cardsWereNotTaken(faults.length, String(faults[0]));
+      const [first] = writer.refusals();
+      const fault = first ? dispatch(faultOf(...first, writer.refusals().size)) : '';
       dispatch(exchangeFinished({ lastAt: utcNow(), fault }));
     } catch (error) {
       if (!selectHub(getState()).pairing) return;
@@ -56,16 +57,23 @@ function exchangeOnce(): AppThunk<Promise<void>> {
   };
 }
 
-function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
+/** What the hub doesn't take, by the name of the first card and the reason. They stay queued. */
+function faultOf(uid: Uid, reason: string, count: number): AppThunk<string> {
+  return (_, getState) => {
+    const card = selectCardsByUid(getState()).get(uid);
+    return texts.cardsWereNotTaken(count, card ? `${shownAs(card)}: ${reason}` : reason);
+  };
+}
+
+function exchangeRound(pairing: Pairing): AppThunk<Promise<void>> {
   return async (dispatch, getState, { writer }) => {
-    let refused = {};
     if (pairing.isFirst) {
-      refused = await dispatch(pushAll(pairing));
+      await dispatch(pushAll(pairing));
       // Ended in the meantime: storing the progress would start it again.
-      if (!selectHub(getState()).pairing) return refused;
+      if (!selectHub(getState()).pairing) return;
       await dispatch(setPairing({ ...pairing, isFirst: false }));
     }
-    refused = { ...refused, ...(await dispatch(pushQueued(pairing))) };
+    await dispatch(pushQueued(pairing));
     const { since, isWhole, lists, toSettle, mail } = await dispatch(pullFromHub(pairing, pairing.isFirst));
     await writer.flush();
     dispatch(exchangeFinished({ toSettle }));
@@ -77,7 +85,6 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<object>> {
     const { exchangeRecords, takeNewMail } = await import('./records');
     await dispatch(exchangeRecords());
     await dispatch(takeNewMail(pairing.token, mail));
-    return refused;
   };
 }
 

@@ -8,34 +8,33 @@ import { cardForHub, CARDS_AT_ONCE } from '@/core/sync';
 export type Refused = Readonly<Record<Uid, string>>;
 
 /** Pushes every card, once after pairing; after an interruption it starts over, which is idempotent. */
-export function pushAll(pairing: Pairing): AppThunk<Promise<Refused>> {
-  return async (dispatch, getState) => {
+export function pushAll(pairing: Pairing): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { writer }) => {
     const uids = [...selectCardsByUid(getState()).values()].map(({ uid }) => uid);
-    let refused: Refused = {};
     let done = 0;
     for (const piece of inBatches(uids, CARDS_AT_ONCE)) {
       dispatch(exchangeFinished({ work: { done, total: uids.length } }));
-      refused = { ...refused, ...(await dispatch(push(pairing, piece, false))) };
+      const refused = await dispatch(push(pairing, piece, false));
+      writer.keepQueued(Object.keys(refused));
+      writer.refuse(writer.queued(), refused);
       done += piece.length;
     }
-    return refused;
   };
 }
 
-/** Pushes changes since the last push. */
-export function pushQueued(pairing: Pairing): AppThunk<Promise<Refused>> {
+/** Pushes changes since the last push. What the hub refuses stays queued, with its reason, until it has changed. */
+export function pushQueued(pairing: Pairing): AppThunk<Promise<void>> {
   return async (dispatch, _, { writer }) => {
-    let refused: Refused = {};
     const all = [...writer.queued()];
     let done = 0;
     for (const piece of inBatches(all, CARDS_AT_ONCE)) {
       if (all.length > CARDS_AT_ONCE) dispatch(exchangeFinished({ work: { done, total: all.length } }));
       const pushed = new Map(piece);
-      refused = { ...refused, ...(await dispatch(push(pairing, [...pushed.keys()], true))) };
-      await writer.unqueue(pushed);
+      const refused = await dispatch(push(pairing, [...pushed.keys()], true));
+      writer.refuse(pushed, refused);
+      await writer.unqueue(new Map([...pushed].filter(([uid]) => !Object.hasOwn(refused, uid))));
       done += piece.length;
     }
-    return refused;
   };
 }
 

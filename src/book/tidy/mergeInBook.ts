@@ -1,8 +1,7 @@
-import { changeBook, changeMany, newChange, readShards, undo } from '@/book/commit';
+import { changeBook, changeMany, newChange, readShards, replay } from '@/book/commit';
 import { type CardEdit, type Change, changed, edited, removed, type TalkChange } from '@/book/history';
 import {
   type AppThunk,
-  changesArrived,
   noticeShown,
   selectCardsByUid,
   selectChange,
@@ -94,12 +93,10 @@ function movedTalks(becomes: ReadonlyMap<Uid, Uid>): AppThunk<Promise<TalkChange
 /** Undoes a merge, even weeks later: what has been changed since stays where it is. */
 export function unmerge(changeId: string): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
-    if (!selectChange(getState(), changeId)) {
-      const stored = parseJson(await services.storage.getItem(`${KEYS.change}${changeId}`));
-      // Written by this program only.
-      if (stored) dispatch(changesArrived([stored as Change]));
-    }
-    if (selectChange(getState(), changeId)?.state === 'done') void dispatch(undo(changeId));
+    // Not by way of the steps in memory, of which an old one is the first to go. Written by this program only.
+    const stored = () => services.storage.getItem(`${KEYS.change}${changeId}`);
+    const change = selectChange(getState(), changeId) ?? (parseJson(await stored()) as Change | undefined);
+    if (change?.state === 'done') await dispatch(replay(change, 'backward'));
     else
       dispatch(
         noticeShown({

@@ -1,10 +1,10 @@
 import { changeBook, undo } from '@/book/commit';
 import { putTalks } from '@/book/commit/changeTalks';
-import { selectCardsByUid, selectSummaries } from '@/book/state';
+import { selectCardsByUid, selectHistory, selectShards, selectSummaries } from '@/book/state';
 import { openTestBook, put } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import { newList, withMembers } from '@/core/lists';
-import type { Talk } from '@/core/talks';
+import { type Talk } from '@/core/talks';
 
 import { keepApart, mergeInBook, unmerge } from './mergeInBook';
 
@@ -68,6 +68,43 @@ test('a merge is taken back later on, and what was edited since stays', async ()
   expect(cards().get('a')?.emails).toEqual({ e1: { address: 'new@example.org' } });
   expect(cards().get('a')?.phones).toBeUndefined();
   expect(cards().get('b')?.phones).toEqual({ p1: { number: '+44 7700 900123' } });
+});
+
+test('a merge is taken back with more than three hundred newer steps at hand', async () => {
+  const { store, cards } = await bookWithDuplicates();
+  await store.dispatch(mergeInBook([['a', 'b']]));
+  const step = cards().get('a')?.['cordialis.example:was']?.['b'] ?? '';
+  for (let i = 0; i < 310; i += 1)
+    await store.dispatch(
+      changeBook({
+        cause: 'edit',
+        label: `${i}`,
+        edits: put({ ...(cards().get('l') as Card), created: `${2000 + i}` }),
+      }),
+    );
+  await store.dispatch(unmerge(step));
+  expect(cards().get('b')?.phones).toEqual({ p1: { number: '+44 7700 900123' } });
+});
+
+test('a talk edited after a merge stays edited when that is taken back, is with whom it was, and stands once', async () => {
+  const { store, countOf, writer, storage } = await bookWithDuplicates();
+  await store.dispatch(mergeInBook([['a', 'b']]));
+  const shards = () => Object.values(selectShards(store.getState())).flat();
+  const before = shards().find((talk) => talk.with.length === 1) as Talk;
+  const after = { ...before, day: '2025-02-03', said: 'moved and put otherwise' };
+  await store.dispatch(changeBook({ cause: 'edit', label: '', talks: [{ before, after }] }));
+  const [, merge] = selectHistory(store.getState()).slice(-3);
+  await store.dispatch(
+    undo(merge?.cause === 'merge' ? merge.id : selectHistory(store.getState()).at(-2)?.id),
+  );
+  await writer.flush();
+  const stored = [...storage.entries]
+    .filter(([key]) => key.startsWith('talks:'))
+    .flatMap(([, text]) => JSON.parse(text) as Talk[]);
+  expect(stored.filter(({ id }) => id === before.id)).toMatchObject([
+    { day: '2025-02-03', said: after.said },
+  ]);
+  expect([countOf('a'), countOf('b')]).toEqual([1, 1]);
 });
 
 test('several groups go in one step, and cards kept apart name each other', async () => {

@@ -65,7 +65,11 @@ export function ImportPage() {
         />
       ) : null}
       {state.kind === 'preview' ? (
-        <Preview preview={state} onImport={(cards) => void work.take(cards)} onDrop={work.reset} />
+        <Preview
+          preview={state}
+          onImport={(cards, isReplacing) => void work.take(cards, isReplacing)}
+          onDrop={work.reset}
+        />
       ) : null}
       {state.kind === 'taking' ? (
         <ProgressLine

@@ -6,7 +6,7 @@ import { type Card, secondLine, shownAs } from '@/core/card';
 import { changedValues } from '@/core/formats';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/formats/formats';
-import { Act, NextAct, Tick, Txt } from '@/ui';
+import { Act, NextAct, Switch, Tick, Txt } from '@/ui';
 
 import type { ImportPreview } from './importState';
 import { Problems } from './Problems';
@@ -18,7 +18,8 @@ const SHOWN_AT_MOST = 200;
 
 interface PreviewProps {
   readonly preview: ImportPreview;
-  readonly onImport: (cards: readonly Card[]) => void;
+  /** @param isReplacing - whether cards of the file take the place of the book's */
+  readonly onImport: (cards: readonly Card[], isReplacing: boolean) => void;
   readonly onDrop: () => void;
 }
 
@@ -28,6 +29,7 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
   // New cards are taken unless left out; a card that would replace one only when chosen.
   const [left, setLeft] = useState<ReadonlySet<string>>(() => new Set(different.map(({ uid }) => uid)));
   const cards = [...fresh, ...different].filter(({ uid }) => !left.has(uid));
+  const [isReplacing, setReplacing] = useState(false);
   const hasNews = fresh.length + different.length > 0;
   const choose = (some: readonly Card[], isOn: boolean) => {
     const next = new Set(left);
@@ -50,13 +52,22 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
       />
       <Group
         title={texts.cardsAlreadyHereBut(different.length)}
-        hint={texts.importingOneReplacesYourCard}
+        hint={isReplacing ? texts.replacesYourCard : texts.addsToYourCard}
         cards={different}
         left={left}
         onChoose={choose}
         isCompared
         testID="take-different"
       />
+      {different.length === 0 ? null : (
+        <Switch
+          label={texts.replaceInstead}
+          hint={texts.replaceInsteadHint}
+          isOn={isReplacing}
+          onChange={setReplacing}
+          testID="replace-cards"
+        />
+      )}
       {same.length > 0 ? <Txt>{texts.cardsAreAlreadyHere(same.length)}</Txt> : null}
       <Problems problems={preview.problems} />
       {hasNews ? null : <Txt font="sansBold">{texts.thereIsNothingNew}</Txt>}
@@ -65,7 +76,7 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
           <NextAct
             label={cards.length === 0 ? texts.nothingSelected : texts.importCards(cards.length)}
             isDisabled={cards.length === 0}
-            onPress={() => onImport(cards)}
+            onPress={() => onImport(cards, isReplacing)}
             testID="do-import"
           />
         ) : null}

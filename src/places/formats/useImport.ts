@@ -132,7 +132,7 @@ export function useImport() {
     setState((now) => (now.kind === 'taking' ? now : { kind: 'idle' }));
   };
 
-  const take = async (cards: readonly Card[]) => {
+  const take = async (cards: readonly Card[], isReplacing: boolean) => {
     if (state.kind !== 'preview') return;
     const { intake, problems } = state;
     isStopped.current = false;
@@ -140,6 +140,7 @@ export function useImport() {
     try {
       const change = await dispatch(
         importCards(cards, source.current, {
+          isReplacing,
           onProgress: (share01, count) => setState({ kind: 'taking', share01, cards: count }),
           isStopped: () => isStopped.current,
         }),

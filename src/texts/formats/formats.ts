@@ -50,7 +50,10 @@ export const texts = {
   notInBook: 'Not in the book',
   cardsAlreadyHereBut: (count: number) =>
     `${countOf(count, { one: 'card', other: 'cards' })} already here, but different`,
-  importingOneReplacesYourCard: 'Importing one replaces your card',
+  addsToYourCard: 'What the file says is added to your card; nothing is taken from it',
+  replacesYourCard: 'The file’s card replaces yours',
+  replaceInstead: 'Replace cards instead of adding to them',
+  replaceInsteadHint: 'What only your card says is then lost; undo brings it back',
   cardsAreAlreadyHere: (count: number) =>
     `${countOf(count, { one: 'card is', other: 'cards are' })} already here and the same; nothing to do.`,
   thereIsNothingNew: 'There is nothing new in it.',
