@@ -4,6 +4,7 @@ import { type Card, isPrivate, type Uid } from '@/core/card';
 import { monthOf, type Talk, type TalkSummary } from '@/core/talks';
 import { type TextStorage, withTabLock } from '@/platform';
 
+import { HubQueue } from './hubQueue';
 import { type AddedTalks, addToShard, type SplitShard, splitShard } from './importedShards';
 import { KEYS } from './keys';
 import { mergePending, type Pending, PendingMap } from './pending';
@@ -69,11 +70,7 @@ export class BookWriter {
   private readonly cards = new PendingMap<Card>();
   private readonly others = new Map<string, string>();
   private readonly talks = new PendingMap<Talk>();
-  /** Cards with unpushed changes, with a number that grows with every change. */
-  private readonly queue = new Map<Uid, number>();
-  private queueStamp = 0;
-  /** Cards that the hub has refused as they are: the number of their change, and why. They stay in the store's queue. */
-  private readonly refused = new Map<Uid, readonly [stamp: number, reason: string]>();
+  private readonly queue = new HubQueue();
   /** Talks not yet pushed. */
   readonly talkQueue = new TalkQueue();
   /** Cards that have become private, or no longer are: their talks have to be pushed again. */
@@ -152,42 +149,36 @@ export class BookWriter {
 
   /** Cards queued in the store by an earlier page or another one. */
   sawQueued(uids: readonly Uid[]): void {
-    for (const uid of uids) this.queue.set(uid, (this.queueStamp += 1));
+    this.queue.put(uids);
   }
 
   /** Queues cards in the store as well, though they haven't changed. */
   keepQueued(uids: readonly Uid[]): void {
-    this.sawQueued(uids);
+    this.queue.put(uids);
     for (const uid of uids) this.put(`${KEYS.queue}${uid}`, '1');
   }
 
   /** Cards to push, each with a number that tells whether it has changed again since; refused ones only once changed. */
   queued(): ReadonlyMap<Uid, number> {
-    return new Map([...this.queue].filter(([uid, stamp]) => this.refused.get(uid)?.[0] !== stamp));
+    return this.queue.toPush();
   }
 
-  /** Cards that the hub has refused as they are, and why. */
+  /** What the hub has refused, by uid with the reason; it stays in the store's queue. */
   refusals(): ReadonlyMap<Uid, string> {
-    const still = [...this.refused].filter(([uid, [stamp]]) => this.queue.get(uid) === stamp);
-    return new Map(still.map(([uid, [, reason]]) => [uid, reason]));
+    return this.queue.refusals();
   }
 
-  /** Marks cards as refused by the hub: they are pushed again when they have changed, or after a reload. */
+  /** Marks pushed cards as refused, for the reasons given. */
   refuse(pushed: ReadonlyMap<Uid, number>, reasons: Readonly<Record<Uid, string>>): void {
-    for (const [uid, stamp] of pushed) {
-      const reason = reasons[uid];
-      if (reason !== undefined) this.refused.set(uid, [stamp, reason]);
-    }
+    this.queue.refuse(pushed, reasons);
   }
 
   /** Marks these as pushed, unless they have changed again. */
   unqueue(pushed: ReadonlyMap<Uid, number>): Promise<void> {
-    const isAsPushed = ([uid, stamp]: [Uid, number]) => this.queue.get(uid) === stamp;
-    const done = [...pushed].filter(isAsPushed);
-    for (const [uid] of done) this.queue.delete(uid);
+    const done = this.queue.drop(pushed);
     this.writing = this.writing.then(async () => {
       // A card changed in the meantime is queued again, and its record stays.
-      const gone = done.flatMap(([uid]) => (this.queue.has(uid) ? [] : [`${KEYS.queue}${uid}`]));
+      const gone = done.flatMap((uid) => (this.queue.has(uid) ? [] : [`${KEYS.queue}${uid}`]));
       if (gone.length > 0) await this.storage.removeMany(gone).catch(() => undefined);
     });
     return this.writing;
