@@ -34,13 +34,7 @@ export interface Written {
 }
 
 const NOTHING_WRITTEN: Written = {
-  uids: [],
-  changeIds: [],
-  settings: false,
-  months: [],
-  summaries: [],
-  queued: [],
-  hub: false,
+  ...{ uids: [], changeIds: [], settings: false, months: [], summaries: [], queued: [], hub: false },
 };
 
 /** What the store turned out to have beside what this page has written: to be shown. */
