@@ -55,6 +55,7 @@ export function testInspector(): Services['inspector'] {
     extract: (wish, book) => Promise.resolve(withBook(book).extract(wish)),
     newsIn: (...asked) => Promise.resolve(load().newsIn(...asked)),
     unite: (...asked) => Promise.resolve(load().unite(...asked)),
+    importOnto: (...asked) => Promise.resolve(load().importOnto(...asked)),
   };
 }
 

@@ -1,6 +1,6 @@
 import { type Remote, wrap } from 'comlink';
 
-import type { ExtractRequest, ExtractResult, InspectorApi, Signed } from '@/book/workers';
+import type { ExtractRequest, ExtractResult, FilePair, InspectorApi, Signed } from '@/book/workers';
 import { inBatches } from '@/core/base';
 import type { Card, Uid } from '@/core/card';
 import type { News } from '@/core/talks';
@@ -22,6 +22,8 @@ export interface InspectorClient {
   newsIn(signed: readonly Signed[], country: string): Promise<News[]>;
   /** The first card with what the second says beside it. */
   unite(mine: Card, theirs: Card, country: string): Promise<Card>;
+  /** Each card of the book with what a card of a file says beside it or otherwise. */
+  importOnto(pairs: readonly FilePair[], country: string): Promise<Card[]>;
 }
 
 /** Cards handed over per batch, so that the page is never blocked by a whole book. */
@@ -61,6 +63,10 @@ export class InspectorWorker implements InspectorClient {
 
   unite(mine: Card, theirs: Card, country: string): Promise<Card> {
     return this.inTurn((api) => api.unite(mine, theirs, country));
+  }
+
+  importOnto(pairs: readonly FilePair[], country: string): Promise<Card[]> {
+    return this.inTurn((api) => api.importOnto(pairs, country));
   }
 
   /** One question after the other: what one tells of the book the next one needn't. */

@@ -1,26 +1,30 @@
 import { type BatchOptions, changeInBatches, isOnlyStamped } from '@/book/commit';
-import type { CardEdit, Change } from '@/book/history';
+import { type CardEdit, type Change, changed } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { attachPhotos, detachPhotos } from '@/book/store';
 import { inBatches } from '@/core/base';
-import { type Card, isPrivate } from '@/core/card';
+import { type Card, isPrivate, type Uid } from '@/core/card';
 import { compareImport, type ImportComparison, latestByUid } from '@/core/formats';
 import { withoutWrittenMembers } from '@/core/lists';
 import { texts } from '@/texts/formats/formats';
 
-import { importOnto } from './importOnto';
-
 /** Cards compared per batch, before yielding to the page. */
 const PIECE = 100;
+
+/** What cards of files would do to the book. */
+export interface ImportPlan extends ImportComparison {
+  /** By uid, the book's cards with what the different ones would add to them. */
+  readonly onto: ReadonlyMap<Uid, Card>;
+}
 
 /**
  * What cards read from a file would do to the book. Photos are detached on both sides before they are compared. A card
  * that says nothing beyond the book's is the same.
  */
-export function previewImport(cards: readonly Card[]): AppThunk<Promise<ImportComparison>> {
-  return async (_, getState, services) => {
-    const intake: ImportComparison = { fresh: [], same: [], different: [] };
-    const { country } = selectSettings(getState());
+export function previewImport(cards: readonly Card[]): AppThunk<Promise<ImportPlan>> {
+  return async (dispatch, getState, services) => {
+    const onto = new Map<Uid, Card>();
+    const plan = { fresh: [], same: [], different: [], onto } as ImportPlan & ImportComparison;
     for (const piece of inBatches(latestByUid(cards), PIECE)) {
       const whole = new Map(piece.map((card) => [card.uid, card]));
       const known = selectCardsByUid(getState());
@@ -28,18 +32,18 @@ export function previewImport(cards: readonly Card[]): AppThunk<Promise<ImportCo
         piece.map((card) => detachPhotos(withoutWrittenMembers(card)).card),
         (uid) => known.get(uid),
       );
+      const merged = await dispatch(withFiles(sorted.different));
       const put = (group: keyof ImportComparison, some: readonly Card[]) =>
-        intake[group].push(...some.map((card) => whole.get(card.uid) ?? card));
-      const saysMore = (card: Card) => {
-        const before = known.get(card.uid);
-        return !before || !isOnlyStamped({ before, after: importOnto(before, card, country) });
-      };
+        plan[group].push(...some.map((card) => whole.get(card.uid) ?? card));
+      const saysMore = ({ uid }: Card) => !isOnlyStamped({ before: known.get(uid), after: merged.get(uid) });
       put('fresh', sorted.fresh);
       put('same', [...sorted.same, ...sorted.different.filter((card) => !saysMore(card))]);
-      put('different', sorted.different.filter(saysMore));
+      const different = sorted.different.filter(saysMore);
+      put('different', different);
+      for (const { uid } of different) onto.set(uid, merged.get(uid) as Card);
       await services.yieldToPage();
     }
-    return intake;
+    return plan;
   };
 }
 
@@ -55,25 +59,41 @@ export function importCards(
   source: string,
   { isReplacing = false, ...options }: ImportOptions = {},
 ): AppThunk<Promise<Change | undefined>> {
-  return (dispatch, getState) => {
-    const { country } = selectSettings(getState());
-    const edits = cards.map((card): CardEdit => {
-      const whole = withoutWrittenMembers(card);
-      return {
-        uid: card.uid,
-        apply: (now) => (now && !isReplacing ? withFile(now, whole, country) : replaced(now, whole)),
-      };
-    });
+  return async (dispatch, getState) => {
+    const edits: CardEdit[] = [];
+    for (const piece of inBatches(cards.map(withoutWrittenMembers), PIECE)) {
+      const known = selectCardsByUid(getState());
+      // Photos are compared by their ids, and kept with their bytes.
+      const detached = new Map(piece.map((card) => [card.uid, detachPhotos(card)]));
+      const files = [...detached.values()].map(({ card }) => card);
+      const merged = isReplacing ? new Map<Uid, Card>() : await dispatch(withFiles(files));
+      for (const card of piece) {
+        const [before, after] = [known.get(card.uid), merged.get(card.uid)];
+        edits.push(
+          before && after
+            ? changed(before, attachPhotos(after, detached.get(card.uid)?.photos ?? {}))
+            : { uid: card.uid, apply: (now) => replaced(now, card) },
+        );
+      }
+    }
     return dispatch(
       changeInBatches({ cause: 'import', label: texts.importedCards(cards.length, source), edits }, options),
     );
   };
 }
 
-/** Photos are compared by their ids, and kept with their bytes. */
-function withFile(now: Card, whole: Card, country: string): Card {
-  const { card, photos } = detachPhotos(whole);
-  return attachPhotos(importOnto(now, card, country), photos);
+/** The book's cards with what files say of them, by uid; cards that the book hasn't are left out. */
+function withFiles(files: readonly Card[]): AppThunk<Promise<Map<Uid, Card>>> {
+  return async (_, getState, { inspector }) => {
+    const known = selectCardsByUid(getState());
+    const pairs = files.flatMap((file) => {
+      const now = known.get(file.uid);
+      return now ? [{ now, file }] : [];
+    });
+    if (pairs.length === 0) return new Map();
+    const merged = await inspector.importOnto(pairs, selectSettings(getState()).country);
+    return new Map(merged.map((card) => [card.uid, card]));
+  };
 }
 
 /** A card that is private stays so, whatever the file says of it. */

@@ -3,6 +3,6 @@
  */
 export { backUpBook, noteBackup, openBackup, restoreBackup } from './backup';
 export { exportBook, exportCards, findBookHeadings } from './exportBook';
-export { importCards, previewImport } from './importCards';
+export { importCards, type ImportPlan, previewImport } from './importCards';
 export { type ImportReport, keepImportReport, readImportReport } from './importReport';
 export { publishCalendar } from './publishCalendar';

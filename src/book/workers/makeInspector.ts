@@ -19,6 +19,8 @@ import {
   mergeCards,
 } from '@/core/tidy';
 
+import { importOnto } from './importOnto';
+
 /** A card read out of a text, what of the text it was read from, and whom of the book it looks like. */
 export interface ExtractResult {
   readonly card: Card;
@@ -44,6 +46,12 @@ export interface Signed {
   readonly card: Card;
 }
 
+/** A card of the book, and what a file has under its uid. */
+export interface FilePair {
+  readonly now: Card;
+  readonly file: Card;
+}
+
 /** What the page may ask of whoever knows the book as it compares cards. */
 export interface InspectorApi {
   /** Takes cards on as they are now, and forgets those that are gone. */
@@ -58,6 +66,8 @@ export interface InspectorApi {
   newsIn(signed: readonly Signed[], country: string): News[];
   /** The first card with what the second says beside it. */
   unite(mine: Card, theirs: Card, country: string): Card;
+  /** Each card of the book with what a card of a file says beside it or otherwise. */
+  importOnto(pairs: readonly FilePair[], country: string): Card[];
 }
 
 /** Makes the interface of the duplicates worker. */
@@ -87,6 +97,7 @@ export function makeInspector(): InspectorApi {
     },
     newsIn: (signed, country) =>
       signed.flatMap(({ signature, card }) => findNews(card, signature, { country })),
+    importOnto: (pairs, country) => pairs.map(({ now, file }) => importOnto(now, file, country)),
     unite: (mine, theirs, country) => mergeCards([mine, theirs], { country }),
   };
 }

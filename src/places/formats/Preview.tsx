@@ -25,7 +25,7 @@ interface PreviewProps {
 
 /** What an import would do, part by part and card by card; nothing has been changed yet. */
 export function Preview({ preview, onImport, onDrop }: PreviewProps) {
-  const { fresh, same, different } = preview.intake;
+  const { fresh, same, different, onto } = preview.intake;
   // New cards are taken unless left out; a card that would replace one only when chosen.
   const [left, setLeft] = useState<ReadonlySet<string>>(() => new Set(different.map(({ uid }) => uid)));
   const cards = [...fresh, ...different].filter(({ uid }) => !left.has(uid));
@@ -56,7 +56,7 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
         cards={different}
         left={left}
         onChoose={choose}
-        isCompared
+        becomes={(card) => (isReplacing ? card : (onto.get(card.uid) ?? card))}
         testID="take-different"
       />
       {different.length === 0 ? null : (
@@ -92,12 +92,13 @@ interface GroupProps {
   readonly cards: readonly Card[];
   readonly left: ReadonlySet<string>;
   readonly onChoose: (cards: readonly Card[], isOn: boolean) => void;
-  readonly isCompared?: boolean;
+  /** What the book's card would be; only for cards that are in the book. */
+  readonly becomes?: (card: Card) => Card;
   readonly testID: string;
 }
 
 /** Cards that are alike in what would happen to them; chosen all at once or one by one. */
-function Group({ title, hint, cards, left, onChoose, isCompared = false, testID }: GroupProps) {
+function Group({ title, hint, cards, left, onChoose, becomes, testID }: GroupProps) {
   const [isAll, setAll] = useState(false);
   const getCard = useCardGetter();
   if (cards.length === 0) return null;
@@ -105,8 +106,8 @@ function Group({ title, hint, cards, left, onChoose, isCompared = false, testID 
   const rest = cards.length - shown.length;
   const chosen = cards.filter(({ uid }) => !left.has(uid)).length;
   const lineOf = (card: Card) => {
-    const known = isCompared ? getCard(card.uid) : undefined;
-    return known ? texts.differsIn(changedValues(known, card).join(', ')) : secondLine(card);
+    const known = becomes && getCard(card.uid);
+    return known ? texts.differsIn(changedValues(known, becomes(card)).join(', ')) : secondLine(card);
   };
   return (
     <View>

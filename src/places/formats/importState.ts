@@ -1,6 +1,6 @@
 import type { FileContents } from '@/book/clients';
 import type { ImportReport } from '@/book/formats';
-import type { ImportComparison } from '@/core/formats';
+import type { ImportPlan } from '@/book/formats';
 
 /** A fault with the file it is in. */
 export type FileProblem = ImportReport['problems'][number];
@@ -27,7 +27,7 @@ export interface TableMapping {
 export interface ImportPreview {
   readonly kind: 'preview';
   readonly source: string;
-  readonly intake: ImportComparison;
+  readonly intake: ImportPlan;
   readonly problems: readonly FileProblem[];
 }
 
