@@ -1,4 +1,4 @@
-import { changeBook, changeSettings, commit, newChange, redo, undo } from '@/book/commit';
+import { changeBook, changeInBatches, changeSettings, commit, newChange, redo, undo } from '@/book/commit';
 import { importCards, previewImport } from '@/book/formats';
 import { selectBookList } from '@/book/state';
 import { readCardNow } from '@/book/state/readCardNow';
@@ -326,4 +326,16 @@ test('a month of talks that can’t be read is set aside before anything is writ
   expect(storage.entries.get('aside:talks:2026-11')).toBe('[{"id":"t1","cut o');
   expect(JSON.parse(storage.entries.get('talks:2026-11') ?? '')).toMatchObject([{ id: 't2' }]);
   expect(store.getState().status.setAside).toEqual(['talks:2026-11']);
+});
+
+test('a long change that changes nothing leaves the book saved', async () => {
+  const { store, writer } = openTestBook();
+  await store.dispatch(openBook());
+  await store.dispatch(add(ada));
+  await writer.flush();
+  expect(
+    await store.dispatch(changeInBatches({ cause: 'edit', label: '', edits: put(ada) })),
+  ).toBeUndefined();
+  await writer.flush();
+  expect(store.getState().status.saving.kind).toBe('saved');
 });

@@ -101,7 +101,7 @@ test('sizes of one’s own are typed, and what doesn’t fit the paper says so',
   await openLetters(page);
   await page.getByRole('radio', { name: 'Custom size' }).click();
   await page.getByTestId('size-From the left edge').fill('40');
-  await expect(page.getByTestId('labels')).toContainText('beside the paper');
+  await expect(page.getByTestId('labels')).toContainText('over the right edge');
   await expect(page.getByTestId('print-labels')).toBeDisabled();
   await page.getByTestId('size-Labels in a row').fill('2');
   await expect(page.getByTestId('print-labels')).toBeEnabled();

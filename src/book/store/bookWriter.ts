@@ -224,6 +224,8 @@ export class BookWriter {
   }
 
   private soon(): void {
+    // What puts nothing isn't saved, either: nobody would ever say that it is.
+    if (!this.isBusy) return;
     this.events.onSaving();
     this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
   }
