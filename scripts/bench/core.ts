@@ -22,7 +22,7 @@ import {
 } from '@/core/talks';
 import { duplicateFacts, groupDuplicates, mergeCards } from '@/core/tidy';
 import { pairKey } from '@/core/tidy/duplicates/groupDuplicates';
-import { Dice, duplicateOf,generateLargeBook } from '@/demo';
+import { Dice, duplicateOf, generateLargeBook } from '@/demo';
 
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */
 const QUERIES = [
