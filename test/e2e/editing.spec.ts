@@ -172,6 +172,44 @@ test('two pages of one book see each other’s changes and keep both', ONE_SIZE,
   await expect(one.getByTestId('card-page')).toContainText('Del');
 });
 
+test(
+  'two pages that save the same card at the same moment, and a long change on one of them, lose nothing',
+  ONE_SIZE,
+  async ({ context }) => {
+    const [one, two] = [await context.newPage(), await context.newPage()];
+    for (const page of [one, two]) {
+      await page.goto(`${DEMO}/book`);
+      await isRead(page);
+      await find(page, 'ames', /Delphine Ames/);
+      await page.getByTestId('edit-card').click();
+    }
+    await one.getByTestId('field-nickname').fill('Del');
+    await two.getByTestId('field-title').fill('Viola da gamba');
+    await Promise.all([one, two].map((page) => page.getByTestId('save-card').click()));
+    for (const page of [one, two])
+      for (const text of ['Del', 'Viola da gamba'])
+        await expect(page.getByTestId('card-page')).toContainText(text);
+
+    // All cards get a tag on one page, piece by piece, while the other one edits one of them.
+    await two.getByTestId('edit-card').click();
+    await two.getByTestId('field-nickname').fill('Della');
+    await one.goto(`${DEMO}/book`);
+    await isRead(one);
+    await one.getByTestId('choose-several').click();
+    await one.getByTestId('choose-all').click();
+    await one.getByTestId('many-tags').click();
+    await one.getByTestId('new-tag').fill('everybody');
+    await Promise.all([one.getByTestId('give-tag').click(), two.getByTestId('save-card').click()]);
+    await expect(one.getByRole('checkbox', { name: 'everybody' })).toBeChecked();
+    await isSaved(one);
+    await isSaved(two);
+    await two.reload();
+    await isRead(two);
+    for (const text of ['Della', 'Viola da gamba', 'everybody'])
+      await expect(two.getByTestId('card-page')).toContainText(text);
+  },
+);
+
 test('what a card holds is text, whatever it says', ONE_SIZE, async ({ page }) => {
   await page.goto(`${OWN}/book/new`);
   await isRead(page);
