@@ -157,7 +157,6 @@ function recordsOf(talks: readonly Talk[]): Record<string, string> {
 /** @param isMore - whether something else has still to come in before the book has been read */
 function readAllCards(keys: readonly Uid[], isMore: boolean): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
-    const country = selectSettings(getState()).country;
     const remembered = new Set(selectOrder(getState()));
     for (let start = 0; start < keys.length; start += CHUNK) {
       const chunk = keys.slice(start, start + CHUNK);
@@ -165,9 +164,7 @@ function readAllCards(keys: readonly Uid[], isMore: boolean): AppThunk<Promise<v
       if (damaged.length > 0)
         dispatch(recordsSetAside(damaged.map(({ key, message }) => `${key}: ${message}`)));
       for (const { uid } of cards) remembered.delete(uid);
-      dispatch(cardsArrived({ upserts: cards, removed: [] }));
       dispatch(readingChanged({ done: Math.min(start + CHUNK, keys.length), total: keys.length }));
-      void services.search.put(cards, [], country);
       await services.yieldToPage();
     }
     // Rows of cards that are no longer there.
@@ -216,8 +213,7 @@ export function refreshFromStore(
   talks: Pick<Written, 'months' | 'summaries'> = { months: [], summaries: [] },
 ): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
-    const { cards, removed } = await services.writer.readCards(uids);
-    dispatch(cardsArrived({ upserts: cards, removed }));
+    await services.writer.readCards(uids);
     dispatch(
       changesArrived(
         await readChanges(
@@ -228,7 +224,6 @@ export function refreshFromStore(
     );
     const settings = hasSettings ? await services.storage.getItem(KEYS.settings) : null;
     if (settings !== null) dispatch(applySettings(settingsSchema.parse(parseJson(settings) ?? {})));
-    void services.search.put(cards, removed, selectSettings(getState()).country);
     // Months that nobody has looked at here yet are read when somebody does.
     const known = talks.months.filter((month) => selectShards(getState())[month]);
     await dispatch(readShards(known, true));

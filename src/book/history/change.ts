@@ -1,4 +1,13 @@
-import { applyEdits, type Card, diffCards, type Direction, type Edit, type Uid } from '@/core/card';
+import { isSameJson } from '@/core/base';
+import {
+  applyEdits,
+  type Card,
+  diffCards,
+  type Direction,
+  type Edit,
+  type Uid,
+  uniteJson,
+} from '@/core/card';
 import type { News, Talk } from '@/core/talks';
 
 /** Why the book changed. */
@@ -108,8 +117,13 @@ export function replayChange(
       if (now) removed.push(one.uid);
       return now ? { ...one, card: now } : one;
     }
-    if (one.card && !now) upserts.push(one.card);
-    else missed += 1;
+    if (!one.card) missed += 1;
+    else if (!now) upserts.push(one.card);
+    else {
+      // Somebody else has brought it back meanwhile: both have their values, and theirs stand.
+      const both = uniteJson(one.card, now);
+      if (!isSameJson(both, now)) upserts.push({ ...both, updated: stamp });
+    }
     return one;
   });
   return {

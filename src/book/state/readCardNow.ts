@@ -1,6 +1,5 @@
 import type { Card, Uid } from '@/core/card';
 
-import { cardsArrived } from './actions';
 import type { AppThunk } from './appStore';
 import { selectCardsByUid } from './cardsSlice';
 import { selectReading } from './statusSlice';
@@ -10,8 +9,7 @@ export function readCardNow(uid: Uid): AppThunk<Promise<Card | undefined>> {
   return async (dispatch, getState, services) => {
     // Once all are read, an unknown card doesn't exist; its key may, until its removal is written.
     if (selectReading(getState()) === undefined || services.writer.isWaiting(uid)) return undefined;
-    const { cards } = await services.writer.readCards([uid]);
-    dispatch(cardsArrived({ upserts: cards, removed: [] }));
+    await services.writer.readCards([uid]);
     return selectCardsByUid(getState()).get(uid);
   };
 }

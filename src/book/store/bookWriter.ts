@@ -98,9 +98,11 @@ export class BookWriter {
   }
 
   /**
-   * Reads cards as they are in the store, while no page writes. What this page has still to write goes on top.
+   * Reads cards as they are in the store, while no page writes, and shows them; what this page has still to write goes
+   * on top. Showing them doesn't wait for whoever asked: an edit made in between would begin with a card that is older
+   * than what it is compared with, and take away what has come.
    *
-   * @returns the cards to be shown, those that are gone, and records that can't be read, which are set aside
+   * @returns the cards shown, those that are gone, and records that can't be read, which are set aside
    */
   async readCards(uids: readonly Uid[]): Promise<StoredCards & { readonly removed: readonly Uid[] }> {
     return this.alone(async () => {
@@ -117,12 +119,12 @@ export class BookWriter {
       const shown: Card[] = [];
       const removed: Uid[] = [];
       for (const uid of uids) {
-        const theirs = there.get(uid);
-        this.saw(uid, theirs);
-        const card = this.cards.arrived(uid, theirs);
+        this.saw(uid, there.get(uid));
+        const card = this.cards.arrived(uid, there.get(uid));
         if (card) shown.push(card);
         else removed.push(uid);
       }
+      this.events.onMerged({ cards: shown, removed, talks: [], summaries: [] });
       return { cards: shown, damaged, removed };
     });
   }
@@ -300,18 +302,23 @@ export class BookWriter {
 
   private async write(): Promise<void> {
     const written = new Set<string>();
-    while (this.isBusy) {
+    let fault: string | undefined;
+    while (this.isBusy && fault === undefined) {
       try {
         for (const key of await this.alone(() => this.writeBatch())) written.add(key);
       } catch (error) {
-        this.events.onFailed(errorMessage(error));
-        return;
+        fault = errorMessage(error);
       }
     }
-    if (written.size === 0) return;
+    // Other pages are told of what is in the store, also where the rest could not be written.
+    if (written.size > 0) this.events.onSaved(this.describe(written));
+    if (fault !== undefined) this.events.onFailed(fault);
+  }
+
+  private describe(written: ReadonlySet<string>): Written {
     const under = (prefix: string) =>
       [...written].flatMap((key) => (key.startsWith(prefix) ? [key.slice(prefix.length)] : []));
-    this.events.onSaved({
+    return {
       uids: under(KEYS.card),
       changeIds: under(KEYS.change),
       settings: written.has(KEYS.settings),
@@ -319,7 +326,7 @@ export class BookWriter {
       summaries: under(KEYS.summary),
       queued: under(KEYS.card).filter((uid) => this.queue.has(uid)),
       hub: written.has(KEYS.hub),
-    });
+    };
   }
 
   /** @returns the keys that were written */

@@ -123,6 +123,19 @@ const told: readonly { readonly name: string; readonly steps: readonly Step[] }[
     ],
   },
   {
+    name: 'a long change of which the store takes a part and refuses the rest',
+    steps: [
+      { kind: 'long', tab: 0, at: 0 },
+      { kind: 'edit', tab: 0, at: 0 },
+      { kind: 'flush', tab: 0 },
+      { kind: 'edit', tab: 0, at: 0 },
+      { kind: 'wait', ticks: 12 },
+      { kind: 'refuse' },
+      { kind: 'edit', tab: 0, at: 0 },
+      { kind: 'wait', ticks: 21 },
+    ],
+  },
+  {
     name: 'an edit of a card that another page deletes',
     steps: [
       { kind: 'delete', tab: 0, at: 0 },

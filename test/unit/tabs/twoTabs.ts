@@ -185,7 +185,8 @@ export class TwoTabs {
       }
       case 'save': {
         const form = tab.forms.shift();
-        if (!form) return;
+        // Saved over a deletion, a form brings back all that stood in it, undone steps included.
+        if (!form || !tab.cards.get(form.before.uid)) return;
         const after = this.fill(form.field)(form.before);
         const edits = [changed(form.before, after)];
         this.note(store.dispatch(changeBook({ cause: 'edit', label: form.field, edits })), form.field, [
