@@ -283,8 +283,8 @@ test('a step that was undone and then dropped is not made again after a reload',
   await store.dispatch(undo());
   await store.dispatch(add(bo));
   await store.dispatch(undo());
-  await store.dispatch(redo());
   await writer.flush();
+  // Only the later step can be made again: the earlier one was dropped by it.
   const later = openTestBook(storage);
   await later.store.dispatch(openBook());
   await later.store.dispatch(redo());
@@ -338,4 +338,19 @@ test('a long change that changes nothing leaves the book saved', async () => {
   ).toBeUndefined();
   await writer.flush();
   expect(store.getState().status.saving.kind).toBe('saved');
+});
+
+test('a long change drops what had been undone, after a reload as well', async () => {
+  const { store, storage, writer } = openTestBook();
+  await store.dispatch(openBook());
+  await store.dispatch(add(ada));
+  await store.dispatch(undo());
+  await store.dispatch(changeInBatches({ cause: 'add', label: 'Added', edits: put(bo) }));
+  await store.dispatch(undo());
+  await writer.flush();
+  // Only the later step can be made again: the earlier one was dropped by it.
+  const later = openTestBook(storage);
+  await later.store.dispatch(openBook());
+  await later.store.dispatch(redo());
+  expect(later.store.getState().cards.byUid.uids()).toEqual([bo.uid]);
 });

@@ -139,17 +139,8 @@ export function commit(
   pairs: readonly BeforeAfter[],
   { isReplay = false, isFromHub = false, isAlone = false }: CommitOptions = {},
 ): AppThunk<Promise<void>> {
-  return (dispatch, getState, { writer, search }) => {
-    const upserts = pairs.flatMap(({ after }) => after ?? []);
-    const removed = pairs.flatMap(({ before, after }) => (after || !before ? [] : before.uid));
-    // Something new was done: what had been undone can't be redone any more, after a reload either.
-    if (!isReplay && change.cause !== 'sync')
-      for (const one of selectHistory(getState()))
-        if (one.state === 'undone')
-          writer.put(`${KEYS.change}${one.id}`, JSON.stringify({ ...one, state: 'dropped' }));
-    dispatch(bookChanged({ upserts, removed, change, isReplay }));
-    writer.putChange(change, upserts, removed, isFromHub);
-    void search.put(upserts, removed, selectSettings(getState()).country);
+  return (dispatch) => {
+    dispatch(noteStep(change, pairs, { isReplay, isFromHub }));
     dispatch(
       cardsChanged({
         cause: isReplay ? 'edit' : change.cause,
@@ -162,6 +153,26 @@ export function commit(
     for (const side of sides) dispatch(applySide(side, isBack));
     if (isBack && intake !== undefined) void dispatch(removeImportedTalks(intake));
     return talks.length > 0 && !isReplay ? dispatch(putTalks(talks, isFromHub)) : Promise.resolve();
+  };
+}
+
+/** Notes a step, or one that has grown: shows its cards and has both written. */
+export function noteStep(
+  change: Change,
+  pairs: readonly BeforeAfter[],
+  { isReplay = false, isFromHub = false }: Omit<CommitOptions, 'isAlone'> = {},
+): AppThunk {
+  return (dispatch, getState, { writer, search }) => {
+    const upserts = pairs.flatMap(({ after }) => after ?? []);
+    const removed = pairs.flatMap(({ before, after }) => (after || !before ? [] : before.uid));
+    // Something new was done: what had been undone can't be redone any more, after a reload either.
+    if (!isReplay && change.cause !== 'sync')
+      for (const one of selectHistory(getState()))
+        if (one.state === 'undone')
+          writer.put(`${KEYS.change}${one.id}`, JSON.stringify({ ...one, state: 'dropped' }));
+    dispatch(bookChanged({ upserts, removed, change, isReplay }));
+    writer.putChange(change, upserts, removed, isFromHub);
+    void search.put(upserts, removed, selectSettings(getState()).country);
   };
 }
 
@@ -205,7 +216,6 @@ export function replay(change: Change, direction: 'forward' | 'backward'): AppTh
 function replayTalks(change: Change, direction: 'forward' | 'backward'): AppThunk<Promise<number>> {
   return async (dispatch, _, services) => {
     const { talks = [] } = change;
-    if (talks.length === 0) return 0;
     return inTurn(services, async () => {
       const now = await dispatch(findTalks(talks));
       const replayed = replayTalkChanges(talks, direction, now);

@@ -1,16 +1,9 @@
-import { type BeforeAfter, type CardChange, type CardEdit, type Change, toCardChanges } from '@/book/history';
-import {
-  type AppThunk,
-  bookChanged,
-  cardsArrived,
-  cardsChanged,
-  noticeShown,
-  selectCardsByUid,
-  selectSettings,
-} from '@/book/state';
+import { type CardChange, type Change, toCardChanges } from '@/book/history';
+import { type AppThunk, cardsChanged, noticeShown, selectCardsByUid } from '@/book/state';
 import { inBatches } from '@/core/base';
+import type { Card } from '@/core/card';
 
-import { applyToBook, type ChangeRequest, newChange, undo } from './changeBook';
+import { applyToBook, type ChangeRequest, newChange, noteStep, undo } from './changeBook';
 import { putTalks } from './changeTalks';
 
 /** Cards changed per batch, before yielding to the page. */
@@ -37,18 +30,17 @@ export function changeInBatches(
   return async (dispatch, getState, services) => {
     const at = services.utcNow();
     const changes: CardChange[] = [];
-    const pairs: BeforeAfter[] = [];
+    const arrived: Card[] = [];
     const said = talks.length === 0 ? {} : { talks };
     let change = newChange(services, { cause, label, cards: [], at, ...said });
     let seen = 0;
     for (const piece of inBatches(edits, PIECE)) {
-      const some = dispatch(takePiece(piece, change));
-      if (some.length > 0) {
-        changes.push(...toCardChanges(some));
-        pairs.push(...some.map(({ before, after }) => (after ? { after } : { before })));
+      const pairs = applyToBook(services, selectCardsByUid(getState()), piece, cause, at);
+      if (pairs.length > 0) {
+        changes.push(...toCardChanges(pairs));
+        arrived.push(...pairs.flatMap(({ after }) => after ?? []));
         change = { ...change, cards: [...changes] };
-        dispatch(bookChanged({ upserts: [], removed: [], change }));
-        services.writer.putChange(change, [], []);
+        dispatch(noteStep(change, pairs));
       }
       seen += piece.length;
       await services.writer.flush();
@@ -60,33 +52,12 @@ export function changeInBatches(
     }
     if (changes.length === 0 && talks.length === 0) return undefined;
     if (talks.length > 0) {
-      if (changes.length === 0) {
-        dispatch(bookChanged({ upserts: [], removed: [], change }));
-        services.writer.putChange(change, [], []);
-      }
+      if (changes.length === 0) dispatch(noteStep(change, []));
       await dispatch(putTalks(talks));
     }
     await services.writer.flush();
     dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
-    dispatch(
-      cardsChanged({
-        cause,
-        pairs: pairs.flatMap(({ after }) => (after ? [{ before: undefined, after }] : [])),
-      }),
-    );
+    dispatch(cardsChanged({ cause, pairs: arrived.map((after) => ({ before: undefined, after })) }));
     return change;
-  };
-}
-
-/** Shows a piece and has it written. @returns the cards it changes */
-function takePiece(piece: readonly CardEdit[], { cause, at }: Change): AppThunk<BeforeAfter[]> {
-  return (dispatch, getState, services) => {
-    const pairs = applyToBook(services, selectCardsByUid(getState()), piece, cause, at);
-    const upserts = pairs.flatMap(({ after }) => after ?? []);
-    const removed = pairs.flatMap(({ before, after }) => (after || !before ? [] : before.uid));
-    dispatch(cardsArrived({ upserts, removed }));
-    services.writer.putCards(upserts, removed);
-    void services.search.put(upserts, removed, selectSettings(getState()).country);
-    return pairs;
   };
 }
