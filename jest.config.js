@@ -33,6 +33,8 @@ const ignored = webPreset.transformIgnorePatterns.map((pattern) =>
 
 /** Plain TypeScript runs in Node; what draws something runs with jest-expo's web preset. */
 module.exports = {
+  // Ends a test that hangs. How fast one is says nothing here: a busy machine is ten times slower.
+  testTimeout: 180_000,
   projects: [
     {
       displayName: 'core',

@@ -11,9 +11,6 @@ import { openStore } from '@/hub/store';
 import { makeHub } from './makeHub';
 import { readTls } from './readTls';
 
-// Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
-jest.setTimeout(60_000);
-
 // Made for these tests, for hub.example: openssl req -x509 -newkey rsa:2048 -nodes.
 const CORDIALIS_CERT = 'test/fixtures/tls/cert.pem';
 const CORDIALIS_KEY = 'test/fixtures/tls/key.pem';

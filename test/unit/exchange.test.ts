@@ -14,9 +14,6 @@ import type { Credentials } from '@/hub/sync/passports/passports';
 import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 import { HubFault, type HubQuestion } from '@/platform';
 
-// Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
-jest.setTimeout(60_000);
-
 const NOW = TEST_NOW;
 let hub: TestHub;
 let db: HubDb;

@@ -100,7 +100,7 @@ function lint(): Record<string, string[]> {
 let found: Record<string, string[]>;
 beforeAll(() => {
   found = lint();
-}, 180_000);
+});
 
 for (const { name, rules } of cases) {
   test(`lint: ${name}`, () => {

@@ -14,8 +14,6 @@ import { makeCode } from '@/hub/sync';
 import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
 import { HubFault, type HubQuestion } from '@/platform';
 
-jest.setTimeout(60_000);
-
 let hub: TestHub;
 let isOff = false;
 

@@ -10,8 +10,6 @@ import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
 import { rowOf } from '@/hub/write/mailbox/mailbox';
 import { HubFault, type HubQuestion } from '@/platform';
 
-jest.setTimeout(60_000);
-
 /** What was read out of the files that were taken in. */
 const taken: string[] = [];
 jest.mock('@/book/talks/importTalks', () => ({

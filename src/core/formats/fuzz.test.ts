@@ -125,4 +125,4 @@ test(`${FILES} hurt files crash no reader and keep none busy`, () => {
     }
   }
   expect(read).toBeGreaterThan(FILES / 2);
-}, 120_000);
+});

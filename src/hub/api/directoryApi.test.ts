@@ -8,8 +8,6 @@ import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing'
 
 import { directoryApi } from './directoryApi';
 
-jest.setTimeout(60_000);
-
 let hub: TestHub;
 let nowMs = Date.parse(TEST_NOW);
 let uids = 0;

@@ -11,8 +11,6 @@ import { addDevice, makeCode, pairBrowser } from '@/hub/sync';
 import type { Credentials } from '@/hub/sync/passports/passports';
 import { TEST_NOW } from '@/hub/testing';
 
-jest.setTimeout(60_000);
-
 let folder = '';
 let db: HubDb;
 let server: Server;

@@ -11,8 +11,6 @@ import { addDevice, answerPull, changePassport, listDevices, type Passport, setM
 import type { Credentials } from '@/hub/sync/passports/passports';
 import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 
-jest.setTimeout(60_000);
-
 const Jimp = createJimp({ plugins: [resizing], formats: [jpeg] });
 
 let hub: TestHub;

@@ -8,8 +8,6 @@ import { newCard } from '@/core/card';
 
 import { cutPicture, isSamePicture, withCutPictures, withServedPictures } from './cutPicture';
 
-jest.setTimeout(60_000);
-
 const Jimp = createJimp({ plugins: [resizing], formats: [jpeg, png] });
 
 /** A picture with something to see in each corner. @param seed - another one, another picture */

@@ -9,9 +9,6 @@ import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing'
 import { addAccount, listAccounts } from './accounts';
 import { syncAccount } from './syncAccount';
 
-// Some do dozens of requests and writes that go to the disk, on a machine that may be busy.
-jest.setTimeout(60_000);
-
 const NOW = TEST_NOW;
 /** The hub that is the client, and the one that is the server. */
 let client: TestHub;

@@ -15,8 +15,6 @@ import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing'
 
 import { undoSync } from './undoSync';
 
-jest.setTimeout(60_000);
-
 let hub: TestHub;
 beforeEach(async () => {
   hub = await startTestHub();

@@ -12,8 +12,6 @@ import { listMails, MailFault, newMail, openMail, readMail, sendMails } from './
 import { nameIn, repliesTo } from './replies';
 import { stageMails } from './stageMails';
 
-jest.setTimeout(60_000);
-
 let hub: TestHub;
 const START = Date.parse('2026-11-26T10:00:00Z');
 const MINUTES = 60_000;
