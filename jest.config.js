@@ -26,9 +26,9 @@ const transform = [
   },
 ];
 
-/** The preset's packages that stay as they are, but for one that has nothing but ES modules. */
+/** The preset's packages that stay as they are, but for those that have nothing but ES modules. */
 const ignored = webPreset.transformIgnorePatterns.map((pattern) =>
-  pattern.includes('(?!') ? pattern.replace('(?!', '(?!any-ascii|') : pattern,
+  pattern.includes('(?!') ? pattern.replace('(?!', '(?!any-ascii|@noble|') : pattern,
 );
 
 /** Plain TypeScript runs in Node; what draws something runs with jest-expo's web preset. */
@@ -45,7 +45,7 @@ module.exports = {
       ],
       transform: { '\\.[jt]sx?$': transform },
       transformIgnorePatterns: [
-        '/node_modules/(?!(comlink|any-ascii|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',
+        '/node_modules/(?!(comlink|any-ascii|@noble|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',
       ],
       moduleNameMapper: alias,
     },
@@ -53,7 +53,10 @@ module.exports = {
       displayName: 'ui',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,places,app,platform}/**/*.test.tsx', '<rootDir>/src/book/**/*.test.tsx'],
-      transform: { '^(?!.*/node_modules/).*\\.tsx?$': transform, '/node_modules/any-ascii/': transform },
+      transform: {
+        '^(?!.*/node_modules/).*\\.tsx?$': transform,
+        '/node_modules/(any-ascii|@noble)/': transform,
+      },
       transformIgnorePatterns: ignored,
       moduleNameMapper: {
         '^react-native$': 'react-native-web',

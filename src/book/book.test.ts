@@ -1,5 +1,6 @@
-import { changeBook, changeInBatches, changeSettings, commit, newChange, redo, undo } from '@/book/commit';
+import { changeBook, changeInBatches, changeSettings, commit, newStep, redo, undo } from '@/book/commit';
 import { importCards, previewImport } from '@/book/formats';
+import { toCardChanges } from '@/book/history';
 import { selectBookList } from '@/book/state';
 import { readCardNow } from '@/book/state/readCardNow';
 import { type Card, newCard, parseName } from '@/core/card';
@@ -29,7 +30,7 @@ test('what is changed is in the store after a write, a key a card, and a new pag
   const second = openTestBook(first.storage);
   await second.store.dispatch(openBook());
   expect(second.store.getState().cards.byUid).toEqual(first.store.getState().cards.byUid);
-  expect(second.store.getState().history.changes).toHaveLength(1);
+  expect(second.store.getState().history.steps).toHaveLength(1);
 });
 
 test('a write that fails is never called saved, and is made good by the next', async () => {
@@ -115,7 +116,7 @@ test('saving a card without a change is no change', async () => {
   expect(
     await store.dispatch(changeBook({ cause: 'edit', label: 'Edited', edits: put(ada) })),
   ).toBeUndefined();
-  expect(store.getState().history.changes).toHaveLength(1);
+  expect(store.getState().history.steps).toHaveLength(1);
 });
 
 test('two pages that change different values of one card do not overwrite each other', async () => {
@@ -300,8 +301,9 @@ test('what a device did is not what Undo takes back, and leaves what can be made
   const after = { ...ada, nicknames: { n1: { name: 'Phone' } } };
   const [before] = store.getState().cards.byUid.values();
   const at = services.utcNow();
-  const step = newChange(services, { cause: 'sync', label: 'Phone: changed', cards: [], at });
-  await store.dispatch(commit(step, [{ before, after }]));
+  const step = newStep(services, { cause: 'sync', label: 'Phone: changed', at });
+  const pairs = [{ before, after }];
+  store.dispatch(commit(step, { cards: toCardChanges(pairs) }, pairs));
   await store.dispatch(redo());
   expect(store.getState().cards.byUid.uids().toSorted()).toEqual([ada.uid, bo.uid].toSorted());
   await store.dispatch(undo());

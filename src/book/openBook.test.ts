@@ -140,7 +140,7 @@ test('what another page has written comes in: cards, removals, history, settings
   await two.store.dispatch(refreshFromStore(['uid-Cy Dee', 'uid-Bo Ek'], [change?.id ?? ''], true));
   expect(shownOf(two)).toEqual(['Ada Lowther', 'Cy Dee']);
   expect(two.store.getState().settings.sortBy).toBe('given');
-  expect(two.store.getState().history.changes.map(({ id }) => id)).toContain(change?.id);
+  expect(two.store.getState().history.steps.map(({ id }) => id)).toContain(change?.id);
 });
 
 test('settings are kept for the next start', async () => {

@@ -1,10 +1,16 @@
-import { applySettings, changeSettings, readShards, readSummaries } from '@/book/commit';
-import type { Change } from '@/book/history';
+import {
+  applySettings,
+  changeSettings,
+  convertOldHistory,
+  findUnfinished,
+  readShards,
+  readSteps,
+  readSummaries,
+} from '@/book/commit';
 import {
   type AppThunk,
   bookOpened,
   cardsArrived,
-  changesArrived,
   openFailed,
   pairingChanged,
   pairingSchema,
@@ -18,9 +24,9 @@ import {
   selectRowsByUid,
   selectSettings,
   selectShards,
-  type Services,
   settingsArrived,
   settingsSchema,
+  stepsArrived,
   summariesArrived,
   talksChanged,
 } from '@/book/state';
@@ -39,7 +45,7 @@ const CHUNK = 400;
 const ROWS_AT_ONCE = 3000;
 
 /** Steps of the history that are at hand after a start. */
-const CHANGES_AT_START = 60;
+const STEPS_AT_START = 300;
 
 /**
  * Opens the book: first its rows as they were last time, so that it can be looked at; then its cards, in pieces; then
@@ -80,11 +86,7 @@ export function openBook(): AppThunk<Promise<void>> {
         ),
       );
       await dispatch(readSummaries(keys.filter((key) => key.startsWith(KEYS.summary))));
-      const changes = keys
-        .filter((key) => key.startsWith(KEYS.change))
-        .sort()
-        .slice(-CHANGES_AT_START);
-      dispatch(changesArrived(await readChanges(services, changes)));
+      await dispatch(openHistory());
       await dispatch(saveRowSnapshot());
       if (isMore) {
         await dispatch(takeInFirstMail());
@@ -205,23 +207,37 @@ export function takeMerged({ cards, removed, talks, summaries }: Merged): AppThu
   };
 }
 
+/** Reads the last steps of the history, and what a page that was closed has left half done. */
+function openHistory(): AppThunk<Promise<void>> {
+  return async (dispatch, _, services) => {
+    const { storage } = services;
+    const under = (keys: readonly string[], prefix: string) => keys.filter((key) => key.startsWith(prefix));
+    const old = under(await storage.getAllKeys(), KEYS.oldChange);
+    const aside = old.length === 0 ? [] : await dispatch(convertOldHistory(old));
+    const keys = await storage.getAllKeys();
+    const ids = under(keys, KEYS.step).map((key) => key.slice(KEYS.step.length));
+    const { steps, damaged } = await readSteps(services, ids.sort().slice(-STEPS_AT_START));
+    if (damaged.length > 0) {
+      await storage.setMany(Object.fromEntries(damaged.map(([key, text]) => [`${KEYS.aside}${key}`, text])));
+      await storage.removeMany(damaged.map(([key]) => key));
+    }
+    const names = [...aside, ...damaged.map(([key]) => key)];
+    if (names.length > 0) dispatch(recordsSetAside(names.map((name) => `${name}: ${wording.stepIsDamaged}`)));
+    dispatch(stepsArrived(steps));
+    await dispatch(findUnfinished(under(keys, KEYS.todo)));
+  };
+}
+
 /** What another page has written: reads it and shows it. */
 export function refreshFromStore(
   uids: readonly Uid[],
-  changeIds: readonly string[],
+  steps: readonly string[],
   hasSettings: boolean,
   talks: Pick<Written, 'months' | 'summaries'> = { months: [], summaries: [] },
 ): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     await services.writer.readCards(uids);
-    dispatch(
-      changesArrived(
-        await readChanges(
-          services,
-          changeIds.map((id) => `${KEYS.change}${id}`),
-        ),
-      ),
-    );
+    dispatch(stepsArrived((await readSteps(services, steps)).steps));
     const settings = hasSettings ? await services.storage.getItem(KEYS.settings) : null;
     if (settings !== null) dispatch(applySettings(settingsSchema.parse(parseJson(settings) ?? {})));
     // Months that nobody has looked at here yet are read when somebody does.
@@ -234,25 +250,6 @@ export function refreshFromStore(
       ),
     );
   };
-}
-
-async function readChanges(services: Services, keys: string[]): Promise<Change[]> {
-  const stored = await services.storage.getMany(keys);
-  return keys.flatMap((key) => {
-    const change = parseJson(stored[key]);
-    // Written by this program only; one that was cut short is left out.
-    return isChange(change) ? [change] : [];
-  });
-}
-
-function isChange(value: unknown): value is Change {
-  return (
-    typeof value === 'object' &&
-    value !== null &&
-    'id' in value &&
-    'cards' in value &&
-    Array.isArray(value.cards)
-  );
 }
 
 interface RowSnapshot {

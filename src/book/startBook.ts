@@ -8,6 +8,7 @@ import {
   fetchDemoCards,
   fetchDemoMail,
   fetchDemoTalks,
+  ifTabLockFree,
   newUid,
   nowMs,
   onPageLeave,
@@ -47,10 +48,10 @@ function startBook(name: BookName): Book {
   const storage = openStorage(name);
   let remember: ReturnType<typeof setTimeout> | undefined;
   const channel = openTabChannel(name, (message) => {
-    const { uids, changeIds, settings, queued, hub, ...talks } = message as Written;
+    const { uids, steps, settings, queued, hub, ...talks } = message as Written;
     writer.sawQueued(queued);
     if (hub) void store.dispatch(readPairing());
-    void store.dispatch(refreshFromStore(uids, changeIds, settings, talks));
+    void store.dispatch(refreshFromStore(uids, steps, settings, talks));
     // What that page hasn't told when it is closed is told by this one.
     void store.dispatch(readTalkQueue(talks.months));
     if (queued.length > 0) exchanging.soon();
@@ -80,6 +81,7 @@ function startBook(name: BookName): Book {
     utcNow,
     nowMs,
     yieldToPage,
+    ifAlone: (task, work) => ifTabLockFree(`${name}-${task}`, work),
     ...(name === 'cordialis-demo'
       ? { fetchFirstCards: fetchDemoCards, fetchFirstTalks: fetchDemoTalks, fetchFirstMail: fetchDemoMail }
       : {}),

@@ -134,6 +134,7 @@ export function openTestBook(
     utcNow: () => `2026-11-24T10:00:${String((tick += 1) % 60).padStart(2, '0')}Z`,
     nowMs: () => (tick += 1),
     yieldToPage: () => Promise.resolve(),
+    ifAlone: (_, work) => work(),
     ...(first ? { fetchFirstCards: () => Promise.resolve([...first]) } : {}),
     ...more,
   };

@@ -8,6 +8,19 @@ export function nowMs(): number {
   return Date.now();
 }
 
+/** Calls after some milliseconds, unless the program has ended by then. */
+export function later(call: () => void, ms: number): ReturnType<typeof setTimeout> {
+  const timer: unknown = setTimeout(call, ms);
+  // Node waits for its timers; a browser has numbers that nothing can be asked of.
+  if (typeof timer === 'object' && timer !== null && 'unref' in timer) (timer as NodeJS.Timeout).unref();
+  return timer as ReturnType<typeof setTimeout>;
+}
+
+/** Resolves after some milliseconds. */
+export function pause(ms: number): Promise<void> {
+  return new Promise((resolve) => later(resolve, ms));
+}
+
 /** A uid that no card has: urn:uuid of version 4 (RFC 9562). */
 export function newUid(): string {
   return `urn:uuid:${crypto.randomUUID()}`;

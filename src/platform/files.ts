@@ -22,7 +22,7 @@ export function pickFiles(accept: string): Promise<File[]> {
 }
 
 /** Hands a text, or bytes, to the user as a file. */
-export function saveFile(name: string, content: string | Uint8Array, mediaType: string): void {
+export function saveFile(name: string, content: string | Uint8Array | Blob, mediaType: string): void {
   const url = URL.createObjectURL(new Blob([content as BlobPart], { type: mediaType }));
   const link = document.createElement('a');
   link.href = url;

@@ -17,3 +17,11 @@ export async function withTabLock<T>(name: string, work: () => Promise<T>): Prom
   if (typeof navigator === 'undefined' || !('locks' in navigator)) return work();
   return navigator.locks.request(name, work) as Promise<T>;
 }
+
+/** Runs `work` unless another page of this browser holds the lock of that name. @returns undefined where one does */
+export async function ifTabLockFree<T>(name: string, work: () => Promise<T>): Promise<T | undefined> {
+  if (typeof navigator === 'undefined' || !('locks' in navigator)) return work();
+  return navigator.locks.request(name, { ifAvailable: true }, (lock) =>
+    lock ? work() : Promise.resolve(undefined),
+  ) as Promise<T | undefined>;
+}

@@ -200,7 +200,7 @@ test('what a device changes comes as a step that says so and can be taken back, 
     await putAs(phone, 'new.vcf', vcard('UID:eve', 'N:Brook;Eve;;;', 'FN:Eve Brook', 'TEL:020 7946 0999')),
   ).toBe(201);
   await one.exchange();
-  const [step] = one.store.getState().history.changes.slice(-1);
+  const [step] = one.store.getState().history.steps.slice(-1);
   expect(step).toMatchObject({ cause: 'sync', label: 'Phone: added Eve Brook' });
   expect(one.card('eve')).toBeDefined();
   one.store.dispatch(undo(step?.id));

@@ -3,7 +3,7 @@ import { makeHubClient } from '@/book/clients/hubClient';
 import { changeBook, changeSettings, readAllTalks, storeTalks, undo } from '@/book/commit';
 import { removeImportedTalks } from '@/book/commit/importedTalks';
 import { openBook } from '@/book/openBook';
-import { selectHistory, selectHub, selectSettings, selectSummaries } from '@/book/state';
+import { selectHub, selectSettings, selectSteps, selectSummaries } from '@/book/state';
 import { pairWithHub } from '@/book/sync';
 import { exchange } from '@/book/sync/exchange';
 import { MemoryStorage, openTestBook, put } from '@/book/testing';
@@ -108,7 +108,7 @@ test('a talk that is noted, changed, moved to another month or deleted comes ove
   await other.exchange();
   expect(await other.talks()).toEqual([]);
   expect(other.summary('ada')).toBeUndefined();
-  await other.store.dispatch(undo(selectHistory(other.store.getState()).at(-1)?.id));
+  await other.store.dispatch(undo(selectSteps(other.store.getState()).at(-1)?.id));
   await other.exchange();
   await one.exchange();
   expect(await one.talks()).toEqual(['it was in September']);

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 
-import { selectHistory, useAppSelector } from '@/book/state';
+import { selectSteps, useAppSelector } from '@/book/state';
 import type { Uid } from '@/core/card';
 import { describeChanges } from '@/core/talks';
 
@@ -10,16 +10,12 @@ import { describeChanges } from '@/core/talks';
  * @param day - ISO 8601 calendar date; undefined says nothing is new
  */
 export function useNewsOf(uid: Uid, day: string | undefined): string {
-  const changes = useAppSelector(selectHistory);
+  const steps = useAppSelector(selectSteps);
   return useMemo(() => {
     if (day === undefined) return '';
-    const properties = changes.flatMap(({ at, state, cards }) =>
-      state === 'done' && at.slice(0, 10) > day
-        ? cards.flatMap((one) =>
-            one.uid === uid && one.kind === 'edit' ? one.edits.map(({ path }) => String(path[0])) : [],
-          )
-        : [],
+    const properties = steps.flatMap(({ at, state, fields }) =>
+      state === 'done' && at.slice(0, 10) > day ? (fields?.[uid] ?? []) : [],
     );
     return describeChanges(properties);
-  }, [changes, day, uid]);
+  }, [steps, day, uid]);
 }

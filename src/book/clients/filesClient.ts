@@ -1,8 +1,8 @@
 import { proxy, type Remote } from 'comlink';
 
-import type { FileReport, FilesApi, Progress, WriteChoices } from '@/book/workers';
+import type { BackupSource, FileReport, FilesApi, Progress, WriteChoices } from '@/book/workers';
 import type { Card } from '@/core/card';
-import type { BackupContents, Invitation, RestoredBackup } from '@/core/formats';
+import type { BackupSinks, BackupSummary, Invitation } from '@/core/formats';
 
 import { type Job, runJob as runInWorker } from './runJob';
 
@@ -30,19 +30,32 @@ export function readFileInWorker(
   });
 }
 
+/** Cards in pieces: they are read, or have their photos put in, when they are asked for. */
+export type CardPieces = Iterable<readonly Card[]> | AsyncIterable<readonly Card[]>;
+
 /** The columns that a table of some cards needs. */
-export function findHeadingsInWorker(cards: readonly Card[]) {
-  return runJob((api) => api.headings(cards));
+export function findHeadingsInWorker(cards: CardPieces) {
+  return runJob(async (api) => {
+    await addAll(api, cards);
+    return api.headings();
+  });
 }
 
-/** Writes cards as the text of a file. */
+/** Writes cards as a file. */
 export function writeFileInWorker(
-  cards: readonly Card[],
+  cards: CardPieces,
   formatId: string,
   onProgress: Progress,
   options: WriteChoices = {},
-) {
-  return runJob((api) => api.write(cards, formatId, options, proxy(onProgress)));
+): Job<Blob> {
+  return runJob(async (api) => {
+    await addAll(api, cards);
+    return api.write(formatId, options, proxy(onProgress));
+  });
+}
+
+async function addAll(api: Remote<FilesApi>, cards: CardPieces): Promise<void> {
+  for await (const piece of cards) await api.add(piece);
 }
 
 /** Writes an appointment for other people's calendars. */
@@ -50,15 +63,15 @@ export function writeInvitationInWorker(invitation: Invitation) {
   return runJob((api) => api.writeInvitation(invitation));
 }
 
-/** Packs the whole book into one archive. */
-export function writeBackupInWorker(contents: BackupContents) {
-  return runJob((api) => api.writeBackup(contents));
+/** Packs the whole book into one archive. @param made - UTCDateTime */
+export function writeBackupInWorker(source: BackupSource, settings: object, made: string): Job<Blob> {
+  return runJob((api) => api.writeBackup(proxy(source), settings, made));
 }
 
-/** Opens an archive of a whole book. */
-export function readBackupInWorker(bytes: Uint8Array): Job<RestoredBackup> {
+/** Reads an archive of a whole book; what is in it goes to the sinks. */
+export function readBackupInWorker(file: Blob, sinks: BackupSinks): Job<BackupSummary> {
   return runJob(async (api) => {
-    const read = await api.readBackup(bytes);
+    const read = await api.readBackup(file, proxy(sinks));
     if ('fault' in read) throw new Error(read.fault);
     return read;
   });

@@ -3,6 +3,7 @@
  */
 export { type DuplicatesReport, findDuplicatesInWorker, mergeInWorker } from './duplicatesClient';
 export {
+  type CardPieces,
   type FileContents,
   findHeadingsInWorker,
   readBackupInWorker,

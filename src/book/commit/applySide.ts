@@ -1,18 +1,16 @@
-import type { SideChange, StoredNews } from '@/book/history';
+import type { Step, StoredNews } from '@/book/history';
 import { type AppThunk, editedSettings, newsChanged, selectSettings } from '@/book/state';
 import { KEYS } from '@/book/store';
 
 import { changeSettings } from './changeSettings';
 
-/** Applies what changed beside the cards, or its previous value. */
-export function applySide(side: SideChange, isBack: boolean): AppThunk {
+/** Applies what a step changes beside cards and talks, or the previous values of it where it is undone. */
+export function applySides({ sides = [], state }: Step): AppThunk {
   return (dispatch, getState) => {
-    switch (side.kind) {
-      case 'settings':
-        dispatch(changeSettings(editedSettings(selectSettings(getState()), side.edits, isBack)));
-        return;
-      case 'news':
-        dispatch(storeNews([isBack ? side.before : side.after]));
+    const isBack = state !== 'done';
+    for (const side of sides) {
+      if (side.kind === 'news') dispatch(storeNews([isBack ? side.before : side.after]));
+      else dispatch(changeSettings(editedSettings(selectSettings(getState()), side.edits, isBack)));
     }
   };
 }

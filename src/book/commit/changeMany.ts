@@ -1,9 +1,9 @@
-import { type Cause, type Change, edited } from '@/book/history';
+import { type Cause, edited, type Step } from '@/book/history';
 import type { AppThunk } from '@/book/state';
 import type { Card } from '@/core/card';
 
 import { changeBook } from './changeBook';
-import { type BatchOptions, changeInBatches } from './changeInBatches';
+import { type BatchOptions, changeInBatches } from './longChange';
 
 /** More cards than this are changed in batches, so that the page stays responsive. */
 const AT_ONCE = 200;
@@ -21,12 +21,12 @@ export interface ManyChangeRequest {
 /**
  * Does one thing to many cards, as one step of the history.
  *
- * @returns the change; undefined where no card differs by it, or the user has stopped it
+ * @returns the step; undefined where no card differs by it, or the user has stopped it
  */
 export function changeMany(
   { cards, label, change, cause = 'edit' }: ManyChangeRequest,
   options: BatchOptions = {},
-): AppThunk<Promise<Change | undefined>> {
+): AppThunk<Promise<Step | undefined>> {
   const edits = cards.map(({ uid }) => edited(uid, change));
   const request = { cause, label, edits };
   return edits.length > AT_ONCE ? changeInBatches(request, options) : changeBook(request);

@@ -1,12 +1,12 @@
-import type { Change } from '@/book/history';
 import { selectShards, selectSummaries } from '@/book/state';
 import { KEYS } from '@/book/store';
 import { openTestBook } from '@/book/testing';
 import { summarise, type Talk } from '@/core/talks';
 
-import { changeBook, undo } from './changeBook';
+import { changeBook, newStep } from './changeBook';
 import { putTalks, readShards } from './changeTalks';
 import { storeTalks } from './importedTalks';
+import { undo } from './replay';
 
 const talk = (id: string, day: string, more: Partial<Talk> = {}): Talk => ({
   ...{ id, kind: 'mail', day, direction: 'out', with: ['a'], said: '', intake: 'x' },
@@ -43,10 +43,8 @@ test('undo takes the talks of one import away, those of others and those noted b
   await book.store.dispatch(storeTalks('2026-10', october));
   await book.store.dispatch(storeTalks('2026-11', [talk('other', '2026-11-02', { intake: 'y' })]));
   await book.store.dispatch(readShards(['2026-10']));
-  const step: Change = {
-    ...{ id: '1', at: '2026-11-25T10:00:00Z', cause: 'import', label: '', cards: [], intake: 'x' },
-    state: 'done',
-  };
+  const at = '2026-11-25T10:00:00Z';
+  const step = newStep(book.services, { cause: 'import', label: '', intake: 'x', at });
   const change = await book.store.dispatch(
     changeBook({ cause: 'import', label: 'Took in', completes: step }),
   );

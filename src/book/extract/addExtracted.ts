@@ -1,5 +1,5 @@
 import { changeBook } from '@/book/commit';
-import { added, type Change, changed } from '@/book/history';
+import { added, changed, type Step } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { texts } from '@/texts/extract/extract';
@@ -7,7 +7,7 @@ import { texts } from '@/texts/extract/extract';
 import { storeTextToRead } from './textToRead';
 
 /** Puts a card that was read out of a text into the book. */
-export function addExtracted(card: Card): AppThunk<Promise<Change | undefined>> {
+export function addExtracted(card: Card): AppThunk<Promise<Step | undefined>> {
   return async (dispatch, _, services) => {
     storeTextToRead(services, '');
     return dispatch(changeBook({ cause: 'add', label: texts.added(shownAs(card)), edits: [added(card)] }));
@@ -15,7 +15,7 @@ export function addExtracted(card: Card): AppThunk<Promise<Change | undefined>> 
 }
 
 /** Adds what was read out of a text to a card of the book; what the card has already stays as it is. */
-export function addExtractedTo(card: Card, uid: Uid): AppThunk<Promise<Change | undefined>> {
+export function addExtractedTo(card: Card, uid: Uid): AppThunk<Promise<Step | undefined>> {
   return async (dispatch, getState, services) => {
     const known = selectCardsByUid(getState()).get(uid);
     if (!known) return undefined;

@@ -1,82 +1,79 @@
-import { type Job, readBackupInWorker, writeBackupInWorker } from '@/book/clients';
-import { type BatchOptions, changeInBatches, changeSettings, readAllTalks } from '@/book/commit';
-import { type Change, removed, type TalkChange } from '@/book/history';
-import { type AppThunk, selectCardsByUid, selectSettings, settingsSchema } from '@/book/state';
-import { withPhotos } from '@/book/store';
-import { withFiles, withoutFiles } from '@/book/talks';
-import { isSameJson } from '@/core/base';
-import type { RestoredBackup } from '@/core/formats';
-import type { Talk } from '@/core/talks';
-import { texts } from '@/texts/formats/formats';
+import { type Job, writeBackupInWorker } from '@/book/clients';
+import { changeSettings, parseShard } from '@/book/commit';
+import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
+import { KEYS, withPhotos } from '@/book/store';
+import { withFiles } from '@/book/talks';
+import type { Card } from '@/core/card';
+import { monthOf, type Talk } from '@/core/talks';
 
-/** Starts putting the whole book, photos and settings included, into one file. */
-export function backUpBook(): AppThunk<Promise<Job<Uint8Array>>> {
+/** Cards that are handed over at once, with their photos. */
+const CARDS = 100;
+/** Talks that are handed over at once. */
+const TALKS = 2000;
+
+/** How far packing is, 0 to 1. */
+export type PackProgress = (share01: number) => void;
+
+/**
+ * Starts packing the whole book, photos and settings included, into one file. Cards, photos and talks are read when their
+ * turn comes. What could not be written into the store goes along as well.
+ */
+export function backUpBook(onProgress: PackProgress = () => undefined): AppThunk<Promise<Job<Blob>>> {
   return async (dispatch, getState, services) => {
     const state = getState();
-    const cards = await withPhotos(selectCardsByUid(state).values(), services.photos);
-    const talks = await withFiles(await dispatch(readAllTalks()), services.photos);
-    return writeBackupInWorker({ cards, talks, settings: selectSettings(state), made: services.utcNow() });
+    const cards = [...selectCardsByUid(state).values()].sort((a, b) => (a.uid < b.uid ? -1 : 1));
+    await services.writer.flush();
+    const months = await dispatch(monthsOfTalks());
+    const total = cards.length + months.length * 10 || 1;
+    let done = 0;
+    const says = (count: number) => onProgress((done += count) / total);
+    let at = 0;
+    let waiting: readonly Talk[] = [];
+    const source = {
+      cards: async (): Promise<readonly Card[] | undefined> => {
+        const some = cards.slice(at, (at += CARDS));
+        says(some.length);
+        return some.length === 0 ? undefined : withPhotos(some, services.photos);
+      },
+      talks: async (): Promise<readonly Talk[] | undefined> => {
+        while (waiting.length === 0) {
+          const month = months.shift();
+          if (month === undefined) return undefined;
+          waiting = await dispatch(talksOf(month));
+          says(10);
+        }
+        const some = waiting.slice(0, TALKS);
+        waiting = waiting.slice(TALKS);
+        return withFiles(some, services.photos);
+      },
+    };
+    return writeBackupInWorker(source, selectSettings(state), services.utcNow());
+  };
+}
+
+/** The months that have talks, in order. */
+function monthsOfTalks(): AppThunk<Promise<string[]>> {
+  return async (_, __, { storage, writer }) => {
+    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks));
+    const unwritten = writer.waitingTalks().flatMap(({ after }) => (after ? monthOf(after) : []));
+    return [...new Set([...keys.map((key) => key.slice(KEYS.talks.length)), ...unwritten])].sort();
+  };
+}
+
+/** The talks of a month in the order of their ids, with what is not written yet. */
+function talksOf(month: string): AppThunk<Promise<Talk[]>> {
+  return async (_, __, { storage, writer }) => {
+    const talks = new Map(
+      parseShard(await storage.getItem(`${KEYS.talks}${month}`)).map((talk) => [talk.id, talk]),
+    );
+    for (const { id, after } of writer.waitingTalks())
+      if (after && monthOf(after) === month) talks.set(id, after);
+      else talks.delete(id);
+    return [...talks.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
   };
 }
 
 /** Notes that a backup has been handed to the user. */
 export function noteBackup(): AppThunk {
   return (dispatch, _, services) => dispatch(changeSettings({ lastBackupAt: services.utcNow() }));
-}
-
-/** Starts reading a backup; nothing is applied yet. */
-export function openBackup(bytes: Uint8Array): Job<RestoredBackup> {
-  return readBackupInWorker(bytes);
-}
-
-/** How a backup is restored. */
-export interface RestoreOptions extends BatchOptions {
-  /** Cards that are in the book and not in the backup go; without it they stay. */
-  readonly isExact: boolean;
-  readonly withSettings: boolean;
-}
-
-/** Puts a backup's cards into the book as one undoable step; settings are applied separately. */
-export function restoreBackup(
-  backup: RestoredBackup,
-  { isExact, withSettings, ...pieces }: RestoreOptions,
-): AppThunk<Promise<Change | undefined>> {
-  return async (dispatch, getState, services) => {
-    const kept = new Set(backup.cards.map(({ uid }) => uid));
-    const gone = isExact
-      ? selectCardsByUid(getState())
-          .values()
-          .filter(({ uid }) => !kept.has(uid))
-      : [];
-    // A restored card takes the place of what there is: that is what restoring means.
-    const edits = [
-      ...backup.cards.map((card) => ({ uid: card.uid, apply: () => card })),
-      ...gone.map(removed),
-    ];
-    const label = texts.restoredBackupOf(backup.manifest.made.slice(0, 10));
-    const files = services.photos;
-    const talks = await dispatch(talkChanges(await withoutFiles(backup.talks, files), isExact));
-    const wish = { cause: 'import' as const, label, edits, talks };
-    const change = await dispatch(changeInBatches(wish, pieces));
-    if (withSettings && pieces.isStopped?.() !== true) {
-      const { lastBackupAt: _, ...settings } = settingsSchema.parse(backup.settings ?? {});
-      dispatch(changeSettings(settings));
-    }
-    return change;
-  };
-}
-
-/** What makes the book's talks those of a backup; without `isExact` others stay. */
-function talkChanges(talks: readonly Talk[], isExact: boolean): AppThunk<Promise<TalkChange[]>> {
-  return async (dispatch) => {
-    const known = new Map((await dispatch(readAllTalks())).map((talk) => [talk.id, talk]));
-    const kept = new Set(talks.map(({ id }) => id));
-    const changed = talks.flatMap((after): TalkChange[] => {
-      const before = known.get(after.id);
-      if (before && isSameJson(before, after)) return [];
-      return [before ? { before, after } : { after }];
-    });
-    const gone = [...known.values()].filter(({ id }) => isExact && !kept.has(id));
-    return [...changed, ...gone.map((before): TalkChange => ({ before }))];
-  };
 }

@@ -1,5 +1,5 @@
 import { type BatchOptions, changeInBatches, isOnlyStamped } from '@/book/commit';
-import { type CardEdit, type Change, changed } from '@/book/history';
+import { type CardEdit, changed, type Step } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { attachPhotos, detachPhotos } from '@/book/store';
 import { inBatches } from '@/core/base';
@@ -58,7 +58,7 @@ export function importCards(
   cards: readonly Card[],
   source: string,
   { isReplacing = false, ...options }: ImportOptions = {},
-): AppThunk<Promise<Change | undefined>> {
+): AppThunk<Promise<Step | undefined>> {
   return async (dispatch, getState) => {
     const edits: CardEdit[] = [];
     for (const piece of inBatches(cards.map(withoutWrittenMembers), PIECE)) {

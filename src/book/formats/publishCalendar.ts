@@ -10,9 +10,7 @@ export function publishCalendar(): AppThunk<Promise<void>> {
     const cards = selectCardsByUid(getState())
       .values()
       .filter((card) => card.anniversaries && card['cordialis.example:private'] !== true);
-    await putCalendar(
-      calendarToken,
-      await writeFileInWorker(cards, 'ics', () => undefined, { leapDay }).result,
-    );
+    const file = await writeFileInWorker([cards], 'ics', () => undefined, { leapDay }).result;
+    await putCalendar(calendarToken, await file.text());
   };
 }

@@ -75,5 +75,5 @@ test('undo and redo with nothing to do change nothing', async () => {
   await book.store.dispatch(undo());
   await book.store.dispatch(redo());
   await book.store.dispatch(undo('no such change'));
-  expect([said(book), book.store.getState().history.changes]).toEqual([{}, []]);
+  expect([said(book), book.store.getState().history.steps]).toEqual([{}, []]);
 });

@@ -1,5 +1,5 @@
 /**
- * The history: each change as data that can be undone and redone.
+ * The history: each step as data that can be undone and redone.
  * Left out: the state that holds the latest of them (book/state).
  */
 export { added, type CardEdit, changed, edited, editsTo, removed } from './cardEdit';
@@ -7,12 +7,11 @@ export {
   type BeforeAfter,
   type CardChange,
   type Cause,
-  type Change,
-  replayChange,
-  replayTalkChanges,
   type SettingEdit,
   type SideChange,
   type StoredNews,
   type TalkChange,
   toCardChanges,
 } from './change';
+export { replayCards, replayTalkChanges, type TalkReplay } from './replay';
+export { grown, parsePiece, parseStep, replayed, type Step, type StepPiece } from './step';

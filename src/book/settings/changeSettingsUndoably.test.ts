@@ -40,7 +40,7 @@ test('what is set again at once is one step, later it is another, and the same v
   now += 60_000;
   await set('How many', { quietCount: 7 });
   await set('How many', { quietCount: 7 });
-  expect(store.getState().history.changes).toHaveLength(2);
+  expect(store.getState().history.steps).toHaveLength(2);
   await store.dispatch(undo());
   expect(settings().quietCount).toBe(12);
   await store.dispatch(undo());
@@ -51,7 +51,7 @@ test('taking a step back leaves alone what else was set since', async () => {
   let now = 0;
   const { store, set, settings } = await open(() => now);
   await set('Colour of the tag press', { tagTones: { press: 3 } });
-  const [first] = store.getState().history.changes;
+  const [first] = store.getState().history.steps;
   now += 60_000;
   await set('Colour of the tag patron', { tagTones: { press: 3, patron: 5 } });
   await store.dispatch(undo(first?.id));

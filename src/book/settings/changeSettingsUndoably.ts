@@ -1,4 +1,4 @@
-import { changeSides, newChange } from '@/book/commit';
+import { changeSides, newStep } from '@/book/commit';
 import {
   type AppThunk,
   diffSettings,
@@ -31,8 +31,7 @@ export function changeSettingsUndoably(label: string, some: Partial<Settings>, i
     const whole = isSoon ? diffSettings({ ...known, ...editedSettings(known, side.edits, true) }, after) : [];
     // Set back to its old value, it is a step of its own: a step that changes nothing would apply nothing.
     const goesOn = whole.length > 0;
-    const step =
-      goesOn && last ? last : newChange(services, { cause: 'edit', label, cards: [], at: services.utcNow() });
+    const step = goesOn && last ? last : newStep(services, { cause: 'edit', label, at: services.utcNow() });
     const edits = goesOn ? whole : diffSettings(known, after);
     const sides = [{ kind: 'settings' as const, edits }];
     dispatch(changeSides({ ...step, sides }, isQuiet));

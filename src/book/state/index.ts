@@ -9,8 +9,10 @@ export {
   cardsChanged,
   type CardsNow,
   type ChangedCard,
-  changesArrived,
   rowsRestored,
+  stepsArrived,
+  stepsGone,
+  unfinishedFound,
 } from './actions';
 export { type AppStore, type AppThunk, makeAppStore, type RootState } from './appStore';
 export { selectCardsByUid } from './cardsSlice';
@@ -32,7 +34,7 @@ export {
   searchProgressed,
   selectDuplicates,
 } from './duplicatesSlice';
-export { selectChange, selectHistory, selectRedoable, selectUndoable } from './historySlice';
+export { selectRedoable, selectStep, selectSteps, selectUndoable, selectUnfinished } from './historySlice';
 export {
   ServicesProvider,
   useAppDispatch,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import type { Change } from '@/book/history';
+import type { Step } from '@/book/history';
 import { type Card, newCard, parseName } from '@/core/card';
 
 import { bookChanged, cardsArrived } from './actions';
@@ -40,7 +40,8 @@ const step = fc.oneof(
     .map((upserts) => ({ upserts, removed: [] as string[] })),
   fc.constantFrom(...'abcdefgh').map((uid) => ({ upserts: [] as Card[], removed: [uid] })),
 );
-const change: Change = { id: '1', at: '', cause: 'edit', label: '', cards: [], state: 'done' };
+const nothing = { cards: 0, talks: 0, pieces: 0, size: 0 };
+const done: Step = { id: '1', at: '', cause: 'edit', label: '', ...nothing, state: 'done' };
 
 test('rows put in one by one stand as if all had been sorted together', () => {
   fc.assert(
@@ -52,7 +53,7 @@ test('rows put in one by one stand as if all had been sorted together', () => {
         for (const uid of removed) cards.delete(uid);
         // The last of several with one uid is the one that counts, as in the book.
         const last = [...new Map(upserts.map((card) => [card.uid, card])).values()];
-        rows = reducer(rows, bookChanged({ upserts: last, removed, change }));
+        rows = reducer(rows, bookChanged({ upserts: last, removed, step: done }));
       }
       const anew = reducer(undefined, rowsReordered({ settings: rows.settings, cards: [...cards.values()] }));
       expect(rows.order).toEqual(anew.order);
@@ -89,7 +90,7 @@ test('a row stays the very same object while what it shows stays the same', () =
     cardsArrived({ upserts: [cardOf('a', 'Ada Lowther'), cardOf('b', 'Bo Ek')], removed: [] }),
   );
   const noted = { ...cardOf('a', 'Ada Lowther'), notes: { o1: { note: 'not on the row' } } };
-  const after = reducer(before, bookChanged({ upserts: [noted], removed: [], change }));
+  const after = reducer(before, bookChanged({ upserts: [noted], removed: [], step: done }));
   expect(after.byUid.get('a')).toBe(before.byUid.get('a'));
   expect(after.order).toBe(before.order);
 });

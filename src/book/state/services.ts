@@ -25,4 +25,10 @@ export interface Services {
   /** Mail and calendars that a new book begins with. */
   readonly fetchFirstMail?: () => Promise<File[]>;
   readonly yieldToPage: () => Promise<void>;
+  /**
+   * Runs a long piece of work unless another page of this browser is at the same.
+   *
+   * @returns what it gives; undefined where another page is at it
+   */
+  readonly ifAlone: <T>(name: string, work: () => Promise<T>) => Promise<T | undefined>;
 }

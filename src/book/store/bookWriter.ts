@@ -1,8 +1,8 @@
-import type { Change, TalkChange } from '@/book/history';
+import type { Step, TalkChange } from '@/book/history';
 import { errorMessage } from '@/core/base';
 import { type Card, isPrivate, type Uid } from '@/core/card';
-import { monthOf, type Talk, type TalkSummary } from '@/core/talks';
-import { type TextStorage, withTabLock } from '@/platform';
+import { monthOf, type Talk } from '@/core/talks';
+import { later, pause, type TextStorage, withTabLock } from '@/platform';
 
 import { HubQueue } from './hubQueue';
 import { type AddedTalks, addToShard, type SplitShard, splitShard } from './importedShards';
@@ -11,49 +11,16 @@ import { mergePending, type Pending, PendingMap } from './pending';
 import { readCards, type StoredCards } from './readCards';
 import { batchOfTalks, intakesOf } from './storedTalks';
 import { TalkQueue } from './talkQueue';
+import { describeWritten, type Merged, NOTHING_WRITTEN, type WriterEvents } from './written';
 
 /** How long changes are collected before they are written together, in milliseconds. */
 const GATHER_MS = 120;
 
+/** How long after a write that has failed it is tried again, in milliseconds. */
+const RETRY_MS = 4000;
+
 /** The most cards in one batch, so that writing a large import never blocks the page. */
 const BATCH = 300;
-
-/** What other pages need to know after a write. */
-export interface Written {
-  readonly uids: readonly Uid[];
-  readonly changeIds: readonly string[];
-  readonly settings: boolean;
-  /** Months with talks that are new or have changed. */
-  readonly months: readonly string[];
-  /** Cards with a new summary of their talks. */
-  readonly summaries: readonly Uid[];
-  /** Cards still to be pushed to the hub. */
-  readonly queued: readonly Uid[];
-  /** Whether the pairing with the hub has changed. */
-  readonly hub: boolean;
-}
-
-const NOTHING_WRITTEN: Written = {
-  ...{ uids: [], changeIds: [], settings: false, months: [], summaries: [], queued: [], hub: false },
-};
-
-/** What the store turned out to have beside what this page has written: to be shown. */
-export interface Merged {
-  readonly cards: readonly Card[];
-  readonly removed: readonly Uid[];
-  readonly talks: readonly TalkChange[];
-  readonly summaries: readonly (readonly [Uid, TalkSummary | undefined])[];
-}
-
-/** Events of the writer. */
-export interface WriterEvents {
-  onSaving(): void;
-  onSaved(written: Written): void;
-  onFailed(message: string): void;
-  onMerged(merged: Merged): void;
-  /** Records that could not be read were set aside under other keys. */
-  onSetAside(names: readonly string[]): void;
-}
 
 /**
  * Writes what changed, soon after it changed. A batch of cards, the history and talks is stored together or not at
@@ -74,6 +41,9 @@ export class BookWriter {
   /** Each card as this page last saw it in the store. */
   private readonly seen = new Map<Uid, Card>();
   private timer: ReturnType<typeof setTimeout> | undefined;
+  /** Why the last write failed; undefined where it did not. */
+  private fault: string | undefined;
+  private afterWrite: (() => void)[] = [];
   private writing: Promise<void> = Promise.resolve();
 
   constructor(
@@ -95,6 +65,11 @@ export class BookWriter {
   /** The text that waits to be written under a key; undefined where none does. */
   waitingText(key: string): string | undefined {
     return this.others.get(key);
+  }
+
+  /** Talks that wait to be written, as they shall be; undefined where they go. */
+  waitingTalks(): { readonly id: string; readonly after: Talk | undefined }[] {
+    return [...this.talks.first(Infinity)].map(([id, { mine }]) => ({ id, after: mine }));
   }
 
   /**
@@ -196,10 +171,9 @@ export class BookWriter {
     this.soon();
   }
 
-  /** Queues a change to be written. */
-  putChange(change: Change, upserts: readonly Card[], removed: readonly Uid[], isFromHub = false): void {
-    this.putCards(upserts, removed, isFromHub);
-    this.put(`${KEYS.change}${change.id}`, JSON.stringify(change));
+  /** Queues a step of the history to be written, together with the cards and pieces put with it. */
+  putStep(step: Step): void {
+    this.put(`${KEYS.step}${step.id}`, JSON.stringify(step));
   }
 
   /**
@@ -229,7 +203,7 @@ export class BookWriter {
     // What puts nothing isn't saved, either: nobody would ever say that it is.
     if (!this.isBusy) return;
     this.events.onSaving();
-    this.timer ??= setTimeout(() => void this.flush(), GATHER_MS);
+    this.timer ??= later(() => void this.flush(), GATHER_MS);
   }
 
   /** Writes everything queued at once. Resolves when it is in the store, or has failed and is still queued. */
@@ -237,6 +211,29 @@ export class BookWriter {
     if (this.timer !== undefined) clearTimeout(this.timer);
     this.timer = undefined;
     this.writing = this.writing.then(() => this.write());
+    return this.writing;
+  }
+
+  /**
+   * Writes everything queued, however long that takes: a write that fails is tried again.
+   *
+   * @param isStopped - asked while writes fail
+   * @returns whether it is in the store; false where it isn't and was stopped
+   */
+  async untilWritten(isStopped: () => boolean = () => false): Promise<boolean> {
+    for (;;) {
+      await this.flush();
+      if (this.fault === undefined) return true;
+      if (isStopped()) return false;
+      await Promise.race([new Promise<void>((resolve) => this.afterWrite.push(resolve)), pause(RETRY_MS)]);
+    }
+  }
+
+  /** Removes records of its own kinds, after what has been queued before. */
+  remove(keys: string[]): Promise<void> {
+    for (const key of keys) this.others.delete(key);
+    // What isn't removed now is when the store is looked through.
+    this.writing = this.writing.then(() => this.storage.removeMany(keys).catch(() => undefined));
     return this.writing;
   }
 
@@ -302,31 +299,21 @@ export class BookWriter {
 
   private async write(): Promise<void> {
     const written = new Set<string>();
-    let fault: string | undefined;
-    while (this.isBusy && fault === undefined) {
+    this.fault = undefined;
+    while (this.isBusy && this.fault === undefined) {
       try {
         for (const key of await this.alone(() => this.writeBatch())) written.add(key);
       } catch (error) {
-        fault = errorMessage(error);
+        this.fault = errorMessage(error);
       }
     }
     // Other pages are told of what is in the store, also where the rest could not be written.
-    if (written.size > 0) this.events.onSaved(this.describe(written));
-    if (fault !== undefined) this.events.onFailed(fault);
-  }
-
-  private describe(written: ReadonlySet<string>): Written {
-    const under = (prefix: string) =>
-      [...written].flatMap((key) => (key.startsWith(prefix) ? [key.slice(prefix.length)] : []));
-    return {
-      uids: under(KEYS.card),
-      changeIds: under(KEYS.change),
-      settings: written.has(KEYS.settings),
-      months: under(KEYS.talks),
-      summaries: under(KEYS.summary),
-      queued: under(KEYS.card).filter((uid) => this.queue.has(uid)),
-      hub: written.has(KEYS.hub),
-    };
+    if (written.size > 0) this.events.onSaved(describeWritten(written, (uid) => this.queue.has(uid)));
+    for (const call of this.afterWrite.splice(0)) call();
+    if (this.fault === undefined) return;
+    this.events.onFailed(this.fault);
+    // What is full or locked may be free again by then, and nobody has to do anything for it.
+    this.timer ??= later(() => void this.flush(), RETRY_MS);
   }
 
   /** @returns the keys that were written */

@@ -1,8 +1,9 @@
 /**
  * The store in the browser: one record a card, talks by month, photos under keys of their own; only what changed is written.
  */
-export { BookWriter, type Merged, type Written } from './bookWriter';
+export { BookWriter } from './bookWriter';
 export { attachPhotos, detachPhotos, withPhotos } from './detachPhotos';
 export { KEYS, SCHEMA_VERSION } from './keys';
 export { PhotoCache } from './photoCache';
 export { parseJson, readCards } from './readCards';
+export type { Merged, Written } from './written';

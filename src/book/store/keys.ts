@@ -10,7 +10,18 @@ export const KEYS = {
   photo: 'photo:',
   /** A photo as small as rows show it. */
   thumb: 'thumb:',
-  change: 'change:',
+  /** A step of the history, without what it did. */
+  step: 'step:',
+  /** What a step did, in pieces. */
+  piece: 'piece:',
+  /** The files that a piece needs, where it needs any. */
+  pieceFiles: 'piecefiles:',
+  /** What a long change has still to do, in pieces. */
+  todo: 'todo:',
+  /** A step as it was kept before it had pieces. */
+  oldChange: 'change:',
+  /** When the store was last looked through. */
+  upkeep: 'upkeep',
   /** The talks of a month: talks:2026-11. */
   talks: 'talks:',
   /** The summary of all talks with a card. */

@@ -1,4 +1,4 @@
-import { commit, isOnlyStamped, newChange } from '@/book/commit';
+import { commit, isOnlyStamped, newStep } from '@/book/commit';
 import { type BeforeAfter, toCardChanges } from '@/book/history';
 import { type AppThunk, noticeShown, type Pairing, selectCardsByUid } from '@/book/state';
 import { detachPhotos } from '@/book/store';
@@ -82,10 +82,9 @@ function takeChanges(by: string | null, pairs: readonly BeforeAfter[], isQuiet: 
     const changed = pairs.filter((pair) => !isOnlyStamped(pair));
     if (changed.length === 0) return;
     const label = labelOf(by, changed);
-    const cards = toCardChanges(changed);
-    const change = newChange(services, { cause: 'sync', label, cards, at: services.utcNow() });
-    void dispatch(commit(change, changed, { isFromHub: true }));
-    if (!isQuiet) dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
+    const begun = newStep(services, { cause: 'sync', label, at: services.utcNow() });
+    const { step } = dispatch(commit(begun, { cards: toCardChanges(changed) }, changed, { isFromHub: true }));
+    if (!isQuiet) dispatch(noticeShown({ text: label, tone: 'plain', changeId: step.id }));
   };
 }
 

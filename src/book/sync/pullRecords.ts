@@ -1,4 +1,4 @@
-import { commit, inTurn, newChange, parseShard, putNow } from '@/book/commit';
+import { inTurn, newStep, noteStep, parseShard, putNow } from '@/book/commit';
 import type { TalkChange } from '@/book/history';
 import { type AppThunk, noticeShown, selectCardsByUid } from '@/book/state';
 import { KEYS } from '@/book/store';
@@ -68,7 +68,7 @@ function takeTalks(pulled: readonly Pulled[], isQuiet: boolean): AppThunk<Promis
       }
       if (changes.length === 0) return isWhole;
       await dispatch(putNow(changes, true));
-      if (!isQuiet) dispatch(noteStep([...by].join(', '), changes));
+      if (!isQuiet) dispatch(noteTalks([...by].join(', '), changes));
       return isWhole;
     });
   };
@@ -91,7 +91,7 @@ function readTalks(pulled: readonly Pulled[]): AppThunk<Promise<Map<string, Talk
 /** Talks that one step of the history keeps; more are many, and can't be looked through one by one. */
 const STEP = 200;
 
-function noteStep(by: string, talks: readonly TalkChange[]): AppThunk {
+function noteTalks(by: string, talks: readonly TalkChange[]): AppThunk {
   return (dispatch, getState, services) => {
     if (talks.length > STEP) return;
     const [{ before, after } = {}, second] = talks;
@@ -101,8 +101,8 @@ function noteStep(by: string, talks: readonly TalkChange[]): AppThunk {
     const label = second
       ? texts.changedTalks(by, talks.length)
       : says(by, card ? shownAs(card) : texts.somebody);
-    const change = newChange(services, { cause: 'sync', label, cards: [], talks, at: services.utcNow() });
-    void dispatch(commit(change, [], { isFromHub: true, isAlone: true }));
-    dispatch(noticeShown({ text: label, tone: 'plain', changeId: change.id }));
+    const begun = newStep(services, { cause: 'sync', label, at: services.utcNow() });
+    dispatch(noteStep(begun, { cards: [], talks }, [], { isFromHub: true }));
+    dispatch(noticeShown({ text: label, tone: 'plain', changeId: begun.id }));
   };
 }

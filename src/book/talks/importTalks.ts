@@ -1,6 +1,6 @@
 import { type Job, readMailInWorker } from '@/book/clients';
-import { changeBook, commit, newChange, storeTalks, undo } from '@/book/commit';
-import { type Change, edited } from '@/book/history';
+import { changeBook, newStep, noteStep, storeTalks, undo } from '@/book/commit';
+import { edited, type Step } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import type { MailReport } from '@/book/workers';
 import { withMeeting } from '@/core/talks';
@@ -41,11 +41,11 @@ interface TakeOptions {
 export function importTalks(files: readonly File[], options: TakeOptions): AppThunk<Promise<ImportedTalks>> {
   return async (dispatch, getState, services) => {
     const intake = services.newUid().slice(-12);
-    const begun = newChange(services, {
-      ...{ cause: 'import', label: texts.importedTalksFrom(options.source), cards: [], intake },
+    const begun = newStep(services, {
+      ...{ cause: 'import', label: texts.importedTalksFrom(options.source), intake },
       at: services.utcNow(),
     });
-    const note = (change: Change) => void dispatch(commit(change, [], { isAlone: true }));
+    const note = (step: Step) => void dispatch(noteStep(step, undefined, []));
     let isNoted = false;
     let added = 0;
     let last: [share01: number, messages: number] = [0, 0];

@@ -1,5 +1,6 @@
 import { changeBook, readAllTalks, readShards, undo } from '@/book/commit';
 import { restoreBackup } from '@/book/formats';
+import { backupOf, readHere } from '@/book/formats/backupInTests';
 import { openBook } from '@/book/openBook';
 import { selectShards, selectSummaries } from '@/book/state';
 import { MemoryStorage, openTestBook } from '@/book/testing';
@@ -93,17 +94,10 @@ test('what another page has put into the same month stays', async () => {
 test('a backup brings talks back, exactly as they were, and one undo takes all of it back again', async () => {
   const { book } = await bookWithTalks(talk('1', '2026-10-30'), talk('2', '2026-11-01'));
   const changed = talk('1', '2026-10-30', { said: 'As it was' });
-  const backup = {
-    ...{ cards: [], talks: [changed, talk('3', '2025-01-01')], settings: {}, problems: [] },
-    manifest: {
-      format: 'cordialis-backup' as const,
-      version: 1,
-      made: '2026-11-24T10:00:00Z',
-      cards: 0,
-      files: [],
-    },
-  };
-  await book.store.dispatch(restoreBackup(backup, { isExact: true, withSettings: false }));
+  const file = await backupOf([], [changed, talk('3', '2025-01-01')]);
+  const summary = await file.summary();
+  const options = { isExact: true, withSettings: false };
+  await book.store.dispatch(restoreBackup({ file: file.blob, summary }, options, readHere));
   await settle(book);
   const all = async () =>
     (await book.store.dispatch(readAllTalks())).map(({ id, said }) => `${id}${said}`).sort();

@@ -1,12 +1,12 @@
 import { changeBook } from '@/book/commit';
-import { type Change, edited, editsTo } from '@/book/history';
+import { edited, editsTo, type Step } from '@/book/history';
 import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { type Card, shownAs, type Uid } from '@/core/card';
 import { bundleCards, takeOut } from '@/core/tidy';
 import { texts } from '@/texts/tidy/tidy';
 
 /** Bundles cards, the first as the lead, as an undoable step. */
-export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | undefined>> {
+export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Step | undefined>> {
   return async (dispatch, getState) => {
     const known = selectCardsByUid(getState());
     const [lead, ...others] = uids.flatMap((uid) => known.get(uid) ?? []);
@@ -18,7 +18,7 @@ export function bundleInBook(uids: readonly Uid[]): AppThunk<Promise<Change | un
 }
 
 /** Removes a card from its bundle. */
-export function takeOutOfBundle(lead: Card, out: Card): AppThunk<Promise<Change | undefined>> {
+export function takeOutOfBundle(lead: Card, out: Card): AppThunk<Promise<Step | undefined>> {
   const label = texts.removedFromBundle(shownAs(out));
   return changeBook({ cause: 'edit', label, edits: [edited(lead.uid, (now) => takeOut(now, out.uid))] });
 }

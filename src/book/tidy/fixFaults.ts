@@ -1,12 +1,12 @@
 import { changeBook } from '@/book/commit';
-import { type Change, edited, removed } from '@/book/history';
+import { edited, removed, type Step } from '@/book/history';
 import { type AppThunk, selectCardsByUid } from '@/book/state';
 import { shownAs, type Uid } from '@/core/card';
 import { dismissFault, type Fault, fixCard } from '@/core/tidy';
 import { texts } from '@/texts/tidy/tidy';
 
 /** Dismisses faults for good, as one undoable step. */
-export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {
+export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Step | undefined>> {
   return (dispatch, getState) => {
     const known = selectCardsByUid(getState());
     const cards = [...new Set(faults.map(({ uid }) => uid))].flatMap((uid) => known.get(uid) ?? []);
@@ -22,7 +22,7 @@ export function dismissFaults(faults: readonly Fault[]): AppThunk<Promise<Change
 }
 
 /** Fixes faults, as one undoable step; what has changed since stays as it is. */
-export function fixFaults(faults: readonly Fault[]): AppThunk<Promise<Change | undefined>> {
+export function fixFaults(faults: readonly Fault[]): AppThunk<Promise<Step | undefined>> {
   return (dispatch, getState) => {
     const known = selectCardsByUid(getState());
     const byUid = new Map<Uid, Fault[]>();

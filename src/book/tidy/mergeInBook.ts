@@ -1,15 +1,13 @@
-import { changeBook, changeMany, newChange, readShards, replay } from '@/book/commit';
-import { type CardEdit, type Change, changed, edited, removed, type TalkChange } from '@/book/history';
+import { changeBook, changeMany, newStep, readShards, readStep, undo } from '@/book/commit';
+import { type CardEdit, changed, edited, removed, type Step, type TalkChange } from '@/book/history';
 import {
   type AppThunk,
   noticeShown,
   selectCardsByUid,
-  selectChange,
   selectSettings,
   selectShards,
   selectSummaries,
 } from '@/book/state';
-import { KEYS, parseJson } from '@/book/store';
 import { type Card, relinkCard, shownAs, type Uid } from '@/core/card';
 import type { Talk } from '@/core/talks';
 import type { MergeChoices } from '@/core/tidy';
@@ -24,11 +22,11 @@ import { texts } from '@/texts/tidy/tidy';
 export function mergeInBook(
   groups: readonly (readonly Uid[])[],
   choices: MergeChoices = {},
-): AppThunk<Promise<Change | undefined>> {
+): AppThunk<Promise<Step | undefined>> {
   return async (dispatch, getState, services) => {
     const { country } = selectSettings(getState());
-    const step = newChange(services, {
-      ...{ cause: 'merge', label: '', cards: [] },
+    const step = newStep(services, {
+      ...{ cause: 'merge', label: '' },
       at: services.utcNow(),
     });
     const known = selectCardsByUid(getState());
@@ -92,11 +90,10 @@ function movedTalks(becomes: ReadonlyMap<Uid, Uid>): AppThunk<Promise<TalkChange
 
 /** Undoes a merge, even weeks later: what has been changed since stays where it is. */
 export function unmerge(changeId: string): AppThunk<Promise<void>> {
-  return async (dispatch, getState, services) => {
-    // Not by way of the steps in memory, of which an old one is the first to go. Written by this program only.
-    const stored = () => services.storage.getItem(`${KEYS.change}${changeId}`);
-    const change = selectChange(getState(), changeId) ?? (parseJson(await stored()) as Change | undefined);
-    if (change?.state === 'done') await dispatch(replay(change, 'backward'));
+  return async (dispatch, _, services) => {
+    // Not by way of the steps in memory, of which an old one is the first to go.
+    const step = await readStep(services, changeId);
+    if (step?.state === 'done') await dispatch(undo(changeId));
     else
       dispatch(
         noticeShown({

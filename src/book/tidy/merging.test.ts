@@ -1,6 +1,6 @@
 import { changeBook, undo } from '@/book/commit';
 import { putTalks } from '@/book/commit/changeTalks';
-import { selectCardsByUid, selectHistory, selectShards, selectSummaries } from '@/book/state';
+import { selectCardsByUid, selectShards, selectSteps, selectSummaries } from '@/book/state';
 import { openTestBook, put } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import { newList, withMembers } from '@/core/lists';
@@ -93,10 +93,8 @@ test('a talk edited after a merge stays edited when that is taken back, is with 
   const before = shards().find((talk) => talk.with.length === 1) as Talk;
   const after = { ...before, day: '2025-02-03', said: 'moved and put otherwise' };
   await store.dispatch(changeBook({ cause: 'edit', label: '', talks: [{ before, after }] }));
-  const [, merge] = selectHistory(store.getState()).slice(-3);
-  await store.dispatch(
-    undo(merge?.cause === 'merge' ? merge.id : selectHistory(store.getState()).at(-2)?.id),
-  );
+  const [, merge] = selectSteps(store.getState()).slice(-3);
+  await store.dispatch(undo(merge?.cause === 'merge' ? merge.id : selectSteps(store.getState()).at(-2)?.id));
   await writer.flush();
   const stored = [...storage.entries]
     .filter(([key]) => key.startsWith('talks:'))

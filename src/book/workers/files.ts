@@ -1,10 +1,9 @@
 import { expose } from 'comlink';
-import { unzipSync, zipSync } from 'fflate';
 
-import { errorMessage } from '@/core/base';
 import type { Card } from '@/core/card';
 import {
-  type BackupContents,
+  type BackupSinks,
+  type BackupSummary,
   csvHeadings,
   findFormat,
   formatHeading,
@@ -16,11 +15,11 @@ import {
   readBackup,
   readRows,
   readTable,
-  type RestoredBackup,
   writeBackup,
   writeInvitation,
   type WriteOptions,
 } from '@/core/formats';
+import type { Talk } from '@/core/talks';
 import { texts } from '@/texts/book/workers';
 
 import { type UnpackedFile, unpackFile } from './unpackFile';
@@ -51,6 +50,12 @@ export interface FileReport {
 /** What the user chose for a file that is written. */
 export type WriteChoices = Pick<WriteOptions, 'columns' | 'extensions' | 'leapDay'>;
 
+/** Where the worker that packs a book gets it from, piece by piece; undefined at the end. */
+export interface BackupSource {
+  cards(): Promise<readonly Card[] | undefined>;
+  talks(): Promise<readonly Talk[] | undefined>;
+}
+
 /** What the page may ask of the worker that reads and writes files. */
 export interface FilesApi {
   unpack(name: string, bytes: Uint8Array): UnpackedFile[];
@@ -60,17 +65,24 @@ export interface FilesApi {
     onCards: CardSink,
     onProgress: Progress,
   ): Promise<FileReport>;
-  headings(cards: readonly Card[]): string[];
-  writeBackup(contents: BackupContents): Promise<Uint8Array>;
-  readBackup(bytes: Uint8Array): Promise<RestoredBackup | { readonly fault: string }>;
+  /** Hands over some of the cards for `headings` and `write`, so that the page never hands all of them at once. */
+  add(cards: readonly Card[]): void;
+  headings(): string[];
+  /** @returns the archive */
+  writeBackup(source: BackupSource, settings: object, made: string): Promise<Blob>;
+  readBackup(file: Blob, sinks: BackupSinks): Promise<BackupSummary | { readonly fault: string }>;
   writeInvitation(invitation: Invitation): string;
-  write(cards: readonly Card[], formatId: string, options: WriteChoices, onProgress: Progress): string;
+  /** @returns the file, in UTF-8 */
+  write(formatId: string, options: WriteChoices, onProgress: Progress): Blob;
 }
 
 /** Cards handed over per batch. */
 const BATCH = 250;
 /** Values of a column that are shown. */
 const SAMPLES = 3;
+
+/** The cards handed over; a worker does one piece of work. */
+const toWrite: Card[] = [];
 
 const api: FilesApi = {
   unpack: unpackFile,
@@ -81,30 +93,38 @@ const api: FilesApi = {
       await onCards(cards.slice(start, start + BATCH));
     return report;
   },
-  headings: csvHeadings,
-  writeBackup: async (contents) =>
-    zipSync(await writeBackup(contents, sha256), { mtime: contents.made.slice(0, 10) }),
-  readBackup: async (bytes) => {
-    try {
-      return await readBackup(unzipSync(bytes), sha256);
-    } catch (error) {
-      return {
-        fault: texts.itIsNoArchive(errorMessage(error)),
-      };
-    }
+  add: (cards) => {
+    toWrite.push(...cards);
   },
+  headings: () => csvHeadings(toWrite),
+  writeBackup: async (source, settings, made) => {
+    const parts: Blob[] = [];
+    await writeBackup(
+      { cards: piecesOf(() => source.cards()), talks: piecesOf(() => source.talks()), settings, made },
+      // What has been packed needn't stay in memory: a browser puts large blobs on the disk.
+      (bytes) => parts.push(new Blob([bytes as BlobPart])),
+    );
+    return new Blob(parts, { type: 'application/zip' });
+  },
+  readBackup: (file, sinks) =>
+    readBackup(
+      {
+        size: file.size,
+        read: async (from, to) => new Uint8Array(await file.slice(from, to).arrayBuffer()),
+      },
+      sinks,
+    ),
   writeInvitation,
-  write: (cards, formatId, options, onProgress) => {
+  write: (formatId, options, onProgress) => {
     const format = getFormat(formatId);
     if (!format) throw new RangeError(`there is no format ${formatId}`);
-    return format.write(cards, { ...options, onProgress });
+    return new Blob([format.write(toWrite, { ...options, onProgress })]);
   },
 };
 expose(api);
 
-async function sha256(bytes: Uint8Array): Promise<string> {
-  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>));
-  return Array.from(hash, (byte) => byte.toString(16).padStart(2, '0')).join('');
+async function* piecesOf<T>(next: () => Promise<readonly T[] | undefined>): AsyncIterable<readonly T[]> {
+  for (let piece = await next(); piece; piece = await next()) yield piece;
 }
 
 function readFile(

@@ -3,7 +3,7 @@
  * types.
  */
 export type { DuplicatesApi } from './duplicates';
-export type { FileReport, FilesApi, Progress, WriteChoices } from './files';
+export type { BackupSource, FileReport, FilesApi, Progress, WriteChoices } from './files';
 export type { MailApi, MailProgress, MailReport, MatchOptions, TalkSink } from './mail';
 export type { ExtractRequest, ExtractResult, FilePair, InspectorApi, Signed } from './makeInspector';
 export type { SearchApi, WhereCards } from './search';

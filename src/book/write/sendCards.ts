@@ -9,10 +9,14 @@ import { texts } from '@/texts/write/write';
 export function sendCards(cards: readonly Card[], name: string): AppThunk<Promise<void>> {
   return async (dispatch) => {
     try {
-      const { result } = await dispatch(
+      const { result } = dispatch(
         exportCards(cards, 'vcard3', { onProgress: () => undefined, extensions: false }),
       );
-      const handed = await shareFile(fileName(name, 'vcf'), await result, 'text/vcard;charset=utf-8');
+      const handed = await shareFile(
+        fileName(name, 'vcf'),
+        await (await result).text(),
+        'text/vcard;charset=utf-8',
+      );
       if (handed === 'saved') dispatch(noticeShown({ text: texts.savedAsFile(name), tone: 'plain' }));
     } catch (error) {
       const reason = errorMessage(error);

@@ -22,6 +22,7 @@ export {
 export { inBatches } from './inBatches';
 export { isObject, isSameJson, type JsonObject, ownProperty } from './json';
 export { formatLanguage, parseLanguage } from './languageName';
+export { Pipe } from './pipe';
 export { childOf, childrenOf, readXml, type XmlElement } from './readXml';
 export { errorMessage } from './text/errorMessage';
 export { escapeHtml } from './text/escapeHtml';

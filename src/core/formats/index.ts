@@ -10,7 +10,8 @@
  * backup/        the whole book in one archive
  * import/        comparing what was read with the book
  */
-export { readBackup, type RestoredBackup } from './backup/readBackup';
+export type { ByteSource } from './backup/archive';
+export { type BackupSinks, type BackupSummary, readBackup } from './backup/readBackup';
 export { type BackupContents, writeBackup } from './backup/writeBackup';
 export type { ContentLine } from './contentLines/contentLine';
 export { formatContentLine } from './contentLines/formatContentLine';

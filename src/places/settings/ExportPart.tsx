@@ -24,7 +24,7 @@ export function ExportPart() {
   const [formatId, setFormatId] = useState<FormatId>('vcard4');
   const [columns, setColumns] = useState<readonly string[]>();
   const [running, setRunning] = useState<Running>();
-  const [job, setJob] = useState<Job<string>>();
+  const [job, setJob] = useState<Job<Blob>>();
   const format = FORMAT_FACTS[formatId];
   const run = async () => {
     setRunning({ share01: 0, cards: 0 });
@@ -32,10 +32,10 @@ export function ExportPart() {
       await whenRead();
       const onProgress = (share01: number, cards: number) => setRunning({ share01, cards });
       const chosen = formatId === 'csv' && columns ? { columns } : {};
-      const writing = await dispatch(exportBook(format.id, { onProgress, ...chosen }));
+      const writing = dispatch(exportBook(format.id, { onProgress, ...chosen }));
       setJob(writing);
-      const text = await writing.result;
-      saveFile(fileName(texts.cordialis(localDay()), format.extension), text, format.mediaType);
+      const file = await writing.result;
+      saveFile(fileName(texts.cordialis(localDay()), format.extension), file, format.mediaType);
       dispatch(noticeShown({ text: texts.exportedBookAs(format.label), tone: 'plain' }));
     } catch (error) {
       const reason = errorMessage(error);

@@ -1,9 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { View } from 'react-native';
 
-import { previewImport, restoreBackup } from '@/book/formats';
+import { type OpenedBackup, restoreBackup } from '@/book/formats';
 import { noticeShown, selectCounts, useAppDispatch, useAppSelector } from '@/book/state';
-import type { ImportComparison, RestoredBackup } from '@/core/formats';
 import { formatDay } from '@/platform';
 import { texts } from '@/texts/settings/settings';
 import { Act, NextAct, ProgressLine, Sheet, Switch, Txt } from '@/ui';
@@ -13,21 +12,17 @@ export function RestoreSheet({
   backup,
   onClose,
 }: {
-  readonly backup: RestoredBackup;
+  readonly backup: OpenedBackup;
   readonly onClose: () => void;
 }) {
   const dispatch = useAppDispatch();
   const counts = useAppSelector(selectCounts);
-  const [intake, setIntake] = useState<ImportComparison>();
   const [isExact, setExact] = useState(false);
   const [withSettings, setSettings] = useState(false);
   const [share01, setShare] = useState<number>();
   const isStopped = useRef(false);
-  useEffect(() => {
-    void dispatch(previewImport(backup.cards)).then(setIntake);
-  }, [backup, dispatch]);
-  if (!intake) return null;
-  const known = intake.same.length + intake.different.length;
+  const { manifest, cards, talks, problems } = backup.summary;
+  const known = backup.same + backup.different;
   const beyond = Math.max(0, counts.people + counts.organisations - known);
   const restore = () => {
     setShare(0);
@@ -44,18 +39,18 @@ export function RestoreSheet({
     });
   };
   return (
-    <Sheet title={texts.backupOf(formatDay(backup.manifest.made.slice(0, 10)))} isOpen onClose={onClose}>
+    <Sheet title={texts.backupOf(formatDay(manifest.made.slice(0, 10)))} isOpen onClose={onClose}>
       <View className="gap-3" testID="restore-sheet">
         <Txt>
           {texts.backupHolds({
-            cards: backup.cards.length,
-            fresh: intake.fresh.length,
-            different: intake.different.length,
-            same: intake.same.length,
-            talks: backup.talks.length,
+            cards,
+            talks,
+            fresh: backup.fresh,
+            different: backup.different,
+            same: backup.same,
           })}
         </Txt>
-        {backup.problems.map(({ message }) => (
+        {problems.map(({ message }) => (
           <Txt key={message} tone="ochre">
             {message}
           </Txt>

@@ -73,8 +73,12 @@ export function OutPart({ now, work }: OutPartProps) {
     return Promise.all(
       cards.map(async (card) => {
         const options = { onProgress: () => undefined, extensions: false };
-        const { result } = await dispatch(exportCards([work.cardToSend(card)], 'vcard3', options));
-        return { name: fileName(shownAs(card), 'vcf'), type: 'text/vcard', text: await result };
+        const { result } = dispatch(exportCards([work.cardToSend(card)], 'vcard3', options));
+        return {
+          name: fileName(shownAs(card), 'vcf'),
+          type: 'text/vcard',
+          text: await (await result).text(),
+        };
       }),
     );
   };

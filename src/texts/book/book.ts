@@ -1,4 +1,5 @@
-/** Where mail comes from. */
+/** Opening the book. */
 export const texts = {
+  stepIsDamaged: 'this step of the history can’t be read',
   simulatedMailbox: 'the simulated mailbox',
 };

@@ -2,7 +2,6 @@
 export const texts = {
   archiveIsTooLarge: 'the archive is too large',
   archiveIsDamaged: (errorMessage: string) => `the archive is damaged: ${errorMessage}`,
-  itIsNoArchive: (errorMessage: string) => `it is no archive that can be opened: ${errorMessage}`,
   noCardsWereFound: 'no cards were found in it; vCard, JSContact, jCard and tables (CSV) can be read',
   tableCsv: 'Table (CSV)',
 };

@@ -1,5 +1,6 @@
 /** What is wrong with a backup. */
 export const texts = {
+  itIsNoArchive: (reason: string) => `it is no archive that can be opened: ${reason}`,
   itHasNoList: 'it has no list of its contents (manifest.json), so it is no backup',
   itWasMadeByNewer: (version: number) =>
     `it was made by a newer version (${version}); update Cordialis to restore it`,

@@ -18,6 +18,7 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   { weight: 4, arbitrary: fc.record({ kind: fc.constantFrom('flush' as const, 'hear' as const), tab }) },
   { weight: 2, arbitrary: fc.record({ kind: fc.constantFrom('undo' as const, 'redo' as const), tab }) },
   { weight: 1, arbitrary: fc.record({ kind: fc.constant('kill' as const), tab }) },
+  { weight: 1, arbitrary: fc.record({ kind: fc.constantFrom('finish' as const, 'giveUp' as const), tab }) },
   { weight: 3, arbitrary: fc.record({ kind: fc.constant('wait' as const), ticks: fc.nat({ max: 30 }) }) },
   { weight: 1, arbitrary: fc.constant({ kind: 'refuse' as const }) },
 ) as fc.Arbitrary<Step>;
@@ -38,8 +39,8 @@ function broken(tabs: TwoTabs): string[] {
   const steps = new Map(tabs.steps().map((one) => [one.id, one]));
   // A card deleted on one page and changed on the other is there with that change; what was deleted knowingly is gone.
   const deleted = new Set(
-    [...steps.values()].flatMap(({ state, cards }) =>
-      cards.flatMap(({ kind, uid }) => (kind === 'remove' && state === 'done' ? uid : [])),
+    [...steps.values()].flatMap(({ state, changes }) =>
+      changes.flatMap(({ kind, uid }) => (kind === 'remove' && state === 'done' ? uid : [])),
     ),
   );
   for (const [id, { field, uids }] of tabs.filled) {
@@ -60,6 +61,8 @@ function broken(tabs: TwoTabs): string[] {
       if (JSON.stringify(sorted(shown.get(uid))) !== JSON.stringify(sorted(stored.get(uid))))
         problems.push(`page ${i} shows another ${uid} than is stored`);
   });
+  for (const one of steps.values()) if (one.todo ?? one.replaying) problems.push(`${one.label} is not over`);
+  if (tabs.todo().length > 0) problems.push(`still to do: ${tabs.todo().join(' ')}`);
   const ids = tabs.talks().map(({ id }) => id);
   if (new Set(ids).size !== ids.length) problems.push(`a talk stands twice: ${ids.join(' ')}`);
   for (const [uid, known, made] of tabs.summaries())

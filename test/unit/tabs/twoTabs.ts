@@ -1,9 +1,18 @@
 // Two pages of one browser over one storage, with whatever can come between: edits, forms left open, long changes, talks,
 // undo and redo, writes that are refused, pages that are killed at any moment.
-import { changeBook, changeInBatches, redo, undo } from '@/book/commit';
-import { added, type Change, changed, edited, removed, type TalkChange } from '@/book/history';
+import { changeBook, changeInBatches, finishLong, redo, undo } from '@/book/commit';
+import {
+  added,
+  type CardChange,
+  changed,
+  edited,
+  removed,
+  type Step as HistoryStep,
+  type StepPiece,
+  type TalkChange,
+} from '@/book/history';
 import { openBook, refreshFromStore } from '@/book/openBook';
-import { selectCardsByUid, selectHistory, selectShards } from '@/book/state';
+import { selectCardsByUid, selectShards, selectUnfinished } from '@/book/state';
 import { KEYS, type Written } from '@/book/store';
 import { MemoryStorage, openTestBook } from '@/book/testing';
 import { type Card, newCard } from '@/core/card';
@@ -65,6 +74,7 @@ class Tab {
   constructor(
     readonly storage: SlowStorage,
     tellOthers: (from: Tab, written: Written) => void,
+    atWork: Map<string, Tab>,
   ) {
     const mine = Object.create(storage) as SlowStorage;
     // The browser frees the locks of a page that is gone, so what it waits for must end.
@@ -72,9 +82,17 @@ class Tab {
     mine.setMany = (entries) => (this.isDead ? refuse() : storage.setMany(entries));
     mine.removeMany = (keys) => (this.isDead ? refuse() : storage.removeMany(keys));
     const newUid = () => `urn:uuid:00000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`;
-    this.book = openTestBook(mine, undefined, { newUid, nowMs: () => (made += 1) }, (written) =>
-      tellOthers(this, written),
-    );
+    const ifAlone = async <T>(name: string, work: () => Promise<T>) => {
+      if (atWork.get(name)?.isDead === false) return undefined;
+      atWork.set(name, this);
+      try {
+        return await work();
+      } finally {
+        if (atWork.get(name) === this) atWork.delete(name);
+      }
+    };
+    const services = { newUid, nowMs: () => (made += 1), ifAlone };
+    this.book = openTestBook(mine, undefined, services, (written) => tellOthers(this, written));
   }
 
   get cards() {
@@ -83,8 +101,8 @@ class Tab {
 
   async hear(): Promise<void> {
     const { store } = this.book;
-    for (const { uids, changeIds, settings, months, summaries } of this.inbox.splice(0))
-      await store.dispatch(refreshFromStore(uids, changeIds, settings, { months, summaries }));
+    for (const { uids, steps, settings, months, summaries } of this.inbox.splice(0))
+      await store.dispatch(refreshFromStore(uids, steps, settings, { months, summaries }));
   }
 }
 
@@ -95,7 +113,10 @@ export type Step =
       readonly tab: number;
       readonly at: number;
     }
-  | { readonly kind: 'undo' | 'redo' | 'flush' | 'hear' | 'kill'; readonly tab: number }
+  | {
+      readonly kind: 'undo' | 'redo' | 'flush' | 'hear' | 'kill' | 'finish' | 'giveUp';
+      readonly tab: number;
+    }
   | { readonly kind: 'note' | 'move' | 'forget'; readonly tab: number; readonly at: number }
   | { readonly kind: 'wait'; readonly ticks: number }
   | { readonly kind: 'refuse' };
@@ -109,16 +130,21 @@ export class TwoTabs {
   /** By the id of its step: the field that an edit has filled, by the cards it has filled it on. */
   readonly filled = new Map<string, { field: string; uids: readonly string[] }>();
   private readonly asked: Promise<unknown>[] = [];
+  /** What the long changes fill, by the names of their steps. */
+  private readonly long = new Map<string, readonly string[]>();
+  /** Which page is at which long piece of work. */
+  private readonly atWork = new Map<string, Tab>();
 
   constructor(seed: number) {
     this.storage = new SlowStorage(seed);
   }
 
   private newTab(): Tab {
-    return new Tab(this.storage, (from, written) => {
+    const tell = (from: Tab, written: Written) => {
       if (from.isDead) return;
       for (const tab of this.tabs) if (tab !== from) tab.inbox.push(written);
-    });
+    };
+    return new Tab(this.storage, tell, this.atWork);
   }
 
   async start(): Promise<void> {
@@ -141,7 +167,7 @@ export class TwoTabs {
     return uids.length === 0 ? undefined : uids.sort()[at % uids.length];
   }
 
-  private note(change: Promise<Change | undefined>, field: string, uids: readonly string[]): void {
+  private note(change: Promise<HistoryStep | undefined>, field: string, uids: readonly string[]): void {
     this.asked.push(
       change.then((one) => {
         if (one) this.filled.set(one.id, { field, uids });
@@ -197,7 +223,10 @@ export class TwoTabs {
       case 'long': {
         const uids = tab.cards.uids();
         const edits = uids.map((one) => edited(one, this.fill(field)));
-        this.note(store.dispatch(changeInBatches({ cause: 'edit', label: field, edits })), field, uids);
+        this.long.set(field, uids);
+        const options = { pieceSize: 2, isStopped: () => tab.isDead };
+        const request = { cause: 'edit' as const, label: field, edits };
+        this.note(store.dispatch(changeInBatches(request, options)), field, uids);
         return;
       }
       case 'new':
@@ -220,6 +249,10 @@ export class TwoTabs {
         await this.settle();
         await store.dispatch(step.kind === 'undo' ? undo() : redo());
         await this.settle();
+        return;
+      case 'finish':
+      case 'giveUp':
+        this.endUnfinished(tab, step.kind === 'finish');
         return;
       case 'flush':
         this.asked.push(writer.flush());
@@ -255,6 +288,15 @@ export class TwoTabs {
     this.asked.push(tab.book.store.dispatch(changeBook({ cause: 'edit', label: kind, talks: [change] })));
   }
 
+  /** What a killed page has left half done is finished or undone. */
+  private endUnfinished(tab: Tab, isFinished: boolean): void {
+    const { store } = tab.book;
+    for (const step of selectUnfinished(store.getState()))
+      if (isFinished)
+        this.note(store.dispatch(finishLong(step)), step.label, this.long.get(step.label) ?? []);
+      else this.asked.push(store.dispatch(undo(step.id)));
+  }
+
   /** Everything is written and heard of on both sides. */
   async settle(): Promise<void> {
     this.storage.fails = false;
@@ -269,6 +311,9 @@ export class TwoTabs {
     // What was asked of a page that has been killed never ends.
     await Promise.race([Promise.all(this.asked), new Promise((resolve) => setTimeout(resolve, 5))]);
     await this.settle();
+    this.tabs.forEach((tab, i) => this.endUnfinished(tab, (this.count + i) % 2 === 0));
+    await Promise.race([Promise.all(this.asked), new Promise((resolve) => setTimeout(resolve, 5))]);
+    await this.settle();
   }
 
   /** The cards in the store. */
@@ -280,10 +325,23 @@ export class TwoTabs {
     return cards;
   }
 
-  steps(): Change[] {
-    return [...this.storage.entries]
-      .filter(([key]) => key.startsWith(KEYS.change))
-      .map(([, text]) => JSON.parse(text) as Change);
+  private records(prefix: string): [key: string, text: string][] {
+    return [...this.storage.entries].filter(([key, text]) => key.startsWith(prefix) && text !== '');
+  }
+
+  /** The steps in the store, each with all it did to cards. */
+  steps(): (HistoryStep & { readonly changes: readonly CardChange[] })[] {
+    const pieces = this.records(KEYS.piece);
+    return this.records(KEYS.step).map(([, text]) => {
+      const step = JSON.parse(text) as HistoryStep;
+      const own = pieces.filter(([key]) => key.startsWith(`${KEYS.piece}${step.id}:`));
+      return { ...step, changes: own.flatMap(([, piece]) => (JSON.parse(piece) as StepPiece).cards) };
+    });
+  }
+
+  /** What long changes have still to do. */
+  todo(): string[] {
+    return this.records(KEYS.todo).map(([key]) => key);
   }
 
   talks(): Talk[] {
@@ -310,9 +368,5 @@ export class TwoTabs {
   /** The cards as each page shows them. */
   shown(): ReadonlyMap<string, Card>[] {
     return this.tabs.map((tab) => new Map(tab.cards.values().map((card) => [card.uid, card])));
-  }
-
-  histories(): readonly (readonly Change[])[] {
-    return this.tabs.map((tab) => selectHistory(tab.book.store.getState()));
   }
 }

@@ -1,4 +1,4 @@
-import { changeBook, changeSides, newChange } from '@/book/commit';
+import { changeBook, changeSides, newStep } from '@/book/commit';
 import { edited } from '@/book/history';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { shownAs } from '@/core/card';
@@ -40,6 +40,6 @@ export function dismissNews(news: News, of: string): AppThunk {
     const sides = [{ kind: 'news' as const, before: { news }, after: { news, isDismissed: true } }];
     const label = texts.dismissedFor(news.shown, of);
     const at = services.utcNow();
-    dispatch(changeSides(newChange(services, { cause: 'edit', label, cards: [], sides, at })));
+    dispatch(changeSides(newStep(services, { cause: 'edit', label, sides, at })));
   };
 }

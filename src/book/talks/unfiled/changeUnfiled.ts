@@ -1,5 +1,5 @@
 import { changeBook } from '@/book/commit';
-import { added, type Change } from '@/book/history';
+import { added, type Step } from '@/book/history';
 import {
   type AppThunk,
   selectUnfiledByAddress,
@@ -81,7 +81,7 @@ export function dismissUnfiled(all: readonly Unfiled[], isIgnored: boolean): App
 }
 
 /** Makes a card of each address, named as the headers named it, with the talks that are known. */
-export function addUnfiled(all: readonly Unfiled[]): AppThunk<Promise<Change | undefined>> {
+export function addUnfiled(all: readonly Unfiled[]): AppThunk<Promise<Step | undefined>> {
   return async (dispatch, _, { newUid, utcNow }) => {
     const cards = all.map((one) => cardOf(one, newUid(), utcNow()));
     const talks = all.flatMap((one, i) =>

@@ -5,9 +5,6 @@ export const BACKUP_FORMAT = 'cordialis-backup';
 /** The version of backups that is written; this one and older ones are read. */
 export const BACKUP_VERSION = 1;
 
-/** Gives the SHA-256 of some bytes in 64 hexadecimal digits; handed in, as the core has no cryptography. */
-export type Sha256 = (bytes: Uint8Array) => Promise<string>;
-
 /** The list of what is in a backup. */
 export const manifestSchema = z.object({
   format: z.literal(BACKUP_FORMAT),

@@ -17,13 +17,13 @@ import { nameCards } from '../parts/nameCards';
 export function ExportSheet({ cards, onSheet }: ManySheetProps) {
   const dispatch = useAppDispatch();
   const [formatId, setFormatId] = useState<FormatId>('vcard4');
-  const [job, setJob] = useState<Job<string>>();
+  const [job, setJob] = useState<Job<Blob>>();
   const [share01, setShare] = useState(0);
   const format = FORMAT_FACTS[formatId];
   const count = nameCards(cards);
   const run = async () => {
     try {
-      const writing = await dispatch(exportCards(cards, formatId, { onProgress: setShare }));
+      const writing = dispatch(exportCards(cards, formatId, { onProgress: setShare }));
       setJob(writing);
       saveFile(fileName(`${count} ${localDay()}`, format.extension), await writing.result, format.mediaType);
       dispatch(noticeShown({ text: texts.exportedAs(count, format.label), tone: 'plain' }));

@@ -1,0 +1,174 @@
+import { edited, type Step } from '@/book/history';
+import { openBook } from '@/book/openBook';
+import { selectSteps, selectUnfinished } from '@/book/state';
+import { KEYS } from '@/book/store';
+import { MemoryStorage, openTestBook, put } from '@/book/testing';
+import { type Card, newCard } from '@/core/card';
+
+import { changeBook } from './changeBook';
+import { changeInBatches, finishLong } from './longChange';
+import { undo } from './replay';
+
+const cards = Array.from({ length: 7 }, (_, i): Card => ({
+  ...newCard(`c${i}`, '2026-01-01T00:00:00Z'),
+  name: { full: `Card ${i}` },
+}));
+const tagAll = cards.map(({ uid }) =>
+  edited(uid, (now) => ({ ...now, keywords: { ...now.keywords, press: true } })),
+);
+const tagged = (entries: ReadonlyMap<string, string>) =>
+  cards.filter(({ uid }) => (entries.get(`${KEYS.card}${uid}`) ?? '').includes('press')).length;
+const todo = (entries: ReadonlyMap<string, string>) =>
+  [...entries].filter(([key, text]) => key.startsWith(KEYS.todo) && text !== '');
+
+/** A storage that takes so many writes and no more, as one of a page that is closed. */
+class EndingStorage extends MemoryStorage {
+  left = Infinity;
+
+  constructor(entries: ReadonlyMap<string, string>) {
+    super();
+    for (const [key, text] of entries) this.entries.set(key, text);
+    const [set, remove] = [this.setMany, this.removeMany];
+    const ends = () => this.left-- <= 0;
+    this.setMany = (some) => (ends() ? new Promise(() => undefined) : set(some));
+    this.removeMany = (keys) => (ends() ? new Promise(() => undefined) : remove(keys));
+  }
+}
+
+async function fullBook(): Promise<MemoryStorage> {
+  const book = openTestBook();
+  await book.store.dispatch(openBook());
+  await book.store.dispatch(changeBook({ cause: 'add', label: 'Added', edits: put(...cards) }));
+  await book.writer.flush();
+  return book.storage;
+}
+
+const begin = (storage: MemoryStorage) => {
+  const book = openTestBook(storage);
+  const over = (async () => {
+    await book.store.dispatch(openBook());
+    return book.store.dispatch(
+      changeInBatches({ cause: 'edit', label: 'Tagged 7 cards', edits: tagAll }, { pieceSize: 2 }),
+    );
+  })();
+  return { ...book, over };
+};
+
+const unfinished = (book: ReturnType<typeof openTestBook>): readonly Step[] =>
+  selectUnfinished(book.store.getState());
+
+/** After the page was closed after every number of writes: what the next page finds, opened. */
+async function closedAnywhere(
+  check: (book: ReturnType<typeof openTestBook>, storage: MemoryStorage) => Promise<void>,
+) {
+  const { entries } = await fullBook();
+  for (let writes = 0; ; writes += 1) {
+    const storage = new EndingStorage(entries);
+    storage.left = writes;
+    const { over } = begin(storage);
+    const isOver = await Promise.race([
+      over.then(() => true),
+      new Promise((resolve) => setTimeout(resolve, 8)),
+    ]);
+    storage.left = Infinity;
+    const next = openTestBook(storage);
+    await next.store.dispatch(openBook());
+    await check(next, storage);
+    if (isOver === true) return writes;
+  }
+}
+
+test('a long change that a closed page left half done is offered, and finished by name and number', async () => {
+  let offered = 0;
+  const writes = await closedAnywhere(async (book, { entries }) => {
+    const [step] = unfinished(book);
+    if (!step) return expect([0, 7]).toContain(tagged(entries));
+    offered += 1;
+    expect([step.label, step.cards]).toEqual(['Tagged 7 cards', tagged(entries)]);
+    await book.store.dispatch(finishLong(step));
+    expect([tagged(entries), todo(entries), unfinished(book)]).toEqual([7, [], []]);
+    await book.store.dispatch(undo());
+    await book.writer.flush();
+    expect(tagged(entries)).toBe(0);
+  });
+  expect(offered).toBeGreaterThan(2);
+  expect(writes).toBeGreaterThan(offered);
+});
+
+test('or it is undone, as far as it had come', async () => {
+  await closedAnywhere(async (book, { entries }) => {
+    const [step] = unfinished(book);
+    if (!step) return;
+    await book.store.dispatch(undo(step.id));
+    await book.writer.flush();
+    expect([tagged(entries), todo(entries), unfinished(book)]).toEqual([0, [], []]);
+  });
+});
+
+test('an undoing that a closed page left half done is gone on with by itself', async () => {
+  const { entries } = await fullBook();
+  const book = begin(Object.assign(new MemoryStorage(), { entries }));
+  await book.over;
+  for (let writes = 0; writes < 9; writes += 1) {
+    const storage = new EndingStorage(book.storage.entries);
+    const first = openTestBook(storage);
+    await first.store.dispatch(openBook());
+    storage.left = writes;
+    void first.store.dispatch(undo());
+    await new Promise((resolve) => setTimeout(resolve, 8));
+    storage.left = Infinity;
+    const next = openTestBook(storage);
+    await next.store.dispatch(openBook());
+    await new Promise((resolve) => setTimeout(resolve, 8));
+    await next.writer.flush();
+    const { state } = selectSteps(next.store.getState()).at(-1) ?? {};
+    expect([state, tagged(storage.entries)]).toEqual(state === 'done' ? ['done', 7] : ['undone', 0]);
+    // Once the first piece was in the store, it is never left as it was.
+    if (writes > 0) expect(state).toBe('undone');
+  }
+});
+
+test('nothing goes on while the store takes nothing, and all of it comes when it does again', async () => {
+  const { entries } = await fullBook();
+  const storage = Object.assign(new MemoryStorage(), { entries });
+  const book = openTestBook(storage);
+  await book.store.dispatch(openBook());
+  const shares: number[] = [];
+  const over = book.store.dispatch(
+    changeInBatches(
+      { cause: 'edit', label: 'Tagged', edits: tagAll },
+      {
+        pieceSize: 2,
+        onProgress: (share01) => {
+          shares.push(share01);
+          if (shares.length === 6) storage.fails = true;
+        },
+      },
+    ),
+  );
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(book.store.getState().status.saving.kind).toBe('failed');
+  const [before, count] = [tagged(entries), shares.length];
+  expect(before).toBeLessThan(7);
+  storage.fails = false;
+  await book.writer.flush();
+  await over;
+  expect([tagged(entries), shares.length > count, shares.at(-1)]).toEqual([7, true, 1]);
+});
+
+test('stopped, it leaves the book as it was', async () => {
+  const { entries } = await fullBook();
+  for (let stopAt = 1; stopAt < 9; stopAt += 1) {
+    const book = openTestBook(Object.assign(new MemoryStorage(), { entries: new Map(entries) }));
+    await book.store.dispatch(openBook());
+    let seen = 0;
+    const step = await book.store.dispatch(
+      changeInBatches(
+        { cause: 'edit', label: 'Tagged', edits: tagAll },
+        { pieceSize: 2, onProgress: () => (seen += 1), isStopped: () => seen >= stopAt },
+      ),
+    );
+    await book.writer.flush();
+    expect([step, tagged(book.storage.entries), todo(book.storage.entries)]).toEqual([undefined, 0, []]);
+  }
+});
