@@ -6,6 +6,7 @@ import {
   readShards,
   readSteps,
   readSummaries,
+  rebuildSummaries,
 } from '@/book/commit';
 import {
   type AppThunk,
@@ -24,6 +25,7 @@ import {
   selectRowsByUid,
   selectSettings,
   selectShards,
+  type Settings,
   settingsArrived,
   settingsSchema,
   stepsArrived,
@@ -32,7 +34,7 @@ import {
 } from '@/book/state';
 import { detachPhotos, KEYS, type Merged, parseJson, SCHEMA_VERSION, type Written } from '@/book/store';
 import { importTalks } from '@/book/talks';
-import { errorMessage, inBatches } from '@/core/base';
+import { errorMessage, inBatches, isObject, isSameJson } from '@/core/base';
 import { type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
 import { monthOf, parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
 import { DEMO_ADDRESS, DEMO_TONES } from '@/platform';
@@ -58,8 +60,7 @@ export function openBook(): AppThunk<Promise<void>> {
       const version = Number(first[KEYS.schema] ?? SCHEMA_VERSION);
       if (version > SCHEMA_VERSION)
         throw new Error(`this book was written by a newer version (${version}); update Cordialis to open it`);
-      const settings = settingsSchema.parse(parseJson(first[KEYS.settings]) ?? {});
-      dispatch(settingsArrived(settings));
+      const settings = await dispatch(openSettings(first[KEYS.settings] ?? ''));
       const pairing = pairingSchema.safeParse(parseJson(first[KEYS.hub]));
       services.writer.queueForHub(pairing.success);
       if (pairing.success) dispatch(pairingChanged(pairing.data));
@@ -75,6 +76,8 @@ export function openBook(): AppThunk<Promise<void>> {
       services.writer.sawQueued(
         keys.filter((key) => key.startsWith(KEYS.queue)).map((key) => key.slice(KEYS.queue.length)),
       );
+      const aside = keys.filter((key) => key.startsWith(KEYS.aside));
+      if (aside.length > 0) dispatch(recordsSetAside(aside.map((key) => key.slice(KEYS.aside.length))));
       const queued = keys.filter((key) => key.startsWith(KEYS.talkQueue));
       await dispatch(readTalkQueue(queued.map((key) => key.slice(KEYS.talkQueue.length))));
       // A demo is read once its mail is in, too: cards and talks don't change any more by themselves then.
@@ -85,7 +88,8 @@ export function openBook(): AppThunk<Promise<void>> {
           isMore,
         ),
       );
-      await dispatch(readSummaries(keys.filter((key) => key.startsWith(KEYS.summary))));
+      const damaged = await dispatch(readSummaries(keys.filter((key) => key.startsWith(KEYS.summary))));
+      if (damaged.length > 0) await dispatch(rebuildSummaries(damaged));
       await dispatch(openHistory());
       await dispatch(saveRowSnapshot());
       if (isMore) {
@@ -95,6 +99,23 @@ export function openBook(): AppThunk<Promise<void>> {
     } catch (error) {
       dispatch(openFailed(errorMessage(error)));
     }
+  };
+}
+
+/** Settings as they are stored; where some can't be read the whole is set aside, and those fall back to their defaults. */
+function openSettings(text: string): AppThunk<Promise<Settings>> {
+  return async (dispatch, _, { storage }) => {
+    const stored = parseJson(text);
+    const settings = settingsSchema.parse(isObject(stored) ? stored : {});
+    dispatch(settingsArrived(settings));
+    const wrong = isObject(stored)
+      ? Object.entries(settings).flatMap(([key, value]) =>
+          Object.hasOwn(stored, key) && !isSameJson(stored[key], value) ? [key] : [],
+        )
+      : [];
+    if (text !== '' && (!isObject(stored) || wrong.length > 0))
+      await storage.setMany({ [`${KEYS.aside}${KEYS.settings}`]: text });
+    return settings;
   };
 }
 
@@ -194,12 +215,13 @@ export function saveRowSnapshot(): AppThunk<Promise<void>> {
 }
 
 /** What a write found in the store beside what this page has changed: shows it. */
-export function takeMerged({ cards, removed, talks, summaries }: Merged): AppThunk {
+export function takeMerged({ cards, removed, talks, summaries, settings }: Merged): AppThunk {
   return (dispatch, getState, { search }) => {
     if (cards.length > 0 || removed.length > 0) {
       dispatch(cardsArrived({ upserts: cards, removed }));
       void search.put(cards, removed, selectSettings(getState()).country);
     }
+    if (settings) dispatch(applySettings(settingsSchema.parse(settings)));
     if (talks.length > 0) dispatch(talksChanged(talks));
     if (summaries.length === 0) return;
     dispatch(summariesArrived(summaries));
@@ -239,7 +261,9 @@ export function refreshFromStore(
     await services.writer.readCards(uids);
     dispatch(stepsArrived((await readSteps(services, steps)).steps));
     const settings = hasSettings ? await services.storage.getItem(KEYS.settings) : null;
-    if (settings !== null) dispatch(applySettings(settingsSchema.parse(parseJson(settings) ?? {})));
+    const stored = parseJson(settings);
+    if (isObject(stored))
+      dispatch(applySettings(settingsSchema.parse(services.writer.settings.arrived(stored))));
     // Months that nobody has looked at here yet are read when somebody does.
     const known = talks.months.filter((month) => selectShards(getState())[month]);
     await dispatch(readShards(known, true));

@@ -1,4 +1,5 @@
 import { hubClient, InspectorWorker, mergeInWorker, startSearchWorker } from '@/book/clients';
+import { keepUp } from '@/book/commit';
 import { type AppStore, makeAppStore, recordsSetAside, savingChanged, type Services } from '@/book/state';
 import { BookWriter, PhotoCache, type Written } from '@/book/store';
 import { keepExchanging, readPairing } from '@/book/sync';
@@ -9,6 +10,7 @@ import {
   fetchDemoMail,
   fetchDemoTalks,
   ifTabLockFree,
+  later,
   newUid,
   nowMs,
   onPageLeave,
@@ -22,6 +24,9 @@ import { openBook, readTalkQueue, refreshFromStore, saveRowSnapshot, takeMerged 
 
 /** How long after a write the rows are kept for the next start, in milliseconds. */
 const REMEMBER_AFTER_MS = 1500;
+
+/** When the store is looked after, once a day: long after the page has begun, in milliseconds. */
+const KEEP_UP_AFTER_MS = 30_000;
 
 /** Everything of one page's book: its state, and what reaches the outside for it. */
 export interface Book {
@@ -92,6 +97,7 @@ function startBook(name: BookName): Book {
     () => void writer.flush(),
   );
   void store.dispatch(openBook());
+  later(() => void store.dispatch(keepUp()), KEEP_UP_AFTER_MS);
   const exchanging = keepExchanging(store, services, name);
   return { store, services };
 }

@@ -7,14 +7,14 @@ import {
   type Settings,
   settingsArrived,
 } from '@/book/state';
-import { KEYS } from '@/book/store';
 
 /** Changes settings: shown at once, then written. */
 export function changeSettings(some: Partial<Settings>): AppThunk {
   return (dispatch, getState, services) => {
-    const settings = { ...selectSettings(getState()), ...some };
+    const before = selectSettings(getState());
+    const settings = { ...before, ...some };
     dispatch(applySettings(settings));
-    services.writer.put(KEYS.settings, JSON.stringify(settings));
+    services.writer.putSettings(before, settings);
   };
 }
 

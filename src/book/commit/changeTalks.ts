@@ -10,7 +10,7 @@ import {
   summariesArrived,
   talksChanged,
 } from '@/book/state';
-import { KEYS, parseJson } from '@/book/store';
+import { KEYS, parseJson, parseStoredShard } from '@/book/store';
 import { inBatches } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { monthOf, parseTalk, summarySchema, type Talk, type TalkSummary, withTalk } from '@/core/talks';
@@ -103,6 +103,9 @@ export function readShards(months: readonly string[], isAnew = false): AppThunk<
     const shards = Object.fromEntries(
       missing.map((month) => [month, parseShard(stored[`${KEYS.talks}${month}`])]),
     );
+    for (const month of missing)
+      if (parseStoredShard(stored[`${KEYS.talks}${month}`]).damaged !== undefined)
+        await services.writer.shards.setAside(month);
     dispatch(shardsArrived(shards));
   };
 }
@@ -137,22 +140,27 @@ const SUMMARIES_AT_ONCE = 1000;
  * Reads what is kept of the talks with each card.
  *
  * @param isAnew - whether what this page knows already is read again, as another page has changed it
+ * @returns the cards whose summary can't be read
  */
-export function readSummaries(keys: readonly string[], isAnew = false): AppThunk<Promise<void>> {
+export function readSummaries(keys: readonly string[], isAnew = false): AppThunk<Promise<Uid[]>> {
   return async (dispatch, getState, services) => {
+    const damaged: Uid[] = [];
     for (const some of inBatches(keys, SUMMARIES_AT_ONCE)) {
       const stored = await services.storage.getMany([...some]);
       const known = selectSummaries(getState());
       const summaries = Object.entries(stored)
-        .map(
-          ([key, text]) =>
-            [key.slice(KEYS.summary.length), summarySchema.safeParse(parseJson(text)).data] as const,
-        )
+        .map(([key, text]) => {
+          const { data } = summarySchema.safeParse(parseJson(text));
+          const uid = key.slice(KEYS.summary.length);
+          if (!data && text !== null && text !== '') damaged.push(uid);
+          return [uid, data] as const;
+        })
         // What has changed on this page in the meantime is newer than what was read.
         .filter(([uid]) => isAnew || !known.get(uid));
       dispatch(summariesArrived(summaries));
       void services.search.putTalks(summaries);
       await services.yieldToPage();
     }
+    return damaged;
   };
 }

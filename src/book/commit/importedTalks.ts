@@ -21,7 +21,7 @@ export function storeTalks(month: string, talks: readonly Talk[]): AppThunk<Prom
 
 function storeNow(month: string, talks: readonly Talk[]): AppThunk<Promise<readonly Talk[]>> {
   return async (dispatch, getState, services) => {
-    const { added, summaries } = await services.writer.addTalks(month, talks);
+    const { added, summaries } = await services.writer.shards.addTalks(month, talks);
     if (added.length === 0) return added;
     if (selectShards(getState())[month]) dispatch(talksChanged(added.map((after) => ({ after }))));
     dispatch(summariesArrived([...summaries]));
@@ -42,7 +42,7 @@ function removeNow(intake: string): AppThunk<Promise<void>> {
     const keys = (await services.storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks)).sort();
     for (const [i, key] of keys.entries()) {
       const month = key.slice(KEYS.talks.length);
-      const { gone, left } = await services.writer.removeIntake(month, intake);
+      const { gone, left } = await services.writer.shards.removeIntake(month, intake);
       const talks = gone.flatMap((talk) => parseTalk(talk) ?? []);
       for (const talk of talks) for (const uid of talk.with) concerned.add(uid);
       for (const talk of left.flatMap((one) => parseTalk(one) ?? []))

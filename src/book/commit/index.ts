@@ -20,3 +20,11 @@ export { filesIn, noteStep, pieceKey } from './noteStep';
 export { convertOldHistory } from './oldHistory';
 export { readStep, readSteps } from './readSteps';
 export { goOnReplaying, redo, undo } from './replay';
+export {
+  type HistorySize,
+  keepUp,
+  pruneHistory,
+  readHistory,
+  rebuildSummaries,
+  sizeOfHistory,
+} from './upkeep';

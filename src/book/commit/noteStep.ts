@@ -78,7 +78,7 @@ function putPiece(id: string, at: number, { cards, talks }: StepPiece): AppThunk
     const text = JSON.stringify({ cards, ...(talks ? { talks } : {}) });
     const key = pieceKey(id, at);
     writer.put(`${KEYS.piece}${key}`, text);
-    const files = filesIn(text);
+    const files = filesOf(cards, text);
     if (files.length > 0) writer.put(`${KEYS.pieceFiles}${key}`, JSON.stringify(files));
     return text.length;
   };
@@ -107,6 +107,16 @@ export function todoKeys(id: string, pieces: number): string[] {
 /** The ids of photos and other files that a text of the store names. */
 export function filesIn(text: string): string[] {
   return [...new Set([...text.matchAll(/"blobId":"([^"\\]+)"/g)].map(([, id = '']) => id))];
+}
+
+/** The ids of files that a piece needs, so that it can be undone. @param text - of the piece */
+export function filesOf(cards: StepPiece['cards'], text: string): string[] {
+  const alone = cards.flatMap((one) =>
+    one.kind === 'edit'
+      ? one.edits.flatMap(({ path, before, after }) => (path.at(-1) === 'blobId' ? [before, after] : []))
+      : [],
+  );
+  return [...new Set([...filesIn(text), ...alone.flatMap((id) => (typeof id === 'string' ? [id] : []))])];
 }
 
 /** A talk that came is found again by its id, its day and its people; what it says is kept once it has been undone. */

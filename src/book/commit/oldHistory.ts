@@ -4,7 +4,7 @@ import type { AppThunk } from '@/book/state';
 import { KEYS, parseJson } from '@/book/store';
 import { inBatches, isObject } from '@/core/base';
 
-import { filesIn, pieceKey } from './noteStep';
+import { filesOf, pieceKey } from './noteStep';
 
 /** Cards or talks in a piece. */
 const PIECE = 200;
@@ -40,14 +40,14 @@ function recordsOf(value: unknown): Record<string, string> | undefined {
   const pieces = [
     ...[...inBatches(cards, PIECE)].map((some) => ({ cards: some })),
     ...[...inBatches(talks, PIECE)].map((some) => ({ cards: [], talks: some })),
-  ].map((piece) => JSON.stringify(piece));
-  const size = pieces.reduce((sum, { length }) => sum + length, 0);
+  ].map((piece) => ({ piece, text: JSON.stringify(piece) }));
+  const size = pieces.reduce((sum, { text }) => sum + text.length, 0);
   const counts = { cards: cards.length, talks: talks.length, pieces: pieces.length, size };
   const step: Step | undefined = parseStep({ ...rest, ...counts });
   if (!step) return undefined;
   const records: Record<string, string> = { [`${KEYS.step}${step.id}`]: JSON.stringify(step) };
-  for (const [i, text] of pieces.entries()) {
-    const files = filesIn(text);
+  for (const [i, { piece, text }] of pieces.entries()) {
+    const files = filesOf(piece.cards, text);
     records[`${KEYS.piece}${pieceKey(step.id, i)}`] = text;
     if (files.length > 0) records[`${KEYS.pieceFiles}${pieceKey(step.id, i)}`] = JSON.stringify(files);
   }

@@ -14,4 +14,5 @@ export {
   toCardChanges,
 } from './change';
 export { replayCards, replayTalkChanges, type TalkReplay } from './replay';
+export { outlivedSteps, type Retention } from './retention';
 export { grown, parsePiece, parseStep, replayed, type Step, type StepPiece } from './step';

@@ -87,6 +87,10 @@ export const settingsSchema = z.object({
   usedAddresses: z.record(z.string(), z.string()).catch({}),
   /** Addresses that are the user's own, in lower case. */
   ownAddresses: z.array(z.string()).catch([]),
+  /** How many years steps of the history are kept; 0 for as long as there is room. */
+  historyYears: z.number().int().min(0).max(50).catch(2),
+  /** What they may take together, in megabytes. */
+  historyMegabytes: z.number().int().min(1).max(100_000).catch(200),
   /** The colours of tags, by the tag in lower case: a place among the theme's ten tones. */
   tagTones: z.record(z.string(), z.number().int().min(0).max(9)).catch({}),
   /** The name of the calendar on the hub; '' where there is none. */

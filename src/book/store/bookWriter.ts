@@ -5,13 +5,14 @@ import { monthOf, type Talk } from '@/core/talks';
 import { later, pause, type TextStorage, withTabLock } from '@/platform';
 
 import { HubQueue } from './hubQueue';
-import { type AddedTalks, addToShard, type SplitShard, splitShard } from './importedShards';
 import { KEYS } from './keys';
 import { mergePending, type Pending, PendingMap } from './pending';
+import { PendingSettings } from './pendingSettings';
 import { readCards, type StoredCards } from './readCards';
-import { batchOfTalks, intakesOf } from './storedTalks';
+import { ShardWriter } from './shardWriter';
+import { batchOfTalks } from './storedTalks';
 import { TalkQueue } from './talkQueue';
-import { describeWritten, type Merged, NOTHING_WRITTEN, type WriterEvents } from './written';
+import { describeWritten, type Merged, type WriterEvents } from './written';
 
 /** How long changes are collected before they are written together, in milliseconds. */
 const GATHER_MS = 120;
@@ -31,6 +32,9 @@ export class BookWriter {
   private readonly cards = new PendingMap<Card>();
   private readonly others = new Map<string, string>();
   private readonly talks = new PendingMap<Talk>();
+  readonly settings = new PendingSettings();
+  /** What is done to months of talks as a whole. */
+  readonly shards: ShardWriter;
   private readonly queue = new HubQueue();
   /** Talks not yet pushed. */
   readonly talkQueue = new TalkQueue();
@@ -50,11 +54,21 @@ export class BookWriter {
     private readonly name: string,
     private readonly storage: TextStorage,
     private readonly events: WriterEvents,
-  ) {}
+  ) {
+    this.shards = new ShardWriter({
+      ...{ storage, events, talkQueue: this.talkQueue },
+      alone: async (work) => {
+        await this.flush();
+        return this.alone(work);
+      },
+      queueOf: (month) => this.talkRecords([month]),
+    });
+  }
 
   /** Whether something is not in the store yet. */
   get isBusy(): boolean {
-    return this.cards.size > 0 || this.others.size > 0 || this.talks.size > 0;
+    const isWaiting = this.others.size > 0 || this.settings.isWaiting;
+    return isWaiting || this.cards.size > 0 || this.talks.size > 0;
   }
 
   /** Whether a card has unwritten changes. */
@@ -193,6 +207,12 @@ export class BookWriter {
     this.soon();
   }
 
+  /** Queues settings to be written. @param before - as this page had them */
+  putSettings(before: object, after: object): void {
+    this.settings.put(before, after);
+    this.soon();
+  }
+
   /** Queues any other record to be written. */
   put(key: string, text: string): void {
     this.others.set(key, text);
@@ -242,40 +262,6 @@ export class BookWriter {
     return withTabLock(`${this.name}-write`, work);
   }
 
-  /**
-   * Puts talks into the shard of a month at once, those that are in it already left out; the summaries of their people
-   * go into the store with them, or not at all.
-   *
-   * @returns those that were new, and the summaries
-   */
-  async addTalks(month: string, talks: readonly Talk[]): Promise<Pick<AddedTalks, 'added' | 'summaries'>> {
-    await this.flush();
-    return this.alone(async () => {
-      const { added, summaries, records, isDamaged } = await addToShard(this.storage, month, talks);
-      if (added.length === 0) return { added, summaries };
-      this.talkQueue.put(month, intakesOf(added));
-      await this.storage.setMany({ ...records, ...this.talkRecords([month]) });
-      if (isDamaged) this.events.onSetAside([`${KEYS.talks}${month}`]);
-      this.events.onSaved({ ...NOTHING_WRITTEN, months: [month], summaries: [...summaries.keys()] });
-      return { added, summaries };
-    });
-  }
-
-  /** Takes the talks of an import away from a month. @returns those that are gone, and those that stay */
-  async removeIntake(month: string, intake: string): Promise<SplitShard> {
-    await this.flush();
-    return this.alone(async () => {
-      const { gone, left } = await splitShard(this.storage, month, intake);
-      if (gone.length > 0) {
-        this.talkQueue.put(month, [`intake:${intake}`]);
-        const shard = { [`${KEYS.talks}${month}`]: JSON.stringify(left) };
-        await this.storage.setMany({ ...shard, ...this.talkRecords([month]) });
-        this.events.onSaved({ ...NOTHING_WRITTEN, months: [month] });
-      }
-      return { gone, left };
-    });
-  }
-
   /** Marks these talks of a month as pushed, unless they have changed again. */
   unqueueTalks(month: string, pushed: ReadonlyMap<string, number>): Promise<void> {
     this.talkQueue.drop(month, pushed);
@@ -323,8 +309,10 @@ export class BookWriter {
     const talks = this.talks.first(Infinity);
     const toWrite = await this.mergeWithStored(cards);
     const ofTalks = await batchOfTalks(this.storage, talks);
+    const ofSettings = await this.settings.prepare(this.storage);
     const batch: Record<string, string> = {
       ...Object.fromEntries(others),
+      ...ofSettings.records,
       ...ofTalks.records,
       ...this.talkRecords(ofTalks.months),
     };
@@ -342,11 +330,13 @@ export class BookWriter {
       ...this.noteCards(cards, toWrite),
       talks: this.noteTalks(talks, ofTalks.written),
       summaries: [...ofTalks.summaries],
+      settings: ofSettings.wrote(),
     });
     if (ofTalks.damaged.length > 0)
       this.events.onSetAside(ofTalks.damaged.map((month) => `${KEYS.talks}${month}`));
     return [
       ...others.keys(),
+      ...Object.keys(ofSettings.records),
       ...Object.keys(ofTalks.records),
       ...[...cards.keys()].map((uid) => `${KEYS.card}${uid}`),
     ];

@@ -6,4 +6,5 @@ export { attachPhotos, detachPhotos, withPhotos } from './detachPhotos';
 export { KEYS, SCHEMA_VERSION } from './keys';
 export { PhotoCache } from './photoCache';
 export { parseJson, readCards } from './readCards';
+export { parseStoredShard } from './storedTalks';
 export type { Merged, Written } from './written';

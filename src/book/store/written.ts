@@ -31,6 +31,8 @@ export interface Merged {
   readonly removed: readonly Uid[];
   readonly talks: readonly TalkChange[];
   readonly summaries: readonly (readonly [Uid, TalkSummary | undefined])[];
+  /** As they are stored, unchecked. */
+  readonly settings?: object | undefined;
 }
 
 /** Events of the writer. */

@@ -14,7 +14,7 @@ import type { SharedRecord } from '@/core/sync';
 /** Settings of this device, not of the book. */
 const OWN: ReadonlySet<keyof Settings> = new Set([
   ...(['scheme', 'typeScale', 'notifies', 'notifiedOn', 'lastBackupAt', 'backupRemindedAt'] as const),
-  ...(['table', 'recentActs', 'tableColumns'] as const),
+  ...(['table', 'recentActs', 'tableColumns', 'historyYears', 'historyMegabytes'] as const),
 ]);
 
 type Pushed = Readonly<Record<string, unknown>>;

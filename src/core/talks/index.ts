@@ -27,7 +27,7 @@ export { type TalkMatcher, toCorrespondence } from './mail/toCorrespondence';
 export { acceptNews, isStillNews, type News, NEWS_WORDS, newsSchema, type Signature } from './news/news';
 export { newsBetween } from './news/newsBetween';
 export { formatAgo, standingOf } from './standing';
-export { summarise, summarySchema, type TalkSummary, usualGap, withTalk } from './summary';
+export { isSameSummary, summarise, summarySchema, type TalkSummary, usualGap, withTalk } from './summary';
 export {
   type Direction,
   DIRECTIONS,

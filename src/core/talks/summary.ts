@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { daysBetween, foldedWords, parseDayNumber } from '@/core/base';
+import { daysBetween, foldedWords, isSameJson, parseDayNumber } from '@/core/base';
 
 import { keywordsOf, monthOf, type Talk, TALK_KINDS, type TalkKind } from './talk';
 
@@ -127,4 +127,16 @@ function laterOf(before: string | undefined, day: string): string {
 /** A sorted list with one more, each once. */
 function withOne(sorted: readonly string[], one: string): string[] {
   return sorted.includes(one) ? [...sorted] : [...sorted, one].sort();
+}
+
+/**
+ * Whether two summaries say the same, as far as the order in which talks were added allows: of several talks on the last day
+ * any may be the last, and weights differ by what adding them up loses.
+ */
+export function isSameSummary(a: TalkSummary | undefined, b: TalkSummary | undefined): boolean {
+  if (!a || !b) return a === b;
+  const { out: outA, in: inA, lastKind: _, ...restA } = a;
+  const { out: outB, in: inB, lastKind: __, ...restB } = b;
+  const isNear = (one: number, other: number) => Math.abs(one - other) <= 1e-6 * Math.max(1, one, other);
+  return isNear(outA, outB) && isNear(inA, inB) && isSameJson(restA, restB);
 }

@@ -1,0 +1,65 @@
+import { outlivedSteps, type Step } from '@/book/history';
+import { type AppThunk, selectSettings, stepsGone } from '@/book/state';
+import { KEYS } from '@/book/store';
+import { inBatches } from '@/core/base';
+import { localDay } from '@/platform';
+
+import { pieceKey } from '../noteStep';
+import { readSteps } from '../readSteps';
+
+/** Steps removed at once, before yielding to the page. */
+const PIECE = 50;
+
+/** What the history comes to, as Settings shows it. */
+export interface HistorySize {
+  readonly steps: number;
+  /** In characters. */
+  readonly size: number;
+  /** ISO 8601 calendar date; '' where there is none. */
+  readonly oldest: string;
+}
+
+/** All steps there are, the oldest first. */
+export function readHistory(): AppThunk<Promise<Step[]>> {
+  return async (_, __, services) => {
+    await services.writer.flush();
+    const keys = await services.storage.getAllKeys();
+    const ids = keys.flatMap((key) => (key.startsWith(KEYS.step) ? [key.slice(KEYS.step.length)] : []));
+    return (await readSteps(services, ids.sort())).steps;
+  };
+}
+
+/** Adds up what steps come to. */
+export function sizeOfHistory(steps: readonly Step[]): HistorySize {
+  return {
+    steps: steps.length,
+    size: steps.reduce((sum, { size }) => sum + size, 0),
+    oldest: steps[0]?.at.slice(0, 10) ?? '',
+  };
+}
+
+/** Removes the steps that are kept no longer. @returns what is left, and whether anything went */
+export function pruneHistory(): AppThunk<
+  Promise<{ readonly left: HistorySize; readonly hasPruned: boolean }>
+> {
+  return async (dispatch, getState, { writer, yieldToPage }) => {
+    const { historyYears: years, historyMegabytes: megabytes } = selectSettings(getState());
+    const steps = await dispatch(readHistory());
+    const gone = outlivedSteps(steps, { years, megabytes }, localDay());
+    for (const some of inBatches(gone, PIECE)) {
+      dispatch(stepsGone(some.map(({ id }) => id)));
+      const keys = some.flatMap(({ id, pieces }) =>
+        Array.from({ length: pieces }, (_, at) => pieceKey(id, at)).flatMap((key) => [
+          `${KEYS.piece}${key}`,
+          `${KEYS.pieceFiles}${key}`,
+        ]),
+      );
+      // The step first: one without pieces would say that it can be undone.
+      await writer.remove(some.map(({ id }) => `${KEYS.step}${id}`));
+      await writer.remove(keys);
+      await yieldToPage();
+    }
+    const isGone = new Set(gone);
+    return { left: sizeOfHistory(steps.filter((step) => !isGone.has(step))), hasPruned: gone.length > 0 };
+  };
+}
