@@ -246,7 +246,9 @@ function openHistory(): AppThunk<Promise<void>> {
     const names = [...aside, ...damaged.map(([key]) => key)];
     if (names.length > 0) dispatch(recordsSetAside(names.map((name) => `${name}: ${wording.stepIsDamaged}`)));
     dispatch(stepsArrived(steps));
-    await dispatch(findUnfinished(under(keys, KEYS.todo)));
+    const todo = under(keys, KEYS.todo);
+    const isAnyUnderWay = steps.some((step) => step.todo ?? step.replaying);
+    if (isAnyUnderWay || todo.length > 0) await dispatch(findUnfinished(todo));
   };
 }
 

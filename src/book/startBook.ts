@@ -1,15 +1,17 @@
 import { hubClient, InspectorWorker, mergeInWorker, startSearchWorker } from '@/book/clients';
 import { keepUp } from '@/book/commit';
 import { type AppStore, makeAppStore, recordsSetAside, savingChanged, type Services } from '@/book/state';
-import { BookWriter, PhotoCache, type Written } from '@/book/store';
+import { BookWriter, KEYS, PhotoCache, type Written } from '@/book/store';
 import { keepExchanging, readPairing } from '@/book/sync';
 import { checkArrivals } from '@/book/tidy';
 import {
+  askToPersist,
   type BookName,
   fetchDemoCards,
   fetchDemoMail,
   fetchDemoTalks,
   ifTabLockFree,
+  isPersisted,
   later,
   newUid,
   nowMs,
@@ -61,9 +63,19 @@ function startBook(name: BookName): Book {
     void store.dispatch(readTalkQueue(talks.months));
     if (queued.length > 0) exchanging.soon();
   });
+  let isAsked = name !== 'cordialis';
+  /** Once there is a card of one's own, the browser is asked to keep the storage; never twice. */
+  const keepStorage = async () => {
+    if (isAsked) return;
+    isAsked = true;
+    if ((await storage.getItem(KEYS.persistAsked)) !== null || (await isPersisted()) !== false) return;
+    await storage.setMany({ [KEYS.persistAsked]: '1' });
+    await askToPersist();
+  };
   const writer = new BookWriter(name, storage, {
     onSaving: () => store.dispatch(savingChanged({ kind: 'saving' })),
     onSaved: (written) => {
+      if (written.uids.length > 0) void keepStorage();
       store.dispatch(savingChanged({ kind: 'saved' }));
       channel.post(written);
       if (written.queued.length > 0 || written.settings || writer.talkQueue.size > 0) exchanging.soon();

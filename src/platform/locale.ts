@@ -6,6 +6,15 @@ export const LOCALE = LANGUAGE;
 
 const days = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', year: 'numeric' });
 
+/** An amount of data: "3.1 MB", "240 MB". */
+export function formatMegabytes(bytes: number): string {
+  if (bytes < 1e5) return texts.lessThanTenthOfMegabyte;
+  const digits = bytes < 1e7 ? 1 : 0;
+  return new Intl.NumberFormat(LOCALE, {
+    ...{ style: 'unit', unit: 'megabyte', maximumFractionDigits: digits },
+  }).format(bytes / 1e6);
+}
+
 /** The day of a UTCDateTime where the user is: "24 Nov 2026". */
 export function formatDay(utc: string): string {
   return days.format(new Date(utc));

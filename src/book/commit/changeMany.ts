@@ -3,7 +3,8 @@ import type { AppThunk } from '@/book/state';
 import type { Card } from '@/core/card';
 
 import { changeBook } from './changeBook';
-import { type BatchOptions, changeInBatches } from './longChange';
+import type { BatchOptions } from './longChange';
+import { changeInBatches } from './whenNeeded';
 
 /** More cards than this are changed in batches, so that the page stays responsive. */
 const AT_ONCE = 200;

@@ -6,25 +6,21 @@ export { changeBook, changeSides, commit, isOnlyStamped, newStep } from './chang
 export { changeMany, type ManyChangeRequest } from './changeMany';
 export { applySettings, changeSettings } from './changeSettings';
 export { inTurn, parseShard, putNow, readAllTalks, readShards, readSummaries } from './changeTalks';
-export { findUnfinished } from './findUnfinished';
 export { storeTalks } from './importedTalks';
-export {
-  type BatchOptions,
-  changeInBatches,
-  changeLong,
-  discardLong,
-  finishLong,
-  type LongPiece,
-} from './longChange';
-export { filesIn, noteStep, pieceKey } from './noteStep';
-export { convertOldHistory } from './oldHistory';
+export type { BatchOptions, LongPiece } from './longChange';
+export { noteStep } from './noteStep';
 export { readStep, readSteps } from './readSteps';
 export { goOnReplaying, redo, undo } from './replay';
 export {
-  type HistorySize,
+  changeInBatches,
+  changeLong,
+  convertOldHistory,
+  discardSetAside,
+  findUnfinished,
+  finishLong,
   keepUp,
   pruneHistory,
   readHistory,
+  readSetAside,
   rebuildSummaries,
-  sizeOfHistory,
-} from './upkeep';
+} from './whenNeeded';

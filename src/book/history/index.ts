@@ -15,4 +15,5 @@ export {
 } from './change';
 export { replayCards, replayTalkChanges, type TalkReplay } from './replay';
 export { outlivedSteps, type Retention } from './retention';
+export { type HistorySize, sizeOfHistory } from './sizeOfHistory';
 export { grown, parsePiece, parseStep, replayed, type Step, type StepPiece } from './step';

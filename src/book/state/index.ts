@@ -99,6 +99,7 @@ export {
   selectReading,
   selectSaving,
   selectSetAside,
+  setAsideDiscarded,
 } from './statusSlice';
 export { selectShards, selectSummaries, shardsArrived, summariesArrived, talksChanged } from './talksSlice';
 export { selectUnfiledByAddress, unfiledArrived, unfiledChanged } from './unfiledSlice';

@@ -48,8 +48,9 @@ export const statusSlice = createSlice({
     openFailed: (state, { payload }: PayloadAction<string>) => ({ ...state, openFault: payload }),
     recordsSetAside: (state, { payload }: PayloadAction<readonly string[]>) => ({
       ...state,
-      setAside: [...state.setAside, ...payload],
+      setAside: [...new Set([...state.setAside, ...payload])],
     }),
+    setAsideDiscarded: (state) => ({ ...state, setAside: [] }),
     noticeShown: (state, { payload }: PayloadAction<Omit<Notice, 'id'>>) => ({
       ...state,
       // One at a time: a newer notice replaces the older.
@@ -76,6 +77,7 @@ export const {
   bookOpened,
   openFailed,
   recordsSetAside,
+  setAsideDiscarded,
   noticeShown,
   noticeClosed,
 } = statusSlice.actions;

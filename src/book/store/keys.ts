@@ -20,6 +20,8 @@ export const KEYS = {
   todo: 'todo:',
   /** A step as it was kept before it had pieces. */
   oldChange: 'change:',
+  /** Whether the browser has been asked to keep the storage. */
+  persistAsked: 'persistAsked',
   /** When the store was last looked through. */
   upkeep: 'upkeep',
   /** The talks of a month: talks:2026-11. */

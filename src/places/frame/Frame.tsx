@@ -1,25 +1,25 @@
 import { usePathname } from 'expo-router';
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense } from 'react';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
 
 import { getBook } from '@/book/startBook';
-import { selectOpenFault, selectSettings, ServicesProvider, useAppSelector } from '@/book/state';
+import { selectOpenFault, selectReading, selectSettings, ServicesProvider, useAppSelector } from '@/book/state';
 import { isInPlace, PLACES, QuickLine, type QuickPlans, QuickPlansContext } from '@/places/find';
 import { bookName } from '@/platform';
 import { texts } from '@/texts/frame/frame';
 import { EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
 
-import { DayNotice } from './DayNotice';
-import { KeysSheet } from './KeysSheet';
 import { NavLink } from './NavLink';
 import { Notices } from './Notices';
 import { SaveState } from './SaveState';
-import { useBackupReminder } from './useBackupReminder';
-import { useCalendarFeed } from './useCalendarFeed';
-import { useInstalling } from './useInstalling';
+import { StandingBars } from './StandingBars';
 import { usePageKeys } from './usePageKeys';
 import { usePageState } from './usePageState';
+
+/** Loaded once the book has been read. */
+const Housekeeping = lazy(() => import('./Housekeeping').then((one) => ({ default: one.Housekeeping })));
+const KeysSheet = lazy(() => import('./seldom').then((seldom) => ({ default: seldom.KeysSheet })));
 
 interface FrameProps {
   readonly children: ReactNode;
@@ -42,14 +42,12 @@ export function Frame({ children, loadPlans }: FrameProps) {
 }
 
 function Themed({ children }: { readonly children: ReactNode }) {
-  const { scheme, typeScale, notifies } = useAppSelector(selectSettings);
+  const { scheme, typeScale } = useAppSelector(selectSettings);
   const { isWide } = useWide();
+  const isRead = useAppSelector(selectReading) === undefined;
   const fault = useAppSelector(selectOpenFault);
   const { isHelpOpen, closeHelp } = usePageKeys();
   usePageState();
-  useBackupReminder();
-  useCalendarFeed();
-  useInstalling();
   const content =
     fault === undefined ? (
       children
@@ -58,9 +56,11 @@ function Themed({ children }: { readonly children: ReactNode }) {
     );
   return (
     <ThemeProvider scheme={scheme} typeScale={typeScale}>
-      {notifies ? <DayNotice /> : null}
+      <Suspense fallback={null}>
+        {isRead ? <Housekeeping /> : null}
+      </Suspense>
       {isWide ? <Wide>{content}</Wide> : <Phone>{content}</Phone>}
-      <KeysSheet isOpen={isHelpOpen} onClose={closeHelp} />
+      <Suspense fallback={null}>{isHelpOpen ? <KeysSheet isOpen onClose={closeHelp} /> : null}</Suspense>
     </ThemeProvider>
   );
 }
@@ -95,6 +95,7 @@ function Wide({ children }: { readonly children: ReactNode }) {
         <View role="main" className="min-h-0 flex-1">
           {children}
         </View>
+        <StandingBars />
         <Notices />
       </View>
     </View>
@@ -108,6 +109,7 @@ function Phone({ children }: { readonly children: ReactNode }) {
       <View role="main" className="min-h-0 flex-1">
         {children}
       </View>
+      <StandingBars />
       <Notices />
       <QuickLine />
       <View role="navigation" aria-label={texts.places} className="flex-row border-t border-rule">

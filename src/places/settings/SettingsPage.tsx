@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
 import { changeSettingsUndoably } from '@/book/settings';
-import { selectSetAside, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/settings/settings';
@@ -9,12 +9,15 @@ import { Act, Choice, OverPage, TitledPart, Txt, usePageTitle } from '@/ui';
 
 import { BackupPart } from './BackupPart';
 import { CalendarPart } from './CalendarPart';
+import { ChangesPart } from './ChangesPart';
 import { CountryField } from './CountryField';
 import { ExportPart } from './ExportPart';
 import { LayoutPart } from './LayoutPart';
 import { NamesPart } from './NamesPart';
 import { OwnAddresses } from './OwnAddresses';
 import { QuickActsPart } from './QuickActsPart';
+import { SetAsidePart } from './SetAsidePart';
+import { StoragePart } from './StoragePart';
 import { TodayPart } from './TodayPart';
 import { WritingPart } from './WritingPart';
 
@@ -30,7 +33,6 @@ export function SettingsPage() {
   usePageTitle(texts.settings);
   const dispatch = useAppDispatch();
   const settings = useAppSelector(selectSettings);
-  const setAside = useAppSelector(selectSetAside);
   return (
     <OverPage
       title={texts.settings}
@@ -103,16 +105,13 @@ export function SettingsPage() {
         <ExportPart />
         <CalendarPart />
       </TitledPart>
-      {setAside.length === 0 ? null : (
-        <TitledPart title={texts.setAside}>
-          <Txt tone="ochre">{texts.recordsOfStoreCouldNotBeRead(setAside.length)}</Txt>
-          {setAside.map((line) => (
-            <Txt key={line} size="small" tone="faded">
-              {line}
-            </Txt>
-          ))}
-        </TitledPart>
-      )}
+      <TitledPart title={texts.changes}>
+        <ChangesPart />
+      </TitledPart>
+      <TitledPart title={texts.whereBookLies}>
+        <StoragePart />
+      </TitledPart>
+      <SetAsidePart />
     </OverPage>
   );
 }

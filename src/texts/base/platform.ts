@@ -6,4 +6,5 @@ export const texts = {
   kmCount: (count: number) => `${count} km`,
   pageToPrint: 'Page to print',
   here: 'here',
+  lessThanTenthOfMegabyte: 'less than 0.1 MB',
 };

@@ -24,6 +24,7 @@ export const texts = {
   thereAreNoPeople: 'There are no people in the book yet.',
   firmsHallsOfficesCard: 'Firms, halls, offices: a card can also be an organisation’s.',
   createFirstCard: 'Create the first card',
+  getBookFromHub: 'Get the book back from a hub',
   importCardsFromFile: 'Import cards from a file',
   chooseSomebodyOnLeft:
     'Choose somebody on the left, or press / and type a few letters of a name, a town or a number.',

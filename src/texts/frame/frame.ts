@@ -31,6 +31,13 @@ export const texts = {
   keys: 'Keys',
   notSaved: (message: string) => `Not saved: ${message}`,
   tryAgain: 'Try again',
+  keepThisPageOpen:
+    'Keep this page open: everything you changed is still here, and is saved as soon as there is room.',
+  createBackup: 'Create a backup',
+  wasInterrupted: (label: string, cards: number, talks: number) =>
+    `“${label}” was interrupted. So far it has changed ${countOf(cards, { one: 'card', other: 'cards' })}${talks === 0 ? '' : ` and ${countOf(talks, { one: 'talk', other: 'talks' })}`}.`,
+  finishIt: 'Finish it',
+  undoIt: 'Undo it',
   openingBook: 'Opening the book',
   readingOfCards: (done: number, count: number) =>
     `Reading ${done} of ${countOf(count, { one: 'card', other: 'cards' })}`,

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { RowFilter } from '@/book/state';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/find/book';
-import { Act, NextAct, Plus, Txt, Upload } from '@/ui';
+import { Act, NextAct, Plus, Smartphone, Txt, Upload } from '@/ui';
 
 const TEXTS: Record<RowFilter, string> = {
   all: texts.everybodyYouAddAppears,
@@ -19,8 +19,9 @@ export function EmptyBook({ filter }: { readonly filter: RowFilter }) {
         {TEXTS[filter]}
       </Txt>
       <NextAct label={texts.createFirstCard} icon={Plus} onPress={() => go('/book/new')} />
-      <View className="flex-row">
+      <View className="items-start">
         <Act label={texts.importCardsFromFile} icon={Upload} onPress={() => go('/import')} />
+        <Act label={texts.getBookFromHub} icon={Smartphone} onPress={() => go('/devices')} />
       </View>
     </View>
   );

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { type NativeSyntheticEvent, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
 import { type FoundInDirectory, useFoundInDirectory } from '@/book/directory';
@@ -15,12 +15,13 @@ import { pathOf } from './FoundRow';
 import { listedPath } from './ListedRow';
 import { onQuickKey } from './onQuickKey';
 import { isNameOf, type NamedPage, pagesFor } from './pages';
-import { QuickHelp } from './QuickHelp';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
 import { useFind } from './useFind';
 import { useOffers } from './useOffers';
 import { useActsFor, usePlans, useRecentActs } from './useRecentActs';
 import { useRunOffer } from './useRunOffer';
+
+const QuickHelp = lazy(() => import('./seldom').then((seldom) => ({ default: seldom.QuickHelp })));
 
 /** Longer than a press takes. */
 const BLUR_MS = 250;
@@ -179,17 +180,19 @@ export function QuickLine() {
           )}
         </View>
       </View>
-      {isHelpOpen ? (
-        <QuickHelp
-          onClose={() => setHelpOpen(false)}
-          onTry={(text) => {
-            setHelpOpen(false);
-            setQuery(text);
-            setChosen(0);
-            setTimeout(() => input.current?.focus(), 0);
-          }}
-        />
-      ) : null}
+      <Suspense fallback={null}>
+        {isHelpOpen ? (
+          <QuickHelp
+            onClose={() => setHelpOpen(false)}
+            onTry={(text) => {
+              setHelpOpen(false);
+              setQuery(text);
+              setChosen(0);
+              setTimeout(() => input.current?.focus(), 0);
+            }}
+          />
+        ) : null}
+      </Suspense>
     </View>
   );
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 
@@ -14,7 +14,7 @@ import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/find/quickline';
 import { Act, ListChecks, ListFilter, ListPlus, Txt } from '@/ui';
 
-import { LimitSheet } from './LimitSheet';
+const LimitSheet = lazy(() => import('./seldom').then((seldom) => ({ default: seldom.LimitSheet })));
 
 /** More than any book has. */
 const ALL = 1_000_000;
@@ -84,7 +84,9 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
           </>
         ) : null}
       </View>
-      {isPicking ? <LimitSheet onPick={onLimit} onClose={() => setPicking(false)} /> : null}
+      <Suspense fallback={null}>
+        {isPicking ? <LimitSheet onPick={onLimit} onClose={() => setPicking(false)} /> : null}
+      </Suspense>
     </View>
   );
 }

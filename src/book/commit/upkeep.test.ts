@@ -5,12 +5,12 @@ import { MemoryStorage, openTestBook } from '@/book/testing';
 import { type Card, newCard } from '@/core/card';
 import { summarise, type Talk } from '@/core/talks';
 
-import { changeBook } from '../changeBook';
-import { changeSettings } from '../changeSettings';
-import { undo } from '../replay';
+import { changeBook } from './changeBook';
+import { changeSettings } from './changeSettings';
 import { keepUp } from './keepUp';
 import { DAY_MS } from './lookThrough';
 import { pruneHistory } from './pruneHistory';
+import { undo } from './replay';
 
 const photo = (name: string) => `data:image/png;base64,${name.repeat(300)}`;
 const ada: Card = { ...newCard('ada', '2026-01-01T00:00:00Z'), name: { full: 'Ada Lowther' } };
@@ -79,7 +79,7 @@ test('nothing is removed for its size while there is room', async () => {
   await store.dispatch(set(ada));
   await writer.flush();
   const { left, hasPruned } = await store.dispatch(pruneHistory());
-  expect([left.steps, hasPruned]).toEqual([1, false]);
+  expect([left.length, hasPruned]).toEqual([1, false]);
 });
 
 test('files of talks and of saved drafts stay', async () => {

@@ -4,7 +4,7 @@ import { inBatches, isObject } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { isSameSummary, parseTalk, summarySchema, type TalkSummary, withTalk } from '@/core/talks';
 
-import { filesIn, pieceKey } from '../noteStep';
+import { filesIn, pieceKey } from './noteStep';
 import { rebuildSummaries } from './rebuildSummaries';
 
 /** Records read at once, before yielding to the page. */

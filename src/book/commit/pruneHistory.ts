@@ -4,20 +4,11 @@ import { KEYS } from '@/book/store';
 import { inBatches } from '@/core/base';
 import { localDay } from '@/platform';
 
-import { pieceKey } from '../noteStep';
-import { readSteps } from '../readSteps';
+import { pieceKey } from './noteStep';
+import { readSteps } from './readSteps';
 
 /** Steps removed at once, before yielding to the page. */
 const PIECE = 50;
-
-/** What the history comes to, as Settings shows it. */
-export interface HistorySize {
-  readonly steps: number;
-  /** In characters. */
-  readonly size: number;
-  /** ISO 8601 calendar date; '' where there is none. */
-  readonly oldest: string;
-}
 
 /** All steps there are, the oldest first. */
 export function readHistory(): AppThunk<Promise<Step[]>> {
@@ -29,18 +20,9 @@ export function readHistory(): AppThunk<Promise<Step[]>> {
   };
 }
 
-/** Adds up what steps come to. */
-export function sizeOfHistory(steps: readonly Step[]): HistorySize {
-  return {
-    steps: steps.length,
-    size: steps.reduce((sum, { size }) => sum + size, 0),
-    oldest: steps[0]?.at.slice(0, 10) ?? '',
-  };
-}
-
 /** Removes the steps that are kept no longer. @returns what is left, and whether anything went */
 export function pruneHistory(): AppThunk<
-  Promise<{ readonly left: HistorySize; readonly hasPruned: boolean }>
+  Promise<{ readonly left: readonly Step[]; readonly hasPruned: boolean }>
 > {
   return async (dispatch, getState, { writer, yieldToPage }) => {
     const { historyYears: years, historyMegabytes: megabytes } = selectSettings(getState());
@@ -60,6 +42,6 @@ export function pruneHistory(): AppThunk<
       await yieldToPage();
     }
     const isGone = new Set(gone);
-    return { left: sizeOfHistory(steps.filter((step) => !isGone.has(step))), hasPruned: gone.length > 0 };
+    return { left: steps.filter((step) => !isGone.has(step)), hasPruned: gone.length > 0 };
   };
 }
