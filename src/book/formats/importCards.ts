@@ -51,13 +51,15 @@ export function previewImport(cards: readonly Card[]): AppThunk<Promise<ImportPl
 export interface ImportOptions extends BatchOptions {
   /** A card of the file takes the place of the book's; without it what it says is added to that. */
   readonly isReplacing?: boolean;
+  /** Of what the file says on a card of the book, the values that are taken; without it all are. */
+  readonly choose?: (now: Card, merged: Card) => Card;
 }
 
 /** Takes cards into the book, as one step that can be undone as one. */
 export function importCards(
   cards: readonly Card[],
   source: string,
-  { isReplacing = false, ...options }: ImportOptions = {},
+  { isReplacing = false, choose = (_, merged) => merged, ...options }: ImportOptions = {},
 ): AppThunk<Promise<Step | undefined>> {
   return async (dispatch, getState) => {
     const edits: CardEdit[] = [];
@@ -71,7 +73,7 @@ export function importCards(
         const [before, after] = [known.get(card.uid), merged.get(card.uid)];
         edits.push(
           before && after
-            ? changed(before, attachPhotos(after, detached.get(card.uid)?.photos ?? {}))
+            ? changed(before, attachPhotos(choose(before, after), detached.get(card.uid)?.photos ?? {}))
             : { uid: card.uid, apply: (now) => replaced(now, card) },
         );
       }

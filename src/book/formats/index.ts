@@ -3,7 +3,7 @@
  */
 export { backUpBook, noteBackup } from './backup';
 export { exportBook, exportCards, findBookHeadings } from './exportBook';
-export { importCards, type ImportPlan, previewImport } from './importCards';
+export { importCards, type ImportOptions, type ImportPlan, previewImport } from './importCards';
 export { type ImportReport, keepImportReport, readImportReport } from './importReport';
 export { publishCalendar } from './publishCalendar';
 export { openBackup, type OpenedBackup, restoreBackup } from './restoreBackup';

@@ -85,4 +85,5 @@ export { blockOf, type CellAt, type CellBlock, type CellText, spread } from './t
 export { compareCells, customColumns, type TableColumn, tableColumns } from './table/tableColumns';
 export { readTsv, writeTsv } from './table/tsv';
 export { isSameTag, renameTag, tagsOf, withoutTag, withTag } from './tags';
+export { valueText } from './valueText';
 export { isPrivate, withoutPrivate } from './withoutPrivate';

@@ -1,25 +1,29 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 
+import type { ImportOptions } from '@/book/formats';
 import { useCardGetter } from '@/book/state';
 import { type Card, secondLine, shownAs } from '@/core/card';
-import { changedValues } from '@/core/formats';
+import { changedValues, chooseValues, type ImportValue } from '@/core/formats';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/formats/formats';
 import { Act, NextAct, Switch, Tick, Txt } from '@/ui';
 
 import type { ImportPreview } from './importState';
 import { Problems } from './Problems';
+import { ValueChoice } from './ValueChoice';
 
 /** Cards named in a part at first; the rest are counted until asked for. */
 const SHOWN_AT_FIRST = 8;
 /** The most cards named: a page with ten thousand lines helps nobody. */
 const SHOWN_AT_MOST = 200;
 
+/** How cards that are in the book already are taken. */
+export type ImportChoice = Pick<ImportOptions, 'isReplacing' | 'choose'>;
+
 interface PreviewProps {
   readonly preview: ImportPreview;
-  /** @param isReplacing - whether cards of the file take the place of the book's */
-  readonly onImport: (cards: readonly Card[], isReplacing: boolean) => void;
+  readonly onImport: (cards: readonly Card[], choice: ImportChoice) => void;
   readonly onDrop: () => void;
 }
 
@@ -30,6 +34,15 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
   const [left, setLeft] = useState<ReadonlySet<string>>(() => new Set(different.map(({ uid }) => uid)));
   const cards = [...fresh, ...different].filter(({ uid }) => !left.has(uid));
   const [isReplacing, setReplacing] = useState(false);
+  const [keepsMine, setKeepsMine] = useState(false);
+  /** By card and value: those that were chosen by hand. */
+  const [chosen, setChosen] = useState<ReadonlyMap<string, boolean>>(new Map());
+  const isTaken = (uid: string, value: ImportValue) =>
+    chosen.get(`${uid} ${value.id}`) ?? !(keepsMine && value.isConflict);
+  const take = (uid: string, { id }: ImportValue, isOn: boolean) =>
+    setChosen(new Map(chosen).set(`${uid} ${id}`, isOn));
+  const chooseFor = (now: Card, merged: Card) =>
+    chooseValues(now, merged, (value) => isTaken(now.uid, value));
   const hasNews = fresh.length + different.length > 0;
   const choose = (some: readonly Card[], isOn: boolean) => {
     const next = new Set(left);
@@ -57,8 +70,33 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
         left={left}
         onChoose={choose}
         becomes={(card) => (isReplacing ? card : (onto.get(card.uid) ?? card))}
+        values={
+          isReplacing
+            ? undefined
+            : (now, merged) => (
+                <ValueChoice
+                  name={shownAs(now)}
+                  now={now}
+                  merged={merged}
+                  isTaken={(value) => isTaken(now.uid, value)}
+                  onTake={(value, isOn) => take(now.uid, value, isOn)}
+                />
+              )
+        }
         testID="take-different"
       />
+      {different.length === 0 || isReplacing ? null : (
+        <Switch
+          label={texts.keepMine}
+          hint={texts.keepMineHint}
+          isOn={keepsMine}
+          onChange={(isOn) => {
+            setKeepsMine(isOn);
+            setChosen(new Map());
+          }}
+          testID="keep-mine"
+        />
+      )}
       {different.length === 0 ? null : (
         <Switch
           label={texts.replaceInstead}
@@ -76,7 +114,7 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
           <NextAct
             label={cards.length === 0 ? texts.nothingSelected : texts.importCards(cards.length)}
             isDisabled={cards.length === 0}
-            onPress={() => onImport(cards, isReplacing)}
+            onPress={() => onImport(cards, { isReplacing, choose: chooseFor })}
             testID="do-import"
           />
         ) : null}
@@ -94,11 +132,13 @@ interface GroupProps {
   readonly onChoose: (cards: readonly Card[], isOn: boolean) => void;
   /** What the book's card would be; only for cards that are in the book. */
   readonly becomes?: (card: Card) => Card;
+  /** The values of a card that is chosen. */
+  readonly values?: ((now: Card, merged: Card) => ReactNode) | undefined;
   readonly testID: string;
 }
 
 /** Cards that are alike in what would happen to them; chosen all at once or one by one. */
-function Group({ title, hint, cards, left, onChoose, becomes, testID }: GroupProps) {
+function Group({ title, hint, cards, left, onChoose, becomes, values, testID }: GroupProps) {
   const [isAll, setAll] = useState(false);
   const getCard = useCardGetter();
   if (cards.length === 0) return null;
@@ -108,6 +148,10 @@ function Group({ title, hint, cards, left, onChoose, becomes, testID }: GroupPro
   const lineOf = (card: Card) => {
     const known = becomes && getCard(card.uid);
     return known ? texts.differsIn(changedValues(known, becomes(card)).join(', ')) : secondLine(card);
+  };
+  const valuesOf = (card: Card) => {
+    const known = becomes && getCard(card.uid);
+    return known && values ? values(known, becomes(card)) : null;
   };
   return (
     <View>
@@ -124,19 +168,21 @@ function Group({ title, hint, cards, left, onChoose, becomes, testID }: GroupPro
       </Tick>
       <View className="pl-8">
         {shown.map((card) => (
-          <Tick
-            key={card.uid}
-            name={shownAs(card) || texts.noName}
-            isOn={!left.has(card.uid)}
-            onChange={(isOn) => onChoose([card], isOn)}
-          >
-            <Txt font="serif" size="strong">
-              {shownAs(card) || shared.noName}
-            </Txt>
-            <Txt size="small" tone="faded">
-              {lineOf(card)}
-            </Txt>
-          </Tick>
+          <View key={card.uid}>
+            <Tick
+              name={shownAs(card) || texts.noName}
+              isOn={!left.has(card.uid)}
+              onChange={(isOn) => onChoose([card], isOn)}
+            >
+              <Txt font="serif" size="strong">
+                {shownAs(card) || shared.noName}
+              </Txt>
+              <Txt size="small" tone="faded">
+                {lineOf(card)}
+              </Txt>
+            </Tick>
+            {left.has(card.uid) ? null : valuesOf(card)}
+          </View>
         ))}
         {rest > 0 && !isAll ? (
           <View className="flex-row">

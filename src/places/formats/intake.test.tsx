@@ -70,6 +70,27 @@ test('new, different and equal cards are told apart, and nothing is taken that w
   expect(drawn.get('import-done').textContent).toContain('1 card was left out');
 });
 
+test('of a different card, values are taken one by one, or the book’s kept where the two differ', async () => {
+  const known = { ...ada, name: { full: 'Ada Lowther' } };
+  const file = {
+    ...ada,
+    emails: { e1: { address: 'new@example.org' } },
+    phones: { p1: { number: '+44 20 7946 0001' } },
+  };
+  mockAnswer = { cards: [file], problems: [] };
+  const drawn = await chooseFile([known]);
+  drawn.press(drawn.get('take-different'));
+  drawn.press(drawn.get('choose-values'));
+  drawn.press(drawn.get('keep-mine'));
+  const preview = drawn.get('import-preview').textContent;
+  expect(preview).toContain('+44 20 7946 0001');
+  drawn.press(drawn.get('do-import'));
+  await settle();
+  const now = drawn.store.getState().cards.byUid.get('a');
+  expect(Object.values(now?.phones ?? {}).map(({ number }) => number)).toEqual(['+44 20 7946 0001']);
+  expect(Object.values(now?.emails ?? {}).map(({ address }) => address)).toContain('ada@example.org');
+});
+
 test('what an import did can be read again even after a reload', async () => {
   mockAnswer = {
     cards: [cardOf('b', 'Bo Ek')],

@@ -16,6 +16,7 @@ import { columnsKey } from '@/core/formats';
 import { texts } from '@/texts/formats/formats';
 
 import type { FilePart, ImportState } from './importState';
+import type { ImportChoice } from './Preview';
 import { readFiles } from './readFiles';
 
 /** How long the columns must be unchanged before the table is read again, in milliseconds. */
@@ -132,7 +133,7 @@ export function useImport() {
     setState((now) => (now.kind === 'taking' ? now : { kind: 'idle' }));
   };
 
-  const take = async (cards: readonly Card[], isReplacing: boolean) => {
+  const take = async (cards: readonly Card[], choice: ImportChoice) => {
     if (state.kind !== 'preview') return;
     const { intake, problems } = state;
     isStopped.current = false;
@@ -140,7 +141,7 @@ export function useImport() {
     try {
       const change = await dispatch(
         importCards(cards, source.current, {
-          isReplacing,
+          ...choice,
           onProgress: (share01, count) => setState({ kind: 'taking', share01, cards: count }),
           isStopped: () => isStopped.current,
         }),

@@ -1,5 +1,4 @@
-import { isObject } from '@/core/base';
-import { type Card, parsePointer, shownAs } from '@/core/card';
+import { type Card, parsePointer, shownAs, valueText } from '@/core/card';
 import type { DeviceStatus, ToSettle } from '@/core/sync';
 import { formatDay, localMoment } from '@/platform';
 import { texts } from '@/texts/sync/sync';
@@ -49,18 +48,9 @@ export function describePlace({ path }: ToSettle): string {
   return PLACES[collection] ?? collection.replace(/^cordialis\.example:/, '');
 }
 
-/** A value as it is read: a text as it stands, anything else part by part. */
+/** A value as it is read; that there is none, in words. */
 export function describeValue(value: unknown): string {
-  if (typeof value === 'string') return value;
-  if (Array.isArray(value)) return value.map(describeValue).join(' ');
-  if (isObject(value)) {
-    if (typeof value['value'] === 'string') return value['value'];
-    return Object.entries(value)
-      .filter(([key]) => key !== 'kind' && !key.startsWith('@'))
-      .map(([, part]) => describeValue(part))
-      .join(' ');
-  }
-  return value === undefined || value === null ? texts.nothing : String(value);
+  return valueText(value) || texts.nothing;
 }
 
 /** The name of the card whose value it is. */

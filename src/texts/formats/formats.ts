@@ -52,6 +52,16 @@ export const texts = {
     `${countOf(count, { one: 'card', other: 'cards' })} already here, but different`,
   addsToYourCard: 'What the file says is added to your card; nothing is taken from it',
   replacesYourCard: 'The file’s card replaces yours',
+  keepMine: 'Keep my value where the file has another',
+  keepMineHint: 'What my card doesn’t have yet is added all the same',
+  chooseValues: (taken: number, all: number) =>
+    taken === all
+      ? `All ${countOf(all, { one: 'value', other: 'values' })}`
+      : `${taken} of ${countOf(all, { one: 'value', other: 'values' })}`,
+  hideValues: 'Hide values',
+  youHave: (value: string) => `You have: ${value}`,
+  goesAway: 'is removed',
+  newOne: 'a new one',
   replaceInstead: 'Replace cards instead of adding to them',
   replaceInsteadHint: 'What only your card says is then lost; undo brings it back',
   cardsAreAlreadyHere: (count: number) =>

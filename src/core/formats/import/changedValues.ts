@@ -23,12 +23,15 @@ const WORDS: Readonly<Record<string, string>> = {
 };
 
 /** When a card was written, and by which program, says nothing about a person. */
-const OF_THE_RECORD = new Set(['created', 'updated', 'prodId', 'version']);
+export const OF_THE_RECORD: ReadonlySet<string> = new Set(['created', 'updated', 'prodId', 'version']);
 
 /** In which of its parts one version of a card differs from another, in words, each once. */
 export function changedValues(before: Card, after: Card): string[] {
   const properties = new Set(diffJson(before, after).map(({ path }) => path[0] ?? ''));
-  return [...properties]
-    .filter((name) => !OF_THE_RECORD.has(name))
-    .map((name) => WORDS[name] ?? name.replace(/^.*:/, ''));
+  return [...properties].filter((name) => !OF_THE_RECORD.has(name)).map(wordFor);
+}
+
+/** A property in a word: "mail". */
+export function wordFor(property: string): string {
+  return WORDS[property] ?? property.replace(/^.*:/, '');
 }
