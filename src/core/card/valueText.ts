@@ -8,9 +8,9 @@ export function valueText(value: unknown): string {
   if (typeof value === 'string') return value.startsWith('data:') ? '' : value;
   if (Array.isArray(value)) return value.map(valueText).filter(Boolean).join(' ');
   if (isObject(value)) {
-    if (typeof value['value'] === 'string') return value['value'];
+    for (const whole of ['value', 'full']) if (typeof value[whole] === 'string') return value[whole];
     return Object.entries(value)
-      .filter(([key]) => !['kind', 'blobId', 'mediaType'].includes(key) && !key.startsWith('@'))
+      .filter(([key]) => !['kind', 'blobId', 'mediaType', 'isOrdered'].includes(key) && !key.startsWith('@'))
       .map(([key, part]) => (part === true ? key : valueText(part)))
       .filter(Boolean)
       .join(' ');

@@ -28,7 +28,7 @@ export type { Problem, ReadableFormat, ReadResult, WriteOptions } from './format
 export { type Invitation, writeInvitation } from './icalendar/writeInvitation';
 export { changedValues } from './import/changedValues';
 export { compareImport, type ImportComparison, latestByUid } from './import/compareImport';
-export { chooseValues, type ImportValue, importValues } from './import/importValues';
+export { chooseValues, type ImportValue, importValues, type ValueSide } from './import/importValues';
 export { VERSION_3 } from './properties/version';
 export { writeProperties } from './properties/write/writeProperties';
 export { findFormat, FORMATS, getFormat } from './registry';

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import type { ImportOptions } from '@/book/formats';
 import { useCardGetter } from '@/book/state';
 import { type Card, secondLine, shownAs } from '@/core/card';
-import { changedValues, chooseValues, type ImportValue } from '@/core/formats';
+import { changedValues, chooseValues, type ImportValue, type ValueSide } from '@/core/formats';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/formats/formats';
 import { Act, NextAct, Switch, Tick, Txt } from '@/ui';
@@ -37,12 +37,21 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
   const [keepsMine, setKeepsMine] = useState(false);
   /** By card and value: those that were chosen by hand. */
   const [chosen, setChosen] = useState<ReadonlyMap<string, boolean>>(new Map());
-  const isTaken = (uid: string, value: ImportValue) =>
-    chosen.get(`${uid} ${value.id}`) ?? !(keepsMine && value.isConflict);
+  const usual = ({ isConflict, isEntry }: ImportValue): ValueSide =>
+    keepsMine && isConflict ? (isEntry ? 'both' : 'mine') : 'file';
+  const sideOf = (uid: string, value: ImportValue): ValueSide => {
+    const isTaken = chosen.get(`${uid} ${value.id}`);
+    return isTaken === undefined
+      ? usual(value)
+      : isTaken
+        ? keepsMine && value.isEntry
+          ? 'both'
+          : 'file'
+        : 'mine';
+  };
   const take = (uid: string, { id }: ImportValue, isOn: boolean) =>
     setChosen(new Map(chosen).set(`${uid} ${id}`, isOn));
-  const chooseFor = (now: Card, merged: Card) =>
-    chooseValues(now, merged, (value) => isTaken(now.uid, value));
+  const chooseFor = (now: Card, merged: Card) => chooseValues(now, merged, (value) => sideOf(now.uid, value));
   const hasNews = fresh.length + different.length > 0;
   const choose = (some: readonly Card[], isOn: boolean) => {
     const next = new Set(left);
@@ -78,7 +87,7 @@ export function Preview({ preview, onImport, onDrop }: PreviewProps) {
                   name={shownAs(now)}
                   now={now}
                   merged={merged}
-                  isTaken={(value) => isTaken(now.uid, value)}
+                  sideOf={(value) => sideOf(now.uid, value)}
                   onTake={(value, isOn) => take(now.uid, value, isOn)}
                 />
               )

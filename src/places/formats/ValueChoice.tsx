@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { type Card, valueText } from '@/core/card';
-import { type ImportValue, importValues } from '@/core/formats';
+import { type ImportValue, importValues, type ValueSide } from '@/core/formats';
 import { texts } from '@/texts/formats/formats';
 import { Act, Tick, Txt } from '@/ui';
 
@@ -11,15 +11,15 @@ interface ValueChoiceProps {
   readonly now: Card;
   /** With all that the file says. */
   readonly merged: Card;
-  readonly isTaken: (value: ImportValue) => boolean;
+  readonly sideOf: (value: ImportValue) => ValueSide;
   readonly onTake: (value: ImportValue, isTaken: boolean) => void;
 }
 
 /** The values that a file has for a card of the book, one by one: what stands there now, and what would. */
-export function ValueChoice({ name, now, merged, isTaken, onTake }: ValueChoiceProps) {
+export function ValueChoice({ name, now, merged, sideOf, onTake }: ValueChoiceProps) {
   const [isOpen, setOpen] = useState(false);
   const values = importValues(now, merged);
-  const taken = values.filter(isTaken).length;
+  const taken = values.filter((value) => sideOf(value) !== 'mine').length;
   return (
     <View className="pl-8">
       <View className="flex-row">
@@ -36,7 +36,7 @@ export function ValueChoice({ name, now, merged, isTaken, onTake }: ValueChoiceP
             <Tick
               key={value.id}
               name={`${name}, ${value.what}: ${textOf(value.file)}`}
-              isOn={isTaken(value)}
+              isOn={sideOf(value) !== 'mine'}
               onChange={(isOn) => onTake(value, isOn)}
               testID={`value-${value.id}`}
             >
@@ -46,7 +46,7 @@ export function ValueChoice({ name, now, merged, isTaken, onTake }: ValueChoiceP
               <Txt>{value.file === undefined ? texts.goesAway : textOf(value.file)}</Txt>
               {value.isConflict || value.file === undefined ? (
                 <Txt size="small" tone="faded">
-                  {texts.youHave(textOf(value.now))}
+                  {(sideOf(value) === 'both' ? texts.besideYours : texts.youHave)(textOf(value.now))}
                 </Txt>
               ) : null}
             </Tick>

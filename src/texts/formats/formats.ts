@@ -50,16 +50,17 @@ export const texts = {
   notInBook: 'Not in the book',
   cardsAlreadyHereBut: (count: number) =>
     `${countOf(count, { one: 'card', other: 'cards' })} already here, but different`,
-  addsToYourCard: 'What the file says is added to your card; nothing is taken from it',
+  addsToYourCard: 'Takes what the file says; what it doesn’t mention stays as it is',
   replacesYourCard: 'The file’s card replaces yours',
-  keepMine: 'Keep my value where the file has another',
-  keepMineHint: 'What my card doesn’t have yet is added all the same',
+  keepMine: 'Keep mine where the file says something else',
+  keepMineHint: 'Its numbers and addresses are put beside mine; a name stays as I have it',
   chooseValues: (taken: number, all: number) =>
     taken === all
       ? `All ${countOf(all, { one: 'value', other: 'values' })}`
       : `${taken} of ${countOf(all, { one: 'value', other: 'values' })}`,
   hideValues: 'Hide values',
-  youHave: (value: string) => `You have: ${value}`,
+  youHave: (value: string) => `Instead of: ${value}`,
+  besideYours: (value: string) => `Beside: ${value}`,
   goesAway: 'is removed',
   newOne: 'a new one',
   replaceInstead: 'Replace cards instead of adding to them',

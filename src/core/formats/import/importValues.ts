@@ -1,5 +1,13 @@
 import { isObject } from '@/core/base';
-import { applyEdits, type Card, diffCards, type Edit } from '@/core/card';
+import {
+  applyEdits,
+  type Card,
+  type Collection,
+  diffCards,
+  type Edit,
+  ID_PREFIXES,
+  nextId,
+} from '@/core/card';
 
 import { OF_THE_RECORD, wordFor } from './changedValues';
 
@@ -15,7 +23,12 @@ export interface ImportValue {
   readonly file: unknown;
   /** Both sides have one, and they differ. */
   readonly isConflict: boolean;
+  /** It is an entry of a collection, beside which another one can stand. */
+  readonly isEntry: boolean;
 }
+
+/** Which side of a value is taken; both only of an entry. */
+export type ValueSide = 'file' | 'mine' | 'both';
 
 /**
  * The values in which a card with what a file says of it differs from the card as it is: an entry of a collection is one
@@ -30,19 +43,32 @@ export function importValues(now: Card, merged: Card): ImportValue[] {
     if (OF_THE_RECORD.has(property) || values.has(id)) continue;
     const [was, is] = [valueAt(now, place), valueAt(merged, place)];
     const isConflict = was !== undefined && is !== undefined;
-    values.set(id, { id, what: wordFor(property), now: was, file: is, isConflict });
+    const isEntry = place.length === 2 && Object.hasOwn(ID_PREFIXES, property);
+    values.set(id, { id, what: wordFor(property), now: was, file: is, isConflict, isEntry });
   }
   return [...values.values()];
 }
 
 /** The card with those of the file's values that are taken. */
-export function chooseValues(now: Card, merged: Card, isTaken: (value: ImportValue) => boolean): Card {
-  const left = new Set(importValues(now, merged).flatMap((value) => (isTaken(value) ? [] : [value.id])));
-  if (left.size === 0) return merged;
+export function chooseValues(now: Card, merged: Card, sideOf: (value: ImportValue) => ValueSide): Card {
+  const values = importValues(now, merged).filter((value) => sideOf(value) !== 'file');
+  if (values.length === 0) return merged;
+  const left = new Set(values.map(({ id }) => id));
   const edits = diffCards(now, merged).filter(
     ({ path }: Edit) => !left.has(placeOf(now, merged, path).join('/')),
   );
-  return applyEdits(now, edits).value;
+  let chosen = applyEdits(now, edits).value;
+  for (const value of values)
+    if (sideOf(value) === 'both' && value.isEntry && isObject(value.file)) chosen = withEntry(chosen, value);
+  return chosen;
+}
+
+/** Puts an entry of the file beside that of the book. */
+function withEntry(card: Card, { id, file }: ImportValue): Card {
+  const collection = id.split('/')[0] as Collection;
+  const held: unknown = valueAt(card, [collection]);
+  const entries = isObject(held) ? held : {};
+  return { ...card, [collection]: { ...entries, [nextId(collection, entries)]: file } };
 }
 
 /** Where the value is that an edit belongs to: an entry of a collection, or a property. */
