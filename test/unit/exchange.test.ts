@@ -3,7 +3,7 @@ import { makeHubClient } from '@/book/clients/hubClient';
 import { changeBook, undo } from '@/book/commit';
 import { openBook } from '@/book/openBook';
 import { selectCardsByUid, selectHub } from '@/book/state';
-import { pairWithHub, unpairFromHub } from '@/book/sync';
+import { dropRefused, pairWithHub, unpairFromHub } from '@/book/sync';
 import { exchange } from '@/book/sync/exchange';
 import { gone, MemoryStorage, openTestBook, put } from '@/book/testing';
 import type { Card } from '@/core/card';
@@ -280,8 +280,44 @@ test('what the hub refuses stays queued with its reason, is not sent again as it
   await one.exchange();
   expect(pushes).toBe(1);
   expect(one.hub().fault).toContain('the card is too large');
+  expect(one.hub().refused).toEqual({ [ADA.uid]: 'the card is too large' });
+  await one.store.dispatch(dropRefused(ADA.uid));
+  expect([one.hub().fault, one.hub().refused, one.storage.entries.has(`queue:${ADA.uid}`)]).toEqual([
+    '',
+    {},
+    false,
+  ]);
   await one.edit(withMail(ADA, 'good@example.org'));
   await one.exchange();
   expect([pushes, one.hub().fault]).toEqual([2, '']);
   expect(mailOf(await findCard(db, ADA.uid))).toEqual(['good@example.org']);
+});
+
+test('a card from the hub that can’t be read here is set aside and named, and comes once it can be', async () => {
+  const one = await openBrowser('One', []);
+  const { hub } = one.services;
+  const broken = { ...ADA, emails: 'a text where entries are' };
+  let isBroken = true;
+  Object.assign(one.services, {
+    hub: {
+      ...hub,
+      pull: async (...asked: Parameters<typeof hub.pull>) => {
+        const page = await hub.pull(...asked);
+        if (!isBroken) return page;
+        isBroken = false;
+        return { ...page, cards: [{ uid: ADA.uid, card: broken, by: null }] };
+      },
+    },
+  });
+  await one.exchange();
+  await one.writer.flush();
+  const key = `aside:hub:${ADA.uid}`;
+  expect(JSON.parse(one.storage.entries.get(key) ?? '')).toEqual(broken);
+  expect(one.store.getState().status.setAside.join()).toContain(ADA.uid);
+  // A newer version reads what this one could not.
+  one.storage.entries.set(key, JSON.stringify(ADA));
+  await one.exchange();
+  await one.writer.flush();
+  expect(one.store.getState().cards.byUid.get(ADA.uid)?.name).toEqual(ADA.name);
+  expect(one.storage.entries.has(key)).toBe(false);
 });

@@ -1,6 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 
+import type { Uid } from '@/core/card';
+
 /** How this browser is paired, as it is stored. */
 export const pairingSchema = z.object({
   token: z.string(),
@@ -28,6 +30,8 @@ export interface HubState {
   readonly lastAt: string;
   /** Why the last one failed; '' where it didn't. */
   readonly fault: string;
+  /** Cards that the hub doesn't take, by uid, with its reasons. */
+  readonly refused: Readonly<Record<Uid, string>>;
   /** Grows with every exchange, so that queries to the hub are refreshed. */
   readonly round: number;
 }
@@ -39,6 +43,7 @@ const initialState: HubState = {
   toSettle: 0,
   lastAt: '',
   fault: '',
+  refused: {},
   round: 0,
 };
 

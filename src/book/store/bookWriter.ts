@@ -153,6 +153,11 @@ export class BookWriter {
     return this.queue.refusals();
   }
 
+  /** Pushes a refused card no more, unless it is changed again. */
+  dropRefused(uid: Uid): Promise<void> {
+    return this.unqueue(this.queue.stampOf(uid));
+  }
+
   /** Marks pushed cards as refused, for the reasons given. */
   refuse(pushed: ReadonlyMap<Uid, number>, reasons: Readonly<Record<Uid, string>>): void {
     this.queue.refuse(pushed, reasons);

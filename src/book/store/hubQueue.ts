@@ -14,6 +14,12 @@ export class HubQueue {
     return this.stamps.has(uid);
   }
 
+  /** A queued card with its number; nothing where it isn't queued. */
+  stampOf(uid: Uid): ReadonlyMap<Uid, number> {
+    const stamp = this.stamps.get(uid);
+    return new Map(stamp === undefined ? [] : [[uid, stamp]]);
+  }
+
   /** Cards to push; those refused as they are, left out. */
   toPush(): ReadonlyMap<Uid, number> {
     return new Map([...this.stamps].filter(([uid, stamp]) => this.refused.get(uid)?.[0] !== stamp));

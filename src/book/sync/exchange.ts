@@ -42,9 +42,8 @@ function exchangeOnce(): AppThunk<Promise<void>> {
       }
       // Ended in this browser in the meantime: the reason has been shown already.
       if (!selectHub(getState()).pairing) return;
-      const [first] = writer.refusals();
-      const fault = first ? dispatch(faultOf(...first, writer.refusals().size)) : '';
-      dispatch(exchangeFinished({ lastAt: utcNow(), fault }));
+      dispatch(noteRefusals());
+      dispatch(exchangeFinished({ lastAt: utcNow() }));
     } catch (error) {
       if (!selectHub(getState()).pairing) return;
       const isLetGo = error instanceof HubFault && error.status === 401;
@@ -57,7 +56,25 @@ function exchangeOnce(): AppThunk<Promise<void>> {
   };
 }
 
-/** What the hub doesn't take, by the name of the first card and the reason. They stay queued. */
+/** Shows what the hub doesn't take. They stay queued. */
+export function noteRefusals(): AppThunk {
+  return (dispatch, _, { writer }) => {
+    const refusals = writer.refusals();
+    const [first] = refusals;
+    const fault = first ? dispatch(faultOf(...first, refusals.size)) : '';
+    dispatch(exchangeFinished({ fault, refused: Object.fromEntries(refusals) }));
+  };
+}
+
+/** Gives up pushing a card that the hub doesn't take; once it is changed it is pushed again. */
+export function dropRefused(uid: Uid): AppThunk<Promise<void>> {
+  return async (dispatch, _, { writer }) => {
+    await writer.dropRefused(uid);
+    dispatch(noteRefusals());
+  };
+}
+
+/** In words: the name of the first card and the reason. */
 function faultOf(uid: Uid, reason: string, count: number): AppThunk<string> {
   return (_, getState) => {
     const card = selectCardsByUid(getState()).get(uid);

@@ -1,7 +1,7 @@
 import { commit, isOnlyStamped, newStep } from '@/book/commit';
 import { type BeforeAfter, toCardChanges } from '@/book/history';
-import { type AppThunk, noticeShown, type Pairing, selectCardsByUid } from '@/book/state';
-import { detachPhotos } from '@/book/store';
+import { type AppThunk, noticeShown, type Pairing, recordsSetAside, selectCardsByUid, selectSetAside } from '@/book/state';
+import { detachPhotos, KEYS, parseJson } from '@/book/store';
 import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
 import { fromHub, type Pull } from '@/core/sync';
 import { texts as shared } from '@/texts/base/shared';
@@ -22,11 +22,12 @@ export interface PulledCards {
 /** Pulls others' changes, page by page; a step of the history for each source. @param isQuiet - nothing is said of it */
 export function pullFromHub({ token, since }: Pairing, isQuiet: boolean): AppThunk<Promise<PulledCards>> {
   return async (dispatch, _, { hub }) => {
+    await dispatch(takeSetAside(isQuiet));
     let isWhole = true;
     let at = since;
     for (;;) {
       const page = await hub.pull(token, at);
-      isWhole = (await dispatch(takePage(page, isQuiet))) && isWhole;
+      isWhole = (await dispatch(takeCards(page.cards, isQuiet))) && isWhole;
       at = page.seq;
       if (page.isMore) continue;
       const { lists, toSettle, mail } = page;
@@ -35,6 +36,34 @@ export function pullFromHub({ token, since }: Pairing, isQuiet: boolean): AppThu
   };
 }
 
+/** A card that can't be read here, by a newer version's hand say, is kept until it can. */
+function setAside(uid: Uid, card: unknown, message: string): AppThunk {
+  return (dispatch, _, { writer }) => {
+    writer.put(`${FROM_HUB}${uid}`, JSON.stringify(card));
+    dispatch(recordsSetAside([`${FROM_HUB.slice(KEYS.aside.length)}${uid}: ${message}`]));
+  };
+}
+
+/** Cards that could not be read when they came and can be now, as a newer version may. */
+export function takeSetAside(isQuiet: boolean): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { storage, writer }) => {
+    if (!selectSetAside(getState()).some((name) => name.startsWith('hub:'))) return;
+    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(FROM_HUB));
+    if (keys.length === 0) return;
+    const stored = await storage.getMany(keys);
+    const readable = keys.flatMap((key) => {
+      const card = parseJson(stored[key]);
+      return parseCard(card).kind === 'card' ? [{ key, uid: key.slice(FROM_HUB.length), card }] : [];
+    });
+    const cards = readable.map(({ uid, card }) => ({ uid, card, by: null }));
+    if (await dispatch(takeCards(cards as Pull['cards'], isQuiet)))
+      await writer.remove(readable.map(({ key }) => key));
+  };
+}
+
+/** Cards from the hub that can't be read. */
+const FROM_HUB = `${KEYS.aside}hub:`;
+
 interface Arrived {
   readonly uid: Uid;
   readonly card: Card | undefined;
@@ -42,19 +71,22 @@ interface Arrived {
 }
 
 /** @returns whether every card of it was taken in */
-function takePage({ cards }: Pull, isQuiet: boolean): AppThunk<Promise<boolean>> {
+function takeCards(cards: Pull['cards'], isQuiet: boolean): AppThunk<Promise<boolean>> {
   return async (dispatch, getState, services) => {
     const arrived: Arrived[] = [];
     const photos: Record<string, string> = {};
     for (const { uid, card, by } of cards) {
       const parsed = card === null ? undefined : parseCard(card);
-      // Written by the same program on the other side; what isn't a card all the same is left where it is.
-      if (parsed?.kind === 'fault') continue;
+      if (parsed?.kind === 'fault') {
+        dispatch(setAside(uid, card, parsed.message));
+        continue;
+      }
       const detached = parsed && detachPhotos(parsed.card);
       Object.assign(photos, detached?.photos);
       arrived.push({ uid, card: detached?.card, by });
     }
-    await services.photos.put(photos);
+    // Together with the cards that need them, as everything else.
+    for (const [id, uri] of Object.entries(photos)) services.writer.put(`${KEYS.photo}${id}`, uri);
     // From here on nothing is awaited: no edit may come between reading a card and changing it.
     const { writer } = services;
     const known = selectCardsByUid(getState());

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Pressable } from 'react-native';
 
@@ -14,6 +15,9 @@ import { devicePath, logPath } from './paths';
 import { TryPart } from './TryPart';
 import { useDevices, useNow, useToSettle } from './useDevices';
 import { formatMoment, standingOf } from './words';
+
+/** Seldom needed, and loaded then. */
+const RefusedPart = lazy(() => import('./RefusedPart').then((one) => ({ default: one.RefusedPart })));
 
 /** The devices with how they stand, what is to settle, and the browsers that share the book. */
 export function DevicesColumn({ openName }: { readonly openName: string }) {
@@ -91,7 +95,7 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
 
 /** How the exchange with the hub is going, in a line. */
 function ExchangeState({ now }: { readonly now: number }) {
-  const { work, waiting, fault, lastAt } = useHub();
+  const { work, waiting, fault, lastAt, refused } = useHub();
   if (work)
     return (
       <ProgressLine
@@ -101,6 +105,12 @@ function ExchangeState({ now }: { readonly now: number }) {
           work.what === 'months' ? texts.monthsOfTalkCount(work.total) : shared.cardCount(work.total),
         )}
       />
+    );
+  if (Object.keys(refused).length > 0)
+    return (
+      <Suspense fallback={null}>
+        <RefusedPart />
+      </Suspense>
     );
   if (fault !== '') {
     const says = texts.noExchangeWithHub(fault);

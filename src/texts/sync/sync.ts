@@ -2,6 +2,9 @@ import { countOf } from '../plural';
 
 /** Devices, passports and the exchange with the hub. */
 export const texts = {
+  notTakenByHub: (count: number) => `The hub doesn’t take ${countOf(count, { one: 'card', other: 'cards' })}`,
+  leaveItHere: 'Keep it in this browser only',
+  leaveItHereNamed: (name: string) => `Keep ${name} in this browser only`,
   hub: 'The hub',
   mailbox: 'the mailbox',
   cardsWereNotTaken: (count: number, first: string) =>
