@@ -1,6 +1,13 @@
 import { commit, isOnlyStamped, newStep } from '@/book/commit';
 import { type BeforeAfter, toCardChanges } from '@/book/history';
-import { type AppThunk, noticeShown, type Pairing, recordsSetAside, selectCardsByUid, selectSetAside } from '@/book/state';
+import {
+  type AppThunk,
+  noticeShown,
+  type Pairing,
+  recordsSetAside,
+  selectCardsByUid,
+  selectSetAside,
+} from '@/book/state';
 import { detachPhotos, KEYS, parseJson } from '@/book/store';
 import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
 import { fromHub, type Pull } from '@/core/sync';
