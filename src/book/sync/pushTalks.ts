@@ -32,7 +32,13 @@ export function pushTalks(token: string, since: number): AppThunk<Promise<void>>
     const { writer, storage } = services;
     await dispatch(queueTurned());
     await writer.flush();
-    const queued = writer.talkQueue.all();
+    // What the store doesn't take yet waits: there it looks as if it had gone.
+    const waiting = new Set(writer.waitingTalks().map(({ id }) => id));
+    const queued = new Map(
+      [...writer.talkQueue.all()].map(
+        ([month, keys]) => [month, new Map([...keys].filter(([key]) => !waiting.has(key)))] as const,
+      ),
+    );
     const records = new Map<string, SharedRecord>();
     const gone: RecordsPush['gone'] = [];
     for (const [month, keys] of queued) {

@@ -25,11 +25,13 @@ export function pushAll(pairing: Pairing): AppThunk<Promise<void>> {
 /** Pushes changes since the last push. What the hub refuses stays queued, with its reason, until it has changed. */
 export function pushQueued(pairing: Pairing): AppThunk<Promise<void>> {
   return async (dispatch, _, { writer }) => {
+    // What isn't in the store may be lost with this page, and the hub would never give it back to who has told it.
+    await writer.flush();
     const all = [...writer.queued()];
     let done = 0;
     for (const piece of inBatches(all, CARDS_AT_ONCE)) {
       if (all.length > CARDS_AT_ONCE) dispatch(exchangeFinished({ work: { done, total: all.length } }));
-      const pushed = new Map(piece);
+      const pushed = new Map(piece.filter(([uid]) => !writer.isWaiting(uid)));
       const refused = await dispatch(push(pairing, [...pushed.keys()], true));
       writer.refuse(pushed, refused);
       await writer.unqueue(new Map([...pushed].filter(([uid]) => !Object.hasOwn(refused, uid))));

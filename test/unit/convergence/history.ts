@@ -11,6 +11,7 @@ import { changeBook, readAllTalks } from '@/book/commit';
 import type { TalkChange } from '@/book/history';
 import { openBook } from '@/book/openBook';
 import { selectCardsByUid } from '@/book/state';
+import type { Written } from '@/book/store';
 import { pairWithHub, readPairing } from '@/book/sync';
 import { exchange } from '@/book/sync/exchange';
 import { gone, MemoryStorage, openTestBook, put } from '@/book/testing';
@@ -94,25 +95,27 @@ function openStoreIn(fill: (path: string) => void): Promise<HubDb> {
   return openStore(path);
 }
 
+type Book = ReturnType<typeof openTestBook>;
+/** What a page has beside its storage: whatever `openTestBook` takes. */
+type More = Parameters<typeof openTestBook>[2];
+
 /** Three devices with habits of their own and two browsers, around one hub. */
-class World {
+export class World {
   private readonly states = new Map<StandInKind, StandInState>();
-  private readonly books = new Map<string, ReturnType<typeof openTestBook>>();
+  private readonly books = new Map<string, Book>();
   private isAnswerLost = false;
 
   private constructor(readonly db: HubDb) {}
 
   /** A world in which every device and browser has all cards; made once, and then copied. */
-  static async open(): Promise<World> {
+  static async open(newStorage = () => new MemoryStorage()): Promise<World> {
     const { path, states, storages } = await (start ??= World.begin());
     const world = new World(await openStoreIn((to) => copyFileSync(path, join(to, 'hub.db'))));
     for (const [kind, state] of states) world.states.set(kind, state);
     for (const [name, entries] of storages) {
-      const storage = new MemoryStorage();
+      const storage = newStorage();
       for (const [key, text] of entries) storage.entries.set(key, text);
-      const book = world.openBrowser(name, storage);
-      await book.store.dispatch(openBook());
-      await book.store.dispatch(readPairing());
+      await world.openTab(name, storage);
     }
     return world;
   }
@@ -140,7 +143,26 @@ class World {
     return { path, states: world.states, storages };
   }
 
-  private openBrowser(name: string, storage: MemoryStorage, cards?: readonly Card[]) {
+  /** Opens a page of a browser, in place of the one before. */
+  async openTab(
+    name: string,
+    storage: MemoryStorage,
+    more: More = {},
+    onSaved?: (written: Written) => void,
+  ): Promise<Book> {
+    const book = this.openBrowser(name, storage, undefined, more, onSaved);
+    await book.store.dispatch(openBook());
+    await book.store.dispatch(readPairing());
+    return book;
+  }
+
+  private openBrowser(
+    name: string,
+    storage: MemoryStorage,
+    cards?: readonly Card[],
+    more: More = {},
+    onSaved?: (written: Written) => void,
+  ): Book {
     const ask = async ({ path, token = '', body }: HubQuestion): Promise<unknown> => {
       if (path === '/pair') return pairBrowser(this.db, body as { code: string; name: string }, 0);
       const browser = await findBrowser(this.db, token);
@@ -168,12 +190,12 @@ class World {
     let uid = 0;
     const newUid = () =>
       `urn:uuid:00000000-0000-4000-8${name === 'One' ? 1 : 2}00-${String((uid += 1)).padStart(12, '0')}`;
-    const book = openTestBook(storage, cards, { hub, newUid });
+    const book = openTestBook(storage, cards, { hub, newUid, ...more }, onSaved);
     this.books.set(name, book);
     return book;
   }
 
-  private book(who: Who): ReturnType<typeof openTestBook> {
+  book(who: string): Book {
     const book = this.books.get(who);
     if (!book) throw new Error(who);
     return book;
@@ -199,6 +221,19 @@ class World {
     const { state: now } = await syncStandIn(STAND_INS[who], state, session);
     // A device whose answer got lost tries the same again later.
     if (!isLost) this.states.set(who, now);
+  }
+
+  /** From now on the hub's answers get lost on their way, or not any more. */
+  loseAnswers(isLost: boolean): void {
+    this.isAnswerLost = isLost;
+  }
+
+  /** Ends it, and what it has on the disk. */
+  async close(): Promise<void> {
+    await this.db.destroy();
+    rmSync(join(folder, String(count)), { recursive: true, force: true });
+    // The store's library opens a file for each transaction, and closes it when it is collected.
+    if (count % COLLECT_EVERY === 0) collectGarbage();
   }
 
   cards(who: Who): Card[] {
@@ -391,9 +426,6 @@ async function checkHistory(steps: readonly Step[]): Promise<void> {
     const everything = textOf(hub) + (await world.settled()) + JSON.stringify(said);
     for (const token of tokens) expect(everything).toContain(token);
   } finally {
-    await world.db.destroy();
-    rmSync(join(folder, String(count)), { recursive: true, force: true });
-    // The store's library opens a file for each transaction, and closes it when it is collected.
-    if (count % COLLECT_EVERY === 0) collectGarbage();
+    await world.close();
   }
 }

@@ -49,7 +49,7 @@ function broken(tabs: TwoTabs): string[] {
     for (const uid of uids) {
       if (deleted.has(uid)) continue;
       const card = stored.get(uid);
-      const isThere = card?.phones?.[field] !== undefined;
+      const isThere = Object.values(card?.phones ?? {}).some(({ number }) => number === field);
       if (card && isThere !== (state === 'done'))
         problems.push(`${uid} ${field}: ${state}, there: ${isThere}`);
     }

@@ -15,7 +15,7 @@ import { openBook, refreshFromStore } from '@/book/openBook';
 import { selectCardsByUid, selectShards, selectUnfinished } from '@/book/state';
 import { KEYS, type Written } from '@/book/store';
 import { MemoryStorage, openTestBook } from '@/book/testing';
-import { type Card, newCard } from '@/core/card';
+import { type Card, newCard, nextId } from '@/core/card';
 import { monthOf, parseTalk, summarise, type Talk, type TalkSummary, talksWith } from '@/core/talks';
 
 export const UIDS = ['ada', 'bo', 'cy', 'di'] as const;
@@ -47,18 +47,21 @@ export class SlowStorage extends MemoryStorage {
   };
 }
 
-/** One after the other, as the browser's own locks are (Web Locks API). */
+/** One after the other for each name, as the browser's own locks are (Web Locks API). */
 export function lockTabs(): void {
-  let last: Promise<unknown> = Promise.resolve();
-  const request = (_: string, work: () => Promise<unknown>) => {
-    const turn = last.then(work, work);
-    last = turn.catch(() => undefined);
+  const last = new Map<string, Promise<unknown>>();
+  const request = (name: string, work: () => Promise<unknown>) => {
+    const turn = (last.get(name) ?? Promise.resolve()).then(work, work);
+    last.set(
+      name,
+      turn.catch(() => undefined),
+    );
     return turn;
   };
   Object.defineProperty(globalThis, 'navigator', { value: { locks: { request } }, configurable: true });
 }
 
-const tick = async (count: number) => {
+export const tick = async (count: number) => {
   for (let i = 0; i < count; i += 1) await null;
 };
 
@@ -179,7 +182,7 @@ export class TwoTabs {
     (field: string) =>
     (now: Card): Card => ({
       ...now,
-      phones: { ...now.phones, [field]: { number: field } },
+      phones: { ...now.phones, [nextId('phones', now.phones)]: { number: field } },
     });
 
   async do(step: Step): Promise<void> {

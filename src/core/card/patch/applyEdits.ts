@@ -53,41 +53,6 @@ export function applyEdits<T extends object>(
   return { value: value as T, missed };
 }
 
-/**
- * A changed object on top of what its base has become meanwhile (in another page, by a sync): what was changed is
- * changed there too, everything else stays as it is now. Where both changed the same value, `mine` stands; what one side
- * has removed and the other changed stays changed, as whoever removed it did not know of that.
- *
- * @param base - what both sides began with
- */
-export function rebaseJson<T extends object>(base: T, mine: T, theirs: T): T {
-  return (rebaseValue(base, mine, theirs, 0) ?? {}) as T;
-}
-
-/** Entries of a collection lie two deep; they are removed as a whole, or not. */
-const ENTRY = 2;
-
-function rebaseValue(base: unknown, mine: unknown, theirs: unknown, depth: number): unknown {
-  if (isSameJson(base, theirs)) return mine;
-  if (isSameJson(base, mine) || isSameJson(mine, theirs)) return theirs;
-  const parts = [base, mine, theirs].map((value) => (value === undefined && depth < ENTRY ? {} : value));
-  if (!parts.every(isMergeable)) return mine ?? theirs;
-  const [was, here, there] = parts as [JsonObject, JsonObject, JsonObject];
-  const merged: JsonObject = {};
-  for (const key of new Set([...Object.keys(there), ...Object.keys(here)])) {
-    const [before, ours, others] = [ownProperty(was, key), ownProperty(here, key), ownProperty(there, key)];
-    const value = rebaseValue(before, ours, others, depth + 1);
-    if (value !== undefined) merged[key] = value;
-  }
-  const isGone = Object.keys(merged).length === 0 && (mine === undefined || theirs === undefined);
-  return isGone ? undefined : merged;
-}
-
-/** An object with a property called __proto__, which no path may lead to, is one value. */
-function isMergeable(value: unknown): value is JsonObject {
-  return isObject(value) && !Object.hasOwn(value, '__proto__');
-}
-
 /** Both of two objects, the values of `mine` where they differ; neither began with the other. */
 export function uniteJson<T extends object>(theirs: T, mine: T): T {
   const united = { ...theirs } as JsonObject;

@@ -3,9 +3,10 @@ import fc from 'fast-check';
 import { isSameJson } from '@/core/base';
 
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
-import { applyEdits, rebaseJson, setAt } from './applyEdits';
+import { applyEdits, setAt } from './applyEdits';
 import { diffCards, diffJson } from './diffJson';
 import { formatPointer, parsePointer } from './pointer';
+import { rebaseJson } from './rebaseJson';
 
 const law = { numRuns: 150, endOnFailure: true };
 
@@ -134,6 +135,24 @@ const both = [
 for (const { name, base, mine, theirs, rebased } of both) {
   test(`rebaseJson ${name}`, () => expect(rebaseJson<object>(base, mine, theirs)).toEqual(rebased));
 }
+
+test('rebaseJson keeps two entries that both sides have added under one id, and what names them', () => {
+  const of = (number: string, organisation: string) => ({
+    phones: { p1: { number } },
+    organizations: { g1: { name: organisation } },
+    titles: { [`t-${number}`]: { name: `Post at ${organisation}`, organizationId: 'g1' } },
+  });
+  expect(rebaseJson<object>({}, of('1', 'Mine'), of('2', 'Theirs'))).toEqual({
+    phones: { p1: { number: '2' }, p2: { number: '1' } },
+    organizations: { g1: { name: 'Theirs' }, g2: { name: 'Mine' } },
+    titles: {
+      't-1': { name: 'Post at Mine', organizationId: 'g2' },
+      't-2': { name: 'Post at Theirs', organizationId: 'g1' },
+    },
+  });
+  // The same on both sides is one.
+  expect(rebaseJson<object>({}, of('1', 'One'), of('1', 'One'))).toEqual(of('1', 'One'));
+});
 
 test('rebaseJson of an unchanged side is the other side', () => {
   fc.assert(

@@ -1,0 +1,89 @@
+import { isObject, isSameJson, type JsonObject, ownProperty } from '@/core/base';
+
+import { type Collection, ID_PREFIXES, nextId } from '../nextId';
+
+/**
+ * A changed object on top of what its base has become meanwhile (in another page, by a sync): what was changed is
+ * changed there too, everything else stays as it is now. Where both changed the same value, `mine` stands; what one side
+ * has removed and the other changed stays changed, as whoever removed it did not know of that. Entries that both sides
+ * have added under the same id are both there, mine under another one: "the first number" is p1 on either side.
+ *
+ * @param base - what both sides began with
+ */
+export function rebaseJson<T extends object>(base: T, mine: T, theirs: T): T {
+  const renamed = new Map<string, string>();
+  const merged = (rebaseValue(base, mine, theirs, [], renamed) ?? {}) as T;
+  return renamed.size === 0 ? merged : (withNewNames(merged, mine, theirs, renamed) as T);
+}
+
+/** Entries of a collection lie two deep; they are removed as a whole, or not. */
+const ENTRY = 2;
+
+function rebaseValue(
+  base: unknown,
+  mine: unknown,
+  theirs: unknown,
+  path: readonly string[],
+  renamed: Map<string, string>,
+): unknown {
+  if (isSameJson(base, theirs)) return mine;
+  if (isSameJson(base, mine) || isSameJson(mine, theirs)) return theirs;
+  const parts = [base, mine, theirs].map((value) =>
+    value === undefined && path.length < ENTRY ? {} : value,
+  );
+  if (!parts.every(isMergeable)) return mine ?? theirs;
+  const [was, here, there] = parts as [JsonObject, JsonObject, JsonObject];
+  const merged: JsonObject = {};
+  const twice: string[] = [];
+  const [property = ''] = path;
+  const isCollection = path.length === 1 && Object.hasOwn(ID_PREFIXES, property);
+  for (const key of new Set([...Object.keys(there), ...Object.keys(here)])) {
+    const [before, ours, others] = [ownProperty(was, key), ownProperty(here, key), ownProperty(there, key)];
+    const isTwice = before === undefined && isObject(ours) && isObject(others) && !isSameJson(ours, others);
+    if (isCollection && isTwice) {
+      twice.push(key);
+      merged[key] = others;
+      continue;
+    }
+    const value = rebaseValue(before, ours, others, [...path, key], renamed);
+    if (value !== undefined) merged[key] = value;
+  }
+  for (const key of twice) {
+    const id = nextId(property as Collection, { ...here, ...there, ...merged });
+    merged[id] = here[key];
+    renamed.set(`${property}/${key}`, id);
+  }
+  const isGone = Object.keys(merged).length === 0 && (mine === undefined || theirs === undefined);
+  return isGone ? undefined : merged;
+}
+
+/** A title names its organisation by the id of that (RFC 9553 §2.2.5). */
+function withNewNames(
+  merged: object,
+  mine: object,
+  theirs: object,
+  renamed: ReadonlyMap<string, string>,
+): object {
+  const titles = ownProperty(merged as JsonObject, 'titles');
+  if (!isObject(titles)) return merged;
+  const [own, others] = [mine, theirs].map((card) => ownProperty(card as JsonObject, 'titles'));
+  const entries = Object.entries(titles).map(([key, title]) => {
+    const id = isObject(title) ? title['organizationId'] : undefined;
+    const name = typeof id === 'string' ? renamed.get(`organizations/${id}`) : undefined;
+    // Only those that this side wrote mean the organisation of this side.
+    const isOwn = isObject(own) && Object.values(own).some((one) => isSameJson(one, title));
+    const isTheirs = isObject(others) && isSameJson(ownProperty(others, key), title);
+    return [
+      key,
+      name !== undefined && isOwn && !isTheirs && isObject(title)
+        ? { ...title, organizationId: name }
+        : title,
+    ];
+  });
+  return { ...merged, titles: Object.fromEntries(entries) as JsonObject };
+}
+
+/** An object with a property called __proto__, which no path may lead to, is one value. */
+function isMergeable(value: unknown): value is JsonObject {
+  return isObject(value) && !Object.hasOwn(value, '__proto__');
+}
