@@ -18,10 +18,17 @@ await ensureWebBuild();
 process.env.HUB_PROGRAM = await ensureProgram('hub');
 
 bundle('memory');
+// npm run bench -- moving: that part alone, as JSON.
+const [only] = process.argv.slice(2);
+if (only) {
+  console.log(JSON.stringify(measure(only), undefined, 2));
+  process.exit(0);
+}
 const core = measure('core');
 const hub = measure('hub');
 const write = measure('write');
 const browser = measure('browser');
+const moving = measure('moving');
 const large = browser.bySize[11000];
 const rows = [
   ['reading 11,000 vCards, times ical.js alone', core.reading.ratio, '≤ 1.5'],
@@ -61,6 +68,19 @@ const rows = [
   ['memory of the tab with 11,000 cards and 900,000 talks, MB of script heap', browser.talks.heapMb, '< 300'],
   ['memory of the tab with 11,000 cards, MB of script heap', large.heapMb, '< 300'],
   ['importing 11,000 cards, longest task of the page, ms', large.importTaskMs, '< 100'],
+  ...[
+    ['backing up', moving.backup],
+    ['restoring', moving.restored],
+    ['exporting', moving.exported],
+  ].flatMap(([what, { longestTaskMs, heapMb, seconds }]) => [
+    [
+      `${what} 11,000 cards, 900,000 talks, 2,000 photos, longest task of the page, ms`,
+      longestTaskMs,
+      '< 100',
+    ],
+    [`${what} them, MB of the page's script heap at most`, heapMb, '< 300'],
+    [`${what} them, s`, seconds, '–'],
+  ]),
   ['reading 100,000 vCards, times ical.js alone', core.readingMore.ratio, '≤ 1.5'],
   ['memory while reading 11,000 vCards, times ical.js alone', core.memory[0].ratio, '≤ 1.5'],
   ['memory while reading 100,000 vCards, times ical.js alone', core.memory[1].ratio, '≤ 1.5'],
@@ -71,7 +91,7 @@ for (const [what, figure, aim] of rows)
 mkdirSync(join(ROOT, '.bench'), { recursive: true });
 writeFileSync(
   join(ROOT, '.bench', 'latest.json'),
-  `${JSON.stringify({ core, hub, write, browser }, undefined, 2)}\n`,
+  `${JSON.stringify({ core, hub, write, browser, moving }, undefined, 2)}\n`,
 );
 console.log('\nAll figures are in .bench/latest.json.');
 
