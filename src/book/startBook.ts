@@ -79,6 +79,8 @@ function startBook(name: BookName): Book {
       store.dispatch(savingChanged({ kind: 'saved' }));
       channel.post(written);
       if (written.queued.length > 0 || written.settings || writer.talkQueue.size > 0) exchanging.soon();
+      // A draft, a step, a talk changes no row.
+      if (written.uids.length === 0 && !written.settings) return;
       clearTimeout(remember);
       remember = setTimeout(() => void store.dispatch(saveRowSnapshot()), REMEMBER_AFTER_MS);
     },

@@ -2,15 +2,13 @@ import { type Job, readBackupInWorker } from '@/book/clients';
 import { type BatchOptions, changeLong, type LongPiece, parseShard } from '@/book/commit';
 import { removed, type SideChange, type Step, type TalkChange } from '@/book/history';
 import { type AppThunk, diffSettings, selectCardsByUid, selectSettings, settingsSchema } from '@/book/state';
-import { KEYS } from '@/book/store';
+import { detachPhotos, KEYS } from '@/book/store';
 import { withoutFiles } from '@/book/talks';
 import { inBatches, isSameJson, Pipe } from '@/core/base';
 import type { Card, Uid } from '@/core/card';
-import type { BackupSinks, BackupSummary } from '@/core/formats';
+import { type BackupSinks, type BackupSummary, compareImport } from '@/core/formats';
 import { monthOf, type Talk } from '@/core/talks';
 import { texts } from '@/texts/formats/formats';
-
-import { previewImport } from './importCards';
 
 /** Reads a backup; replaced in tests, which have no workers. */
 export type ReadBackup = (file: Blob, sinks: BackupSinks) => Job<BackupSummary>;
@@ -36,11 +34,16 @@ export function openBackup(
   onJob: (job: Job<unknown>) => void = () => undefined,
   read: ReadBackup = readBackupInWorker,
 ): AppThunk<Promise<OpenedBackup>> {
-  return async (dispatch) => {
+  return async (_, getState) => {
     const counts = { fresh: 0, different: 0, same: 0 };
     const job = read(file, {
-      onCards: async (cards) => {
-        const { fresh, different, same } = await dispatch(previewImport(cards));
+      onCards: (cards) => {
+        // A restored card takes the place of the book's: what it doesn't say differs as well.
+        const known = selectCardsByUid(getState());
+        const { fresh, different, same } = compareImport(
+          cards.map((card) => detachPhotos(card).card),
+          (uid) => known.get(uid),
+        );
         counts.fresh += fresh.length;
         counts.different += different.length;
         counts.same += same.length;
