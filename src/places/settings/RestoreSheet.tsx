@@ -23,7 +23,8 @@ export function RestoreSheet({
   const isStopped = useRef(false);
   const { manifest, cards, talks, problems } = backup.summary;
   const known = backup.same + backup.different;
-  const beyond = Math.max(0, counts.people + counts.organisations - known);
+  // As it was when the backup was opened: restoring changes the counts.
+  const [beyond] = useState(() => Math.max(0, counts.people + counts.organisations - known));
   const restore = () => {
     setShare(0);
     dispatch(
