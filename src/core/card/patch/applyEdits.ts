@@ -52,16 +52,3 @@ export function applyEdits<T extends object>(
   }
   return { value: value as T, missed };
 }
-
-/** Both of two objects, the values of `mine` where they differ; neither began with the other. */
-export function uniteJson<T extends object>(theirs: T, mine: T): T {
-  const united = { ...theirs } as JsonObject;
-  for (const [key, value] of Object.entries(mine)) {
-    const known = ownProperty(united, key);
-    Object.defineProperty(united, key, {
-      value: isObject(known) && isObject(value) ? uniteJson(known, value) : (value as unknown),
-      ...{ enumerable: true, configurable: true, writable: true },
-    });
-  }
-  return united as T;
-}

@@ -6,7 +6,7 @@ import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
 import { applyEdits, setAt } from './applyEdits';
 import { diffCards, diffJson } from './diffJson';
 import { formatPointer, parsePointer } from './pointer';
-import { rebaseJson } from './rebaseJson';
+import { rebaseJson, uniteJson } from './rebaseJson';
 
 const law = { numRuns: 150, endOnFailure: true };
 
@@ -163,4 +163,15 @@ test('rebaseJson of an unchanged side is the other side', () => {
     ),
     { numRuns: 60 },
   );
+});
+
+test('uniteJson keeps both of what neither side began with, each entry once however often they are united', () => {
+  const mine = { name: { full: 'Mine' }, phones: { p1: { number: '1' }, p2: { number: '3' } } };
+  const theirs = { name: { full: 'Theirs' }, phones: { p1: { number: '2' } } };
+  const united = uniteJson<object>(theirs, mine);
+  expect(united).toEqual({
+    name: { full: 'Mine' },
+    phones: { p1: { number: '2' }, p2: { number: '3' }, p3: { number: '1' } },
+  });
+  expect(uniteJson<object>(united, mine)).toEqual(united);
 });

@@ -48,13 +48,51 @@ function rebaseValue(
     const value = rebaseValue(before, ours, others, [...path, key], renamed);
     if (value !== undefined) merged[key] = value;
   }
-  for (const key of twice) {
-    const id = nextId(property as Collection, { ...here, ...there, ...merged });
-    merged[id] = here[key];
-    renamed.set(`${property}/${key}`, id);
-  }
+  for (const key of twice) renamed.set(`${property}/${key}`, putBeside(property, merged, here[key], here));
   const isGone = Object.keys(merged).length === 0 && (mine === undefined || theirs === undefined);
   return isGone ? undefined : merged;
+}
+
+/** Puts an entry beside others, unless it is among them under whatever id. @returns its id */
+function putBeside(property: string, merged: JsonObject, entry: unknown, taken: JsonObject): string {
+  const known = Object.entries(merged).find(([, one]) => isSameJson(one, entry));
+  if (known) return known[0];
+  const id = nextId(property as Collection, { ...taken, ...merged });
+  merged[id] = entry;
+  return id;
+}
+
+/**
+ * Both of two objects of which neither began with the other: the values of `mine` where they differ, and of the entries of a
+ * collection both.
+ */
+export function uniteJson<T extends object>(theirs: T, mine: T): T {
+  const renamed = new Map<string, string>();
+  const united = uniteValues(theirs as JsonObject, mine as JsonObject, [], renamed) as T;
+  return renamed.size === 0 ? united : (withNewNames(united, mine, theirs, renamed) as T);
+}
+
+function uniteValues(
+  theirs: JsonObject,
+  mine: JsonObject,
+  path: readonly string[],
+  renamed: Map<string, string>,
+): JsonObject {
+  const united: JsonObject = { ...theirs };
+  const [property = ''] = path;
+  const isCollection = path.length === 1 && Object.hasOwn(ID_PREFIXES, property);
+  for (const [key, value] of Object.entries(mine)) {
+    const known = ownProperty(theirs, key);
+    if (isCollection && isObject(known) && !isSameJson(known, value)) {
+      renamed.set(`${property}/${key}`, putBeside(property, united, value, mine));
+      continue;
+    }
+    Object.defineProperty(united, key, {
+      value: isObject(known) && isObject(value) ? uniteValues(known, value, [...path, key], renamed) : value,
+      ...{ enumerable: true, configurable: true, writable: true },
+    });
+  }
+  return united;
 }
 
 /** A title names its organisation by the id of that (RFC 9553 §2.2.5). */
