@@ -16,7 +16,7 @@ const PORT = 4885;
 /** Where the hub of the bench answers. */
 export const ORIGIN = `http://127.0.0.1:${PORT}`;
 /** Talks of a busy professional's full book. */
-export const TALKS = 900_000;
+export const TALKS = Number(process.env['TALKS'] ?? 900_000);
 
 /** Starts a hub and a browser for some work, and ends both after it. */
 export async function withBrowser(work: (browser: Browser) => Promise<void>): Promise<void> {

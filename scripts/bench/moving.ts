@@ -23,32 +23,35 @@ const PHOTOS = 2000;
 /** Bytes of a photo as a phone cuts it for a contact. */
 const PHOTO_BYTES = 24_000;
 const TIMEOUT = 1_800_000;
+const HEAP_EVERY_MS = 2000;
 
 interface Moved {
   readonly seconds: number;
   readonly longestTaskMs: number;
-  /** The most that the page's heap has held, with what only waits to be collected. */
+  /** The most that the page's heap has held after collecting what is no longer used. */
   readonly heapMb: number;
 }
 
 /** Watches a page while something is done on it. */
 async function measure(page: Page, work: () => Promise<void>): Promise<Moved> {
-  await page.evaluate(() => {
-    const marks = Object.assign((window as unknown as { marks: object }).marks, {
-      longestTaskMs: 0,
-      heap: 0,
-    });
-    setInterval(() => {
-      const { usedJSHeapSize } = (performance as unknown as { memory: { usedJSHeapSize: number } }).memory;
-      marks.heap = Math.max(marks.heap, usedJSHeapSize);
-    }, 100);
-  });
+  await page.evaluate(
+    () => ((window as unknown as { marks: { longestTaskMs: number } }).marks.longestTaskMs = 0),
+  );
+  let heapMb = 0;
+  let isOver = false;
+  const watch = (async () => {
+    while (!isOver) {
+      heapMb = Math.max(heapMb, await heapMbOf(page));
+      await new Promise((resolve) => setTimeout(resolve, HEAP_EVERY_MS));
+    }
+  })();
   const begin = Date.now();
   await work();
   const seconds = Math.round((Date.now() - begin) / 1000);
-  const heap = await page.evaluate(() => (window as unknown as { marks: { heap: number } }).marks.heap);
+  isOver = true;
+  await watch;
   const { longestTaskMs } = await marksOf(page);
-  return { seconds, longestTaskMs: Math.round(longestTaskMs), heapMb: Math.round(heap / 1e6) };
+  return { seconds, longestTaskMs: Math.round(longestTaskMs), heapMb };
 }
 
 async function openSettings(page: Page): Promise<void> {

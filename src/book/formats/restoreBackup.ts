@@ -79,6 +79,13 @@ export function restoreBackup(
   };
 }
 
+function monthOfChange({ before, after }: TalkChange): string {
+  const talk = after ?? before;
+  return talk ? monthOf(talk) : '';
+}
+
+/** Talks of one piece at most. */
+const MONTH = 4000;
 /** Cards that go at a time. */
 const PIECE = 200;
 
@@ -100,6 +107,18 @@ function piecesOf(file: Blob, isExact: boolean, read: ReadBackup): AppThunk<Asyn
         .filter(({ uid }) => !kept.has(uid));
       for (const some of inBatches([...gone], PIECE)) await pipe.give({ edits: some.map(removed), share01 });
     };
+    /** Talks of one month wait for each other: each time its shard and its people's summaries are written anew. */
+    let month: TalkChange[] = [];
+    const giveMonth = async () => {
+      if (month.length > 0) await pipe.give({ edits: [], talks: month, share01 });
+      month = [];
+    };
+    const gather = async (changes: readonly TalkChange[]) => {
+      const [first, last] = [changes[0], month.at(-1)];
+      if (first && last && (monthOfChange(first) !== monthOfChange(last) || month.length >= MONTH))
+        await giveMonth();
+      month.push(...changes);
+    };
     const job = read(file, {
       onProgress: (share) => (share01 = share),
       onCards: (cards) => {
@@ -111,12 +130,12 @@ function piecesOf(file: Blob, isExact: boolean, read: ReadBackup): AppThunk<Asyn
       onTalks: async (some) => {
         await removeCards();
         const light = await withoutFiles(some, services.photos);
-        for (const changes of await (await bookTalks()).restored(light))
-          await pipe.give({ edits: [], talks: changes, share01 });
+        for (const changes of await (await bookTalks()).restored(light)) await gather(changes);
       },
     });
     const finish = async () => {
       await job.result;
+      await giveMonth();
       await removeCards();
       if (!isExact) return;
       for await (const changes of (await bookTalks()).left())
