@@ -8,6 +8,7 @@ import { generateLargeBook } from '@/demo';
 
 import {
   fill,
+  heapMbOf,
   isRead,
   marksOf,
   ORIGIN,
