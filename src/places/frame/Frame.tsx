@@ -4,7 +4,13 @@ import { View } from 'react-native';
 import { Provider } from 'react-redux';
 
 import { getBook } from '@/book/startBook';
-import { selectOpenFault, selectReading, selectSettings, ServicesProvider, useAppSelector } from '@/book/state';
+import {
+  selectOpenFault,
+  selectReading,
+  selectSettings,
+  ServicesProvider,
+  useAppSelector,
+} from '@/book/state';
 import { isInPlace, PLACES, QuickLine, type QuickPlans, QuickPlansContext } from '@/places/find';
 import { bookName } from '@/platform';
 import { texts } from '@/texts/frame/frame';
@@ -56,9 +62,7 @@ function Themed({ children }: { readonly children: ReactNode }) {
     );
   return (
     <ThemeProvider scheme={scheme} typeScale={typeScale}>
-      <Suspense fallback={null}>
-        {isRead ? <Housekeeping /> : null}
-      </Suspense>
+      <Suspense fallback={null}>{isRead ? <Housekeeping /> : null}</Suspense>
       {isWide ? <Wide>{content}</Wide> : <Phone>{content}</Phone>}
       <Suspense fallback={null}>{isHelpOpen ? <KeysSheet isOpen onClose={closeHelp} /> : null}</Suspense>
     </ThemeProvider>
