@@ -114,7 +114,7 @@ function openSettings(text: string): AppThunk<Promise<Settings>> {
         )
       : [];
     if (text !== '' && (!isObject(stored) || wrong.length > 0))
-      await storage.setMany({ [`${KEYS.aside}${KEYS.settings}`]: text });
+      await storage.setMany({ [`${KEYS.aside}${KEYS.settings}`]: text }).catch(() => undefined);
     return settings;
   };
 }
@@ -210,7 +210,9 @@ export function saveRowSnapshot(): AppThunk<Promise<void>> {
       await services.yieldToPage();
     }
     const style = JSON.stringify(rowStyleOf(selectSettings(state)));
-    await services.storage.setMany({ [KEYS.rows]: `{"style":${style},"rows":[${texts.join(',')}]}` });
+    const record = { [KEYS.rows]: `{"style":${style},"rows":[${texts.join(',')}]}` };
+    // Where the disk is full the next start makes them from the cards.
+    await services.storage.setMany(record).catch(() => undefined);
   };
 }
 

@@ -116,7 +116,7 @@ test(
     const devtools = await page.context().newCDPSession(page);
     const manifest = async () => {
       const { data, errors } = await devtools.send('Page.getAppManifest');
-      const { shortcuts } = JSON.parse(data ?? '{}') as { shortcuts?: { name: string }[] };
+      const { shortcuts } = JSON.parse(data || '{}') as { shortcuts?: { name: string }[] };
       return { errors, names: shortcuts?.map(({ name }) => name) };
     };
     await expect.poll(manifest).toEqual({ errors: [], names: ['New card', 'Ada Lowther'] });

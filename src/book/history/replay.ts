@@ -1,5 +1,17 @@
-import { isSameJson } from '@/core/base';
-import { applyEdits, type Card, diffCards, type Direction, type Uid, uniteJson } from '@/core/card';
+import { isObject, isSameJson } from '@/core/base';
+import {
+  applyEdits,
+  type Card,
+  type Collection,
+  diffCards,
+  type Direction,
+  type Edit,
+  getAt,
+  ID_PREFIXES,
+  nextId,
+  type Uid,
+  uniteJson,
+} from '@/core/card';
 import type { Talk } from '@/core/talks';
 
 import type { CardChange, TalkChange } from './change';
@@ -31,7 +43,7 @@ export function replayCards(
         missed += one.edits.length;
         return one;
       }
-      const applied = applyEdits(now, one.edits, direction);
+      const applied = applyEdits(now, whereTheyLie(one.edits, direction, now), direction);
       missed += applied.missed.length;
       if (applied.value !== now) upserts.push({ ...applied.value, updated: stamp });
       return one;
@@ -51,6 +63,27 @@ export function replayCards(
     return one;
   });
   return { cards, upserts, removed, missed };
+}
+
+/**
+ * Edits that bring or take away an entry, by the id under which it lies now, or can lie: where two sides have added one
+ * under the same id, one of them has got another (`rebaseJson`).
+ */
+function whereTheyLie(edits: readonly Edit[], direction: Direction, now: Card): readonly Edit[] {
+  return edits.map((edit) => {
+    const [collection = '', id = '', ...rest] = edit.path;
+    if (rest.length > 0 || !Object.hasOwn(ID_PREFIXES, collection)) return edit;
+    const [from, to] = direction === 'forward' ? [edit.before, edit.after] : [edit.after, edit.before];
+    const entries = getAt(now, [collection]);
+    const isAlone = (from === undefined) !== (to === undefined);
+    if (!isAlone || !isObject(entries) || !Object.hasOwn(entries, id)) return edit;
+    const entry = from ?? to;
+    if (isSameJson(entries[id], entry)) return edit;
+    const known = Object.entries(entries).find(([, one]) => isSameJson(one, entry))?.[0];
+    const free = to === undefined ? undefined : nextId(collection as Collection, entries);
+    const place = known ?? free;
+    return place === undefined ? edit : { ...edit, path: [collection, place] };
+  });
 }
 
 /** The effect of undoing or redoing the talks of a change. */

@@ -11,6 +11,8 @@ import { Household, type Step } from './household';
 import { lockTabs } from './twoTabs';
 
 const HISTORIES = Number(process.env['CONVERGENCE'] ?? 200);
+/** The same ones in the test command each time; SEED=7 tries others. */
+const SEED = Number(process.env['SEED'] ?? 20261129);
 
 const at = fc.nat({ max: 6 });
 const who = fc.constantFrom('One' as const, 'OneB' as const, 'Two' as const);
@@ -64,5 +66,6 @@ async function check(seed: number, steps: readonly Step[]): Promise<void> {
 test(`${HISTORIES} random histories of a whole household break no law`, async () => {
   await fc.assert(fc.asyncProperty(fc.nat(), fc.array(step, { minLength: 2, maxLength: 16 }), check), {
     numRuns: HISTORIES,
+    seed: SEED,
   });
 }, 3_600_000);

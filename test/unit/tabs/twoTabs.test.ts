@@ -5,7 +5,9 @@ import fc from 'fast-check';
 
 import { lockTabs, type Step, TwoTabs } from './twoTabs';
 
-const HISTORIES = Number(process.env['CONVERGENCE'] ?? 300);
+const HISTORIES = Number(process.env['CONVERGENCE'] ?? 500);
+/** The same ones in the test command each time; SEED=7 tries others. */
+const SEED = Number(process.env['SEED'] ?? 20261129);
 
 const tab = fc.integer({ min: 0, max: 1 });
 const at = fc.nat({ max: 60 });
@@ -139,6 +141,17 @@ const told: readonly { readonly name: string; readonly steps: readonly Step[] }[
     ],
   },
   {
+    name: 'what two pages have added under the same id, undone on one of them',
+    steps: [
+      { kind: 'long', tab: 1, at: 0 },
+      { kind: 'long', tab: 0, at: 0 },
+      { kind: 'undo', tab: 0 },
+      { kind: 'edit', tab: 0, at: 0 },
+      { kind: 'long', tab: 0, at: 0 },
+      { kind: 'wait', ticks: 0 },
+    ],
+  },
+  {
     name: 'an edit of a card that another page deletes',
     steps: [
       { kind: 'delete', tab: 0, at: 0 },
@@ -151,7 +164,7 @@ const told: readonly { readonly name: string; readonly steps: readonly Step[] }[
 
 for (const { name, steps } of told)
   test(`${name}: nothing is lost`, async () => {
-    for (const seed of [1, 7, 23]) expect(broken(await run(seed, steps))).toEqual([]);
+    for (const seed of [0, 1, 7, 23]) expect(broken(await run(seed, steps))).toEqual([]);
   });
 
 test(`${HISTORIES} random histories break no law`, async () => {
@@ -159,6 +172,6 @@ test(`${HISTORIES} random histories break no law`, async () => {
     fc.asyncProperty(fc.nat(), fc.array(step, { minLength: 3, maxLength: 25 }), async (seed, steps) => {
       expect(broken(await run(seed, steps))).toEqual([]);
     }),
-    { numRuns: HISTORIES },
+    { numRuns: HISTORIES, seed: SEED },
   );
 }, 600_000);
