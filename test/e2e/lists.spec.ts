@@ -113,9 +113,14 @@ test(
     await page.goto(page.url().replace(/\/book\/.*/, '/book'));
     await isRead(page);
     // The installed application offers the pinned people; the browser reads it as it would on installing.
+    await page.locator('link[rel="manifest"]').waitFor({ state: 'attached' });
     const devtools = await page.context().newCDPSession(page);
     const manifest = async () => {
-      const { data, errors } = await devtools.send('Page.getAppManifest');
+      // Asked while it is being replaced by a newer one, the browser never answers.
+      const asked = devtools.send('Page.getAppManifest');
+      const answer = await Promise.race([asked, page.waitForTimeout(5000)]);
+      if (!answer) return undefined;
+      const { data, errors } = answer;
       const { shortcuts } = JSON.parse(data || '{}') as { shortcuts?: { name: string }[] };
       return { errors, names: shortcuts?.map(({ name }) => name) };
     };

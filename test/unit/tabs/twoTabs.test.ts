@@ -45,11 +45,19 @@ function broken(tabs: TwoTabs): string[] {
       changes.flatMap(({ kind, uid }) => (kind === 'remove' && state === 'done' ? uid : [])),
     ),
   );
+  // A long change says nothing of a card that was deleted before its turn came, even if that was undone later.
+  const everDeleted = new Set(
+    [...steps.values()].flatMap(({ changes }) =>
+      changes.flatMap(({ kind, uid }) => (kind === 'remove' ? uid : [])),
+    ),
+  );
   for (const [id, { field, uids }] of tabs.filled) {
-    const state = steps.get(id)?.state;
+    const step = steps.get(id);
+    const state = step?.state;
     if (state === undefined) continue;
+    const touched = new Set(step?.changes.map(({ uid }) => uid));
     for (const uid of uids) {
-      if (deleted.has(uid)) continue;
+      if (deleted.has(uid) || (everDeleted.has(uid) && !touched.has(uid))) continue;
       const card = stored.get(uid);
       const isThere = Object.values(card?.phones ?? {}).some(({ number }) => number === field);
       if (card && isThere !== (state === 'done'))
@@ -149,6 +157,16 @@ const told: readonly { readonly name: string; readonly steps: readonly Step[] }[
       { kind: 'edit', tab: 0, at: 0 },
       { kind: 'long', tab: 0, at: 0 },
       { kind: 'wait', ticks: 0 },
+    ],
+  },
+  {
+    name: 'a card that is deleted before a long change comes to it, and brought back',
+    steps: [
+      { kind: 'long', tab: 1, at: 0 },
+      { kind: 'edit', tab: 0, at: 0 },
+      { kind: 'delete', tab: 1, at: 0 },
+      { kind: 'undo', tab: 0 },
+      { kind: 'edit', tab: 0, at: 0 },
     ],
   },
   {
