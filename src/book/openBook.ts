@@ -90,7 +90,7 @@ export function openBook(): AppThunk<Promise<void>> {
       );
       const damaged = await dispatch(readSummaries(keys.filter((key) => key.startsWith(KEYS.summary))));
       if (damaged.length > 0) await dispatch(rebuildSummaries(damaged));
-      await dispatch(openHistory());
+      await dispatch(openHistory(keys));
       await dispatch(saveRowSnapshot());
       if (isMore) {
         await dispatch(takeInFirstMail());
@@ -231,14 +231,14 @@ export function takeMerged({ cards, removed, talks, summaries, settings }: Merge
   };
 }
 
-/** Reads the last steps of the history, and what a page that was closed has left half done. */
-function openHistory(): AppThunk<Promise<void>> {
+/** Reads the last steps of the history, and what a page that was closed has left half done. @param stored - all keys */
+function openHistory(stored: readonly string[]): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
     const { storage } = services;
     const under = (keys: readonly string[], prefix: string) => keys.filter((key) => key.startsWith(prefix));
-    const old = under(await storage.getAllKeys(), KEYS.oldChange);
+    const old = under(stored, KEYS.oldChange);
     const aside = old.length === 0 ? [] : await dispatch(convertOldHistory(old));
-    const keys = await storage.getAllKeys();
+    const keys = old.length === 0 ? stored : await storage.getAllKeys();
     const ids = under(keys, KEYS.step).map((key) => key.slice(KEYS.step.length));
     const { steps, damaged } = await readSteps(services, ids.sort().slice(-STEPS_AT_START));
     if (damaged.length > 0) {

@@ -51,7 +51,7 @@ export function changeBook({
     if (cards.length === 0 && talks.length === 0 && !completes) return Promise.resolve(undefined);
     const begun = completes ? { ...completes, label } : newStep(services, { cause, label, at });
     const piece = { cards, ...(talks.length === 0 ? {} : { talks }) };
-    const { step } = dispatch(commit(begun, piece, pairs));
+    const step = dispatch(commit(begun, piece, pairs));
     if (!isQuiet) dispatch(noticeShown({ text: label, tone: 'plain', changeId: step.id }));
     return Promise.resolve(step);
   };
@@ -106,27 +106,20 @@ export function changeSides(step: Step, isQuiet = false): AppThunk {
   };
 }
 
-/** What was committed. */
-export interface Committed {
-  /** The step with what has been added to it. */
-  readonly step: Step;
-  /** Resolves when its talks have been put. */
-  readonly talks: Promise<void>;
-}
-
 /**
  * Commits a step that is new, or goes on, whoever makes it: notes it, shows the cards, has both written, and applies what
  * goes with it.
  *
  * @param piece - what it does; undefined where that is nothing but its sides
  * @param pairs - the cards it changes, as they are now and as they shall be
+ * @returns the step with what has been added to it
  */
 export function commit(
   begun: Step,
   piece: StepPiece | undefined,
   pairs: readonly BeforeAfter[],
   options: StepOptions = {},
-): AppThunk<Committed> {
+): AppThunk<Step> {
   return (dispatch) => {
     const step = dispatch(noteStep(begun, piece, pairs, options));
     dispatch(
@@ -137,9 +130,7 @@ export function commit(
     );
     dispatch(applySides(step));
     const { talks = [] } = piece ?? {};
-    return {
-      step,
-      talks: talks.length > 0 ? dispatch(putTalks(talks, options.isFromHub === true)) : Promise.resolve(),
-    };
+    if (talks.length > 0) void dispatch(putTalks(talks, options.isFromHub === true));
+    return step;
   };
 }

@@ -5,7 +5,6 @@ import {
   selectReading,
   selectShards,
   selectSummaries,
-  type Services,
   shardsArrived,
   summariesArrived,
   talksChanged,
@@ -14,6 +13,8 @@ import { KEYS, parseJson, parseStoredShard } from '@/book/store';
 import { inBatches } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { monthOf, parseTalk, summarySchema, type Talk, type TalkSummary, withTalk } from '@/core/talks';
+
+import { makeTurns } from './turns';
 
 /** Shows changed talks, keeps their summaries up to date, and has both written. */
 export function putTalks(changes: readonly TalkChange[], isFromHub = false): AppThunk<Promise<void>> {
@@ -45,19 +46,7 @@ export function findTalks(changes: readonly TalkChange[]): AppThunk<Promise<Map<
 }
 
 /** Changes of talks run one after the other, since each summary builds on the one before. */
-export function inTurn<T>(services: Services, work: () => Promise<T>): Promise<T> {
-  const turn = (turns.get(services) ?? Promise.resolve()).then(work);
-  turns.set(
-    services,
-    turn.then(
-      () => undefined,
-      () => undefined,
-    ),
-  );
-  return turn;
-}
-
-const turns = new WeakMap<Services, Promise<void>>();
+export const inTurn = makeTurns();
 
 /** The same, in the turn of who calls. @param isFromHub - the hub knows of them already */
 export function putNow(changes: readonly TalkChange[], isFromHub = false): AppThunk<Promise<void>> {

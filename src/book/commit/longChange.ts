@@ -26,6 +26,7 @@ import { applyToBook, changeBook, type ChangeRequest, newStep } from './changeBo
 import { inTurn, putNow } from './changeTalks';
 import { storeTalks } from './importedTalks';
 import { noteStep, pieceKey, todoKeys } from './noteStep';
+import { readText } from './readSteps';
 import { undo } from './replay';
 
 /** What a long change does at a time, before yielding to the page. */
@@ -152,7 +153,7 @@ function carryOut(
     for (let i = next; i < pieces; i += 1) {
       if (isStopped()) return step;
       const key = `${KEYS.todo}${pieceKey(step.id, i)}`;
-      const { cards, talks } = readTodo(writer.waitingText(key) ?? (await services.storage.getItem(key)));
+      const { cards, talks } = readTodo(await readText(services, key));
       const adds = addedIn(talks);
       if (adds) await dispatch(storeTalks(...adds));
       const doPiece = () => {

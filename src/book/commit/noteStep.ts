@@ -9,6 +9,8 @@ import {
 import { type AppThunk, bookChanged, selectSettings, selectSteps, type Services } from '@/book/state';
 import { KEYS, parseJson } from '@/book/store';
 
+import { readText } from './readSteps';
+
 /** How a step is committed. */
 export interface StepOptions {
   /** The hub knows of it already. */
@@ -85,13 +87,8 @@ function putPiece(id: string, at: number, { cards, talks }: StepPiece): AppThunk
 }
 
 /** What a step did at one place of it; undefined where that is gone or damaged. */
-export async function readPiece(
-  { writer, storage }: Services,
-  id: string,
-  at: number,
-): Promise<StepPiece | undefined> {
-  const key = `${KEYS.piece}${pieceKey(id, at)}`;
-  return parsePiece(parseJson(writer.waitingText(key) ?? (await storage.getItem(key))));
+export async function readPiece(services: Services, id: string, at: number): Promise<StepPiece | undefined> {
+  return parsePiece(parseJson(await readText(services, `${KEYS.piece}${pieceKey(id, at)}`)));
 }
 
 /** The name of a piece among all of them; those of a step sort by their order. */

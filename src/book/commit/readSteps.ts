@@ -6,10 +6,14 @@ import { inBatches } from '@/core/base';
 /** Steps read at once. */
 const AT_ONCE = 500;
 
+/** The text of a record, as it is stored or waits to be. */
+export async function readText({ writer, storage }: Services, key: string): Promise<string | null> {
+  return writer.waitingText(key) ?? storage.getItem(key);
+}
+
 /** A step as it is now; undefined where it is gone or damaged. */
-export async function readStep({ writer, storage }: Services, id: string): Promise<Step | undefined> {
-  const key = `${KEYS.step}${id}`;
-  return parseStep(parseJson(writer.waitingText(key) ?? (await storage.getItem(key))));
+export async function readStep(services: Services, id: string): Promise<Step | undefined> {
+  return parseStep(parseJson(await readText(services, `${KEYS.step}${id}`)));
 }
 
 /** Steps that are stored, without what they did. */

@@ -14,7 +14,6 @@ import {
   selectRedoable,
   selectStep,
   selectUndoable,
-  type Services,
 } from '@/book/state';
 import type { Talk } from '@/core/talks';
 import { texts } from '@/texts/book/commit';
@@ -24,6 +23,7 @@ import { findTalks, inTurn, putNow } from './changeTalks';
 import { removeImportedTalks } from './importedTalks';
 import { noteReplay, readPiece, todoKeys } from './noteStep';
 import { readStep } from './readSteps';
+import { makeTurns } from './turns';
 
 type Direction = 'forward' | 'backward';
 
@@ -59,19 +59,7 @@ export function goOnReplaying({ id }: Step): AppThunk<Promise<void>> {
 }
 
 /** Steps are undone and redone one after the other: which is the last depends on the one before. */
-function inOrder<T>(services: Services, work: () => Promise<T>): Promise<T> {
-  const turn = (turns.get(services) ?? Promise.resolve()).then(work);
-  turns.set(
-    services,
-    turn.then(
-      () => undefined,
-      () => undefined,
-    ),
-  );
-  return turn;
-}
-
-const turns = new WeakMap<Services, Promise<void>>();
+const inOrder = makeTurns();
 
 /** Undoes or redoes a step piece by piece, and each on the book as it is then; what a kill leaves is gone on with. */
 function replay(whole: Step, direction: Direction): AppThunk<Promise<void>> {

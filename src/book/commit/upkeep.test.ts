@@ -35,7 +35,7 @@ async function bookWithDays(storage = new MemoryStorage()) {
   return { ...book, keepUpOn, photos };
 }
 
-test('a photo goes once neither a card nor a step needs it, and not before it has been noticed twice', async () => {
+test('a photo stays as long as a card or a step needs it', async () => {
   const { store, writer, keepUpOn, photos } = await bookWithDays();
   await store.dispatch(set(withPhoto('a')));
   await store.dispatch(set(withPhoto('b')));

@@ -122,7 +122,7 @@ function takeChanges(by: string | null, pairs: readonly BeforeAfter[], isQuiet: 
     if (changed.length === 0) return;
     const label = labelOf(by, changed);
     const begun = newStep(services, { cause: 'sync', label, at: services.utcNow() });
-    const { step } = dispatch(commit(begun, { cards: toCardChanges(changed) }, changed, { isFromHub: true }));
+    const step = dispatch(commit(begun, { cards: toCardChanges(changed) }, changed, { isFromHub: true }));
     if (!isQuiet) dispatch(noticeShown({ text: label, tone: 'plain', changeId: step.id }));
   };
 }
