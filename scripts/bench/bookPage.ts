@@ -129,7 +129,9 @@ export async function storeRecords(
 
 /** What is only waiting to be collected is not what the tab needs. */
 export async function heapMbOf(page: Page): Promise<number> {
-  await (await page.context().newCDPSession(page)).send('HeapProfiler.collectGarbage');
+  const session = await page.context().newCDPSession(page);
+  await session.send('HeapProfiler.collectGarbage');
+  await session.detach();
   const octets = await page.evaluate(
     () => (performance as unknown as { memory: { usedJSHeapSize: number } }).memory.usedJSHeapSize,
   );

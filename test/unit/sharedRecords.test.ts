@@ -3,8 +3,8 @@ import { makeHubClient } from '@/book/clients/hubClient';
 import { changeBook, changeSettings, readAllTalks, storeTalks, undo } from '@/book/commit';
 import { removeImportedTalks } from '@/book/commit/importedTalks';
 import { openBook } from '@/book/openBook';
-import { selectHub, selectSettings, selectSteps, selectSummaries } from '@/book/state';
-import { pairWithHub } from '@/book/sync';
+import { selectHub, selectSetAside, selectSettings, selectSteps, selectSummaries } from '@/book/state';
+import { dropRefusedTalk, pairWithHub } from '@/book/sync';
 import { exchange } from '@/book/sync/exchange';
 import { MemoryStorage, openTestBook, put } from '@/book/testing';
 import type { Card } from '@/core/card';
@@ -16,9 +16,12 @@ import { HubFault, type HubQuestion } from '@/platform';
 
 let hub: TestHub;
 let isOff = false;
+/** Changes what is asked on its way, or refuses it. */
+let onItsWay: (question: HubQuestion) => HubQuestion = (question) => question;
 
 beforeEach(async () => {
   isOff = false;
+  onItsWay = (question) => question;
   hub = await startTestHub((app, store) => {
     app.use('/api/pair', pairApi(store, false));
     app.use('/api/exchange', exchangeApi(store, 'GB'));
@@ -26,8 +29,9 @@ beforeEach(async () => {
 });
 afterEach(() => hub.stop());
 
-async function ask({ method = 'GET', path, token, body }: HubQuestion): Promise<unknown> {
+async function ask(question: HubQuestion): Promise<unknown> {
   if (isOff) throw new HubFault('the hub can’t be reached', 0);
+  const { method = 'GET', path, token, body } = onItsWay(question);
   const response = await fetch(`${hub.base}/api${path}`, {
     method,
     headers: {
@@ -65,6 +69,11 @@ async function openBrowser(name: string, cards: readonly Card[] = [], storage = 
     summary: (uid: string) => selectSummaries(getState()).get(uid),
     settings: () => selectSettings(getState()),
     fault: () => selectHub(getState()).fault,
+    refused: () =>
+      selectHub(getState()).refusedTalks.map(({ id, day, reason }) => [id, day, reason] as const),
+    keepHere: async () => {
+      for (const one of selectHub(getState()).refusedTalks) await dispatch(dropRefusedTalk(one));
+    },
   };
 }
 
@@ -130,6 +139,51 @@ test('what both have said of a talk without knowing of each other is both kept; 
   for (const browser of [one, other, one, other]) await browser.exchange();
   for (const browser of [one, other])
     expect(await browser.talks()).toEqual(['said a, and more\n\nanother thing', 'b changed']);
+});
+
+test('talks that the hub doesn’t take are named with the reason, and stop no other; each is changed or kept here', async () => {
+  const { one, other } = await two();
+  const isPush = ({ method, path }: HubQuestion) => method === 'POST' && path === '/exchange/records';
+  onItsWay = (question) => {
+    if (!isPush(question)) return question;
+    const text = JSON.stringify(question.body);
+    if (text.includes('said huge')) throw new HubFault('request entity too large', 413);
+    return { ...question, body: JSON.parse(text.replace('"said":"said odd"', '"said":1')) as unknown };
+  };
+  await one.note(...['a', 'odd', 'b', 'huge', 'c'].map((id) => ({ after: talk(id) })));
+  await one.exchange();
+  await other.exchange();
+  expect(await other.talks()).toEqual(['said a', 'said b', 'said c']);
+  expect(one.refused()).toEqual([
+    ['odd', '2026-11-03', expect.stringContaining('said') as string],
+    ['huge', '2026-11-03', 'request entity too large'],
+  ]);
+  // They wait for a change, and hold nothing up.
+  await one.note({ after: talk('d') });
+  await one.exchange();
+  expect(one.refused()).toHaveLength(2);
+  await one.note({ before: talk('odd'), after: talk('odd', { said: 'even' }) });
+  await one.exchange();
+  await other.exchange();
+  expect(await other.talks()).toEqual(['said a', 'said b', 'said c', 'said d', 'even']);
+  await one.keepHere();
+  expect([one.refused(), one.fault(), (await one.whole()).length]).toEqual([[], '', 6]);
+});
+
+test('a talk from the hub that can’t be read here takes nothing away, and waits until it can', async () => {
+  const { one, other } = await two();
+  await one.note({ after: talk('a') });
+  await one.exchange();
+  await other.exchange();
+  await one.note({ before: talk('a'), after: talk('a', { said: 'more' }) });
+  await one.exchange();
+  const { value } = await hub.db.selectFrom('records').selectAll().executeTakeFirstOrThrow();
+  await hub.db.updateTable('records').set({ value: '{"id":"a","kind":"seance"}' }).execute();
+  await other.exchange();
+  expect(await other.talks()).toEqual(['said a']);
+  expect(selectSetAside(other.store.getState()).join()).toContain('a');
+  expect(other.fault()).toBe('');
+  expect(JSON.parse(value ?? '')).toMatchObject({ said: 'more' });
 });
 
 test('what is noted while the hub is off is told once it is back, after a restart as well', async () => {

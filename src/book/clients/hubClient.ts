@@ -46,8 +46,8 @@ export interface HubClient {
   unpair(token: string, name?: string): Promise<void>;
   push(token: string, push: Push): Promise<Readonly<Record<string, string>>>;
   pull(token: string, since: number): Promise<Pull>;
-  /** Pushes talks and settings. */
-  putRecords(token: string, push: RecordsPush): Promise<void>;
+  /** Pushes talks and settings. @returns what the hub doesn't take, by id, with its reasons */
+  putRecords(token: string, push: RecordsPush): Promise<Readonly<Record<string, string>>>;
   records(token: string, since: number): Promise<RecordsPull>;
   putMembers(token: string, list: string, uids: readonly string[]): Promise<void>;
   devices(token: string): Promise<DevicesStatus>;
@@ -122,9 +122,9 @@ export function makeHubClient(
       refusedSchema.parse(await ask({ method: 'POST', path: '/exchange/push', token, body: push })).refused,
     pull: async (token, since) =>
       pullSchema.parse(await ask({ path: `/exchange/pull?since=${since}`, token })),
-    putRecords: async (token, push) => {
-      await ask({ method: 'POST', path: '/exchange/records', token, body: push });
-    },
+    putRecords: async (token, push) =>
+      refusedSchema.parse(await ask({ method: 'POST', path: '/exchange/records', token, body: push }))
+        .refused,
     records: async (token, since) =>
       recordsPullSchema.parse(await ask({ path: `/exchange/records?since=${since}`, token })),
     putMembers: async (token, list, uids) => {

@@ -26,7 +26,7 @@ import { applyToBook, changeBook, type ChangeRequest, newStep } from './changeBo
 import { inTurn, putNow } from './changeTalks';
 import { storeTalks } from './importedTalks';
 import { noteStep, pieceKey, todoKeys } from './noteStep';
-import { readText } from './readSteps';
+import { readStep, readText } from './readSteps';
 import { undo } from './replay';
 
 /** What a long change does at a time, before yielding to the page. */
@@ -73,8 +73,14 @@ export function changeLong(
 
 /** Goes on with a long change that a page left half done. */
 export function finishLong(step: Step, options: BatchOptions = {}): AppThunk<Promise<Step | undefined>> {
-  return async (dispatch, _, services) =>
-    dispatch(endLong(await services.ifAlone(step.id, () => dispatch(carryOut(step, options)))));
+  return async (dispatch, _, services) => {
+    const over = await services.ifAlone(step.id, async () => {
+      // Another page may have gone on with it, and this one not have heard of that yet.
+      const now = await readStep(services, step.id);
+      return now?.todo && dispatch(carryOut(now, options));
+    });
+    return dispatch(endLong(over));
+  };
 }
 
 /** Says that it is done, or undoes what has been done of it where it was stopped. */

@@ -62,9 +62,12 @@ export function goOnReplaying({ id }: Step): AppThunk<Promise<void>> {
 const inOrder = makeTurns();
 
 /** Undoes or redoes a step piece by piece, and each on the book as it is then; what a kill leaves is gone on with. */
-function replay(whole: Step, direction: Direction): AppThunk<Promise<void>> {
+function replay({ id, state }: Step, direction: Direction): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
-    await services.ifAlone(whole.id, async () => {
+    await services.ifAlone(id, async () => {
+      // Another page may have gone on with it, or undone it, and this one not have heard of that yet.
+      const whole = await readStep(services, id);
+      if (whole?.state !== state) return;
       const { todo, ...step } = whole;
       if (todo) await services.writer.remove(todoKeys(step.id, todo.pieces));
       let missed = 0;
@@ -112,8 +115,10 @@ function replayPiece(
   piece: StepPiece,
   direction: Direction,
 ): AppThunk<Promise<number>> {
-  return (dispatch, getState, services) => {
+  return async (dispatch, getState, services) => {
     const { talks = [] } = piece;
+    // What another page has written of them, and this one has not heard of yet.
+    await services.writer.readCards(piece.cards.map(({ uid }) => uid));
     const work = (talksNow: ReadonlyMap<string, Talk>): [missed: number, talks: TalkReplay] => {
       const known = selectCardsByUid(getState());
       const ofCards = replayCards(piece.cards, direction, (uid) => known.get(uid), services.utcNow());
@@ -128,7 +133,7 @@ function replayPiece(
       dispatch(cardsChanged({ cause: 'edit', pairs: changed }));
       return [ofCards.missed + ofTalks.missed, ofTalks];
     };
-    if (talks.length === 0) return Promise.resolve(work(new Map())[0]);
+    if (talks.length === 0) return work(new Map())[0];
     return inTurn(services, async () => {
       // From finding the talks to putting them nothing else comes between.
       const [missed, { changes }] = work(await dispatch(findTalks(talks)));

@@ -8,7 +8,7 @@ import {
   type Edit,
   getAt,
   ID_PREFIXES,
-  nextId,
+  idFor,
   type Uid,
   uniteJson,
 } from '@/core/card';
@@ -80,7 +80,7 @@ function whereTheyLie(edits: readonly Edit[], direction: Direction, now: Card): 
     const entry = from ?? to;
     if (isSameJson(entries[id], entry)) return edit;
     const known = Object.entries(entries).find(([, one]) => isSameJson(one, entry))?.[0];
-    const free = to === undefined ? undefined : nextId(collection as Collection, entries);
+    const free = to === undefined ? undefined : idFor(collection as Collection, to, entries);
     const place = known ?? free;
     return place === undefined ? edit : { ...edit, path: [collection, place] };
   });

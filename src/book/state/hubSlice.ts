@@ -1,6 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 
+import type { RefusedTalk } from '@/book/store';
 import type { Uid } from '@/core/card';
 
 /** How this browser is paired, as it is stored. */
@@ -32,6 +33,8 @@ export interface HubState {
   readonly fault: string;
   /** Cards that the hub doesn't take, by uid, with its reasons. */
   readonly refused: Readonly<Record<Uid, string>>;
+  /** Talks that it doesn't take. */
+  readonly refusedTalks: readonly RefusedTalk[];
   /** Grows with every exchange, so that queries to the hub are refreshed. */
   readonly round: number;
 }
@@ -44,6 +47,7 @@ const initialState: HubState = {
   lastAt: '',
   fault: '',
   refused: {},
+  refusedTalks: [],
   round: 0,
 };
 

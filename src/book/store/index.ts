@@ -7,4 +7,5 @@ export { KEYS, SCHEMA_VERSION } from './keys';
 export { PhotoCache } from './photoCache';
 export { parseJson, readCards } from './readCards';
 export { parseStoredShard } from './storedTalks';
+export type { RefusedTalk } from './talkQueue';
 export type { Merged, Written } from './written';

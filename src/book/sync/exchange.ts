@@ -7,6 +7,7 @@ import {
   selectHub,
   selectReading,
 } from '@/book/state';
+import type { RefusedTalk } from '@/book/store';
 import { errorMessage } from '@/core/base';
 import { shownAs, type Uid } from '@/core/card';
 import { HubFault, localDay, withTabLock } from '@/platform';
@@ -61,8 +62,10 @@ export function noteRefusals(): AppThunk {
   return (dispatch, _, { writer }) => {
     const refusals = writer.refusals();
     const [first] = refusals;
-    const fault = first ? dispatch(faultOf(...first, refusals.size)) : '';
-    dispatch(exchangeFinished({ fault, refused: Object.fromEntries(refusals) }));
+    const refusedTalks = writer.talkQueue.refusals();
+    const ofTalks = refusedTalks.length === 0 ? '' : texts.talksWereNotTaken(refusedTalks.length);
+    const fault = first ? dispatch(faultOf(...first, refusals.size)) : ofTalks;
+    dispatch(exchangeFinished({ fault, refused: Object.fromEntries(refusals), refusedTalks }));
   };
 }
 
@@ -70,6 +73,14 @@ export function noteRefusals(): AppThunk {
 export function dropRefused(uid: Uid): AppThunk<Promise<void>> {
   return async (dispatch, _, { writer }) => {
     await writer.dropRefused(uid);
+    dispatch(noteRefusals());
+  };
+}
+
+/** Gives up pushing a talk that the hub doesn't take; once it is changed it is pushed again. */
+export function dropRefusedTalk({ month, id }: RefusedTalk): AppThunk<Promise<void>> {
+  return async (dispatch, _, { writer }) => {
+    await writer.unqueueTalks(month, writer.talkQueue.stampOf(month, id));
     dispatch(noteRefusals());
   };
 }

@@ -1,7 +1,7 @@
 /**
  * Sync with the hub: pairing, pushing, pulling, values to settle.
  */
-export { dropRefused } from './exchange';
+export { dropRefused, dropRefusedTalk } from './exchange';
 export { keepExchanging } from './keepExchanging';
 export { readPairing } from './keptPairing';
 export { pairDemo, pairWithHub, unpairFromHub } from './pairing';

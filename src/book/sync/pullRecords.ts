@@ -1,12 +1,12 @@
 import { inTurn, newStep, noteStep, parseShard, putNow } from '@/book/commit';
 import type { TalkChange } from '@/book/history';
-import { type AppThunk, noticeShown, selectCardsByUid } from '@/book/state';
-import { KEYS } from '@/book/store';
+import { type AppThunk, noticeShown, recordsSetAside, selectCardsByUid, selectSetAside } from '@/book/state';
+import { KEYS, parseJson } from '@/book/store';
 import { withoutFiles } from '@/book/talks';
 import { isSameJson } from '@/core/base';
 import { isPrivate, shownAs, type Uid } from '@/core/card';
 import { type RecordsPull, talkFromHub } from '@/core/sync';
-import { parseTalk, type Talk } from '@/core/talks';
+import { parseTalk, type Talk, talkFault } from '@/core/talks';
 import { texts } from '@/texts/sync/sync';
 
 import { applyPulledSettings } from './sharedSettings';
@@ -29,6 +29,7 @@ export function pullRecords(
 ): AppThunk<Promise<PulledRecords>> {
   return async (dispatch, _, { hub }) => {
     let isWhole = true;
+    await dispatch(takeTalksSetAside(isQuiet));
     for (let at = since; ;) {
       const page = await hub.records(token, at);
       await dispatch(applyPulledSettings(page.records.filter(({ kind }) => kind === 'setting')));
@@ -52,13 +53,18 @@ function takeTalks(pulled: readonly Pulled[], isQuiet: boolean): AppThunk<Promis
       let isWhole = true;
       const changes: TalkChange[] = [];
       const by = new Set<string>();
-      for (const { id, months, by: name } of pulled) {
+      for (const one of pulled) {
+        const { id, months, value, by: name } = one;
         if (months.some((month) => services.writer.talkQueue.has(month, id))) {
           isWhole = false;
           continue;
         }
         const before = known.get(id);
         const theirs = light.get(id);
+        if (value !== null && !theirs) {
+          dispatch(setTalkAside(one));
+          continue;
+        }
         const after = theirs && talkFromHub(before, theirs, isHidden);
         // One with nobody but people whose cards are private is told as gone: here it stays.
         if (!after && before?.with.every(isHidden) === true) continue;
@@ -73,6 +79,41 @@ function takeTalks(pulled: readonly Pulled[], isQuiet: boolean): AppThunk<Promis
     });
   };
 }
+
+/** A talk that can't be read here, by a newer version's hand say, is kept until it can; what is here stays. */
+function setTalkAside(pulled: Pulled): AppThunk {
+  return (dispatch, _, { writer }) => {
+    const name = `${FROM_HUB}${pulled.id}`;
+    writer.put(`${KEYS.aside}${name}`, JSON.stringify(pulled));
+    dispatch(recordsSetAside([`${name}: ${talkFault(pulled.value) ?? ''}`]));
+  };
+}
+
+/** Talks that could not be read when they came and can be now, as a newer version may. */
+function takeTalksSetAside(isQuiet: boolean): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { storage, writer }) => {
+    if (!selectSetAside(getState()).some((name) => name.startsWith(FROM_HUB))) return;
+    const prefix = `${KEYS.aside}${FROM_HUB}`;
+    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(prefix));
+    if (keys.length === 0) return;
+    const stored = await storage.getMany(keys);
+    const readable = keys.flatMap((key) => {
+      const pulled = parseJson(stored[key]) as Pulled | undefined;
+      return pulled && talkFault(pulled.value) === undefined ? [{ key, pulled }] : [];
+    });
+    if (readable.length === 0) return;
+    const isWhole = await dispatch(
+      takeTalks(
+        readable.map(({ pulled }) => pulled),
+        isQuiet,
+      ),
+    );
+    if (isWhole) await writer.remove(readable.map(({ key }) => key));
+  };
+}
+
+/** Talks from the hub that can't be read, among what is set aside. */
+const FROM_HUB = 'hub-talk:';
 
 /** The talks as they are here, from the months in which they have been. */
 function readTalks(pulled: readonly Pulled[]): AppThunk<Promise<Map<string, Talk>>> {

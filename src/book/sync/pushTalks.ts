@@ -1,11 +1,12 @@
 import { parseShard } from '@/book/commit';
 import { type AppThunk, exchangeFinished, selectCardsByUid, selectSummaries } from '@/book/state';
-import { KEYS } from '@/book/store';
+import { KEYS, type RefusedTalk } from '@/book/store';
 import { withFiles } from '@/book/talks';
 import { inBatches } from '@/core/base';
 import { isPrivate, type Uid } from '@/core/card';
 import { RECORDS_AT_ONCE, type RecordsPush, type SharedRecord, talkForHub } from '@/core/sync';
-import type { Talk } from '@/core/talks';
+import { monthOf, type Talk } from '@/core/talks';
+import { HubFault } from '@/platform';
 
 /** Characters in one request, roughly: files are pushed with their talks. */
 const MAX_LETTERS = 8_000_000;
@@ -18,7 +19,8 @@ export function pushAllTalks(token: string): AppThunk<Promise<void>> {
     for (const [done, key] of keys.entries()) {
       dispatch(exchangeFinished({ work: { done, total: keys.length, what: 'months' } }));
       const talks = parseShard(await services.storage.getItem(key));
-      await dispatch(send(token, 0, await dispatch(recordsOf(talks)), []));
+      const refused = await dispatch(send(token, 0, await dispatch(recordsOf(talks))));
+      dispatch(noteRefused(talks, refused));
     }
   };
 }
@@ -41,10 +43,12 @@ export function pushTalks(token: string, since: number): AppThunk<Promise<void>>
     );
     const records = new Map<string, SharedRecord>();
     const gone: RecordsPush['gone'] = [];
+    const asked: Talk[] = [];
     for (const [month, keys] of queued) {
       const talks = parseShard(await storage.getItem(`${KEYS.talks}${month}`));
       const { ids, intakes } = parted([...keys.keys()]);
       const wanted = talks.filter(({ id, intake }) => ids.has(id) || intakes.has(intake ?? ''));
+      asked.push(...wanted);
       for (const record of await dispatch(recordsOf(wanted))) records.set(record.id, record);
       const there = new Set(talks.map(({ id }) => id));
       // A talk that has moved to another month is pushed from there.
@@ -53,8 +57,12 @@ export function pushTalks(token: string, since: number): AppThunk<Promise<void>>
       for (const intake of intakes)
         if (!talks.some((talk) => talk.intake === intake)) gone.push({ intake, month });
     }
-    await dispatch(send(token, since, [...records.values()], gone));
-    for (const [month, keys] of queued) await writer.unqueueTalks(month, keys);
+    const refused = await dispatch(send(token, since, [...records.values()]));
+    for (const piece of inBatches(gone, RECORDS_AT_ONCE))
+      await services.hub.putRecords(token, { since, records: [], gone: [...piece] });
+    dispatch(noteRefused(asked, refused, queued));
+    for (const [month, keys] of queued)
+      await writer.unqueueTalks(month, new Map([...keys].filter(([id]) => !Object.hasOwn(refused, id))));
   };
 }
 
@@ -96,28 +104,72 @@ function recordsOf(talks: readonly Talk[]): AppThunk<Promise<SharedRecord[]>> {
   };
 }
 
+/** Has the talks that the hub doesn't take wait for a change, whoever or whatever brought them. */
+function noteRefused(
+  talks: readonly Talk[],
+  reasons: Reasons,
+  pushed: ReadonlyMap<string, ReadonlyMap<string, number>> = new Map(),
+): AppThunk {
+  return (_, __, { writer }) => {
+    const refused = talks.flatMap((talk): RefusedTalk[] => {
+      const reason = reasons[talk.id];
+      if (reason === undefined) return [];
+      return [{ id: talk.id, month: monthOf(talk), day: talk.day, uid: talk.with[0], reason }];
+    });
+    writer.talkQueue.refuse(refused, pushed);
+  };
+}
+
+/** What the hub doesn't take, by id, with its reasons. */
+type Reasons = Readonly<Record<string, string>>;
+
+/** @returns what the hub doesn't take */
 function send(
   token: string,
   since: number,
   records: readonly SharedRecord[],
-  gone: RecordsPush['gone'],
-): AppThunk<Promise<void>> {
-  return async (_, __, { hub }) => {
+): AppThunk<Promise<Record<string, string>>> {
+  return async (dispatch) => {
+    const refused: Record<string, string> = {};
+    const put = async (some: readonly SharedRecord[]) =>
+      Object.assign(refused, await dispatch(sendSome(token, since, some)));
     for (const piece of inBatches(records, RECORDS_AT_ONCE)) {
       let some: SharedRecord[] = [];
       let letters = 0;
       for (const record of piece) {
         const length = JSON.stringify(record.value).length;
         if (some.length > 0 && letters + length > MAX_LETTERS) {
-          await hub.putRecords(token, { since, records: some, gone: [] });
+          await put(some);
           [some, letters] = [[], 0];
         }
         some.push(record);
         letters += length;
       }
-      await hub.putRecords(token, { since, records: some, gone: [] });
+      await put(some);
     }
-    for (const piece of inBatches(gone, RECORDS_AT_ONCE))
-      await hub.putRecords(token, { since, records: [], gone: [...piece] });
+    return refused;
+  };
+}
+
+/** Answers of a hub to what it can't take, however often it is asked (RFC 9110 §15.5.1, §15.5.14, §15.5.21). */
+const REFUSALS: readonly number[] = [400, 413, 422];
+
+/** Where the hub doesn't take a request as a whole, each half is tried, so that one talk doesn't hold up all others. */
+function sendSome(
+  token: string,
+  since: number,
+  records: readonly SharedRecord[],
+): AppThunk<Promise<Reasons>> {
+  return async (dispatch, _, { hub }) => {
+    try {
+      return await hub.putRecords(token, { since, records: [...records], gone: [] });
+    } catch (error) {
+      const [only] = records;
+      if (!(error instanceof HubFault) || !REFUSALS.includes(error.status) || !only) throw error;
+      if (records.length === 1) return { [only.id]: error.message };
+      const middle = Math.ceil(records.length / 2);
+      const first = await dispatch(sendSome(token, since, records.slice(0, middle)));
+      return { ...first, ...(await dispatch(sendSome(token, since, records.slice(middle)))) };
+    }
   };
 }

@@ -5,6 +5,7 @@ import { openTestBook } from '@/book/testing';
 import { type Card, newCard, parseName } from '@/core/card';
 import type { ToSettle } from '@/core/sync';
 
+import { numbered } from '../../../test/unit/numbered';
 import { canKeepBoth, type Choice, settleValue } from './settleValue';
 
 const ADA: Card = {
@@ -48,7 +49,7 @@ const cases: readonly { name: string; choice: Choice; emails: Card['emails'] }[]
 for (const { name, choice, emails } of cases)
   test(`${name}, and can be taken back`, async () => {
     const settled = await settle(VALUE, choice);
-    expect(settled.emails()).toEqual(emails);
+    expect(numbered({ emails: settled.emails() ?? {} }).emails).toEqual(emails);
     if (choice.kind === 'mine') return;
     await settled.store.dispatch(undo());
     expect(settled.emails()).toEqual(ADA.emails);

@@ -7,7 +7,7 @@ import {
   type Collection,
   getAt,
   ID_PREFIXES,
-  nextId,
+  idFor,
   parseCard,
   parsePointer,
   setAt,
@@ -53,8 +53,8 @@ function settled(card: Card, { path, mine, theirs }: ToSettle, choice: Choice): 
       const entries = getAt(card, [collection]);
       const entry = getAt(card, [collection, id]);
       if (!isObject(entries) || !isObject(entry)) return card;
-      const free = nextId(collection as Collection, entries);
-      return withValue(card, [collection, free], { ...entry, [property]: theirs });
+      const other = { ...entry, [property]: theirs };
+      return withValue(card, [collection, idFor(collection as Collection, other, entries)], other);
     }
   }
 }

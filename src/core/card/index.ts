@@ -47,7 +47,7 @@ export { startsWithTitle } from './name/nameWords';
 export { parseName } from './name/parseName';
 export { shownAs } from './name/shownAs';
 export { type NameStyle, styledName } from './name/styledName';
-export { type Collection, ID_PREFIXES, nextId } from './nextId';
+export { type Collection, ID_PREFIXES, idFor, nextId } from './nextId';
 export { linkToCard } from './notes/cardLinks';
 export { noteHasLinks, type NoteSpan, parseNote } from './notes/parseNote';
 export { indexOrganisations, renameOrganisation } from './organisations';

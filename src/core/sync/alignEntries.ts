@@ -1,5 +1,5 @@
 import { isSameJson } from '@/core/base';
-import { type Collection, type Entry, ID_PREFIXES, meaningOf, nextId, type United } from '@/core/card';
+import { type Collection, type Entry, ID_PREFIXES, idFor, meaningOf, type United } from '@/core/card';
 
 /** Entries by their ids. */
 export type Entries = Readonly<Record<string, Entry>>;
@@ -75,7 +75,7 @@ export function alignEntries(
   for (const [from, entry] of [...rest]) {
     const taken = { ...here, ...entries, ...Object.fromEntries(rest) };
     const isTaken = Object.hasOwn(here, from) || Object.hasOwn(entries, from);
-    join(isTaken ? freeId(collection, taken) : from, from, entry);
+    join(isTaken ? freeId(collection, entry, taken) : from, from, entry);
   }
   // In this side's order, so that a mere reordering doesn't look like a change.
   const known = Object.keys(here).filter((id) => Object.hasOwn(entries, id));
@@ -90,8 +90,8 @@ function labelsOf({ contexts, features, kind, label }: Entry): unknown {
   return { contexts, features, kind, label };
 }
 
-function freeId(collection: United, taken: Entries): string {
-  if (collection in ID_PREFIXES) return nextId(collection as Collection, taken);
+function freeId(collection: United, entry: Entry, taken: Entries): string {
+  if (collection in ID_PREFIXES) return idFor(collection as Collection, entry, taken);
   let count = 1;
   while (Object.hasOwn(taken, `x${count}`)) count += 1;
   return `x${count}`;

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 
 import { type Card, newCard, parseName, type Phone } from '@/core/card';
 
+import { numbered } from '../../../test/unit/numbered';
 import { mergeThree } from './mergeThree';
 
 const BASE: Card = {
@@ -144,9 +145,9 @@ const cases: readonly {
 for (const { name, mine, theirs, expected, conflicts = [] } of cases)
   test(name, () => {
     const merged = merge(mine, theirs);
-    expect(merged.card).toMatchObject(expected);
-    for (const [key, value] of Object.entries(expected))
-      expect(merged.card[key as keyof Card]).toEqual(value);
+    const card = numbered(merged.card);
+    expect(card).toMatchObject(expected);
+    for (const [key, value] of Object.entries(expected)) expect(card[key as keyof Card]).toEqual(value);
     expect(merged.conflicts.map(({ path }) => path)).toEqual(conflicts);
   });
 

@@ -33,6 +33,7 @@ export {
   DIRECTIONS,
   monthOf,
   parseTalk,
+  talkFault,
   type Talk,
   TALK_KINDS,
   type TalkFile,

@@ -53,6 +53,12 @@ export function parseTalk(value: unknown): Talk | undefined {
   return talkSchema.safeParse(value).data;
 }
 
+/** Why a value from outside is no talk: what and where; undefined where it is one. */
+export function talkFault(value: unknown): string | undefined {
+  const issue = talkSchema.safeParse(value).error?.issues[0];
+  return issue && `${issue.path.join('.')}: ${issue.message}`;
+}
+
 /** The month whose shard holds a talk: 2026-11. */
 export function monthOf({ day }: Pick<Talk, 'day'>): string {
   return day.slice(0, 7);

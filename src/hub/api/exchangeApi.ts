@@ -45,8 +45,7 @@ export function exchangeApi(db: HubDb, country: string): Router {
   router.post('/records', async (request, response) => {
     const push = recordsPushSchema.safeParse(request.body);
     if (!push.success) return void response.status(400).json({ error: describeIssue(push.error) });
-    await applyRecordsPush(db, browserOf(request), push.data);
-    response.status(204).end();
+    response.json({ refused: await applyRecordsPush(db, browserOf(request), push.data) });
   });
   router.get('/records', async (request, response) => {
     const since = numberOf(request.query['since']);

@@ -2,13 +2,21 @@ import { countOf } from '../plural';
 
 /** Devices, passports and the exchange with the hub. */
 export const texts = {
-  notTakenByHub: (count: number) => `The hub doesn’t take ${countOf(count, { one: 'card', other: 'cards' })}`,
+  notTakenByHub: (cards: number, talks: number) => {
+    const ofCards = cards === 0 ? [] : [countOf(cards, { one: 'card', other: 'cards' })];
+    const ofTalks = talks === 0 ? [] : [countOf(talks, { one: 'talk', other: 'talks' })];
+    return `The hub doesn’t take ${[...ofCards, ...ofTalks].join(' and ')}`;
+  },
+  talkOn: (day: string) => `Talk on ${day}`,
+  talkOnWith: (day: string, name: string) => `the talk with ${name} on ${day}`,
   leaveItHere: 'Keep it in this browser only',
   leaveItHereNamed: (name: string) => `Keep ${name} in this browser only`,
   hub: 'The hub',
   mailbox: 'the mailbox',
   cardsWereNotTaken: (count: number, first: string) =>
     `${countOf(count, { one: 'card was', other: 'cards were' })} not taken: ${first}`,
+  talksWereNotTaken: (count: number) =>
+    `${countOf(count, { one: 'talk was', other: 'talks were' })} not taken`,
   thisBrowserIsNoLonger: 'this browser is no longer paired',
   browser: 'Browser',
   itWasEndedInThisBrowser: 'it was ended in this browser',

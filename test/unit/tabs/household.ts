@@ -9,7 +9,7 @@ import { KEYS, type Written } from '@/book/store';
 import { exchange } from '@/book/sync/exchange';
 import type { MemoryStorage } from '@/book/testing';
 import { mergeInBook } from '@/book/tidy';
-import { type Card, newCard, nextId, parseName } from '@/core/card';
+import { type Card, idFor, newCard, parseName } from '@/core/card';
 import { chooseValues } from '@/core/formats';
 
 import { World } from '../convergence/history';
@@ -158,7 +158,7 @@ export class Household {
     (token: string) =>
     (now: Card): Card => ({
       ...now,
-      nicknames: { ...now.nicknames, [nextId('nicknames', now.nicknames)]: { name: token } },
+      nicknames: { ...now.nicknames, [idFor('nicknames', { name: token }, now.nicknames)]: { name: token } },
     });
 
   async do(step: Step): Promise<void> {

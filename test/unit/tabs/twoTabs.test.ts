@@ -170,6 +170,15 @@ const told: readonly { readonly name: string; readonly steps: readonly Step[] }[
     ],
   },
   {
+    name: 'a long change undone by a page that has heard that it is over, but not of all its cards',
+    steps: [
+      { kind: 'new', tab: 0, at: 0 },
+      { kind: 'long', tab: 0, at: 0 },
+      { kind: 'refuse' },
+      { kind: 'undo', tab: 1 },
+    ],
+  },
+  {
     name: 'an edit of a card that another page deletes',
     steps: [
       { kind: 'delete', tab: 0, at: 0 },

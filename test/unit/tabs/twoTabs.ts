@@ -15,7 +15,7 @@ import { openBook, refreshFromStore } from '@/book/openBook';
 import { selectCardsByUid, selectShards, selectUnfinished } from '@/book/state';
 import { KEYS, type Written } from '@/book/store';
 import { MemoryStorage, openTestBook } from '@/book/testing';
-import { type Card, newCard, nextId } from '@/core/card';
+import { type Card, idFor, newCard } from '@/core/card';
 import { monthOf, parseTalk, summarise, type Talk, type TalkSummary, talksWith } from '@/core/talks';
 
 export const UIDS = ['ada', 'bo', 'cy', 'di'] as const;
@@ -182,7 +182,7 @@ export class TwoTabs {
     (field: string) =>
     (now: Card): Card => ({
       ...now,
-      phones: { ...now.phones, [nextId('phones', now.phones)]: { number: field } },
+      phones: { ...now.phones, [idFor('phones', { number: field }, now.phones)]: { number: field } },
     });
 
   async do(step: Step): Promise<void> {

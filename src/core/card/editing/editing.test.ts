@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { findCountryCode, isSameJson, parseTypedDate } from '@/core/base';
 
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
+import { numbered } from '../../../../test/unit/numbered';
 import { formatLabel, parseLabel } from '../label';
 import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
@@ -302,7 +303,7 @@ const cases: {
   },
 ];
 for (const { name, change, expected, value } of cases)
-  test(name, () => expect(expected(edited(change))).toEqual(value));
+  test(name, () => expect(expected(numbered(edited(change)))).toEqual(value));
 
 const dates = [
   { text: '3 February 1968', date: { year: 1968, month: 2, day: 3 } },

@@ -1,3 +1,4 @@
+import { numbered } from '../../../../test/unit/numbered';
 import { parseName } from '../name/parseName';
 import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
@@ -31,7 +32,8 @@ const fillings: {
   },
 ];
 for (const { name, filling, expected, value } of fillings) {
-  test(`many cards are given ${name}`, () => expect(expected(fillIn(base, filling))).toEqual(value));
+  test(`many cards are given ${name}`, () =>
+    expect(expected(numbered(fillIn(base, filling)))).toEqual(value));
 }
 
 test('filling in leaves a value that is there, unless told to replace it', () => {

@@ -1,6 +1,6 @@
 import { parseLanguage, parseTypedDate } from '@/core/base';
 
-import { nextId } from '../nextId';
+import { idFor } from '../nextId';
 import { portraitOf } from '../portraitOf';
 import { parseRelation } from '../relations/relationWords';
 import type { Address, Anniversary, Card, OnlineService } from '../schema/types';
@@ -114,8 +114,8 @@ function putPhoto(card: Card, { photo, kind }: CardForm): void {
   const entries = Object.entries(card.media ?? {});
   const shown = portraitOf(card)?.[0];
   const media = Object.fromEntries(entries.filter(([id]) => id !== shown));
-  if (photo !== '')
-    media[shown ?? nextId('media', card.media)] = { kind: kind === 'org' ? 'logo' : 'photo', uri: photo };
+  const portrait = { kind: kind === 'org' ? 'logo' : 'photo', uri: photo } as const;
+  if (photo !== '') media[shown ?? idFor('media', portrait, card.media)] = portrait;
   put(card, 'media', Object.keys(media).length === 0 ? undefined : media);
 }
 
@@ -128,12 +128,10 @@ function putFiles(card: Card, files: CardForm['files']): void {
   for (const { id, text, uri } of files) {
     const known = Object.hasOwn(old, id) ? old[id] : undefined;
     if (known) media[id] = { ...known, label: text.trim() || 'file' };
-    else if (uri.startsWith('data:'))
-      media[nextId('media', { ...card.media, ...media })] = {
-        kind: FILE_KIND,
-        label: text.trim() || 'file',
-        uri,
-      };
+    else if (uri.startsWith('data:')) {
+      const file = { kind: FILE_KIND, label: text.trim() || 'file', uri };
+      media[idFor('media', file, { ...card.media, ...media })] = file;
+    }
   }
   put(card, 'media', Object.keys(media).length === 0 ? undefined : media);
 }
@@ -154,8 +152,8 @@ function putLine(
     if (text.trim() === '') continue;
     const value = parse(text.trim());
     const known = old.find(([, entry]) => entry[property] === value);
-    const id = known?.[0] ?? nextId(collection, { ...card[collection], ...entries });
-    entries[id] = known?.[1] ?? { [property]: value };
+    const entry = known?.[1] ?? { [property]: value };
+    entries[known?.[0] ?? idFor(collection, entry, { ...card[collection], ...entries })] = entry;
   }
   put(card, collection, Object.keys(entries).length === 0 ? undefined : (entries as never));
 }

@@ -1,5 +1,5 @@
 import { type LabelKind, type Labelled, parseLabel } from '../label';
-import { type Collection, nextId } from '../nextId';
+import { type Collection, idFor } from '../nextId';
 import type { Card } from '../schema/types';
 
 /** What any row of the form has. */
@@ -47,19 +47,11 @@ export function putRows<R extends Row>(
     }
     const made = make(row, known);
     if (made === '') continue;
-    const id = known ? row.id : freeId(collection, { ...old, ...entries });
-    entries[id] = withUse(made, row, was, LABEL_KINDS[collection]);
+    const entry = withUse(made, row, was, LABEL_KINDS[collection]);
+    entries[known ? row.id : idFor(collection, entry, { ...old, ...entries })] = entry;
   }
   const isEmpty = Object.keys(entries).length === 0;
   put(card, collection, isEmpty ? undefined : (entries as never));
-}
-
-/** The next id of a collection; custom fields are f1, f2 … */
-export function freeId(collection: RowCollection, entries: Readonly<Record<string, unknown>>): string {
-  if (collection !== 'cordialis.example:fields') return nextId(collection, entries);
-  let count = Object.keys(entries).length + 1;
-  while (Object.hasOwn(entries, `f${count}`)) count += 1;
-  return `f${count}`;
 }
 
 /** Whether two rows, or two lists of them, hold the same. */

@@ -1,4 +1,4 @@
-import { nextId } from '../nextId';
+import { idFor } from '../nextId';
 import type { Card, Organization, Title } from '../schema/types';
 import type { CardForm } from './cardForm';
 import { isSameRow, put } from './putRows';
@@ -26,18 +26,19 @@ function putHouse(card: Card, houses: Record<string, Organization>, row: Work): 
   const name = row.organization.trim();
   const units = row.unit.split(';').flatMap((unit) => (unit.trim() === '' ? [] : [unit.trim()]));
   if (name === '' && units.length === 0) return undefined;
-  const id = row.id === '' ? nextId('organizations', { ...card.organizations, ...houses }) : row.id;
   const old = card.organizations?.[row.id];
   const { name: oldName, units: oldUnits, ...rest } = old ?? {};
   // How it is sorted was said of the old name.
   const { sortAs: _, ...others } = rest;
-  houses[id] = {
+  const house: Organization = {
     ...(oldName === name ? rest : others),
     ...(name === '' ? {} : { name }),
     ...(units.length === 0
       ? {}
       : { units: units.map((unit) => oldUnits?.find((one) => one.name === unit) ?? { name: unit }) }),
   };
+  const id = row.id === '' ? idFor('organizations', house, { ...card.organizations, ...houses }) : row.id;
+  houses[id] = house;
   return id;
 }
 
@@ -53,9 +54,10 @@ function putTitle(card: Card, titles: Record<string, Title>, { id, name, kind, o
   const old = id === '' ? undefined : card.titles?.[id];
   const { organizationId, ...rest } = old ?? {};
   const house = owner ?? organizationId;
-  titles[old ? id : nextId('titles', { ...card.titles, ...titles })] = {
+  const title: Title = {
     ...(old ? rest : { kind }),
     name: name.trim(),
     ...(house === undefined ? {} : { organizationId: house }),
   };
+  titles[old ? id : idFor('titles', title, { ...card.titles, ...titles })] = title;
 }

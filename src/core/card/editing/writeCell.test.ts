@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { findCountryCode, isSameJson } from '@/core/base';
 
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
+import { numbered } from '../../../../test/unit/numbered';
 import { newCard } from '../parseCard';
 import type { Card } from '../schema/types';
 import { customColumns, tableColumns } from '../table/tableColumns';
@@ -82,7 +83,7 @@ test('an own field has a column once a card has it, and is made where a card has
   const [first] = customColumns([written(blank, 'own:shoe size', '38')]);
   expect(first).toMatchObject({ id: 'own:shoe size', title: 'shoe size' });
   const card = writeCell(blank, 'own:shoe size', '41', { title: 'Shoe size' });
-  expect('card' in card && card.card['cordialis.example:fields']).toEqual({
+  expect('card' in card && numbered(card.card)['cordialis.example:fields']).toEqual({
     f1: { label: 'Shoe size', value: '41' },
   });
 });

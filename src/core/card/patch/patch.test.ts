@@ -3,6 +3,8 @@ import fc from 'fast-check';
 import { isSameJson } from '@/core/base';
 
 import { arbitraryCard } from '../../../../test/unit/arbitraryCard';
+import { numbered } from '../../../../test/unit/numbered';
+import type { Card } from '../schema/types';
 import { applyEdits, setAt } from './applyEdits';
 import { diffCards, diffJson } from './diffJson';
 import { formatPointer, parsePointer } from './pointer';
@@ -140,14 +142,14 @@ test('rebaseJson keeps two entries that both sides have added under one id, and 
   const of = (number: string, organisation: string) => ({
     phones: { p1: { number } },
     organizations: { g1: { name: organisation } },
-    titles: { [`t-${number}`]: { name: `Post at ${organisation}`, organizationId: 'g1' } },
+    titles: { [`post${number}`]: { name: `Post at ${organisation}`, organizationId: 'g1' } },
   });
-  expect(rebaseJson<object>({}, of('1', 'Mine'), of('2', 'Theirs'))).toEqual({
+  expect(numbered(rebaseJson<object>({}, of('1', 'Mine'), of('2', 'Theirs')))).toEqual({
     phones: { p1: { number: '2' }, p2: { number: '1' } },
     organizations: { g1: { name: 'Theirs' }, g2: { name: 'Mine' } },
     titles: {
-      't-1': { name: 'Post at Mine', organizationId: 'g2' },
-      't-2': { name: 'Post at Theirs', organizationId: 'g1' },
+      post1: { name: 'Post at Mine', organizationId: 'g2' },
+      post2: { name: 'Post at Theirs', organizationId: 'g1' },
     },
   });
   // The same on both sides is one.
@@ -169,9 +171,11 @@ test('uniteJson keeps both of what neither side began with, each entry once howe
   const mine = { name: { full: 'Mine' }, phones: { p1: { number: '1' }, p2: { number: '3' } } };
   const theirs = { name: { full: 'Theirs' }, phones: { p1: { number: '2' } } };
   const united = uniteJson<object>(theirs, mine);
-  expect(united).toEqual({
+  expect(united).toMatchObject({
     name: { full: 'Mine' },
-    phones: { p1: { number: '2' }, p2: { number: '3' }, p3: { number: '1' } },
+    phones: { p1: { number: '2' }, p2: { number: '3' } },
   });
+  expect(Object.keys((united as Partial<Card>).phones ?? {})).toHaveLength(3);
+  expect(Object.values((united as Partial<Card>).phones ?? {})).toContainEqual({ number: '1' });
   expect(uniteJson<object>(united, mine)).toEqual(united);
 });

@@ -1,6 +1,6 @@
 import { isObject, isSameJson, type JsonObject, ownProperty } from '@/core/base';
 
-import { type Collection, ID_PREFIXES, nextId } from '../nextId';
+import { type Collection, ID_PREFIXES, idFor } from '../nextId';
 
 /**
  * A changed object on top of what its base has become meanwhile (in another page, by a sync): what was changed is
@@ -57,7 +57,7 @@ function rebaseValue(
 function putBeside(property: string, merged: JsonObject, entry: unknown, taken: JsonObject): string {
   const known = Object.entries(merged).find(([, one]) => isSameJson(one, entry));
   if (known) return known[0];
-  const id = nextId(property as Collection, { ...taken, ...merged });
+  const id = idFor(property as Collection, entry, { ...taken, ...merged });
   merged[id] = entry;
   return id;
 }

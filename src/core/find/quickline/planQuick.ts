@@ -3,8 +3,8 @@ import {
   type Card,
   formatAddress,
   formatPhone,
+  idFor,
   newCard,
-  nextId,
   parseName,
   parsePhone,
   preferredEntry,
@@ -179,7 +179,7 @@ type Filled = 'emails' | 'phones' | 'links' | 'notes' | 'organizations' | 'anniv
 
 function withEntry(card: Card, collection: Filled, entry: object): Card {
   const entries = card[collection] ?? {};
-  return { ...card, [collection]: { ...entries, [nextId(collection, entries)]: entry } };
+  return { ...card, [collection]: { ...entries, [idFor(collection, entry, entries)]: entry } };
 }
 
 function isSameText(a: string, b: string): boolean {

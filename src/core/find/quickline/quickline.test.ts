@@ -1,6 +1,7 @@
 import { type Card, newCard, parseName, tagsOf } from '@/core/card';
 import { memberUids, newList } from '@/core/lists';
 
+import { numbered } from '../../../../test/unit/numbered';
 import { parseQuick } from './parseQuick';
 import { planNew, planQuick } from './planQuick';
 
@@ -120,7 +121,10 @@ test('several things are filled in at once, lists among them', () => {
   expect(offer).toMatchObject({ kind: 'change', label: 'Add to Ada Lowther' });
   expect(offer?.detail).toBe('mail ada@home.example · birthday 3 May · tag choir · on Patrons');
   const [card, list] = offer && 'upserts' in offer ? offer.upserts : [];
-  expect(card?.emails).toEqual({ e1: { address: 'ada@example.org' }, e2: { address: 'ada@home.example' } });
+  expect(card && numbered(card).emails).toEqual({
+    e1: { address: 'ada@example.org' },
+    e2: { address: 'ada@home.example' },
+  });
   expect(card && tagsOf(card)).toEqual(['choir']);
   expect(list && memberUids(list)).toEqual(['a']);
 });

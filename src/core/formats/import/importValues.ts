@@ -6,7 +6,7 @@ import {
   diffCards,
   type Edit,
   ID_PREFIXES,
-  nextId,
+  idFor,
 } from '@/core/card';
 
 import { OF_THE_RECORD, wordFor } from './changedValues';
@@ -68,7 +68,7 @@ function withEntry(card: Card, { id, file }: ImportValue): Card {
   const collection = id.split('/')[0] as Collection;
   const held: unknown = valueAt(card, [collection]);
   const entries = isObject(held) ? held : {};
-  return { ...card, [collection]: { ...entries, [nextId(collection, entries)]: file } };
+  return { ...card, [collection]: { ...entries, [idFor(collection, file, entries)]: file } };
 }
 
 /** Where the value is that an edit belongs to: an entry of a collection, or a property. */

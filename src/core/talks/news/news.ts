@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 import { isSameJson } from '@/core/base';
-import { type Card, nextId, type Uid } from '@/core/card';
+import { type Card, idFor, type Uid } from '@/core/card';
 
 /** What a piece of news is, in words. */
 export const NEWS_WORDS = {
@@ -46,7 +46,7 @@ export interface Signature {
 export function acceptNews(card: Card, { collection, entry, replaces }: News): Card {
   const entries: Readonly<Record<string, object>> = card[collection] ?? {};
   const old = replaces === undefined ? undefined : entries[replaces];
-  const id = old && replaces !== undefined ? replaces : nextId(collection, entries);
+  const id = old && replaces !== undefined ? replaces : idFor(collection, entry, entries);
   // Parts of what is replaced that say more about it, such as which house a post is at, go with what they were said of.
   return { ...card, [collection]: { ...entries, [id]: entry } };
 }

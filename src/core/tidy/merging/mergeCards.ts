@@ -2,8 +2,8 @@ import { formatPartialDate, isSameJson, type PartialDate, toPartialDate } from '
 import {
   type Card,
   type Entry,
+  idFor,
   latinWords,
-  nextId,
   shownAs,
   type Uid,
   UNITED,
@@ -212,8 +212,8 @@ function isPartOf(part: PartialDate, whole: PartialDate): boolean {
 /** Values not taken go to a note of their own. */
 function withAlso(card: Card, also: readonly string[]): Card {
   if (also.length === 0) return card;
-  const note = `Also:\n${[...new Set(also)].map((line) => `- ${line}`).join('\n')}`;
-  return { ...card, notes: { ...card.notes, [nextId('notes', card.notes)]: { note } } };
+  const note = { note: `Also:\n${[...new Set(also)].map((line) => `- ${line}`).join('\n')}` };
+  return { ...card, notes: { ...card.notes, [idFor('notes', note, card.notes)]: note } };
 }
 
 function asText(value: unknown): string {

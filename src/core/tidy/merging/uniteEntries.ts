@@ -1,5 +1,5 @@
 import { isObject } from '@/core/base';
-import { type Collection, type Entry, ID_PREFIXES, meaningOf, nextId, type United } from '@/core/card';
+import { type Collection, type Entry, ID_PREFIXES, idFor, meaningOf, type United } from '@/core/card';
 
 /** Entries of both, and what the other's ids have become. */
 export interface UnitedEntries {
@@ -24,7 +24,7 @@ export function uniteEntries(
   for (const [id, entry] of Object.entries(theirs)) {
     const meaning = meaningOf(collection, entry, country);
     const known = byMeaning.get(meaning);
-    const place = known ?? freeId(collection, id, entries);
+    const place = known ?? freeId(collection, id, entry, entries);
     const before = entries[place];
     entries[place] = known !== undefined && before ? uniteEntry(before, entry) : entry;
     byMeaning.set(meaning, place);
@@ -33,9 +33,14 @@ export function uniteEntries(
   return { entries, idOf };
 }
 
-function freeId(collection: United, id: string, entries: Readonly<Record<string, unknown>>): string {
+function freeId(
+  collection: United,
+  id: string,
+  entry: Entry,
+  entries: Readonly<Record<string, unknown>>,
+): string {
   if (!Object.hasOwn(entries, id)) return id;
-  if (collection in ID_PREFIXES) return nextId(collection as Collection, entries);
+  if (collection in ID_PREFIXES) return idFor(collection as Collection, entry, entries);
   let count = 2;
   while (Object.hasOwn(entries, `${id}-${count}`)) count += 1;
   return `${id}-${count}`;

@@ -7,7 +7,7 @@ import {
   type RecordsPush,
   type SharedRecord,
 } from '@/core/sync';
-import { monthOf, parseTalk, type Talk } from '@/core/talks';
+import { monthOf, parseTalk, type Talk, talkFault } from '@/core/talks';
 import { type HubDb, inTransaction, notifyOfChange, type RecordsTable } from '@/hub/store';
 
 import type { Browser } from './pairing';
@@ -18,19 +18,28 @@ type NewRow = Omit<Row, 'seq'>;
 /**
  * Applies a browser's talks and settings, all or none. A deletion doesn't overwrite another browser's change; a talk
  * that both changed loses nothing; of a setting the later value wins.
+ *
+ * @returns what is no talk, by id, in words
  */
 export function applyRecordsPush(
   db: HubDb,
   browser: Browser,
   { since, records, gone }: RecordsPush,
-): Promise<void> {
+): Promise<Record<string, string>> {
   return inTransaction(db, async (store) => {
-    const known = await knownOf(store, records);
-    const rows = records.flatMap(
+    const faults = records.flatMap(({ kind, id, value }) => {
+      const fault = kind === 'talk' && value !== null ? talkFault(value) : undefined;
+      return fault === undefined ? [] : [[id, fault] as const];
+    });
+    const refused = new Map(faults);
+    const taken = records.filter(({ kind, id }) => kind !== 'talk' || !refused.has(id));
+    const known = await knownOf(store, taken);
+    const rows = taken.flatMap(
       (record) => rowFor(known.get(keyOf(record)), record, { since, browser: browser.id }) ?? [],
     );
     for (const one of gone) rows.push(...(await rowsOfIntake(store, one, browser.id)));
     await putRows(store, rows);
+    return Object.fromEntries(refused);
   });
 }
 
@@ -50,8 +59,6 @@ function rowFor(
   { since, browser }: { readonly since: number; readonly browser: number },
 ): NewRow | undefined {
   const talk = kind === 'talk' ? parseTalk(value) : undefined;
-  // Written by the same program on the other side; what is no talk all the same stays there.
-  if (kind === 'talk' && value !== null && !talk) return undefined;
   const text = value === null || value === undefined ? null : JSON.stringify(talk ?? value);
   if (text === (known?.value ?? null)) return undefined;
   const isUnknown = known !== undefined && known.seq > since && known.browser !== browser;
