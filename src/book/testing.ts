@@ -41,6 +41,55 @@ export class MemoryStorage implements TextStorage {
   clear = () => Promise.resolve(this.entries.clear());
 }
 
+/** A storage of a page that is closed after so many writes: from then on nothing of that page reaches it. */
+export class EndingStorage extends MemoryStorage {
+  left = Infinity;
+  /** Resolves with the first write that doesn't come through. */
+  readonly ended: Promise<void>;
+
+  constructor(entries: ReadonlyMap<string, string>) {
+    super();
+    for (const [key, text] of entries) this.entries.set(key, text);
+    const [set, remove] = [this.setMany, this.removeMany];
+    let end: () => void = () => undefined;
+    this.ended = new Promise((resolve) => (end = resolve));
+    const isOver = () => {
+      this.left -= 1;
+      if (this.left < 0) end();
+      return this.left < 0;
+    };
+    this.setMany = (some) => (isOver() ? new Promise(() => undefined) : set(some));
+    this.removeMany = (keys) => (isOver() ? new Promise(() => undefined) : remove(keys));
+  }
+
+  /** What the next page finds. */
+  next(): MemoryStorage {
+    this.left = 0;
+    return Object.assign(new MemoryStorage(), { entries: new Map(this.entries) });
+  }
+}
+
+/**
+ * Does some work on a page that is closed after no write, after one, and so on until it comes to its end; for tests only.
+ *
+ * @param work - sets `left` of its storage to the number of writes when it begins
+ * @param check - given what the next page finds
+ * @returns how many writes all of it takes
+ */
+export async function closedAnywhere(
+  entries: ReadonlyMap<string, string>,
+  work: (storage: EndingStorage, writes: number) => Promise<unknown>,
+  check: (storage: MemoryStorage, isOver: boolean) => Promise<void>,
+): Promise<number> {
+  for (let writes = 0; ; writes += 1) {
+    const storage = new EndingStorage(entries);
+    const over = work(storage, writes).then(() => true);
+    const isOver = await Promise.race([over, storage.ended.then(() => false)]);
+    await check(storage.next(), isOver);
+    if (isOver) return writes;
+  }
+}
+
 /** What the duplicates worker does, in this process; loaded on first use, as merging is. */
 export function testInspector(): Services['inspector'] {
   const load = () => jest.requireActual<typeof Inspector>('@/book/workers/makeInspector').makeInspector();

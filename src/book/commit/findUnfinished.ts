@@ -19,7 +19,7 @@ export function findUnfinished(todo: readonly string[]): AppThunk<Promise<void>>
     for (const step of steps) {
       if ((!step.todo && !step.replaying) || !(await nobodyIsAt(step.id))) continue;
       if (step.replaying) void dispatch(goOnReplaying(step));
-      else if (step.pieces === 0 && step.todo?.pieces === 0) {
+      else if (step.intake === undefined && step.pieces === 0 && step.todo?.pieces === 0) {
         // The page was closed while it was prepared.
         await dispatch(discardLong(step, 0));
         dispatch(noticeShown({ text: texts.hadNotBegun(step.label), tone: 'plain' }));

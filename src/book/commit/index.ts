@@ -18,6 +18,7 @@ export {
   discardSetAside,
   findUnfinished,
   finishLong,
+  keepAsItIs,
   keepUp,
   pruneHistory,
   readHistory,

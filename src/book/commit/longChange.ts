@@ -83,6 +83,18 @@ export function finishLong(step: Step, options: BatchOptions = {}): AppThunk<Pro
   };
 }
 
+/** Lets an import of talks that was interrupted stand as far as it came. */
+export function keepAsItIs(step: Step): AppThunk<Promise<void>> {
+  return async (dispatch, _, services) => {
+    await services.ifAlone(step.id, async () => {
+      const now = await readStep(services, step.id);
+      if (!now?.todo) return;
+      const { todo: __, ...rest } = now;
+      dispatch(noteStep(rest, undefined, []));
+    });
+  };
+}
+
 /** Says that it is done, or undoes what has been done of it where it was stopped. */
 function endLong(step: Step | undefined): AppThunk<Promise<Step | undefined>> {
   return async (dispatch) => {

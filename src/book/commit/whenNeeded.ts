@@ -17,6 +17,7 @@ export const convertOldHistory = whenNeeded((seldom) => seldom.convertOldHistory
 export const discardSetAside = whenNeeded((seldom) => seldom.discardSetAside);
 export const findUnfinished = whenNeeded((seldom) => seldom.findUnfinished);
 export const finishLong = whenNeeded((seldom) => seldom.finishLong);
+export const keepAsItIs = whenNeeded((seldom) => seldom.keepAsItIs);
 export const keepUp = whenNeeded((seldom) => seldom.keepUp);
 export const pruneHistory = whenNeeded((seldom) => seldom.pruneHistory);
 export const readHistory = whenNeeded((seldom) => seldom.readHistory);

@@ -1,7 +1,7 @@
 import { changeBook, finishLong, readAllTalks, undo } from '@/book/commit';
 import { openBook } from '@/book/openBook';
 import { selectCardsByUid, selectSettings, selectUnfinished } from '@/book/state';
-import { MemoryStorage, openTestBook } from '@/book/testing';
+import { closedAnywhere, EndingStorage, openTestBook } from '@/book/testing';
 import { type Card, newCard } from '@/core/card';
 import type { Talk } from '@/core/talks';
 
@@ -104,30 +104,22 @@ test('a restore whose page is closed, after any number of writes, is finished to
   await whole.writer.flush();
   const wanted = await stateOf(whole);
   let offered = 0;
-  for (let writes = 0; ; writes += 1) {
-    const storage = new MemoryStorage();
-    for (const [key, text] of start) storage.entries.set(key, text);
-    let left = Infinity;
-    const { setMany, removeMany } = storage;
-    storage.setMany = (some) => (left-- <= 0 ? new Promise(() => undefined) : setMany(some));
-    storage.removeMany = (keys) => (left-- <= 0 ? new Promise(() => undefined) : removeMany(keys));
-    const first = openTestBook(storage);
-    await first.store.dispatch(openBook());
-    left = writes;
-    const over = first.store.dispatch(restoreBackup(await backup(), exactly, readHere)).then(() => true);
-    const isOver = await Promise.race([over, new Promise((resolve) => setTimeout(resolve, 60))]);
-    left = Infinity;
+  const work = async (storage: EndingStorage, writes: number) => {
+    const { store } = openTestBook(storage);
+    await store.dispatch(openBook());
+    storage.left = writes;
+    await store.dispatch(restoreBackup(await backup(), exactly, readHere));
+  };
+  await closedAnywhere(start, work, async (storage) => {
     const next = openTestBook(storage);
     await next.store.dispatch(openBook());
     const [step] = selectUnfinished(next.store.getState());
-    if (step) {
-      offered += 1;
-      await next.store.dispatch(finishLong(step));
-      await next.writer.flush();
-      expect(await stateOf(next)).toEqual(wanted);
-    }
-    if (isOver === true) break;
-  }
+    if (!step) return;
+    offered += 1;
+    await next.store.dispatch(finishLong(step));
+    await next.writer.flush();
+    expect(await stateOf(next)).toEqual(wanted);
+  });
   expect(offered).toBeGreaterThan(3);
 });
 

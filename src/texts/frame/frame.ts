@@ -36,6 +36,10 @@ export const texts = {
   createBackup: 'Create a backup',
   wasInterrupted: (label: string, cards: number, talks: number) =>
     `“${label}” was interrupted. So far it has changed ${countOf(cards, { one: 'card', other: 'cards' })}${talks === 0 ? '' : ` and ${countOf(talks, { one: 'talk', other: 'talks' })}`}.`,
+  importWasInterrupted: (label: string, talks: number) =>
+    `“${label}” was interrupted after ${countOf(talks, { one: 'new talk', other: 'new talks' })}. Read the same file again to add what is missing; nothing is added twice.`,
+  readTheFileAgain: 'Choose the file',
+  keepWhatCame: 'Keep these',
   finishIt: 'Finish it',
   undoIt: 'Undo it',
   openingBook: 'Opening the book',
