@@ -8,7 +8,7 @@ import type { Card } from '@/core/card';
 import { allCards } from '@/hub/store';
 
 import { Household, type Step } from './household';
-import { lockTabs } from './twoTabs';
+import { lockTabs } from './page';
 
 const HISTORIES = Number(process.env['CONVERGENCE'] ?? 200);
 /** The same ones in the test command each time; SEED=7 tries others. */

@@ -7,13 +7,12 @@ import { refreshFromStore } from '@/book/openBook';
 import { selectCardsByUid, selectUnfinished } from '@/book/state';
 import { KEYS, type Written } from '@/book/store';
 import { exchange } from '@/book/sync/exchange';
-import type { MemoryStorage } from '@/book/testing';
 import { mergeInBook } from '@/book/tidy';
 import { type Card, idFor, newCard, parseName } from '@/core/card';
 import { chooseValues } from '@/core/formats';
 
 import { World } from '../convergence/history';
-import { SlowStorage } from './twoTabs';
+import { type AtWork, Life, SlowStorage } from './page';
 
 const PAGES = ['One', 'OneB', 'Two'] as const;
 type Page = (typeof PAGES)[number];
@@ -46,11 +45,11 @@ export type Step =
 
 type Book = ReturnType<World['book']>;
 
-/** A page of a browser, which can be killed: from then on nothing of it reaches the storage. */
+/** A page of a browser, which can be killed. */
 interface Open {
   readonly book: Book;
   readonly inbox: Written[];
-  readonly state: { isDead: boolean };
+  readonly life: Life;
 }
 
 /** Nothing of the book's gives way to the file. */
@@ -60,7 +59,7 @@ const keepMine = (now: Card, merged: Card): Card =>
 /** Everybody who has the book, and what has been written. */
 export class Household {
   private readonly pages = new Map<Page, Open>();
-  private readonly atWork = new Map<string, { isDead: boolean }>();
+  private readonly atWork: Readonly<Record<'One' | 'Two', AtWork>> = { One: new Map(), Two: new Map() };
   private readonly asked: Promise<unknown>[] = [];
   /** What was written and nobody has knowingly taken away; of pages with the step that it stands for. */
   readonly tokens = new Map<string, { readonly page?: Page; readonly step?: string }>();
@@ -88,42 +87,32 @@ export class Household {
   }
 
   private storageOf(page: Page): SlowStorage {
-    return this.storages[page === 'Two' ? 'Two' : 'One'];
+    return this.storages[this.browserOf(page)];
+  }
+
+  private browserOf(page: Page): 'One' | 'Two' {
+    return page === 'Two' ? 'Two' : 'One';
   }
 
   private async openPage(page: Page): Promise<void> {
     const storage = this.storageOf(page);
-    const state = { isDead: false };
-    const mine = Object.create(storage) as SlowStorage;
-    const refuse = () => Promise.reject(new Error('the page is gone'));
-    mine.setMany = (entries) => (state.isDead ? refuse() : storage.setMany(entries));
-    mine.removeMany = (keys) => (state.isDead ? refuse() : storage.removeMany(keys));
+    const life = new Life(this.atWork[this.browserOf(page)]);
     let made = 0;
     const prefix = `${PAGES.indexOf(page)}${String((this.written += 1)).padStart(3, '0')}`;
     const newUid = () =>
       `urn:uuid:00000000-0000-4000-8${'000'}-${prefix}${String((made += 1)).padStart(8, '0')}`;
-    const ifAlone = async <T>(name: string, work: () => Promise<T>) => {
-      const key = `${page === 'Two' ? 'Two' : 'One'} ${name}`;
-      if (this.atWork.get(key)?.isDead === false) return undefined;
-      this.atWork.set(key, state);
-      try {
-        return await work();
-      } finally {
-        if (this.atWork.get(key) === state) this.atWork.delete(key);
-      }
-    };
     const inbox: Written[] = [];
     const others = () =>
       [...this.pages].flatMap(([name, one]) =>
         name !== page && this.storageOf(name) === storage ? [one] : [],
       );
     const tell = (written: Written) => {
-      if (state.isDead) return;
+      if (life.isDead) return;
       for (const other of others()) other.inbox.push(written);
     };
-    const more = { newUid, ifAlone, nowMs: () => (this.written += 1) };
-    const book = await this.world.openTab(page, mine as MemoryStorage, more, tell);
-    this.pages.set(page, { book, inbox, state });
+    const more = { newUid, ifAlone: life.ifAlone, nowMs: () => (this.written += 1) };
+    const book = await this.world.openTab(page, life.lend(storage), more, tell);
+    this.pages.set(page, { book, inbox, life });
   }
 
   private page(page: Page): Open {
@@ -166,7 +155,7 @@ export class Household {
     if (step.who === 'phone' || step.who === 'computer')
       return this.device(step.who, step.what, step.at, token);
     const { who, at } = step;
-    const { book, inbox, state } = this.page(who);
+    const { book, inbox, life } = this.page(who);
     const { store, writer } = book;
     const cards = this.cards(who).filter(({ kind }) => kind !== 'group');
     const card = cards[at % Math.max(1, cards.length)];
@@ -182,7 +171,7 @@ export class Household {
         return;
       case 'long': {
         const edits = cards.map(({ uid }) => edited(uid, this.fill(token)));
-        const options = { pieceSize: 1, isStopped: () => state.isDead };
+        const options = { pieceSize: 1, isStopped: () => life.isDead };
         this.note(who, token, store.dispatch(changeInBatches({ cause: 'edit', label, edits }, options)));
         return;
       }
@@ -257,7 +246,7 @@ export class Household {
           this.note(who, one.label, store.dispatch(finishLong(one)));
         return;
       case 'kill':
-        state.isDead = true;
+        life.isDead = true;
         inbox.length = 0;
         this.wasKilled = true;
         await this.openPage(who);

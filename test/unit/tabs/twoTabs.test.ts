@@ -3,7 +3,8 @@
 // More histories on demand: CONVERGENCE=20000 npx jest test/unit/tabs
 import fc from 'fast-check';
 
-import { lockTabs, type Step, TwoTabs } from './twoTabs';
+import { lockTabs } from './page';
+import { type Step, TwoTabs } from './twoTabs';
 
 const HISTORIES = Number(process.env['CONVERGENCE'] ?? 500);
 /** The same ones in the test command each time; SEED=7 tries others. */

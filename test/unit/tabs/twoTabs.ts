@@ -14,87 +14,32 @@ import {
 import { openBook, refreshFromStore } from '@/book/openBook';
 import { selectCardsByUid, selectShards, selectUnfinished } from '@/book/state';
 import { KEYS, type Written } from '@/book/store';
-import { MemoryStorage, openTestBook } from '@/book/testing';
+import { openTestBook } from '@/book/testing';
 import { type Card, idFor, newCard } from '@/core/card';
 import { monthOf, parseTalk, summarise, type Talk, type TalkSummary, talksWith } from '@/core/talks';
 
+import { type AtWork, Life, SlowStorage } from './page';
+
 export const UIDS = ['ada', 'bo', 'cy', 'di'] as const;
 
-/** A storage whose answers take a while, now short and now long, so that other things come between. */
-export class SlowStorage extends MemoryStorage {
-  constructor(private random: number) {
-    super();
-  }
-
-  private async wait(): Promise<void> {
-    this.random = (this.random * 1_103_515_245 + 12_345) % 2_147_483_648;
-    for (let i = this.random % 7; i > 0; i -= 1) await null;
-  }
-
-  override getItem = async (key: string) => {
-    await this.wait();
-    return this.entries.get(key) ?? null;
-  };
-  override getMany = async (keys: string[]) => {
-    await this.wait();
-    return Object.fromEntries(keys.map((key) => [key, this.entries.get(key) ?? null]));
-  };
-  override setMany = async (entries: Record<string, string>) => {
-    await this.wait();
-    if (this.fails) throw new Error('the disk is full');
-    for (const [key, value] of Object.entries(entries)) this.entries.set(key, value);
-    await this.wait();
-  };
-}
-
-/** One after the other for each name, as the browser's own locks are (Web Locks API). */
-export function lockTabs(): void {
-  const last = new Map<string, Promise<unknown>>();
-  const request = (name: string, work: () => Promise<unknown>) => {
-    const turn = (last.get(name) ?? Promise.resolve()).then(work, work);
-    last.set(
-      name,
-      turn.catch(() => undefined),
-    );
-    return turn;
-  };
-  Object.defineProperty(globalThis, 'navigator', { value: { locks: { request } }, configurable: true });
-}
-
-export const tick = async (count: number) => {
+const tick = async (count: number) => {
   for (let i = 0; i < count; i += 1) await null;
 };
 
 let made = 0;
 
-/** One page, which can be killed: from then on nothing of it reaches the storage. */
+/** One page, which can be killed. */
 class Tab {
   readonly inbox: Written[] = [];
   readonly forms: { before: Card; field: string }[] = [];
-  isDead = false;
+  readonly life: Life;
   readonly book;
 
-  constructor(
-    readonly storage: SlowStorage,
-    tellOthers: (from: Tab, written: Written) => void,
-    atWork: Map<string, Tab>,
-  ) {
-    const mine = Object.create(storage) as SlowStorage;
-    // The browser frees the locks of a page that is gone, so what it waits for must end.
-    const refuse = () => Promise.reject(new Error('the page is gone'));
-    mine.setMany = (entries) => (this.isDead ? refuse() : storage.setMany(entries));
-    mine.removeMany = (keys) => (this.isDead ? refuse() : storage.removeMany(keys));
+  constructor(storage: SlowStorage, tellOthers: (from: Tab, written: Written) => void, atWork: AtWork) {
+    this.life = new Life(atWork);
     const newUid = () => `urn:uuid:00000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`;
-    const ifAlone = async <T>(name: string, work: () => Promise<T>) => {
-      if (atWork.get(name)?.isDead === false) return undefined;
-      atWork.set(name, this);
-      try {
-        return await work();
-      } finally {
-        if (atWork.get(name) === this) atWork.delete(name);
-      }
-    };
-    const services = { newUid, nowMs: () => (made += 1), ifAlone };
+    const services = { newUid, nowMs: () => (made += 1), ifAlone: this.life.ifAlone };
+    const mine = this.life.lend(storage);
     this.book = openTestBook(mine, undefined, services, (written) => tellOthers(this, written));
   }
 
@@ -135,8 +80,7 @@ export class TwoTabs {
   private readonly asked: Promise<unknown>[] = [];
   /** What the long changes fill, by the names of their steps. */
   private readonly long = new Map<string, readonly string[]>();
-  /** Which page is at which long piece of work. */
-  private readonly atWork = new Map<string, Tab>();
+  private readonly atWork: AtWork = new Map();
 
   constructor(seed: number) {
     this.storage = new SlowStorage(seed);
@@ -144,7 +88,7 @@ export class TwoTabs {
 
   private newTab(): Tab {
     const tell = (from: Tab, written: Written) => {
-      if (from.isDead) return;
+      if (from.life.isDead) return;
       for (const tab of this.tabs) if (tab !== from) tab.inbox.push(written);
     };
     return new Tab(this.storage, tell, this.atWork);
@@ -227,7 +171,7 @@ export class TwoTabs {
         const uids = tab.cards.uids();
         const edits = uids.map((one) => edited(one, this.fill(field)));
         this.long.set(field, uids);
-        const options = { pieceSize: 2, isStopped: () => tab.isDead };
+        const options = { pieceSize: 2, isStopped: () => tab.life.isDead };
         const request = { cause: 'edit' as const, label: field, edits };
         this.note(store.dispatch(changeInBatches(request, options)), field, uids);
         return;
@@ -264,7 +208,7 @@ export class TwoTabs {
         this.asked.push(tab.hear());
         return;
       case 'kill': {
-        tab.isDead = true;
+        tab.life.isDead = true;
         this.wasKilled = true;
         const next = this.newTab();
         this.tabs[step.tab] = next;
