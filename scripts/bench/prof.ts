@@ -36,7 +36,7 @@ async function main(): Promise<void> {
       await (await download).saveAs(PATH);
       const { profile } = await s.send('Profiler.stop');
       writeFileSync('/tmp/backup.cpuprofile', JSON.stringify(profile));
-      console.log('backup', JSON.stringify(await page.evaluate(() => (window as unknown as { tasks: unknown[] }).tasks)));
+      console.error('backup', JSON.stringify(await page.evaluate(() => (window as unknown as { tasks: unknown[] }).tasks)));
       await page.context().close();
     }
     const empty = await newPage();
@@ -48,12 +48,12 @@ async function main(): Promise<void> {
     await empty.getByTestId('restore-backup').click();
     await (await chooser).setFiles(PATH);
     await empty.getByTestId('do-restore').click();
-    console.log('looked through', Date.now() - begin);
+    console.error('looked through', Date.now() - begin);
     await Promise.race([empty.getByTestId('restore-sheet').waitFor({ state: 'detached' }), new Promise((r) => setTimeout(r, Number(process.env['FOR'] ?? 90_000)))]);
-    console.log('restored', Date.now() - begin);
+    console.error('restored', Date.now() - begin);
     const { profile } = await s.send('Profiler.stop');
     writeFileSync('/tmp/restore.cpuprofile', JSON.stringify(profile));
-    console.log('restore', JSON.stringify(await empty.evaluate(() => (window as unknown as { tasks: [number, number][] }).tasks.filter(([, d]) => d > 70))));
+    console.error('restore', JSON.stringify(await empty.evaluate(() => (window as unknown as { tasks: [number, number][] }).tasks.filter(([, d]) => d > 70))));
   });
 }
 void main();

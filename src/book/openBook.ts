@@ -32,7 +32,16 @@ import {
   summariesArrived,
   talksChanged,
 } from '@/book/state';
-import { detachPhotos, KEYS, type Merged, parseJson, SCHEMA_VERSION, type Written } from '@/book/store';
+import {
+  detachPhotos,
+  KEYS,
+  keysUnder,
+  type Merged,
+  namesUnder,
+  parseJson,
+  SCHEMA_VERSION,
+  type Written,
+} from '@/book/store';
 import { importTalks } from '@/book/talks';
 import { errorMessage, inBatches, isObject, isSameJson } from '@/core/base';
 import { type CardRow, parseCard, type RowStyle, type Uid } from '@/core/card';
@@ -73,22 +82,15 @@ export function openBook(): AppThunk<Promise<void>> {
       dispatch(bookOpened());
       await services.yieldToPage();
       const keys = await services.storage.getAllKeys();
-      services.writer.sawQueued(
-        keys.filter((key) => key.startsWith(KEYS.queue)).map((key) => key.slice(KEYS.queue.length)),
-      );
-      const aside = keys.filter((key) => key.startsWith(KEYS.aside));
+      services.writer.sawQueued(namesUnder(keys, KEYS.queue));
+      const aside = keysUnder(keys, KEYS.aside);
       if (aside.length > 0) dispatch(recordsSetAside(aside.map((key) => key.slice(KEYS.aside.length))));
-      const queued = keys.filter((key) => key.startsWith(KEYS.talkQueue));
+      const queued = keysUnder(keys, KEYS.talkQueue);
       await dispatch(readTalkQueue(queued.map((key) => key.slice(KEYS.talkQueue.length))));
       // A demo is read once its mail is in, too: cards and talks don't change any more by themselves then.
       const isMore = isNew && services.fetchFirstMail !== undefined;
-      await dispatch(
-        readAllCards(
-          keys.filter((key) => key.startsWith(KEYS.card)).map((key) => key.slice(KEYS.card.length)),
-          isMore,
-        ),
-      );
-      const damaged = await dispatch(readSummaries(keys.filter((key) => key.startsWith(KEYS.summary))));
+      await dispatch(readAllCards(namesUnder(keys, KEYS.card), isMore));
+      const damaged = await dispatch(readSummaries(keysUnder(keys, KEYS.summary)));
       if (damaged.length > 0) await dispatch(rebuildSummaries(damaged));
       await dispatch(openHistory(keys));
       await dispatch(saveRowSnapshot());
@@ -235,11 +237,10 @@ export function takeMerged({ cards, removed, talks, summaries, settings }: Merge
 function openHistory(stored: readonly string[]): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
     const { storage } = services;
-    const under = (keys: readonly string[], prefix: string) => keys.filter((key) => key.startsWith(prefix));
-    const old = under(stored, KEYS.oldChange);
+    const old = keysUnder(stored, KEYS.oldChange);
     const aside = old.length === 0 ? [] : await dispatch(convertOldHistory(old));
     const keys = old.length === 0 ? stored : await storage.getAllKeys();
-    const ids = under(keys, KEYS.step).map((key) => key.slice(KEYS.step.length));
+    const ids = namesUnder(keys, KEYS.step);
     const { steps, damaged } = await readSteps(services, ids.sort().slice(-STEPS_AT_START));
     if (damaged.length > 0) {
       await storage.setMany(Object.fromEntries(damaged.map(([key, text]) => [`${KEYS.aside}${key}`, text])));
@@ -248,7 +249,7 @@ function openHistory(stored: readonly string[]): AppThunk<Promise<void>> {
     const names = [...aside, ...damaged.map(([key]) => key)];
     if (names.length > 0) dispatch(recordsSetAside(names.map((name) => `${name}: ${wording.stepIsDamaged}`)));
     dispatch(stepsArrived(steps));
-    const todo = under(keys, KEYS.todo);
+    const todo = keysUnder(keys, KEYS.todo);
     const isAnyUnderWay = steps.some((step) => step.todo ?? step.replaying);
     if (isAnyUnderWay || todo.length > 0) await dispatch(findUnfinished(todo));
   };

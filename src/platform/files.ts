@@ -23,7 +23,9 @@ export function pickFiles(accept: string): Promise<File[]> {
 
 /** Hands a text, or bytes, to the user as a file. */
 export function saveFile(name: string, content: string | Uint8Array | Blob, mediaType: string): void {
-  const url = URL.createObjectURL(new Blob([content as BlobPart], { type: mediaType }));
+  // A large one that has its type already is not put into another: the page would wait for that.
+  const isReady = content instanceof Blob && content.type === mediaType;
+  const url = URL.createObjectURL(isReady ? content : new Blob([content as BlobPart], { type: mediaType }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -13,6 +13,13 @@ export interface KeyPress {
   readonly isInDialog: boolean;
 }
 
+let hasSingleKeys = true;
+
+/** Whether keys without Ctrl or Cmd do anything outside fields: letters, ? and / (WCAG 2.2, 2.1.4). */
+export function allowSingleKeys(isAllowed: boolean): void {
+  hasSingleKeys = isAllowed;
+}
+
 /** Hears every key of the page; `handle` gives true where it has used the key. Returns the way to stop. */
 export function onKeyPress(handle: (press: KeyPress) => boolean): () => void {
   const listen = (event: KeyboardEvent) => {
@@ -31,6 +38,8 @@ export function onKeyPress(handle: (press: KeyPress) => boolean): () => void {
       isInQuickLine: target?.getAttribute('role') === 'combobox',
       isInDialog: document.querySelector('[role="dialog"]') !== null,
     };
+    const isCharacter = /^[^ ]$/u.test(event.key);
+    if (!hasSingleKeys && !isCommand && !isTyping && isCharacter) return;
     // What another listener has used already is done.
     if (event.defaultPrevented || event.isComposing) return;
     if (handle(press)) event.preventDefault();
@@ -46,9 +55,31 @@ export function focusedId(prefix: string): string | undefined {
   return id.startsWith(prefix) ? id.slice(prefix.length) : undefined;
 }
 
-/** Whether no element has the focus, so that keys are meant for the page as a whole. */
+/** Whether no element has the focus, or only the page that was come to, so that keys are meant for the page as a whole. */
 export function isNothingFocused(): boolean {
-  return document.activeElement === null || document.activeElement === document.body;
+  const active = document.activeElement;
+  return active === null || active === document.body || active.id === PAGE_ID || active.hasAttribute(ARRIVED);
+}
+
+/** The id of what is the page itself, without the way to the other places. */
+export const PAGE_ID = 'page';
+
+/** Marks the title of a page that was come to. */
+const ARRIVED = 'data-arrived';
+
+/** Puts the focus on the title of the page, so that it is read out and Tab goes on from there; on the page where it has none. */
+export function focusPage(): void {
+  const page = document.getElementById(PAGE_ID);
+  const title = page?.querySelector<HTMLElement>('h1, [role="heading"][aria-level="1"]') ?? page;
+  title?.setAttribute('tabindex', '-1');
+  title?.setAttribute(ARRIVED, '');
+  title?.focus({ preventScroll: true });
+}
+
+/** The same after another page has been come to, unless the focus is somewhere on it, or was left where it is by purpose. */
+export function focusNewPage(): void {
+  const isLeft = isNothingFocused() || document.activeElement?.closest('[role="navigation"], nav') !== null;
+  if (isLeft) focusPage();
 }
 
 /** Puts the focus on the element with an id; false where it isn't on the page. */
@@ -56,6 +87,19 @@ export function focusId(id: string): boolean {
   const element = document.getElementById(id);
   element?.focus({ preventScroll: false });
   return element !== null;
+}
+
+/**
+ * Puts the focus on the element so many steps on among those whose ids begin with `prefix`; on the first where none has it.
+ *
+ * @returns the rest of its id; undefined where there is none
+ */
+export function focusNeighbour(prefix: string, step: number): string | undefined {
+  const all = [...document.querySelectorAll<HTMLElement>(`[id^="${prefix}"]`)];
+  const at = all.findIndex((element) => element === document.activeElement);
+  const next = at < 0 ? all[0] : all[Math.max(0, Math.min(all.length - 1, at + step))];
+  next?.focus();
+  return next?.id.slice(prefix.length);
 }
 
 /** The id, beginning with `prefix`, of the topmost element that lies within the view of the element `within`. */

@@ -38,20 +38,38 @@ export function guardLeaving(ask: AskToLeave): () => void {
   };
 }
 
-/** Whether the browser is on its way forward again after a back that is being asked about. */
+/** What lies over the page and is closed by the browser's back, the last on top. */
+const overPage: (() => void)[] = [];
+
+/**
+ * Has the browser's back close what lies over the page, and not leave the page.
+ *
+ * @returns to be called once it is closed
+ */
+export function closeByBack(close: () => void): () => void {
+  overPage.push(close);
+  return () => {
+    const at = overPage.lastIndexOf(close);
+    if (at >= 0) overPage.splice(at, 1);
+  };
+}
+
+/** Whether the browser is on its way forward again after a back that was not meant to leave the page. */
 let isReturning = false;
 
-/** The browser has gone back already, so it is sent forward again and the user asked. */
+/** The browser has gone back already, so it is sent forward again; what lies over the page goes, or the user is asked. */
 function onPopState(event: PopStateEvent): void {
-  if (!guard) return;
+  if (!isReturning && !guard && overPage.length === 0) return;
   event.stopImmediatePropagation();
-  if (isReturning) {
-    isReturning = false;
-    guard(() => history.back());
+  if (!isReturning) {
+    isReturning = true;
+    history.forward();
     return;
   }
-  isReturning = true;
-  history.forward();
+  isReturning = false;
+  const close = overPage.at(-1);
+  if (close) close();
+  else guard?.(() => history.back());
 }
 
 /**

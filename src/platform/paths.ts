@@ -14,6 +14,9 @@ export function listPath(uid: string): string {
 /** The ids of the Book's rows on the page begin so. */
 export const ROW_ID = 'row-';
 
+/** Ids of the rows of the day's page begin with it. */
+export const DAY_ROW_ID = 'day-';
+
 /** The uid that an address names. */
 export function uidFromPath(part: string): string {
   const isUuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(part);

@@ -16,3 +16,10 @@ export function pluralOf(count: number, forms: Forms): string {
 export function countOf(count: number, forms: Forms): string {
   return `${numbers.format(count)} ${pluralOf(count, forms)}`;
 }
+
+const WORDS = 'no one two three four five six seven eight nine ten eleven twelve'.split(' ');
+
+/** The same for a sentence, where numbers up to twelve are words: "six people". */
+export function countInWords(count: number, forms: Forms): string {
+  return `${WORDS[count] ?? numbers.format(count)} ${pluralOf(count, forms)}`;
+}

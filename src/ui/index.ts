@@ -36,6 +36,7 @@ export { Tick } from './parts/Tick';
 export { TitledPart } from './parts/TitledPart';
 export { ToneMark } from './parts/ToneMark';
 export { Txt } from './parts/Txt';
+export { BackContext } from './theme/backContext';
 export { type Colours, ThemeProvider, useColours, useTypeScale } from './theme/ThemeProvider';
 export { TONE_NAMES } from './theme/tones';
 export { usePageTitle } from './theme/usePageTitle';

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
-import { addCard, expect, isRead, isSaved, ONE_SIZE, test } from './fixtures';
+import { addCard, expect, isRead, isSaved, ONE_SIZE, showDetails, test } from './fixtures';
 import { type OwnHub, startHub } from './ownHub';
 
 let hub: OwnHub;
@@ -92,6 +92,7 @@ test.describe('a demo', () => {
         .click();
       await expect(page.getByTestId('log-page')).toContainText('Only Maëlle');
       await page.getByTestId('log').getByRole('link').first().click();
+      await showDetails(page);
       await expect(page.getByTestId('card-page')).toContainText('wrong@typed.example');
       await page.goto(`${hub.url}/devices/Computer`);
       await page.getByTestId('undo-sync').first().click();
@@ -101,6 +102,7 @@ test.describe('a demo', () => {
         .getByRole('link', { name: /^Undid what Computer did to Maëlle/ })
         .first()
         .click();
+      await showDetails(page);
       await expect(page.getByTestId('card-page')).not.toContainText('wrong@typed.example');
     },
   );

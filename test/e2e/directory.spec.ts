@@ -94,6 +94,11 @@ test(
       await page.goto(`${hub.url}/today`);
       await isRead(page);
       await expect(page.getByTestId('news')).toContainText('Harbour master');
+      await page
+        .getByTestId('news')
+        .getByRole('button', { name: /Harbour master$/ })
+        .first()
+        .click();
       await expect(page.getByTestId('news')).toContainText('seen in the directory');
     } finally {
       // The page listens to the hub; cut off, it would complain.

@@ -8,6 +8,7 @@ import {
   ONE_SIZE,
   openDemo,
   OWN,
+  showDetails,
   test,
   WIDE_ONLY,
 } from './fixtures';
@@ -121,6 +122,7 @@ test('a deleted card comes back by Undo, whole', ONE_SIZE, async ({ page }) => {
   // Somebody with a portrait.
   await openDemo(page);
   await find(page, 'ames', /Rosario Ames/);
+  await showDetails(page);
   const values = page.getByTestId('value');
   await values.first().waitFor();
   const before = await values.allInnerTexts();
@@ -134,6 +136,7 @@ test('a deleted card comes back by Undo, whole', ONE_SIZE, async ({ page }) => {
   await page.goto(url);
   await isRead(page);
   await expect(page.getByTestId('card-name')).toHaveText('Rosario Ames');
+  await showDetails(page);
   expect(await values.allInnerTexts()).toEqual(before);
   // The portrait lies under a key of its own and has come back with it.
   await expect(page.getByTestId('card-page').locator('img')).toHaveAttribute('src', /^data:image/);

@@ -45,6 +45,13 @@ export async function isSaved(page: Page): Promise<void> {
   await page.waitForFunction(() => document.documentElement.dataset['saving'] === 'saved');
 }
 
+/** Turns to the details of an open card, where there is no room for them beside its talks. */
+export async function showDetails(page: Page): Promise<void> {
+  await page.getByTestId('reach-row').waitFor();
+  const tab = page.getByRole('radio', { name: 'Details' });
+  if ((await tab.count()) > 0) await tab.click();
+}
+
 /** Types into the quick line and opens the first that is found. */
 export async function find(page: Page, text: string, name: RegExp): Promise<void> {
   await page.getByTestId('quick-line').fill(text);

@@ -1,5 +1,5 @@
 // Lists: picked, by a rule, on each other; and what a search can be kept as.
-import { expect, find, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
+import { expect, find, isRead, isSaved, ONE_SIZE, openDemo, OWN, showDetails, test } from './fixtures';
 
 test('a list is made, people are put on it by typing, a new one on the spot, and taken off again', async ({
   page,
@@ -29,6 +29,7 @@ test('a list is made, people are put on it by typing, a new one on the spot, and
     .getByTestId('members')
     .getByRole('link', { name: /Götz Achterberg/ })
     .click();
+  await showDetails(page);
   await expect(page.getByTestId('card-lists-on')).toContainText('Pier concert');
 });
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 
-import { addCard, expect, find, isRead, isSaved, ONE_SIZE, openDemo, test } from './fixtures';
+import { addCard, expect, find, isRead, isSaved, ONE_SIZE, openDemo, showDetails, test } from './fixtures';
 
 const VCARD = [
   'BEGIN:VCARD',
@@ -37,6 +37,7 @@ test('somebody is found, read, rung, edited; a card added, a file imported, the 
   await expect(page.getByTestId('card-name')).toHaveText('Götz Achterberg');
 
   // Each number is a link that dials.
+  await showDetails(page);
   const number = page.getByTestId('value').first();
   await expect(number).toHaveAttribute('href', /^tel:\+\d{8,15}$/);
   await expect(page.getByRole('link', { name: 'Call', exact: true })).toHaveAttribute(

@@ -36,6 +36,7 @@ test(
     await openDemo(page, '/today');
     const meetings = page.getByTestId('part-Meetings');
     await meetings.getByText('Programme for the opening night').click();
+    await meetings.getByTestId('open-card').click();
     await page.getByTestId('meet').click();
     await page.getByTestId('meeting-title').fill('Supper; the patrons');
     await page.getByTestId('meeting-day').fill('in ten days');
@@ -168,6 +169,8 @@ test('taking an import of talks back leaves the card as it was', ONE_SIZE, async
   await page.getByTestId('quick-line').fill('zora');
   await expect(page.getByRole('option', { name: /Zora Quast/ })).toBeVisible();
   await page.keyboard.press('Enter');
+  await page.getByTestId('reach-row').waitFor();
+  await page.getByRole('radio', { name: /^Talks/ }).click();
   await expect(page.getByTestId('talks')).toContainText('None yet');
 });
 

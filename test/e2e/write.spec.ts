@@ -134,6 +134,7 @@ test(
     await expect(news.getByTestId('accept-news')).toHaveCount(first - 1);
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(news.getByTestId('accept-news')).toHaveCount(first);
+    await news.getByTestId('day-row').first().getByRole('button').first().click();
     await news.getByTestId('dismiss-news').first().click();
     await isSaved(page);
     await page.reload();

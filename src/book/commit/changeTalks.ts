@@ -9,7 +9,7 @@ import {
   summariesArrived,
   talksChanged,
 } from '@/book/state';
-import { KEYS, parseJson, parseStoredShard } from '@/book/store';
+import { KEYS, keysUnder,parseJson, parseStoredShard } from '@/book/store';
 import { inBatches } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { monthOf, parseTalk, summarySchema, type Talk, type TalkSummary, withTalk } from '@/core/talks';
@@ -112,7 +112,7 @@ export function parseShard(text: string | null | undefined): Talk[] {
 export function readAllTalks(): AppThunk<Promise<Talk[]>> {
   return async (_, __, services) => {
     await services.writer.flush();
-    const keys = (await services.storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks));
+    const keys = keysUnder(await services.storage.getAllKeys(), KEYS.talks);
     const talks: Talk[] = [];
     for (const key of keys.sort()) {
       talks.push(...parseShard(await services.storage.getItem(key)));

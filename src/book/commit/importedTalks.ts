@@ -1,5 +1,5 @@
 import { type AppThunk, noticeShown, selectShards, summariesArrived, talksChanged } from '@/book/state';
-import { KEYS } from '@/book/store';
+import { KEYS, keysUnder } from '@/book/store';
 import type { Uid } from '@/core/card';
 import { parseTalk, type Talk, type TalkSummary, withTalk } from '@/core/talks';
 import { texts } from '@/texts/book/commit';
@@ -39,7 +39,7 @@ function removeNow(intake: string): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     const summaries = new Map<Uid, TalkSummary>();
     const concerned = new Set<Uid>();
-    const keys = (await services.storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks)).sort();
+    const keys = keysUnder(await services.storage.getAllKeys(), KEYS.talks).sort();
     for (const [i, key] of keys.entries()) {
       const month = key.slice(KEYS.talks.length);
       const { gone, left } = await services.writer.shards.removeIntake(month, intake);

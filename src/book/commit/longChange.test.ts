@@ -2,7 +2,7 @@ import { edited, type Step } from '@/book/history';
 import { openBook } from '@/book/openBook';
 import { selectSteps, selectUnfinished } from '@/book/state';
 import { KEYS } from '@/book/store';
-import type { EndingStorage} from '@/book/testing';
+import type { EndingStorage } from '@/book/testing';
 import { closedAnywhere, MemoryStorage, openTestBook, put } from '@/book/testing';
 import { type Card, newCard } from '@/core/card';
 

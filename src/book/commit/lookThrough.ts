@@ -1,5 +1,5 @@
 import type { AppThunk } from '@/book/state';
-import { KEYS, parseJson, parseStoredShard } from '@/book/store';
+import { KEYS, namesUnder,parseJson, parseStoredShard } from '@/book/store';
 import { inBatches, isObject } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { isSameSummary, parseTalk, summarySchema, type TalkSummary, withTalk } from '@/core/talks';
@@ -47,10 +47,10 @@ export function lookThroughStore(isFull: boolean): AppThunk<Promise<void>> {
     if (!isDue) return writer.put(KEYS.upkeep, JSON.stringify({ ...last, at: now }));
     await writer.flush();
     const keys = await storage.getAllKeys();
-    const steps = new Set(under(keys, KEYS.step));
+    const steps = new Set(namesUnder(keys, KEYS.step));
     const idOf = (name: string) => name.slice(0, -pieceKey('', 0).length);
     const orphans = [KEYS.piece, KEYS.pieceFiles].flatMap((prefix) =>
-      under(keys, prefix).flatMap((name) => (steps.has(idOf(name)) ? [] : [`${prefix}${name}`])),
+      namesUnder(keys, prefix).flatMap((name) => (steps.has(idOf(name)) ? [] : [`${prefix}${name}`])),
     );
     if (orphans.length > 0) await writer.remove(orphans);
     const used = new Set<string>();
@@ -61,7 +61,7 @@ export function lookThroughStore(isFull: boolean): AppThunk<Promise<void>> {
         for (const id of idsIn(text)) used.add(id);
       await services.yieldToPage();
     }
-    const unused = [...new Set([...under(keys, KEYS.photo), ...under(keys, KEYS.thumb)])].filter(
+    const unused = [...new Set([...namesUnder(keys, KEYS.photo), ...namesUnder(keys, KEYS.thumb)])].filter(
       (id) => !used.has(id),
     );
     const before = new Set(now - last.at >= DAY_MS ? last.unused : []);
@@ -76,10 +76,6 @@ export function lookThroughStore(isFull: boolean): AppThunk<Promise<void>> {
 /** Records that name no file, or have been looked through by themselves. */
 const NAME_NO_FILES = [KEYS.photo, KEYS.thumb, KEYS.talks, KEYS.rows, KEYS.summary, KEYS.piece, KEYS.upkeep];
 
-function under(keys: readonly string[], prefix: string): string[] {
-  return keys.flatMap((key) => (key.startsWith(prefix) ? [key.slice(prefix.length)] : []));
-}
-
 /** The files that a record names: as properties of cards, or, what a piece needs, as a list. */
 function idsIn(text: string | null): readonly string[] {
   if (text === null) return [];
@@ -92,7 +88,7 @@ function idsIn(text: string | null): readonly string[] {
 function lookThroughTalks(keys: readonly string[], used: Set<string>): AppThunk<Promise<void>> {
   return async (dispatch, _, { storage, writer, yieldToPage }) => {
     const made = new Map<Uid, TalkSummary>();
-    for (const month of under(keys, KEYS.talks).sort()) {
+    for (const month of namesUnder(keys, KEYS.talks).sort()) {
       const text = await storage.getItem(`${KEYS.talks}${month}`);
       const { talks, damaged } = parseStoredShard(text);
       if (damaged !== undefined) await writer.shards.setAside(month);
@@ -104,7 +100,7 @@ function lookThroughTalks(keys: readonly string[], used: Set<string>): AppThunk<
       await yieldToPage();
     }
     const wrong: Uid[] = [];
-    for (const some of inBatches([...new Set([...made.keys(), ...under(keys, KEYS.summary)])], PIECE)) {
+    for (const some of inBatches([...new Set([...made.keys(), ...namesUnder(keys, KEYS.summary)])], PIECE)) {
       const stored = await storage.getMany(some.map((uid) => `${KEYS.summary}${uid}`));
       for (const uid of some) {
         const { data } = summarySchema.safeParse(parseJson(stored[`${KEYS.summary}${uid}`]));

@@ -1,6 +1,6 @@
 import { outlivedSteps, type Step } from '@/book/history';
 import { type AppThunk, selectSettings, stepsGone } from '@/book/state';
-import { KEYS } from '@/book/store';
+import { KEYS, namesUnder } from '@/book/store';
 import { inBatches } from '@/core/base';
 import { localDay } from '@/platform';
 
@@ -15,7 +15,7 @@ export function readHistory(): AppThunk<Promise<Step[]>> {
   return async (_, __, services) => {
     await services.writer.flush();
     const keys = await services.storage.getAllKeys();
-    const ids = keys.flatMap((key) => (key.startsWith(KEYS.step) ? [key.slice(KEYS.step.length)] : []));
+    const ids = namesUnder(keys, KEYS.step);
     return (await readSteps(services, ids.sort())).steps;
   };
 }

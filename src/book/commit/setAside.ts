@@ -1,11 +1,11 @@
 import { type AppThunk, setAsideDiscarded } from '@/book/state';
-import { KEYS } from '@/book/store';
+import { KEYS, keysUnder } from '@/book/store';
 
 /** Records that could not be read, by the keys under which they stood. */
 export function readSetAside(): AppThunk<Promise<Record<string, string>>> {
   return async (_, __, { storage, writer }) => {
     await writer.flush();
-    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.aside));
+    const keys = keysUnder(await storage.getAllKeys(), KEYS.aside);
     const stored = await storage.getMany(keys);
     return Object.fromEntries(keys.map((key) => [key.slice(KEYS.aside.length), stored[key] ?? '']));
   };
@@ -14,7 +14,7 @@ export function readSetAside(): AppThunk<Promise<Record<string, string>>> {
 /** Removes what was set aside, once the user has it as a file. */
 export function discardSetAside(): AppThunk<Promise<void>> {
   return async (dispatch, _, { storage, writer }) => {
-    await writer.remove((await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.aside)));
+    await writer.remove(keysUnder(await storage.getAllKeys(), KEYS.aside));
     dispatch(setAsideDiscarded());
   };
 }

@@ -1,7 +1,7 @@
 import { type Job, writeBackupInWorker } from '@/book/clients';
 import { changeSettings, parseShard } from '@/book/commit';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
-import { KEYS, withPhotos } from '@/book/store';
+import { KEYS, keysUnder,withPhotos } from '@/book/store';
 import { withFiles } from '@/book/talks';
 import type { Card } from '@/core/card';
 import { monthOf, type Talk } from '@/core/talks';
@@ -54,7 +54,7 @@ export function backUpBook(onProgress: PackProgress = () => undefined): AppThunk
 /** The months that have talks, in order. */
 function monthsOfTalks(): AppThunk<Promise<string[]>> {
   return async (_, __, { storage, writer }) => {
-    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks));
+    const keys = keysUnder(await storage.getAllKeys(), KEYS.talks);
     const unwritten = writer.waitingTalks().flatMap(({ after }) => (after ? monthOf(after) : []));
     return [...new Set([...keys.map((key) => key.slice(KEYS.talks.length)), ...unwritten])].sort();
   };

@@ -1,7 +1,7 @@
 import { changeBook, finishLong, readAllTalks, undo } from '@/book/commit';
 import { openBook } from '@/book/openBook';
 import { selectCardsByUid, selectSettings, selectUnfinished } from '@/book/state';
-import type { EndingStorage} from '@/book/testing';
+import type { EndingStorage } from '@/book/testing';
 import { closedAnywhere, openTestBook } from '@/book/testing';
 import { type Card, newCard } from '@/core/card';
 import type { Talk } from '@/core/talks';

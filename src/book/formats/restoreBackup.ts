@@ -2,7 +2,7 @@ import { type Job, readBackupInWorker } from '@/book/clients';
 import { type BatchOptions, changeLong, type LongPiece, parseShard } from '@/book/commit';
 import { removed, type SideChange, type Step, type TalkChange } from '@/book/history';
 import { type AppThunk, diffSettings, selectCardsByUid, selectSettings, settingsSchema } from '@/book/state';
-import { detachPhotos, KEYS } from '@/book/store';
+import { detachPhotos, KEYS, keysUnder } from '@/book/store';
 import { withoutFiles } from '@/book/talks';
 import { inBatches, isSameJson, Pipe } from '@/core/base';
 import type { Card, Uid } from '@/core/card';
@@ -84,8 +84,20 @@ function monthOfChange({ before, after }: TalkChange): string {
   return talk ? monthOf(talk) : '';
 }
 
-/** Talks of one piece at most. */
-const MONTH = 4000;
+/** Talks of a month that are gathered at most. */
+const MONTH = 40_000;
+/** Talks of one piece at most: it writes the month anew, and the summaries of its people. */
+const TALKS = 1500;
+
+/** With the first of their people side by side, so that few summaries are written with each piece. */
+function byPeople(changes: readonly TalkChange[]): TalkChange[] {
+  const personOf = ({ before, after }: TalkChange) => (after ?? before)?.with[0] ?? '';
+  return changes
+    .map((change) => [personOf(change), change] as const)
+    .sort(([a], [b]) => (a < b ? -1 : Number(a > b)))
+    .map(([, change]) => change);
+}
+
 /** Cards that go at a time. */
 const PIECE = 200;
 
@@ -107,11 +119,12 @@ function piecesOf(file: Blob, isExact: boolean, read: ReadBackup): AppThunk<Asyn
         .filter(({ uid }) => !kept.has(uid));
       for (const some of inBatches([...gone], PIECE)) await pipe.give({ edits: some.map(removed), share01 });
     };
-    /** Talks of one month wait for each other: each time its shard and its people's summaries are written anew. */
+    /** Talks of one month wait for each other. */
     let month: TalkChange[] = [];
     const giveMonth = async () => {
-      if (month.length > 0) await pipe.give({ edits: [], talks: month, share01 });
+      const whole = month;
       month = [];
+      for (const talks of inBatches(byPeople(whole), TALKS)) await pipe.give({ edits: [], talks, share01 });
     };
     const gather = async (changes: readonly TalkChange[]) => {
       const [first, last] = [changes[0], month.at(-1)];
@@ -161,7 +174,7 @@ async function* stopping<T>(pieces: AsyncIterable<T>, job: Job<unknown>): AsyncI
 function readBookTalks(): AppThunk<Promise<BookTalks>> {
   return async (_, __, { storage, writer, yieldToPage }) => {
     await writer.flush();
-    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks)).sort();
+    const keys = keysUnder(await storage.getAllKeys(), KEYS.talks).sort();
     const monthOfId = new Map<string, string>();
     for (const key of keys) {
       const month = key.slice(KEYS.talks.length);

@@ -1,6 +1,7 @@
+import { inBatches } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { type Talk, type TalkSummary, withTalk } from '@/core/talks';
-import type { TextStorage } from '@/platform';
+import { type TextStorage, yieldToPage } from '@/platform';
 
 import { KEYS } from './keys';
 import { parseStoredShard, readSummaries, type StoredTalk } from './storedTalks';
@@ -14,6 +15,9 @@ export interface AddedTalks {
   readonly isDamaged: boolean;
 }
 
+/** People whose summaries are read at once. */
+const PEOPLE_AT_ONCE = 300;
+
 /** Works out how talks are added to the shard of a month: those that are in it already are left out. */
 export async function addToShard(
   storage: TextStorage,
@@ -24,9 +28,15 @@ export async function addToShard(
   const { talks: list, damaged } = parseStoredShard(await storage.getItem(key));
   const known = new Set<unknown>(list.map(({ id }) => id));
   const added = talks.filter(({ id }) => !known.has(id) && known.add(id));
-  const summaries = await readSummaries(storage, [...new Set(added.flatMap((one) => one.with))]);
+  const summaries = new Map<Uid, TalkSummary>();
+  // With many people each part is short by itself, and the page goes on in between.
+  for (const uids of inBatches([...new Set(added.flatMap((one) => one.with))], PEOPLE_AT_ONCE)) {
+    for (const [uid, summary] of await readSummaries(storage, uids)) summaries.set(uid, summary);
+    await yieldToPage();
+  }
   for (const talk of added)
     for (const uid of talk.with) summaries.set(uid, withTalk(summaries.get(uid), talk));
+  await yieldToPage();
   return {
     ...{ added, summaries, isDamaged: damaged !== undefined },
     records: {

@@ -3,7 +3,7 @@
  */
 export { BookWriter } from './bookWriter';
 export { attachPhotos, detachPhotos, withPhotos } from './detachPhotos';
-export { KEYS, SCHEMA_VERSION } from './keys';
+export { KEYS, keysUnder, namesUnder, SCHEMA_VERSION } from './keys';
 export { PhotoCache } from './photoCache';
 export { parseJson, readCards } from './readCards';
 export { parseStoredShard } from './storedTalks';

@@ -58,3 +58,13 @@ export const KEYS = {
   /** What the last import did. */
   importReport: 'importReport',
 } as const;
+
+/** The keys that begin with a prefix. */
+export function keysUnder(keys: readonly string[], prefix: string): string[] {
+  return keys.filter((key) => key.startsWith(prefix));
+}
+
+/** What those keys name: what stands after the prefix. */
+export function namesUnder(keys: readonly string[], prefix: string): string[] {
+  return keysUnder(keys, prefix).map((key) => key.slice(prefix.length));
+}

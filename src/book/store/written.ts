@@ -2,7 +2,7 @@ import type { TalkChange } from '@/book/history';
 import type { Card, Uid } from '@/core/card';
 import type { TalkSummary } from '@/core/talks';
 
-import { KEYS } from './keys';
+import { KEYS, namesUnder } from './keys';
 
 /** What other pages need to know after a write. */
 export interface Written {
@@ -47,15 +47,14 @@ export interface WriterEvents {
 
 /** What a write was, by the keys that were written. @param isQueued - whether the hub has still to be told of a card */
 export function describeWritten(written: ReadonlySet<string>, isQueued: (uid: Uid) => boolean): Written {
-  const under = (prefix: string) =>
-    [...written].flatMap((key) => (key.startsWith(prefix) ? [key.slice(prefix.length)] : []));
+  const keys = [...written];
   return {
-    uids: under(KEYS.card),
-    steps: under(KEYS.step),
+    uids: namesUnder(keys, KEYS.card),
+    steps: namesUnder(keys, KEYS.step),
     settings: written.has(KEYS.settings),
-    months: under(KEYS.talks),
-    summaries: under(KEYS.summary),
-    queued: under(KEYS.card).filter(isQueued),
+    months: namesUnder(keys, KEYS.talks),
+    summaries: namesUnder(keys, KEYS.summary),
+    queued: namesUnder(keys, KEYS.card).filter(isQueued),
     hub: written.has(KEYS.hub),
   };
 }

@@ -8,7 +8,7 @@ import {
   selectCardsByUid,
   selectSetAside,
 } from '@/book/state';
-import { detachPhotos, KEYS, parseJson } from '@/book/store';
+import { detachPhotos, KEYS, keysUnder,parseJson } from '@/book/store';
 import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
 import { fromHub, type Pull } from '@/core/sync';
 import { texts as shared } from '@/texts/base/shared';
@@ -55,7 +55,7 @@ function setAside(uid: Uid, card: unknown, message: string): AppThunk {
 export function takeSetAside(isQuiet: boolean): AppThunk<Promise<void>> {
   return async (dispatch, getState, { storage, writer }) => {
     if (!selectSetAside(getState()).some((name) => name.startsWith('hub:'))) return;
-    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(FROM_HUB));
+    const keys = keysUnder(await storage.getAllKeys(), FROM_HUB);
     if (keys.length === 0) return;
     const stored = await storage.getMany(keys);
     const readable = keys.flatMap((key) => {

@@ -1,7 +1,7 @@
 import { inTurn, newStep, noteStep, parseShard, putNow } from '@/book/commit';
 import type { TalkChange } from '@/book/history';
 import { type AppThunk, noticeShown, recordsSetAside, selectCardsByUid, selectSetAside } from '@/book/state';
-import { KEYS, parseJson } from '@/book/store';
+import { KEYS, keysUnder,parseJson } from '@/book/store';
 import { withoutFiles } from '@/book/talks';
 import { isSameJson } from '@/core/base';
 import { isPrivate, shownAs, type Uid } from '@/core/card';
@@ -94,7 +94,7 @@ function takeTalksSetAside(isQuiet: boolean): AppThunk<Promise<void>> {
   return async (dispatch, getState, { storage, writer }) => {
     if (!selectSetAside(getState()).some((name) => name.startsWith(FROM_HUB))) return;
     const prefix = `${KEYS.aside}${FROM_HUB}`;
-    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(prefix));
+    const keys = keysUnder(await storage.getAllKeys(), prefix);
     if (keys.length === 0) return;
     const stored = await storage.getMany(keys);
     const readable = keys.flatMap((key) => {

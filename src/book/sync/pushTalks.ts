@@ -1,6 +1,6 @@
 import { parseShard } from '@/book/commit';
 import { type AppThunk, exchangeFinished, selectCardsByUid, selectSummaries } from '@/book/state';
-import { KEYS, type RefusedTalk } from '@/book/store';
+import { KEYS, keysUnder,type RefusedTalk } from '@/book/store';
 import { withFiles } from '@/book/talks';
 import { inBatches } from '@/core/base';
 import { isPrivate, type Uid } from '@/core/card';
@@ -15,7 +15,7 @@ const MAX_LETTERS = 8_000_000;
 export function pushAllTalks(token: string): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
     await services.writer.flush();
-    const keys = (await services.storage.getAllKeys()).filter((key) => key.startsWith(KEYS.talks)).sort();
+    const keys = keysUnder(await services.storage.getAllKeys(), KEYS.talks).sort();
     for (const [done, key] of keys.entries()) {
       dispatch(exchangeFinished({ work: { done, total: keys.length, what: 'months' } }));
       const talks = parseShard(await services.storage.getItem(key));

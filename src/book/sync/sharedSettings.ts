@@ -13,7 +13,15 @@ import type { SharedRecord } from '@/core/sync';
 
 /** Settings of this device, not of the book. */
 const OWN: ReadonlySet<keyof Settings> = new Set([
-  ...(['scheme', 'typeScale', 'notifies', 'notifiedOn', 'lastBackupAt', 'backupRemindedAt'] as const),
+  ...([
+    'scheme',
+    'typeScale',
+    'singleKeys',
+    'notifies',
+    'notifiedOn',
+    'lastBackupAt',
+    'backupRemindedAt',
+  ] as const),
   ...(['table', 'recentActs', 'tableColumns', 'historyYears', 'historyMegabytes'] as const),
 ]);
 

@@ -40,7 +40,7 @@ const reading =
   });
 
 const options = {
-  ...{ source: 'letters.mbox', withTexts: true, isQuiet: true },
+  ...{ source: 'letters.mbox', withTexts: true },
   ...{ onProgress: () => undefined, onJob: () => undefined },
 };
 

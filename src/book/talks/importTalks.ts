@@ -79,6 +79,8 @@ function take(
 ): AppThunk<Promise<ImportedTalks>> {
   return async (dispatch, getState) => {
     const note = (step: Step) => void dispatch(noteStep(step, undefined, []));
+    // What comes by itself comes again by itself, and nobody is asked about it.
+    const underWay = options.isQuiet === true ? {} : { todo: UNDER_WAY };
     let isNoted = false;
     let added = 0;
     let last: [share01: number, messages: number] = [0, 0];
@@ -91,10 +93,10 @@ function take(
         withTexts: options.withTexts,
       },
       async (month, talks) => {
-        if (!isNoted) note({ ...begun, todo: UNDER_WAY });
+        if (!isNoted) note({ ...begun, ...underWay });
         isNoted = true;
         added += (await dispatch(storeTalks(month, talks))).length;
-        note({ ...begun, talks: added, todo: UNDER_WAY });
+        note({ ...begun, talks: added, ...underWay });
         say();
       },
       (share01, messages) => {

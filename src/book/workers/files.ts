@@ -78,6 +78,8 @@ export interface FilesApi {
 
 /** Cards handed over per batch. */
 const BATCH = 250;
+/** Octets of an archive that are put away together: a file of many small parts takes its time to be handed out. */
+const PART_SIZE = 4_000_000;
 /** Values of a column that are shown. */
 const SAMPLES = 3;
 
@@ -99,11 +101,22 @@ const api: FilesApi = {
   headings: () => csvHeadings(toWrite),
   writeBackup: async (source, settings, made) => {
     const parts: Blob[] = [];
+    let chunks: BlobPart[] = [];
+    let size = 0;
+    // What has been packed needn't stay in memory: a browser puts large blobs on the disk.
+    const putAway = () => {
+      parts.push(new Blob(chunks));
+      [chunks, size] = [[], 0];
+    };
     await writeBackup(
       { cards: piecesOf(() => source.cards()), talks: piecesOf(() => source.talks()), settings, made },
-      // What has been packed needn't stay in memory: a browser puts large blobs on the disk.
-      (bytes) => parts.push(new Blob([bytes as BlobPart])),
+      (bytes) => {
+        chunks.push(bytes as BlobPart);
+        size += bytes.length;
+        if (size > PART_SIZE) putAway();
+      },
     );
+    putAway();
     return new Blob(parts, { type: 'application/zip' });
   },
   readBackup: (file, sinks) =>

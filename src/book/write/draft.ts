@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 import type { AppThunk } from '@/book/state';
-import { KEYS, parseJson } from '@/book/store';
+import { KEYS, keysUnder,parseJson } from '@/book/store';
 import type { Uid } from '@/core/card';
 
 const toSchema = z.discriminatedUnion('kind', [
@@ -70,7 +70,7 @@ const laidSchema = z.object({ at: z.string(), draft: draftSchema });
 export function readDrafts(): AppThunk<Promise<SavedDraft[]>> {
   return async (_, __, { storage, writer }) => {
     await writer.flush();
-    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.aDraft));
+    const keys = keysUnder(await storage.getAllKeys(), KEYS.aDraft);
     const stored = await storage.getMany(keys);
     const laid = keys.flatMap((key) => {
       const { data } = laidSchema.safeParse(parseJson(stored[key]));

@@ -26,7 +26,7 @@ export { type MailHead, readMailHead } from './mail/readMailHead';
 export { type TalkMatcher, toCorrespondence } from './mail/toCorrespondence';
 export { acceptNews, isStillNews, type News, NEWS_WORDS, newsSchema, type Signature } from './news/news';
 export { newsBetween } from './news/newsBetween';
-export { formatAgo, standingOf } from './standing';
+export { formatAgo, type Standing, standingOf } from './standing';
 export { isSameSummary, summarise, summarySchema, type TalkSummary, usualGap, withTalk } from './summary';
 export {
   type Direction,

@@ -1,11 +1,16 @@
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
 import { type Card, type Reach, reachOf } from '@/core/card';
 import type { TalkKind } from '@/core/talks';
+import { cardPath } from '@/platform';
+import { go } from '@/platform/navigation';
+import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/card/card';
-import { Globe, type Icon, LinkAct, Mail, MapPin, MessageSquare, Phone } from '@/ui';
+import { Globe, type Icon, LinkAct, Mail, MapPin, MessageSquare, NextAct, NotebookPen, Phone } from '@/ui';
 
+import { PlanActs } from './talk/PlannedPart';
 import { TalkSheet } from './talk/TalkSheet';
 
 const WAYS: readonly (readonly [keyof Reach, string, Icon])[] = [
@@ -19,32 +24,57 @@ const WAYS: readonly (readonly [keyof Reach, string, Icon])[] = [
 /** Ways of reaching somebody that become a talk. */
 const TALKS: Partial<Record<keyof Reach, TalkKind>> = { call: 'call', message: 'message', write: 'mail' };
 
-/** The ways to reach somebody, as words with icons; a way the card has nothing for is not offered. */
-export function ReachRow({ card, country }: { readonly card: Card; readonly country: string }) {
+interface ReachRowProps {
+  /** With what the cards say that it stands for. */
+  readonly card: Card;
+  /** What talks and plans are noted on; undefined for a list, which talks to nobody. */
+  readonly own: Card | undefined;
+  readonly country: string;
+}
+
+/** Noting a talk, and the ways to reach somebody; a way the card has nothing for is not offered. */
+export function ReachRow({ card, own, country }: ReachRowProps) {
   const reach = reachOf(card, country);
-  const open = WAYS.flatMap(([way, label, icon]) => {
+  const ways = WAYS.flatMap(([way, label, icon]) => {
     const uri = reach[way];
     return uri === undefined ? [] : [{ way, label, icon, uri }];
   });
   const [begun, setBegun] = useState<TalkKind>();
-  if (open.length === 0) return null;
+  const { talk: asked } = useLocalSearchParams<{ talk?: string }>();
+  const open = begun ?? (asked === 'new' ? 'call' : undefined);
+  const close = () => {
+    setBegun(undefined);
+    // Coming back to this address later doesn't open the sheet again.
+    if (asked !== undefined) go(cardPath(card.uid), 'replace');
+  };
+  if (!own && ways.length === 0) return null;
   return (
-    <View className="flex-row flex-wrap gap-x-4 border-b border-rule py-2" testID="reach-row">
-      {open.map(({ way, label, icon, uri }) => (
+    <View className="flex-row flex-wrap items-center gap-x-1" testID="reach-row">
+      {own ? (
+        <View className="mr-3">
+          <NextAct
+            label={shared.noteTalk}
+            icon={NotebookPen}
+            onPress={() => setBegun('call')}
+            testID="note-talk"
+          />
+        </View>
+      ) : null}
+      {ways.map(({ way, label, icon, uri }) => (
         <LinkAct
           key={way}
           label={label}
           icon={icon}
           uri={uri}
+          iconOnly
           onPress={() => {
             const kind = TALKS[way];
             if (kind) setBegun(kind);
           }}
         />
       ))}
-      {begun === undefined ? null : (
-        <TalkSheet uid={card.uid} kind={begun} onClose={() => setBegun(undefined)} />
-      )}
+      {own ? <PlanActs card={own} /> : null}
+      {open === undefined || !own ? null : <TalkSheet uid={own.uid} kind={open} onClose={close} />}
     </View>
   );
 }

@@ -3,12 +3,16 @@
  */
 export {
   CardPage,
+  CardPane,
   ChosenBar,
   EditPage,
   FollowUpActs,
+  FollowUpLikely,
+  LikelyAct,
   loadCardWork,
   MeetingActs,
+  MeetingLikely,
   NewCardPage,
-  PersonActs,
+  PersonOpened,
   preloadCardPages,
 } from './lazy';

@@ -1,5 +1,5 @@
 import { usePathname } from 'expo-router';
-import { lazy, type ReactNode, Suspense } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect } from 'react';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
 
@@ -12,14 +12,17 @@ import {
   useAppSelector,
 } from '@/book/state';
 import { isInPlace, PLACES, QuickLine, type QuickPlans, QuickPlansContext } from '@/places/find';
-import { bookName } from '@/platform';
+import { allowSingleKeys, bookName, PAGE_ID } from '@/platform';
+import { closeByBack } from '@/platform/navigation';
 import { texts } from '@/texts/frame/frame';
-import { EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
+import { BackContext, EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
 
 import { NavLink } from './NavLink';
 import { Notices } from './Notices';
 import { SaveState } from './SaveState';
+import { SkipLink } from './SkipLink';
 import { StandingBars } from './StandingBars';
+import { usePageFocus } from './usePageFocus';
 import { usePageKeys } from './usePageKeys';
 import { usePageState } from './usePageState';
 
@@ -40,7 +43,9 @@ export function Frame({ children, loadPlans }: FrameProps) {
     <Provider store={store}>
       <ServicesProvider value={services}>
         <QuickPlansContext value={loadPlans}>
-          <Themed>{children}</Themed>
+          <BackContext value={closeByBack}>
+            <Themed>{children}</Themed>
+          </BackContext>
         </QuickPlansContext>
       </ServicesProvider>
     </Provider>
@@ -48,12 +53,14 @@ export function Frame({ children, loadPlans }: FrameProps) {
 }
 
 function Themed({ children }: { readonly children: ReactNode }) {
-  const { scheme, typeScale } = useAppSelector(selectSettings);
+  const { scheme, typeScale, singleKeys } = useAppSelector(selectSettings);
+  useEffect(() => allowSingleKeys(singleKeys), [singleKeys]);
   const { isWide } = useWide();
   const isRead = useAppSelector(selectReading) === undefined;
   const fault = useAppSelector(selectOpenFault);
   const { isHelpOpen, closeHelp } = usePageKeys();
   usePageState();
+  usePageFocus();
   const content =
     fault === undefined ? (
       children
@@ -63,6 +70,7 @@ function Themed({ children }: { readonly children: ReactNode }) {
   return (
     <ThemeProvider scheme={scheme} typeScale={typeScale}>
       <Suspense fallback={null}>{isRead ? <Housekeeping /> : null}</Suspense>
+      <SkipLink />
       {isWide ? <Wide>{content}</Wide> : <Phone>{content}</Phone>}
       <Suspense fallback={null}>{isHelpOpen ? <KeysSheet isOpen onClose={closeHelp} /> : null}</Suspense>
     </ThemeProvider>
@@ -96,7 +104,7 @@ function Wide({ children }: { readonly children: ReactNode }) {
       </View>
       <View className="min-w-0 flex-1">
         <QuickLine />
-        <View role="main" className="min-h-0 flex-1">
+        <View role="main" nativeID={PAGE_ID} tabIndex={-1} className="min-h-0 flex-1">
           {children}
         </View>
         <StandingBars />
@@ -110,7 +118,7 @@ function Phone({ children }: { readonly children: ReactNode }) {
   const pathname = usePathname();
   return (
     <View className="flex-1 bg-paper">
-      <View role="main" className="min-h-0 flex-1">
+      <View role="main" nativeID={PAGE_ID} tabIndex={-1} className="min-h-0 flex-1">
         {children}
       </View>
       <StandingBars />

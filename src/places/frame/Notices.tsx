@@ -19,16 +19,22 @@ export function Notices() {
     const timer = setTimeout(() => dispatch(noticeClosed(id)), SHOWN_MS);
     return () => clearTimeout(timer);
   }, [dispatch, id, isError]);
-  if (!notice) return null;
-  const { changeId } = notice;
-  return (
+  const changeId = notice?.changeId;
+  const bar = notice ? (
     <View className="px-3 pb-2">
       <NoticeBar
         text={notice.text}
         tone={notice.tone}
-        onUndo={changeId === undefined ? undefined : () => dispatch(undo(changeId))}
+        onUndo={changeId === undefined ? undefined : () => void dispatch(undo(changeId))}
         onClose={() => dispatch(noticeClosed(notice.id))}
       />
     </View>
+  ) : null;
+  // A region that comes together with its text isn't read out: both are there from the start (WAI-ARIA 1.2, live regions).
+  return (
+    <>
+      <View role="status">{isError ? null : bar}</View>
+      <View role="alert">{isError ? bar : null}</View>
+    </>
   );
 }

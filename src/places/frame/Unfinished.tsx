@@ -23,7 +23,7 @@ function UnfinishedImport({ step }: { readonly step: Step }) {
       <View className="flex-row flex-wrap gap-x-5">
         <Act
           label={texts.readTheFileAgain}
-          onPress={() => void keep().then(() => go('/import'))}
+          onPress={() => void keep().then(() => go('/import/talks'))}
           testID="finish-import"
         />
         <Act label={texts.keepWhatCame} tone="faded" onPress={() => void keep()} testID="keep-import" />

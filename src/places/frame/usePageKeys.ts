@@ -11,8 +11,9 @@ export function usePageKeys(): { isHelpOpen: boolean; closeHelp: () => void } {
   const [isHelpOpen, setHelpOpen] = useState(false);
   useEffect(
     () =>
-      onKeyPress(({ key, isCommand, isShift, isTyping }) => {
-        if (isTyping) return false;
+      onKeyPress(({ key, isCommand, isShift, isTyping, isInDialog }) => {
+        // A sheet has the keys to itself: nobody means to leave the page from there.
+        if (isTyping || isInDialog) return false;
         const lower = key.toLowerCase();
         if (isCommand && lower === 'z') void dispatch(isShift ? redo() : undo());
         else if (isCommand && lower === 'y') void dispatch(redo());

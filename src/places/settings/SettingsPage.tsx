@@ -5,7 +5,7 @@ import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/settings/settings';
-import { Act, Choice, OverPage, TitledPart, Txt, usePageTitle } from '@/ui';
+import { Act, Choice, OverPage, Switch, TitledPart, Txt, usePageTitle } from '@/ui';
 
 import { BackupPart } from './BackupPart';
 import { CalendarPart } from './CalendarPart';
@@ -80,6 +80,15 @@ export function SettingsPage() {
           options={SIZES}
           value={String(settings.typeScale) as '1'}
           onChange={(size) => dispatch(changeSettingsUndoably(texts.sizeOfType, { typeScale: Number(size) }))}
+        />
+      </TitledPart>
+      <TitledPart title={texts.keyboard}>
+        <Switch
+          label={texts.singleKeys}
+          hint={texts.whatSingleKeysDo}
+          isOn={settings.singleKeys}
+          onChange={(singleKeys) => dispatch(changeSettingsUndoably(texts.singleKeys, { singleKeys }))}
+          testID="single-keys"
         />
       </TitledPart>
       <TitledPart title={shared.yourOwnAddresses}>

@@ -6,7 +6,7 @@ import type { TodayPlan } from '@/core/talks';
 import { cardPath, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/talks/talks';
-import { Act, CalendarDays, ListRow, Txt } from '@/ui';
+import { ListRow, Txt } from '@/ui';
 
 import { type StripDay, type StripMark, stripOf } from './strip';
 import { WindowAct, WindowSheet } from './WindowSheet';
@@ -25,25 +25,20 @@ export function AlmanacStrip({ plan, days }: AlmanacStripProps) {
   const shown = strip.find(({ day }) => day === open);
   return (
     <View testID="almanac">
-      <View className="flex-row flex-wrap items-center justify-between gap-x-4">
-        <WindowAct days={days} onPress={() => setChoosing(true)} />
-        <Act
-          label={texts.year}
-          icon={CalendarDays}
-          tone="faded"
-          onPress={() => go('/today/year')}
-          testID="to-year"
-        />
-      </View>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} role="list" aria-label={texts.comingDays}>
-        {strip.map((one) => (
-          <Day
-            key={one.day}
-            {...one}
-            isOpen={one.day === open}
-            onPress={() => setOpen(one.day === open ? undefined : one.day)}
-          />
-        ))}
+      <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+        <View role="list" aria-label={texts.comingDays} className="flex-row">
+          {strip.map((one) => (
+            <Day
+              key={one.day}
+              {...one}
+              isOpen={one.day === open}
+              onPress={() => setOpen(one.day === open ? undefined : one.day)}
+            />
+          ))}
+        </View>
+        <View className="justify-end pl-3">
+          <WindowAct days={days} onPress={() => setChoosing(true)} />
+        </View>
       </ScrollView>
       {shown ? (
         <View testID="almanac-day">
@@ -82,7 +77,7 @@ function Day({
         aria-label={`${words}: ${entries.length === 0 ? texts.nothing : entries.map((entry) => entry.words).join(', ')}`}
         aria-expanded={isOpen}
         onPress={onPress}
-        className={`min-h-[60px] w-[44px] items-center justify-end border-b-2 pb-1 hover:bg-leaf ${isOpen ? 'border-berry bg-leaf' : 'border-rule'}`}
+        className={`min-h-[48px] w-[44px] items-center justify-end border-b-2 pb-1 hover:bg-leaf ${isOpen ? 'border-berry bg-leaf' : 'border-rule'}`}
       >
         <View className="h-[18px] flex-row items-end justify-center gap-[3px]">
           {marks.map((mark) => (

@@ -27,8 +27,20 @@ const cases: { name: string; plan: TodayPlan; sentence: string }[] = [
   {
     name: 'a full day',
     plan: { ...empty, greetings: [day('a', 0)], due: [due('b'), due('c')], late: [due('d')] },
-    sentence: '1 person to greet, 2 talks due, 1 late.',
+    sentence: 'One person to greet, two talks due, one late.',
+  },
+  {
+    name: 'several who are late',
+    plan: {
+      ...empty,
+      late: [
+        { ...due('e'), day: '2026-11-20' },
+        { ...due('d'), day: '2025-11-20' },
+      ],
+    },
+    sentence: 'Two late. Kit Lowther has waited longest.',
   },
 ];
 for (const { name, plan, sentence } of cases)
-  test(`the day in one sentence: ${name}`, () => expect(sentenceOf(plan)).toBe(sentence));
+  test(`the day in one sentence: ${name}`, () =>
+    expect(sentenceOf(plan, (uid) => ({ d: 'Kit Lowther', e: 'Ada' })[uid])).toBe(sentence));

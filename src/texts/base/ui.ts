@@ -6,6 +6,7 @@ export const texts = {
   for: 'For',
   against: 'Against',
   undo: 'Undo',
+  close: 'Close',
   closeMessage: 'Close message',
   backTo: (backLabel: string) => `Back to ${backLabel}`,
   stop: 'Stop',

@@ -2,6 +2,9 @@ import { countOf } from '../plural';
 
 /** The page of a card, as it is read. */
 export const texts = {
+  shownOfCard: 'Shown of the card',
+  talksCounted: (count: number) => (count === 0 ? 'Talks' : `Talks ${count}`),
+  details: 'Details',
   default: 'Default',
   bellTwoNotesThatFade: 'Bell: two notes that fade',
   woodThreeKnocks: 'Wood: three knocks',

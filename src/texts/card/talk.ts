@@ -2,6 +2,13 @@ import { countOf } from '../plural';
 
 /** Talks, reminders and appointments on a card. */
 export const texts = {
+  talksInYear: (count: number) =>
+    `${countOf(count, { one: 'talk', other: 'talks' })} in the last twelve months; the chart`,
+  moreOfTalk: 'Kind, day, people, files',
+  afterTalk: 'After a talk',
+  callNamed: (name: string) => `Call ${name}`,
+  messageNamed: (name: string) => `Message ${name}`,
+  writeNamed: (name: string) => `Write to ${name}`,
   inTenDaysFirst: 'in ten days, first week of March',
   inTenDaysOr3: '“in ten days” or “3 March”',
   enterFutureDaySuch: (example: string) => `Enter a future day, such as ${example}`,
@@ -95,8 +102,6 @@ export const texts = {
   hideTheirPosts: 'Hide their posts',
   hideWhatPublishes: (host: string) => `Hide what ${host} publishes`,
   talks: 'Talks',
-  hideChart: 'Hide the chart',
-  chart: 'Chart',
   noneYetAfterCall: 'None yet. After a call or a message from here you can note two or three lines.',
   talkCount: (count: number) => countOf(count, { one: 'talk', other: 'talks' }),
   talksSince: (count: number, day: string) =>

@@ -1,4 +1,4 @@
-import { countOf, pluralOf } from '../plural';
+import { countInWords, countOf, pluralOf } from '../plural';
 
 /** Today, the almanac and the year; rhythms and closeness. */
 export const texts = {
@@ -60,7 +60,10 @@ export const texts = {
   onAnotherCardThatDevice: 'on another card that a device brought',
   newsNoticed: 'News noticed',
   moreCount: (count: number) => `${count} more`,
-  another: 'Another',
+  newWord: 'A',
+  anotherWord: 'Another',
+  openCard: 'Open card',
+  openCardOf: (name: string) => `Open the card of ${name}`,
   now: (before: string) => `now ${before}`,
   on: (word: string, day: string) => `${word} on ${day}`,
   add: 'Add',
@@ -68,11 +71,13 @@ export const texts = {
   acceptFor: (shown: string, name: string) => `Accept ${shown} for ${name}`,
   dismiss: 'Dismiss',
   dismissFor: (shown: string, name: string) => `Dismiss ${shown} for ${name}`,
-  peopleToGreet: (count: number) => `${countOf(count, { one: 'person', other: 'people' })} to greet`,
-  meetingCount: (count: number) => countOf(count, { one: 'meeting', other: 'meetings' }),
-  thingsToFollowUp: (count: number) => `${countOf(count, { one: 'thing', other: 'things' })} to follow up`,
-  talksDue: (count: number) => `${countOf(count, { one: 'talk', other: 'talks' })} due`,
-  lateCount: (count: number) => `${count} late`,
+  peopleToGreet: (count: number) => `${countInWords(count, { one: 'person', other: 'people' })} to greet`,
+  meetingCount: (count: number) => countInWords(count, { one: 'meeting', other: 'meetings' }),
+  thingsToFollowUp: (count: number) => `${countInWords(count, { one: 'thing', other: 'things' })} to follow up`,
+  talksDue: (count: number) => `${countInWords(count, { one: 'talk', other: 'talks' })} due`,
+  lateCount: (count: number) => countInWords(count, { one: 'late', other: 'late' }),
+  hasWaitedLongest: (name: string) => `${name} has waited longest.`,
+  todayIs: (day: string) => `Today, ${day}`,
   nothingHasToBeDone: 'Nothing has to be done today; somebody might like to hear from you.',
   freeDayNextBirthday: (count: number) =>
     `A free day. The next birthday or anniversary is in ${countOf(count, { one: 'day', other: 'days' })}.`,

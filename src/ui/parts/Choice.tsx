@@ -2,6 +2,7 @@ import { Pressable, View } from 'react-native';
 
 import { Check } from '../icons';
 import { useColours } from '../theme/ThemeProvider';
+import { radioProps } from './keyProps';
 import { Txt } from './Txt';
 
 interface ChoiceProps<T extends string> {
@@ -24,6 +25,7 @@ export function Choice<T extends string>({ name, options, value, onChange }: Cho
             role="radio"
             aria-checked={isChosen}
             onPress={() => onChange(option)}
+            {...radioProps(options, option, value, onChange)}
             className="min-h-[44px] flex-row items-center gap-3 border-b border-rule hover:bg-leaf active:bg-leaf"
           >
             <View className="w-5">

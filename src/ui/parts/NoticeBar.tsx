@@ -13,14 +13,10 @@ interface NoticeBarProps {
   readonly onClose: () => void;
 }
 
-/** What just happened, and how to take it back. Read out when it appears. */
+/** What just happened, and how to take it back; to be put into a live region. */
 export function NoticeBar({ text, tone, onUndo, onClose }: NoticeBarProps) {
   return (
-    <View
-      role={tone === 'error' ? 'alert' : 'status'}
-      testID="notice"
-      className="flex-row items-center gap-2 border border-rule bg-leaf pl-4 pr-1"
-    >
+    <View testID="notice" className="flex-row items-center gap-2 border border-rule bg-leaf pl-4 pr-1">
       <View className="min-w-0 flex-1 py-2">
         <Txt tone={tone === 'error' ? 'brick' : 'ink'}>{text}</Txt>
       </View>

@@ -1,7 +1,12 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, use, useEffect, useRef } from 'react';
 import { Modal, Pressable, ScrollView, View } from 'react-native';
 
+import { texts } from '@/texts/base/ui';
+
+import { X } from '../icons';
+import { BackContext } from '../theme/backContext';
 import { useWide } from '../theme/useWide';
+import { Act } from './Act';
 import { Txt } from './Txt';
 
 interface SheetProps {
@@ -11,9 +16,18 @@ interface SheetProps {
   readonly children: ReactNode;
 }
 
-/** A leaf over the page: from below on a phone, in the middle on a wide screen. Escape and a press beside it close it. */
+/**
+ * A leaf over the page: from below on a phone, in the middle on a wide screen. Its Close, Escape, a press beside it and the
+ * browser's back close it.
+ */
 export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
   const { isWide } = useWide();
+  const close = useRef(onClose);
+  useEffect(() => {
+    close.current = onClose;
+  });
+  const closeByBack = use(BackContext);
+  useEffect(() => (isOpen ? closeByBack(() => close.current()) : undefined), [isOpen, closeByBack]);
   return (
     <Modal
       visible={isOpen}
@@ -25,12 +39,18 @@ export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
       <View className={`flex-1 ${isWide ? 'items-center justify-center' : 'justify-end'}`}>
         <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-[#000]/50" />
         <View
-          className={`max-h-[85%] border-rule bg-paper px-5 pb-5 pt-4 ${isWide ? 'w-[460px] rounded-stamp border' : 'w-full border-t'}`}
+          className={`max-h-[85%] border-rule bg-paper px-5 pb-5 pt-2 ${isWide ? 'w-[460px] rounded-stamp border' : 'w-full border-t'}`}
         >
-          <Txt font="serif" size="title" heading={2}>
-            {title}
-          </Txt>
+          <View className="pr-10 pt-2">
+            <Txt font="serif" size="title" heading={2}>
+              {title}
+            </Txt>
+          </View>
           <ScrollView className="mt-2">{children}</ScrollView>
+          {/* After what the sheet is for, so that the focus begins there. */}
+          <View className="absolute right-2 top-1">
+            <Act label={texts.close} icon={X} iconOnly tone="faded" onPress={onClose} testID="close-sheet" />
+          </View>
         </View>
       </View>
     </Modal>

@@ -8,11 +8,11 @@ interface StampProps {
   /** An organisation's stamp lies on its side. */
   readonly isOrg: boolean;
   readonly photo?: string | undefined;
-  readonly size?: 'row' | 'card';
+  readonly size?: 'day' | 'row' | 'card';
 }
 
 /** Width and height in px: upright 4:5 for a person, 5:4 for an organisation. */
-const SIZES = { row: { short: 36, long: 45 }, card: { short: 72, long: 90 } };
+const SIZES = { day: { short: 29, long: 36 }, row: { short: 36, long: 45 }, card: { short: 72, long: 90 } };
 
 /** A portrait, or the initials where there is none. It says nothing to a screen reader: the name stands beside it. */
 export function Stamp({ initials, isOrg, photo, size = 'row' }: StampProps) {
@@ -26,7 +26,7 @@ export function Stamp({ initials, isOrg, photo, size = 'row' }: StampProps) {
       className="items-center justify-center overflow-hidden rounded-stamp border border-rule bg-leaf"
     >
       {photo === undefined ? (
-        <Txt font="serif" size={size === 'row' ? 'text' : 'head'}>
+        <Txt font="serif" size={size === 'card' ? 'head' : size === 'row' ? 'text' : 'small'}>
           {initials}
         </Txt>
       ) : (

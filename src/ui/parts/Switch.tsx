@@ -2,6 +2,7 @@ import { Pressable, View } from 'react-native';
 
 import { texts } from '@/texts/base/ui';
 
+import { keyProps } from './keyProps';
 import { Txt } from './Txt';
 
 interface SwitchProps {
@@ -20,6 +21,7 @@ export function Switch({ label, hint, isOn, onChange, testID }: SwitchProps) {
       aria-checked={isOn}
       aria-label={hint === undefined ? label : `${label}: ${hint}`}
       onPress={() => onChange(!isOn)}
+      {...keyProps({ ' ': () => onChange(!isOn) })}
       {...(testID === undefined ? {} : { testID })}
       className="min-h-[44px] flex-row items-center gap-3 border-b border-rule py-2 hover:bg-leaf active:bg-leaf"
     >

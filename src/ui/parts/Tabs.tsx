@@ -1,5 +1,6 @@
 import { Pressable, View } from 'react-native';
 
+import { radioProps } from './keyProps';
 import { Txt } from './Txt';
 
 interface TabsProps<T extends string> {
@@ -19,6 +20,7 @@ export function Tabs<T extends string>({ name, options, value, onChange }: TabsP
           role="radio"
           aria-checked={option === value}
           onPress={() => onChange(option)}
+          {...radioProps(options, option, value, onChange)}
           className="min-h-[44px] justify-center px-[13px] active:opacity-60"
         >
           <View className={`border-b-2 pb-1 ${option === value ? 'border-berry' : 'border-transparent'}`}>

@@ -3,6 +3,7 @@ import { Pressable, View } from 'react-native';
 
 import { Square, SquareCheck } from '../icons';
 import { useColours } from '../theme/ThemeProvider';
+import { keyProps } from './keyProps';
 
 interface TickProps {
   /** For screen readers: what is chosen or not. */
@@ -25,6 +26,7 @@ export function Tick({ name, isOn, onChange, children, hasLine = true, testID }:
       aria-checked={isOn}
       aria-label={name}
       onPress={() => onChange(!isOn)}
+      {...keyProps({ ' ': () => onChange(!isOn) })}
       {...(testID === undefined ? {} : { testID })}
       className={`min-h-[44px] flex-row items-center gap-3 py-2 hover:bg-leaf active:bg-leaf ${hasLine ? 'border-b border-rule' : ''}`}
     >

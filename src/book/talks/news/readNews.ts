@@ -1,7 +1,7 @@
 import { storeNews } from '@/book/commit';
 import type { StoredNews } from '@/book/history';
 import { type AppThunk, newsArrived, selectNewsById } from '@/book/state';
-import { KEYS, parseJson } from '@/book/store';
+import { KEYS, keysUnder,parseJson } from '@/book/store';
 import { type News, newsSchema } from '@/core/talks';
 
 /** Reads all of them, where that hasn't been done yet. */
@@ -9,7 +9,7 @@ export function readNewsOfPeople(): AppThunk<Promise<void>> {
   return async (dispatch, getState, { storage, writer }) => {
     if (selectNewsById(getState())) return;
     await writer.flush();
-    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(KEYS.news));
+    const keys = keysUnder(await storage.getAllKeys(), KEYS.news);
     const stored = await storage.getMany(keys);
     const all = Object.values(stored).flatMap((text) => parseStored(text) ?? []);
     dispatch(newsArrived(Object.fromEntries(all.map((one) => [one.news.id, one]))));

@@ -7,7 +7,7 @@ import {
   unfiledArrived,
   unfiledChanged,
 } from '@/book/state';
-import { KEYS, parseJson } from '@/book/store';
+import { KEYS, keysUnder,parseJson } from '@/book/store';
 import { inBatches } from '@/core/base';
 import { type Card, newCard, normalizeAddress, parseName, type Uid } from '@/core/card';
 import { mergeUnfiled, type Unfiled, unfiledSchema } from '@/core/talks';
@@ -49,7 +49,7 @@ export function readUnfiled(): AppThunk<Promise<void>> {
   return async (dispatch, getState, services) => {
     if (selectUnfiledByAddress(getState())) return;
     await services.writer.flush();
-    const keys = (await services.storage.getAllKeys()).filter((key) => key.startsWith(KEYS.unfiled));
+    const keys = keysUnder(await services.storage.getAllKeys(), KEYS.unfiled);
     const all = await readStored(services, keys);
     dispatch(unfiledArrived(Object.fromEntries(all.map((one) => [one.address, one]))));
   };

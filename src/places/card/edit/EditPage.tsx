@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 
 import { useCard, useServices } from '@/book/state';
 import { type Card, newCard, parseName, shownAs } from '@/core/card';
@@ -7,6 +7,7 @@ import { uidFromPath } from '@/platform';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/card/edit';
 
+import { beginWithDetails } from '../parts/firstShown';
 import { NoSuchCard } from '../parts/NoSuchCard';
 import { CardEditor } from './CardEditor';
 
@@ -17,6 +18,11 @@ export function EditPage() {
   // What editing began with: another page may change the card meanwhile.
   const [base, setBase] = useState(card ?? undefined);
   if (card && base?.uid !== card.uid) setBase(card);
+  const uid = base?.uid;
+  // What has been edited is what is looked at after it.
+  useEffect(() => {
+    if (uid !== undefined) beginWithDetails(uid);
+  }, [uid]);
   if (card === null) return <NoSuchCard uid={uidFromPath(part)} />;
   if (!base || base.uid !== card?.uid) return null;
   return <CardEditor key={base.uid} base={base} isNew={false} title={texts.edit(shownAs(base))} at={at} />;

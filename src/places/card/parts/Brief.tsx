@@ -26,23 +26,31 @@ interface BriefProps {
   readonly card: Card;
   /** In a narrow column, whatever the width of the page. */
   readonly isAside?: boolean;
+  /** Beside another page, which has its own title. */
+  readonly isPane?: boolean;
 }
 
 /** The head of a card: who it is and what to know before talking. */
-export function Brief({ card, isAside = false }: BriefProps) {
+export function Brief({ card, isAside = false, isPane = false }: BriefProps) {
   const { isWide: isWidePage } = useWide();
-  const isWide = isWidePage && !isAside;
+  const isWide = isWidePage && !isAside && !isPane;
   const media = portraitOf(card)?.[1];
   const stored = usePhoto(media?.blobId);
   const photo = stored ?? (media?.uri?.startsWith('data:image/') ? media.uri : undefined);
   const style = useAppSelector(selectNameStyle);
   const opener = card['cordialis.example:opener'];
   return (
-    <View className={`bg-leaf py-5 ${isWide ? 'flex-row flex-wrap gap-x-10 gap-y-4 px-6' : 'gap-4 px-5'}`}>
+    <View
+      className={`bg-leaf ${isWide ? 'flex-row flex-wrap gap-x-10 gap-y-4 px-6 py-5' : `gap-3 py-4 ${isWidePage ? 'px-6' : 'px-5'}`}`}
+    >
       <View className="min-w-0 flex-row gap-4">
         <Stamp initials={initialsOf(card)} isOrg={card.kind === 'org'} photo={photo} size="card" />
         <View className="min-w-0 flex-1 justify-center gap-1">
-          <Txt font="serif" size="head" {...(isAside ? {} : { heading: 1 as const, testID: 'card-name' })}>
+          <Txt
+            font="serif"
+            size="head"
+            {...(isAside ? {} : { heading: isPane ? (2 as const) : (1 as const), testID: 'card-name' })}
+          >
             {styledName(card, style) || shared.noNameYet}
           </Txt>
           <Lines card={card} />
@@ -50,10 +58,7 @@ export function Brief({ card, isAside = false }: BriefProps) {
         </View>
       </View>
       {opener === undefined ? null : (
-        <View className={isWide ? 'min-w-[240px] flex-1 justify-center' : ''}>
-          <Txt size="small" tone="faded" font="sansBold">
-            {texts.openWith}
-          </Txt>
+        <View className={isWide ? 'min-w-[240px] flex-1 justify-center' : ''} aria-label={texts.openWith}>
           <Txt font="serifItalic" size="title">
             {opener}
           </Txt>
@@ -73,9 +78,8 @@ function Lines({ card }: { readonly card: Card }) {
   const house = Object.values(card.organizations ?? {})[0]?.name ?? '';
   const work = [title, house === shown ? '' : house].filter(Boolean).join(', ');
   const address = preferredEntry(card.addresses, (entry) => placeOf(entry) !== '');
-  const lines = [phonetic, nickname === shown ? '' : nickname, work, address ? placeOf(address) : ''].filter(
-    Boolean,
-  );
+  const where = [work, address ? placeOf(address) : ''].filter(Boolean).join(' · ');
+  const lines = [phonetic, nickname === shown ? '' : nickname, where].filter(Boolean);
   return lines.map((line) => (
     <Txt key={line} tone="faded">
       {line}

@@ -22,17 +22,9 @@ export function FollowUpActs({ planned }: { readonly planned: PlannedFollowUp })
 }
 
 function ActsOnFollowUp({ card, planned }: { readonly card: Card; readonly planned: PlannedFollowUp }) {
-  const dispatch = useAppDispatch();
   const [open, setOpen] = useState<'note' | 'change'>();
-  const { id, text } = planned;
-  const put = (label: string, day: string | undefined) =>
-    void dispatch(
-      changeMany({
-        cards: [card],
-        label: `${label}: ${text}`,
-        change: (one) => withFollowUp(one, id, day === undefined ? undefined : { day, text }),
-      }),
-    );
+  const { text } = planned;
+  const put = useFollowUpChange(card, planned);
   return (
     <View className="flex-row flex-wrap gap-x-4">
       <Act
@@ -41,7 +33,7 @@ function ActsOnFollowUp({ card, planned }: { readonly card: Card; readonly plann
         icon={Check}
         tone="ink"
         onPress={() => put(texts.done, undefined)}
-        testID="follow-up-done"
+        testID="follow-up-done-word"
       />
       <Act
         label={texts.note}
@@ -57,25 +49,79 @@ function ActsOnFollowUp({ card, planned }: { readonly card: Card; readonly plann
         tone="faded"
         onPress={() => setOpen('change')}
       />
-      <View className="w-full flex-row flex-wrap gap-x-4">
-        <Act
-          label={texts.tomorrow}
-          name={texts.postponeUntilTomorrow(text)}
-          tone="faded"
-          onPress={() => put(texts.postponedByDay, addDays(localDay(), 1))}
-        />
-        <Act
-          label={texts.inWeek}
-          name={texts.postponeByWeek(text)}
-          tone="faded"
-          onPress={() => put(texts.postponedByWeek, addDays(localDay(), 7))}
-        />
-      </View>
+      <Act
+        label={texts.tomorrow}
+        name={texts.postponeUntilTomorrow(text)}
+        tone="faded"
+        onPress={() => put(texts.postponedByDay, addDays(localDay(), 1))}
+      />
+      <Act
+        label={texts.inWeek}
+        name={texts.postponeByWeek(text)}
+        tone="faded"
+        onPress={() => put(texts.postponedByWeek, addDays(localDay(), 7))}
+      />
       {open === 'note' ? <TalkSheet uid={card.uid} onClose={() => setOpen(undefined)} /> : null}
       {open === 'change' ? (
         <FollowUpSheet card={card} planned={planned} onClose={() => setOpen(undefined)} />
       ) : null}
     </View>
+  );
+}
+
+/** Moves a reminder to another day, or takes it off. */
+function useFollowUpChange(card: Card | null | undefined, { id, text }: PlannedFollowUp) {
+  const dispatch = useAppDispatch();
+  return (label: string, day: string | undefined) => {
+    if (!card) return;
+    void dispatch(
+      changeMany({
+        cards: [card],
+        label: `${label}: ${text}`,
+        change: (one) => withFollowUp(one, id, day === undefined ? undefined : { day, text }),
+      }),
+    );
+  };
+}
+
+/** The likeliest for a reminder: it has been done. */
+export function FollowUpLikely({ planned }: { readonly planned: PlannedFollowUp }) {
+  const card = useCard(planned.uid);
+  const put = useFollowUpChange(card, planned);
+  return (
+    <Act
+      label={texts.doneNamed(planned.text)}
+      icon={Check}
+      iconOnly
+      onPress={() => put(texts.done, undefined)}
+      testID="follow-up-done"
+    />
+  );
+}
+
+/** The likeliest for an appointment: to note what was said, or to change it while it is still to come. */
+export function MeetingLikely({ planned }: { readonly planned: PlannedMeeting }) {
+  const card = useCard(planned.uids[0] ?? '');
+  const [isOpen, setOpen] = useState(false);
+  if (!card) return null;
+  const { title, day } = planned.meeting;
+  const isToCome = day > localDay();
+  return (
+    <>
+      <Act
+        label={isToCome ? texts.changeMeeting(title) : texts.noteWhatWasSaidNamed(title)}
+        icon={isToCome ? Pencil : NotebookPen}
+        iconOnly
+        onPress={() => setOpen(true)}
+        testID="meeting-likely"
+      />
+      {isOpen && !isToCome ? (
+        <TalkSheet uid={card.uid} meeting={planned} onClose={() => setOpen(false)} />
+      ) : null}
+      {isOpen && isToCome ? (
+        <MeetingSheet card={card} planned={planned} onClose={() => setOpen(false)} />
+      ) : null}
+    </>
   );
 }
 

@@ -14,28 +14,16 @@ import { FollowUpActs, MeetingActs } from './PlannedActs';
 
 /** What is to come with somebody: appointments and things to be reminded of. */
 export function PlannedPart({ card }: { readonly card: Card }) {
-  const [open, setOpen] = useState<'remind' | 'meet'>();
   const meetings = useMeetingsOf(card);
   const followUps = Object.entries(card['cordialis.example:followUps'] ?? {}).sort(([, a], [, b]) =>
     a.day < b.day ? -1 : Number(a.day > b.day),
   );
+  if (meetings.length + followUps.length === 0) return null;
   return (
     <View className="pt-4" testID="planned">
-      <View className="flex-row flex-wrap items-center justify-between gap-x-5">
-        <Txt font="serif" size="title" heading={2}>
-          {texts.comingUp}
-        </Txt>
-        <View className="flex-row flex-wrap gap-x-5">
-          <Act label={texts.remindMe} icon={AlarmClock} onPress={() => setOpen('remind')} testID="remind" />
-          <Act
-            label={texts.meet}
-            name={texts.arrangeToMeet}
-            icon={CalendarPlus}
-            onPress={() => setOpen('meet')}
-            testID="meet"
-          />
-        </View>
-      </View>
+      <Txt size="small" font="sansBold" heading={2}>
+        {texts.comingUp}
+      </Txt>
       {meetings.map((planned) => (
         <View key={planned.id} className="border-b border-rule pt-2" testID="planned-meeting">
           <Line title={planned.meeting.title} second={meetingWords(planned)} />
@@ -49,9 +37,32 @@ export function PlannedPart({ card }: { readonly card: Card }) {
           <FollowUpActs planned={{ uid: card.uid, id, day, text }} />
         </View>
       ))}
+    </View>
+  );
+}
+
+/** Being reminded of somebody, and meeting them. */
+export function PlanActs({ card }: { readonly card: Card }) {
+  const [open, setOpen] = useState<'remind' | 'meet'>();
+  return (
+    <>
+      <Act
+        label={texts.remindMe}
+        icon={AlarmClock}
+        iconOnly
+        onPress={() => setOpen('remind')}
+        testID="remind"
+      />
+      <Act
+        label={texts.arrangeToMeet}
+        icon={CalendarPlus}
+        iconOnly
+        onPress={() => setOpen('meet')}
+        testID="meet"
+      />
       {open === 'remind' ? <FollowUpSheet card={card} onClose={() => setOpen(undefined)} /> : null}
       {open === 'meet' ? <MeetingSheet card={card} onClose={() => setOpen(undefined)} /> : null}
-    </View>
+    </>
   );
 }
 

@@ -1,4 +1,3 @@
-import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
@@ -15,15 +14,15 @@ import {
 } from '@/core/talks';
 import { cardPath, formatDay, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
-import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/card/talk';
-import { Act, ChartColumn, NotebookPen, Paperclip, Tabs, Txt, useColours } from '@/ui';
+import { Act, Paperclip, Tabs, Txt, useColours } from '@/ui';
 
 import { NoteText } from '../parts/NoteText';
 import { DIRECTION_SAID, KIND_ICONS, KIND_WORDS } from '../parts/talkWords';
 import { useFileOut } from '../parts/useFileOut';
 import { PostRow, PostsChoice } from './PostsPart';
 import { TalkChart } from './TalkChart';
+import { TalkGlance } from './TalkGlance';
 import { TalkSheet } from './TalkSheet';
 import { usePosts } from './usePosts';
 
@@ -31,22 +30,17 @@ interface TalksPartProps {
   readonly card: Card;
   /** Cards that it stands for. */
   readonly others?: readonly Card[];
+  /** Whether its heading stands over it; not where a tab says the same. */
+  readonly isTitled?: boolean;
 }
 
 /** Talks with somebody, the latest first; the first of all says when it began. */
-export function TalksPart({ card, others = [] }: TalksPartProps) {
+export function TalksPart({ card, others = [], isTitled = true }: TalksPartProps) {
   const { talks, count, more } = useTalksWith([card.uid, ...others.map(({ uid }) => uid)]);
   const summary = useAppSelector((state) => selectSummaries(state).get(card.uid));
   const first = summary?.first;
   const closeness = useCloseness(card.uid);
-  const [opened, setOpen] = useState<Talk | 'new'>();
-  const { talk: asked } = useLocalSearchParams<{ talk?: string }>();
-  const open = opened ?? (asked === 'new' ? 'new' : undefined);
-  const close = () => {
-    setOpen(undefined);
-    // Coming back to this address later doesn't open the sheet again.
-    if (asked !== undefined) go(cardPath(card.uid), 'replace');
-  };
+  const [open, setOpen] = useState<Talk>();
   const [isDrawn, setDrawn] = useState(false);
   const [kind, setKind] = useState<TalkKind | 'all'>('all');
   const shown = kind === 'all' ? talks : talks.filter((talk) => talk.kind === kind);
@@ -55,24 +49,13 @@ export function TalksPart({ card, others = [] }: TalksPartProps) {
   const lines = amongTalks(shown, published, more === undefined, (at) => localDay(Date.parse(at)));
   const kinds = TALK_KINDS.filter((one) => (summary?.kinds[one] ?? 0) > 0);
   return (
-    <View className="py-4" testID="talks">
-      <View className="flex-row items-center justify-between">
+    <View className="gap-1 py-4" testID="talks">
+      {isTitled ? (
         <Txt font="serif" size="title" heading={2}>
           {texts.talks}
         </Txt>
-        <View className="flex-row flex-wrap gap-x-5">
-          {count === 0 ? null : (
-            <Act
-              label={isDrawn ? texts.hideChart : texts.chart}
-              icon={ChartColumn}
-              tone="faded"
-              onPress={() => setDrawn(!isDrawn)}
-              testID="talk-chart"
-            />
-          )}
-          <Act label={shared.noteTalk} icon={NotebookPen} onPress={() => setOpen('new')} testID="note-talk" />
-        </View>
-      </View>
+      ) : null}
+      {count === 0 ? null : <TalkGlance uid={card.uid} isOpen={isDrawn} onPress={() => setDrawn(!isDrawn)} />}
       {isDrawn ? <TalkChart uid={card.uid} /> : null}
       {count === 0 ? (
         <Txt font="serifItalic" tone="faded">
@@ -112,7 +95,7 @@ export function TalksPart({ card, others = [] }: TalksPartProps) {
       ) : null}
       <PostsChoice card={card} posts={posts} />
       {open === undefined ? null : (
-        <TalkSheet uid={card.uid} {...(open === 'new' ? {} : { talk: open })} onClose={close} />
+        <TalkSheet uid={card.uid} talk={open} onClose={() => setOpen(undefined)} />
       )}
     </View>
   );
