@@ -24,6 +24,10 @@ module.exports = {
         [`${size / 16}rem`, { lineHeight: `${line / 16}rem` }],
       ]),
     ),
-    extend: { borderRadius: { stamp: '6px' }, screens: { wide: '900px', page: '1280px' } },
+    extend: {
+      keyframes: { appear: { from: { opacity: '0' }, to: { opacity: '1' } } },
+      borderRadius: { stamp: '6px' },
+      screens: { wide: '900px', page: '1280px' },
+    },
   },
 };

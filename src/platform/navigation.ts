@@ -19,7 +19,8 @@ export function goBack(otherwise: string): void {
 }
 
 function leave(proceed: () => void): void {
-  if (guard) guard(proceed);
+  if (goingBack) void goingBack.then(() => leave(proceed));
+  else if (guard) guard(proceed);
   else proceed();
 }
 
@@ -39,37 +40,73 @@ export function guardLeaving(ask: AskToLeave): () => void {
 }
 
 /** What lies over the page and is closed by the browser's back, the last on top. */
-const overPage: (() => void)[] = [];
+const overPage: { readonly name: string; readonly close: () => void }[] = [];
+let opened = 0;
 
 /**
- * Has the browser's back close what lies over the page, and not leave the page.
+ * Has the browser's back close what lies over the page, and not leave the page: the page is put into the browser's history
+ * a second time, and back goes to the first.
  *
  * @returns to be called once it is closed
  */
 export function closeByBack(close: () => void): () => void {
-  overPage.push(close);
+  opened += 1;
+  const one = { name: `over ${opened}`, close };
+  overPage.push(one);
+  history.pushState({ ...(history.state as object | null), over: one.name }, '');
   return () => {
-    const at = overPage.lastIndexOf(close);
+    const at = overPage.indexOf(one);
     if (at >= 0) overPage.splice(at, 1);
+    // Closed by something else than back. What closes it may also lead to another page: then that is the last one.
+    setTimeout(() => {
+      if ((history.state as { over?: unknown } | null)?.over === one.name) goBackQuietly();
+    }, 0);
   };
 }
 
-/** Whether the browser is on its way forward again after a back that was not meant to leave the page. */
+/** While the browser goes back to where a sheet was opened; who wants to go elsewhere waits for that. */
+let goingBack: Promise<void> | undefined;
+
+function goBackQuietly(): void {
+  goingBack = new Promise((resolve) => {
+    const listen = () => {
+      goingBack = undefined;
+      resolve();
+    };
+    arrivals.push(listen);
+    history.back();
+  });
+}
+
+/** In milliseconds: what asked the user is closed by then. */
+const CLOSING_MS = 20;
+
+/** Does something once the sheet that the user has just answered is out of the browser's history. */
+function afterClosing(act: () => void): void {
+  setTimeout(() => void (goingBack ?? Promise.resolve()).then(act), CLOSING_MS);
+}
+
+/** Told of the next of the browser's moves, each of its own. */
+const arrivals: (() => void)[] = [];
+
+/** Whether the browser is on its way forward again after a back that is being asked about. */
 let isReturning = false;
 
-/** The browser has gone back already, so it is sent forward again; what lies over the page goes, or the user is asked. */
+/** The browser has gone back already: what lies over the page goes; or it is sent forward again, and the user asked. */
 function onPopState(event: PopStateEvent): void {
-  if (!isReturning && !guard && overPage.length === 0) return;
+  const arrival = arrivals.shift();
+  const top = arrival || isReturning ? undefined : overPage.at(-1);
+  if (!arrival && !top && !guard) return;
   event.stopImmediatePropagation();
-  if (!isReturning) {
-    isReturning = true;
-    history.forward();
+  if (arrival) return arrival();
+  if (top) return top.close();
+  if (isReturning) {
+    isReturning = false;
+    guard?.(() => afterClosing(() => history.back()));
     return;
   }
-  isReturning = false;
-  const close = overPage.at(-1);
-  if (close) close();
-  else guard?.(() => history.back());
+  isReturning = true;
+  history.forward();
 }
 
 /**

@@ -18,6 +18,11 @@ export function nextFrame(): Promise<void> {
   return new Promise((resolve) => requestAnimationFrame(() => resolve()));
 }
 
+/** Takes away what stood in for the page before the program had been read (public/index.html). */
+export function removeSketch(): void {
+  document.getElementById('sketch')?.remove();
+}
+
 /** Puts words about the page's state on its root element, as data- attributes. */
 export function setPageState(state: Readonly<Record<string, string>>): void {
   Object.assign(document.documentElement.dataset, state);

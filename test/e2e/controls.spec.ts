@@ -71,6 +71,7 @@ test(
   WIDE_ONLY,
   async ({ page }) => {
     await openDemo(page, '/today');
+    await page.getByTestId('card-pane').waitFor();
     await page.keyboard.press('Tab');
     await expect(page.getByTestId('skip-link')).toBeFocused();
     await expect(page.getByTestId('skip-link')).toBeInViewport();
@@ -103,6 +104,7 @@ test('what has happened is said in a region that was there before', ONE_SIZE, as
 test('arrows walk the rows of the day, Enter opens one in place, Escape closes it', async ({ page }) => {
   await openDemo(page, '/today');
   const rows = page.locator('[id^="day-"]');
+  await rows.first().waitFor();
   await page.keyboard.press('ArrowDown');
   await expect(rows.first()).toBeFocused();
   await page.keyboard.press('ArrowDown');
@@ -121,8 +123,9 @@ test('arrows walk the rows of the day, Enter opens one in place, Escape closes i
 
 test('a day of many people fits in two screens of a phone', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/today');
-  const people = await page.getByTestId('day-row').count();
-  expect(people).toBeGreaterThan(20);
+  const rows = page.getByTestId('day-row');
+  await expect.poll(() => rows.count()).toBeGreaterThan(20);
+  const people = await rows.count();
   const { height, screen } = await page.getByTestId('today-page').evaluate((element) => ({
     height: element.scrollHeight,
     screen: window.innerHeight,

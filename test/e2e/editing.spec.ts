@@ -208,6 +208,7 @@ test(
     await isSaved(two);
     await two.reload();
     await isRead(two);
+    await showDetails(two);
     for (const text of ['Della', 'Viola da gamba', 'everybody'])
       await expect(two.getByTestId('card-page')).toContainText(text);
   },

@@ -205,7 +205,7 @@ for (const [timezoneId, day, tomorrow] of [
         await isSaved(page);
         await page.goto(`${OWN}/today`);
         await isRead(page);
-        await expect(page.getByText(day, { exact: true })).toBeVisible();
+        await expect(page.getByText(`Today, ${day}`, { exact: true })).toBeVisible();
         await expect(page.getByRole('button', { name: `${tomorrow}: talk due` })).toBeVisible();
       },
     );
@@ -214,10 +214,12 @@ for (const [timezoneId, day, tomorrow] of [
 test('what somebody publishes stands among the talks, if the user wants it', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/book/c0a0d1a1-0000-4000-8a00-000000000001');
   await expect(page.getByTestId('post')).toHaveCount(0);
+  await page.getByRole('radio', { name: /^Talks/ }).click();
   await page.getByTestId('show-posts').click();
   await expect(page.getByTestId('post').first()).toContainText('Post ·');
   await isSaved(page);
   await page.reload();
+  await page.getByRole('radio', { name: /^Talks/ }).click();
   await expect(page.getByTestId('post').first()).toBeVisible();
   await page.getByTestId('hide-posts').click();
   await expect(page.getByTestId('post')).toHaveCount(0);

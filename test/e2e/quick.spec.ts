@@ -1,5 +1,5 @@
 // The quick line: finding, filling in and doing, by the keyboard alone.
-import { expect, isSaved, ONE_SIZE, openDemo, test } from './fixtures';
+import { expect, isSaved, ONE_SIZE, openDemo, showDetails, test } from './fixtures';
 
 test('a line shows what it would do before Enter, fills several things in, and undo takes them back', async ({
   page,
@@ -16,6 +16,7 @@ test('a line shows what it would do before Enter, fills several things in, and u
   await page.keyboard.press('/');
   await page.keyboard.type('ada lowther');
   await page.keyboard.press('Enter');
+  await showDetails(page);
   await expect(page.getByRole('link', { name: /Phone, 07700 900123/ })).toBeVisible();
   await expect(page.getByTestId('card-lists-on')).toContainText('Patrons');
   await page.keyboard.press('Control+z');

@@ -49,7 +49,9 @@ test('a cell is written by keys alone, a fault keeps it open, and one undo takes
   const before = await cell.textContent();
   await page.keyboard.type('nobody at home');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toHaveText('A mail address looks like name@example.org');
+  await expect(page.getByRole('alert').filter({ hasText: /./ })).toHaveText(
+    'A mail address looks like name@example.org',
+  );
   await page.keyboard.press('Control+a');
   await page.keyboard.type('pier@example.org');
   await page.keyboard.press('Tab');
@@ -79,8 +81,8 @@ test('cells are copied and pasted as tab-separated text; what is refused is name
   await page.keyboard.press('Control+v');
   await expect(page.locator('#cell-5-3')).toHaveText('01632 960123');
   expect((await column(page, 2, 6)).slice(4)).toEqual(['Tenor', 'Alto']);
-  await expect(page.getByRole('alert')).toContainText('1 value was not taken');
-  await expect(page.getByRole('alert')).toContainText('no number');
+  await expect(page.getByRole('alert').filter({ hasText: /./ })).toContainText('1 value was not taken');
+  await expect(page.getByRole('alert').filter({ hasText: /./ })).toContainText('no number');
   await page.getByTestId('grid').focus();
   await page.keyboard.press('Control+z');
   await expect(page.locator('#cell-5-2')).not.toHaveText('Alto');

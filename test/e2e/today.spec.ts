@@ -92,7 +92,8 @@ test('a talk is noted on a card, says when next and how to begin, is changed, de
 test('a rhythm is set for several at once, and an empty book has a free day', ONE_SIZE, async ({ page }) => {
   await page.goto(`${OWN}/today`);
   await isRead(page);
-  await expect(page.getByTestId('today-sentence')).toHaveText('A free day.');
+  await expect(page.getByTestId('today-sentence')).toHaveText('An empty book.');
+  await expect(page.getByTestId('first-steps').getByRole('link')).toHaveCount(7);
   await page.goto(`${OWN}/book/new`);
   await isRead(page);
   await page.getByTestId('field-name').fill('Bo Ek');

@@ -26,7 +26,7 @@ import { beginsWithDetails, hasBegun } from './parts/firstShown';
 import { ValueRows } from './parts/ValueRows';
 import { QuietActs } from './QuietActs';
 import { ReachRow } from './ReachRow';
-import { PlannedPart } from './talk/PlannedPart';
+import { PlanActs, PlannedPart } from './talk/PlannedPart';
 import { TalksPart } from './talk/TalksPart';
 
 interface OpenCardProps {
@@ -50,8 +50,8 @@ export function OpenCard({ card, isPane = false }: OpenCardProps) {
       <Brief card={joint} isPane={isPane} />
       <View className={isWide ? 'px-6' : 'px-5'}>
         <View className="min-h-[60px] flex-row flex-wrap items-center justify-between gap-x-6 border-b border-rule py-2">
-          <ReachRow card={joint} own={isGroup ? undefined : card} country={country} />
-          {isWide ? <QuietActs card={card} iconOnly={isPane && !hasRoom} /> : null}
+          <ReachRow card={joint} own={isGroup ? undefined : card} country={country} hasPlans={hasBoth} />
+          {isWide ? <QuietActs card={card} iconOnly={!hasRoom} /> : null}
         </View>
         <ArchivedHint card={card} />
         {lead ? <BundledHint lead={lead} /> : null}
@@ -91,7 +91,7 @@ function OneOfTwo({ card, talks, details }: OneOfTwoProps) {
   const shown = chosen ?? (hadTalks ? 'talks' : 'details');
   return (
     <>
-      <View className="border-b border-rule pt-1">
+      <View className="flex-row flex-wrap items-center justify-between border-b border-rule pt-1">
         <Tabs
           name={texts.shownOfCard}
           options={[
@@ -101,6 +101,9 @@ function OneOfTwo({ card, talks, details }: OneOfTwoProps) {
           value={shown}
           onChange={setChosen}
         />
+        <View className="flex-row">
+          <PlanActs card={card} />
+        </View>
       </View>
       {shown === 'talks' ? talks : details}
     </>

@@ -25,7 +25,7 @@ export function QuietActs({ card, iconOnly = false }: QuietActsProps) {
   const work = useChangeMany();
   const look = { iconOnly, tone: 'faded' } as const;
   return (
-    <View className={`flex-row flex-wrap ${iconOnly ? 'gap-x-1' : 'gap-x-5'}`}>
+    <View className={`max-w-full shrink flex-row flex-wrap ${iconOnly ? 'gap-x-1' : 'gap-x-5'}`}>
       <Act
         label={texts.edit}
         {...(iconOnly ? {} : { icon: Pencil })}

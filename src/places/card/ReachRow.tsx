@@ -30,10 +30,12 @@ interface ReachRowProps {
   /** What talks and plans are noted on; undefined for a list, which talks to nobody. */
   readonly own: Card | undefined;
   readonly country: string;
+  /** Whether being reminded and meeting are offered here. */
+  readonly hasPlans?: boolean;
 }
 
 /** Noting a talk, and the ways to reach somebody; a way the card has nothing for is not offered. */
-export function ReachRow({ card, own, country }: ReachRowProps) {
+export function ReachRow({ card, own, country, hasPlans = false }: ReachRowProps) {
   const reach = reachOf(card, country);
   const ways = WAYS.flatMap(([way, label, icon]) => {
     const uri = reach[way];
@@ -49,7 +51,7 @@ export function ReachRow({ card, own, country }: ReachRowProps) {
   };
   if (!own && ways.length === 0) return null;
   return (
-    <View className="flex-row flex-wrap items-center gap-x-1" testID="reach-row">
+    <View className="max-w-full shrink flex-row flex-wrap items-center gap-x-1" testID="reach-row">
       {own ? (
         <View className="mr-3">
           <NextAct
@@ -73,7 +75,7 @@ export function ReachRow({ card, own, country }: ReachRowProps) {
           }}
         />
       ))}
-      {own ? <PlanActs card={own} /> : null}
+      {own && hasPlans ? <PlanActs card={own} /> : null}
       {open === undefined || !own ? null : <TalkSheet uid={own.uid} kind={open} onClose={close} />}
     </View>
   );

@@ -12,7 +12,7 @@ import {
   useAppSelector,
 } from '@/book/state';
 import { isInPlace, PLACES, QuickLine, type QuickPlans, QuickPlansContext } from '@/places/find';
-import { allowSingleKeys, bookName, PAGE_ID } from '@/platform';
+import { allowSingleKeys, bookName, PAGE_ID, removeSketch } from '@/platform';
 import { closeByBack } from '@/platform/navigation';
 import { texts } from '@/texts/frame/frame';
 import { BackContext, EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
@@ -20,6 +20,7 @@ import { BackContext, EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from 
 import { NavLink } from './NavLink';
 import { Notices } from './Notices';
 import { SaveState } from './SaveState';
+import { Sketch } from './Sketch';
 import { SkipLink } from './SkipLink';
 import { StandingBars } from './StandingBars';
 import { usePageFocus } from './usePageFocus';
@@ -55,6 +56,7 @@ export function Frame({ children, loadPlans }: FrameProps) {
 function Themed({ children }: { readonly children: ReactNode }) {
   const { scheme, typeScale, singleKeys } = useAppSelector(selectSettings);
   useEffect(() => allowSingleKeys(singleKeys), [singleKeys]);
+  useEffect(removeSketch, []);
   const { isWide } = useWide();
   const isRead = useAppSelector(selectReading) === undefined;
   const fault = useAppSelector(selectOpenFault);
@@ -104,12 +106,20 @@ function Wide({ children }: { readonly children: ReactNode }) {
       </View>
       <View className="min-w-0 flex-1">
         <QuickLine />
-        <View role="main" nativeID={PAGE_ID} tabIndex={-1} className="min-h-0 flex-1">
-          {children}
-        </View>
+        <Page>{children}</Page>
         <StandingBars />
         <Notices />
       </View>
+    </View>
+  );
+}
+
+/** The page itself, and what stands in for it while it is loaded. */
+function Page({ children }: { readonly children: ReactNode }) {
+  return (
+    <View role="main" nativeID={PAGE_ID} tabIndex={-1} className="min-h-0 flex-1">
+      <View className="peer min-h-0 flex-1">{children}</View>
+      <Sketch />
     </View>
   );
 }
@@ -118,9 +128,7 @@ function Phone({ children }: { readonly children: ReactNode }) {
   const pathname = usePathname();
   return (
     <View className="flex-1 bg-paper">
-      <View role="main" nativeID={PAGE_ID} tabIndex={-1} className="min-h-0 flex-1">
-        {children}
-      </View>
+      <Page>{children}</Page>
       <StandingBars />
       <Notices />
       <QuickLine />

@@ -1,7 +1,7 @@
 import { type ComponentType, Suspense, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { selectRowsByUid, selectSettings, useAppSelector } from '@/book/state';
+import { selectOrder, selectRowsByUid, selectSettings, useAppSelector } from '@/book/state';
 import { useToday } from '@/book/talks';
 import type { Uid } from '@/core/card';
 import { emptyPlan, type TodayPlan } from '@/core/talks';
@@ -12,6 +12,7 @@ import { Act, CalendarDays, Txt, usePageTitle, useWide } from '@/ui';
 
 import { OpenRowContext } from './DayRow';
 import { type DayActs, DayPart } from './dayRows';
+import { FirstSteps } from './FirstSteps';
 import { sentenceOf } from './sentence';
 import { useDayKeys } from './useDayKeys';
 
@@ -71,6 +72,7 @@ interface DayProps {
 function Day({ plan, isKnown, acts }: DayProps) {
   const { todayParts, almanacDays } = useAppSelector(selectSettings);
   const rows = useAppSelector(selectRowsByUid);
+  const isEmpty = useAppSelector(selectOrder).length === 0;
   const day = new Date(`${localDay()}T12:00:00`).toLocaleDateString(LOCALE, {
     ...{ weekday: 'long', day: 'numeric', month: 'long' },
   });
@@ -90,12 +92,20 @@ function Day({ plan, isKnown, acts }: DayProps) {
           />
         </View>
         <Txt font="serifItalic" size="title" testID="today-sentence">
-          {isKnown ? sentenceOf(plan, (uid) => rows.get(uid)?.shown) : texts.readingBook}
+          {!isKnown
+            ? texts.readingBook
+            : isEmpty
+              ? texts.anEmptyBook
+              : sentenceOf(plan, (uid) => rows.get(uid)?.shown)}
         </Txt>
       </View>
-      {todayParts.map((part) => (
-        <DayPart key={part} part={part} plan={plan} days={almanacDays} acts={acts} />
-      ))}
+      {isKnown && isEmpty ? (
+        <FirstSteps />
+      ) : (
+        todayParts.map((part) => (
+          <DayPart key={part} part={part} plan={plan} days={almanacDays} acts={acts} />
+        ))
+      )}
     </View>
   );
 }

@@ -40,6 +40,7 @@ export const texts = {
     `“${label}” was interrupted after ${countOf(talks, { one: 'new talk', other: 'new talks' })}. Read the same file again to add what is missing; nothing is added twice.`,
   readTheFileAgain: 'Choose the file',
   keepWhatCame: 'Keep these',
+  pageIsLoading: 'The page is on its way.',
   skipToPage: 'Skip to the page',
   finishIt: 'Finish it',
   undoIt: 'Undo it',
