@@ -52,11 +52,7 @@ try {
   }
   await shoot('phone', 'light', 'editing-phone', `${CARD}/edit`);
   await shoot('phone', 'light', 'today-phone', '/today');
-  await shoot('phone', 'light', 'talks-phone', CARD, async (page) => {
-    await page.getByTestId('talk-chart').click();
-    await page.getByTestId('chart').waitFor();
-    await page.getByTestId('talks').evaluate((talks) => talks.scrollIntoView());
-  });
+  await shoot('wide', 'light', 'today-wide', '/today', (page) => page.getByTestId('card-pane').waitFor());
   await shoot('phone', 'light', 'after-talk-phone', CARD, async (page) => {
     await page.getByTestId('note-talk').click();
     await page

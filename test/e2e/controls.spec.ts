@@ -125,6 +125,8 @@ test('a day of many people fits in two screens of a phone', ONE_SIZE, async ({ p
   await openDemo(page, '/today');
   const rows = page.getByTestId('day-row');
   await expect.poll(() => rows.count()).toBeGreaterThan(20);
+  const more = page.getByRole('button', { name: /: \d+ more$/ });
+  while ((await more.count()) > 0) await more.first().click();
   const people = await rows.count();
   const { height, screen } = await page.getByTestId('today-page').evaluate((element) => ({
     height: element.scrollHeight,

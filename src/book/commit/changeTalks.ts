@@ -9,7 +9,7 @@ import {
   summariesArrived,
   talksChanged,
 } from '@/book/state';
-import { KEYS, keysUnder,parseJson, parseStoredShard } from '@/book/store';
+import { KEYS, keysUnder, parseJson, parseStoredShard } from '@/book/store';
 import { inBatches } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { monthOf, parseTalk, summarySchema, type Talk, type TalkSummary, withTalk } from '@/core/talks';

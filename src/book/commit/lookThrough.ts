@@ -1,5 +1,5 @@
 import type { AppThunk } from '@/book/state';
-import { KEYS, namesUnder,parseJson, parseStoredShard } from '@/book/store';
+import { KEYS, namesUnder, parseJson, parseStoredShard } from '@/book/store';
 import { inBatches, isObject } from '@/core/base';
 import type { Uid } from '@/core/card';
 import { isSameSummary, parseTalk, summarySchema, type TalkSummary, withTalk } from '@/core/talks';

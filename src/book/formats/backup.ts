@@ -1,7 +1,7 @@
 import { type Job, writeBackupInWorker } from '@/book/clients';
 import { changeSettings, parseShard } from '@/book/commit';
 import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
-import { KEYS, keysUnder,withPhotos } from '@/book/store';
+import { KEYS, keysUnder, withPhotos } from '@/book/store';
 import { withFiles } from '@/book/talks';
 import type { Card } from '@/core/card';
 import { monthOf, type Talk } from '@/core/talks';

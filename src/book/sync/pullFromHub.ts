@@ -8,7 +8,7 @@ import {
   selectCardsByUid,
   selectSetAside,
 } from '@/book/state';
-import { detachPhotos, KEYS, keysUnder,parseJson } from '@/book/store';
+import { detachPhotos, KEYS, keysUnder, parseJson } from '@/book/store';
 import { type Card, parseCard, shownAs, type Uid } from '@/core/card';
 import { fromHub, type Pull } from '@/core/sync';
 import { texts as shared } from '@/texts/base/shared';

@@ -1,7 +1,7 @@
 import { inTurn, newStep, noteStep, parseShard, putNow } from '@/book/commit';
 import type { TalkChange } from '@/book/history';
 import { type AppThunk, noticeShown, recordsSetAside, selectCardsByUid, selectSetAside } from '@/book/state';
-import { KEYS, keysUnder,parseJson } from '@/book/store';
+import { KEYS, keysUnder, parseJson } from '@/book/store';
 import { withoutFiles } from '@/book/talks';
 import { isSameJson } from '@/core/base';
 import { isPrivate, shownAs, type Uid } from '@/core/card';

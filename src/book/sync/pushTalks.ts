@@ -1,6 +1,6 @@
 import { parseShard } from '@/book/commit';
 import { type AppThunk, exchangeFinished, selectCardsByUid, selectSummaries } from '@/book/state';
-import { KEYS, keysUnder,type RefusedTalk } from '@/book/store';
+import { KEYS, keysUnder, type RefusedTalk } from '@/book/store';
 import { withFiles } from '@/book/talks';
 import { inBatches } from '@/core/base';
 import { isPrivate, type Uid } from '@/core/card';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 import type { AppThunk } from '@/book/state';
-import { KEYS, keysUnder,parseJson } from '@/book/store';
+import { KEYS, keysUnder, parseJson } from '@/book/store';
 import type { Uid } from '@/core/card';
 
 const toSchema = z.discriminatedUnion('kind', [

@@ -66,7 +66,7 @@ export function DayRow({ id, uids, title, second, standing, likely, children }: 
           aria-expanded={isOpen}
           aria-label={[shown, says].filter(Boolean).join(', ')}
           onPress={() => toggle(id, first.uid)}
-          className="min-h-[52px] min-w-0 flex-1 flex-row items-center gap-3 active:opacity-60"
+          className="min-h-[48px] min-w-0 flex-1 flex-row items-center gap-3 active:opacity-60"
         >
           <View className="items-center" style={{ width }}>
             <Stamp initials={first.initials} isOrg={first.isOrg} photo={photo} size="day" />

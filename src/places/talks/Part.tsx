@@ -21,7 +21,7 @@ export function Part({ title, count, children }: TitledProps) {
   const rest = rows.length - SHOWN;
   return (
     <View testID={`part-${title}`}>
-      <View className="flex-row items-end justify-between border-b border-rule px-5 pb-1 pt-4 wide:px-6">
+      <View className="flex-row items-end justify-between border-b border-rule px-5 pb-[2px] pt-3 wide:px-6">
         <Txt size="small" font="sansBold" heading={2}>
           {title}
         </Txt>

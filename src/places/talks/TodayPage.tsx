@@ -77,7 +77,7 @@ function Day({ plan, isKnown, acts }: DayProps) {
     ...{ weekday: 'long', day: 'numeric', month: 'long' },
   });
   return (
-    <View className="pb-6 pt-2">
+    <View className="pb-3 pt-1">
       <View className="px-5 wide:px-6">
         <View className="flex-row items-center justify-between gap-4">
           <Txt size="small" tone="faded" heading={1}>

@@ -73,7 +73,8 @@ export const texts = {
   dismissFor: (shown: string, name: string) => `Dismiss ${shown} for ${name}`,
   peopleToGreet: (count: number) => `${countInWords(count, { one: 'person', other: 'people' })} to greet`,
   meetingCount: (count: number) => countInWords(count, { one: 'meeting', other: 'meetings' }),
-  thingsToFollowUp: (count: number) => `${countInWords(count, { one: 'thing', other: 'things' })} to follow up`,
+  thingsToFollowUp: (count: number) =>
+    `${countInWords(count, { one: 'thing', other: 'things' })} to follow up`,
   talksDue: (count: number) => `${countInWords(count, { one: 'talk', other: 'talks' })} due`,
   lateCount: (count: number) => countInWords(count, { one: 'late', other: 'late' }),
   hasWaitedLongest: (name: string) => `${name} has waited longest.`,

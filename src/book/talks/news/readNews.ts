@@ -1,7 +1,7 @@
 import { storeNews } from '@/book/commit';
 import type { StoredNews } from '@/book/history';
 import { type AppThunk, newsArrived, selectNewsById } from '@/book/state';
-import { KEYS, keysUnder,parseJson } from '@/book/store';
+import { KEYS, keysUnder, parseJson } from '@/book/store';
 import { type News, newsSchema } from '@/core/talks';
 
 /** Reads all of them, where that hasn't been done yet. */

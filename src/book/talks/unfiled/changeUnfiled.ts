@@ -7,7 +7,7 @@ import {
   unfiledArrived,
   unfiledChanged,
 } from '@/book/state';
-import { KEYS, keysUnder,parseJson } from '@/book/store';
+import { KEYS, keysUnder, parseJson } from '@/book/store';
 import { inBatches } from '@/core/base';
 import { type Card, newCard, normalizeAddress, parseName, type Uid } from '@/core/card';
 import { mergeUnfiled, type Unfiled, unfiledSchema } from '@/core/talks';
