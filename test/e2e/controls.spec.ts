@@ -121,6 +121,20 @@ test('arrows walk the rows of the day, Enter opens one in place, Escape closes i
   await expect(rows.nth(1)).toBeFocused();
 });
 
+test('what no bar leads to on a phone is two presses away from everywhere', ONE_SIZE, async ({ page }) => {
+  await openDemo(page, '/tidy');
+  for (const [name, path] of [
+    ['Import', '/import'],
+    ['Write', '/write'],
+    ['Directory', '/directory'],
+    ['Settings', '/settings'],
+  ] as const) {
+    await page.getByTestId('quick-line').click();
+    await page.getByRole('option', { name: new RegExp(`^${name}`) }).click();
+    await expect(page).toHaveURL(new RegExp(`${path}$`));
+  }
+});
+
 test('a day of many people fits in two screens of a phone', ONE_SIZE, async ({ page }) => {
   await openDemo(page, '/today');
   const rows = page.getByTestId('day-row');

@@ -94,6 +94,7 @@ export const texts = {
   understood: (text: string) => `Understood: ${text}`,
   limit: 'Limit',
   saveAsList: 'Save as a list',
+  goTo: 'Go to',
   recent: 'Recent',
   found: 'Found',
   nothing: 'Nothing',

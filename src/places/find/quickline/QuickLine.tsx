@@ -14,7 +14,7 @@ import { Act, CircleHelp, Search, useColours, useEnter, useWide, X } from '@/ui'
 import { pathOf } from './FoundRow';
 import { listedPath } from './ListedRow';
 import { onQuickKey } from './onQuickKey';
-import { isNameOf, type NamedPage, pagesFor } from './pages';
+import { FURTHER_PAGES, isNameOf, type NamedPage, pagesFor } from './pages';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
 import { useFind } from './useFind';
 import { useOffers } from './useOffers';
@@ -47,7 +47,7 @@ export function QuickLine() {
   const isEmpty = query.trim() === '';
   const listed = useFoundInDirectory(query.trim(), LISTED);
   const entries = isEmpty
-    ? toEntries({ ...NOTHING, offers: recent, isAsked: true })
+    ? toEntries({ ...NOTHING, offers: recent, pages: isWide ? [] : FURTHER_PAGES, isAsked: true })
     : toEntries({ query, hits: found?.hits ?? [], listed, pages: pagesFor(query), offers, isAsked });
   const entry = entries[chosen];
   const acts = useActsFor(plans, !isEmpty && entry?.kind === 'hit' ? entry.hit.uid : undefined);
@@ -104,7 +104,7 @@ export function QuickLine() {
       onMove: move,
       onEscape: close,
     });
-  const isLately = isEmpty && isFocused && recent.length > 0;
+  const isLately = isEmpty && isFocused && entries.length > 0;
   const isOpen = found !== undefined || isLately;
   const hasEntries = isOpen && entries.length > 0;
   return (

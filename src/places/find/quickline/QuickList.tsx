@@ -54,7 +54,7 @@ export function QuickList(props: QuickListProps) {
       ) : (
         <View className="px-3 pt-2">
           <Txt size="small" font="sansBold" tone="faded">
-            {texts.recent}
+            {entries.some(({ kind }) => kind === 'offer') ? texts.recent : texts.goTo}
           </Txt>
         </View>
       )}

@@ -41,6 +41,11 @@ const PAGES: readonly NamedPage[] = [
   { path: '/devices/log', label: texts.logOfDevices, icon: Smartphone },
 ];
 
+/** Pages that no bar leads to on a phone, offered before anything is typed. */
+export const FURTHER_PAGES: readonly NamedPage[] = PAGES.filter(({ path }) =>
+  ['/import', '/write', '/directory', '/settings'].includes(path),
+);
+
 /** Fewer letters begin the names of too many people. */
 const LETTERS = 3;
 
