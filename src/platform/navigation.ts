@@ -19,8 +19,7 @@ export function goBack(otherwise: string): void {
 }
 
 function leave(proceed: () => void): void {
-  if (goingBack) void goingBack.then(() => leave(proceed));
-  else if (guard) guard(proceed);
+  if (guard) guard(proceed);
   else proceed();
 }
 
@@ -43,66 +42,61 @@ export function guardLeaving(ask: AskToLeave): () => void {
 const overPage: { readonly name: string; readonly close: () => void }[] = [];
 let opened = 0;
 
+/** What an entry of the browser's history says beside what the router keeps there. */
+interface Marks {
+  /** The page is there a second time, after this entry. */
+  readonly under?: string;
+  /** This entry is that second time. */
+  readonly over?: string;
+}
+
+const marksHere = () => (history.state ?? {}) as Marks;
+
+/** The entry that was come from, as far as is known: the router moves without saying so. */
+let from: Marks = {};
+
 /**
  * Has the browser's back close what lies over the page, and not leave the page: the page is put into the browser's history
- * a second time, and back goes to the first.
+ * a second time, and back goes to the first. Closed otherwise, the second time stays, and is passed over by the next back.
  *
  * @returns to be called once it is closed
  */
 export function closeByBack(close: () => void): () => void {
+  const { over, under: _, ...state } = marksHere();
+  const isFree = over !== undefined && !overPage.some(({ name }) => name === over);
   opened += 1;
-  const one = { name: `over ${opened}`, close };
+  const one = { name: isFree ? over : `over ${Date.now()} ${opened}`, close };
   overPage.push(one);
-  history.pushState({ ...(history.state as object | null), over: one.name }, '');
+  if (!isFree) {
+    history.replaceState({ ...marksHere(), under: one.name }, '');
+    history.pushState({ ...state, over: one.name }, '');
+  }
+  from = marksHere();
   return () => {
     const at = overPage.indexOf(one);
     if (at >= 0) overPage.splice(at, 1);
-    // Closed by something else than back. What closes it may also lead to another page: then that is the last one.
-    setTimeout(() => {
-      if ((history.state as { over?: unknown } | null)?.over === one.name) goBackQuietly();
-    }, 0);
   };
 }
-
-/** While the browser goes back to where a sheet was opened; who wants to go elsewhere waits for that. */
-let goingBack: Promise<void> | undefined;
-
-function goBackQuietly(): void {
-  goingBack = new Promise((resolve) => {
-    const listen = () => {
-      goingBack = undefined;
-      resolve();
-    };
-    arrivals.push(listen);
-    history.back();
-  });
-}
-
-/** In milliseconds: what asked the user is closed by then. */
-const CLOSING_MS = 20;
-
-/** Does something once the sheet that the user has just answered is out of the browser's history. */
-function afterClosing(act: () => void): void {
-  setTimeout(() => void (goingBack ?? Promise.resolve()).then(act), CLOSING_MS);
-}
-
-/** Told of the next of the browser's moves, each of its own. */
-const arrivals: (() => void)[] = [];
 
 /** Whether the browser is on its way forward again after a back that is being asked about. */
 let isReturning = false;
 
-/** The browser has gone back already: what lies over the page goes; or it is sent forward again, and the user asked. */
+/**
+ * The browser has gone back already: what lies over the page goes; or it is sent forward again, and the user asked; or a
+ * second time of the same page is passed over.
+ */
 function onPopState(event: PopStateEvent): void {
-  const arrival = arrivals.shift();
-  const top = arrival || isReturning ? undefined : overPage.at(-1);
-  if (!arrival && !top && !guard) return;
+  const before = from;
+  from = marksHere();
+  const isFirstTime = before.over !== undefined && before.over === from.under;
+  const top = isReturning ? undefined : overPage.at(-1);
+  if (!top && !guard && !isFirstTime) return;
   event.stopImmediatePropagation();
-  if (arrival) return arrival();
   if (top) return top.close();
+  if (!guard) return history.back();
   if (isReturning) {
     isReturning = false;
-    guard?.(() => afterClosing(() => history.back()));
+    guard(() => history.back());
     return;
   }
   isReturning = true;
@@ -114,5 +108,6 @@ function onPopState(event: PopStateEvent): void {
  * order they came, and the router must not hear of a back that is being asked about.
  */
 export function watchBack(): void {
+  from = marksHere();
   window.addEventListener('popstate', onPopState);
 }

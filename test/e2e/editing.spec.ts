@@ -132,6 +132,7 @@ test('a deleted card comes back by Undo, whole', ONE_SIZE, async ({ page }) => {
   await page.getByTestId('many-delete').click();
   await expect(page.getByTestId('notice')).toContainText('Deleted Rosario Ames');
   await page.getByTestId('notice-undo').click();
+  await expect(page.getByTestId('notice')).toContainText('Undone');
   await isSaved(page);
   await page.goto(url);
   await isRead(page);

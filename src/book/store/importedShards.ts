@@ -37,16 +37,16 @@ export async function addToShard(
   for (const talk of added)
     for (const uid of talk.with) summaries.set(uid, withTalk(summaries.get(uid), talk));
   await yieldToPage();
-  return {
-    ...{ added, summaries, isDamaged: damaged !== undefined },
-    records: {
-      [key]: JSON.stringify([...list, ...added]),
-      ...(damaged === undefined ? {} : { [`${KEYS.aside}${key}`]: damaged }),
-      ...Object.fromEntries(
-        [...summaries].map(([uid, summary]) => [`${KEYS.summary}${uid}`, JSON.stringify(summary)]),
-      ),
-    },
+  const records = {
+    [key]: JSON.stringify([...list, ...added]),
+    ...(damaged === undefined ? {} : { [`${KEYS.aside}${key}`]: damaged }),
+    ...Object.fromEntries(
+      [...summaries].map(([uid, summary]) => [`${KEYS.summary}${uid}`, JSON.stringify(summary)]),
+    ),
   };
+  // Writing as many records is long enough by itself.
+  await yieldToPage();
+  return { added, summaries, isDamaged: damaged !== undefined, records };
 }
 
 /** The talks of a month with those that came with an import, and those that did not. */

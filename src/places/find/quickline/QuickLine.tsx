@@ -140,6 +140,11 @@ export function QuickLine() {
               'aria-expanded': isOpen,
               'aria-controls': QUICK_LIST_ID,
               'aria-autocomplete': 'list',
+              // Pressed once more, it shows again what it had shown.
+              onClick: () => {
+                clearTimeout(leaving.current);
+                setFocused(true);
+              },
             } as object)}
             {...(hasEntries
               ? ({ 'aria-activedescendant': act === -1 ? `found-${chosen}` : `quick-act-${act}` } as object)
