@@ -89,6 +89,8 @@ function onPopState(event: PopStateEvent): void {
   const before = from;
   from = marksHere();
   const isFirstTime = before.over !== undefined && before.over === from.under;
+  // Nobody asks any more, say because what was unsaved has been saved meanwhile.
+  if (!guard) isReturning = false;
   const top = isReturning ? undefined : overPage.at(-1);
   if (!top && !guard && !isFirstTime) return;
   event.stopImmediatePropagation();
