@@ -177,9 +177,10 @@ export class World {
           JSON.stringify(await answerRecordsPull(this.db, browser, Number(url.searchParams.get('since')))),
         );
       if (url.pathname === '/exchange/records') {
-        await applyRecordsPush(this.db, browser, recordsPushSchema.parse(JSON.parse(JSON.stringify(body))));
+        const records = recordsPushSchema.parse(JSON.parse(JSON.stringify(body)));
+        const refusedRecords = await applyRecordsPush(this.db, browser, records);
         if (this.isAnswerLost) throw new HubFault('the hub can’t be reached', 0);
-        return {};
+        return { refused: refusedRecords };
       }
       const push = pushSchema.parse(JSON.parse(JSON.stringify(body)));
       const refused = await applyPush({ db: this.db, browser, now: NOW, country: 'GB' }, push);
