@@ -72,14 +72,17 @@ function replay({ id, state }: Step, direction: Direction): AppThunk<Promise<voi
       if (todo) await services.writer.remove(todoKeys(step.id, todo.pieces));
       let missed = 0;
       let damaged = 0;
+      let isNoted = false;
       const begin = step.replaying?.direction === direction ? step.replaying.next : 0;
       for (let i = begin; i < step.pieces; i += 1) {
         const at = direction === 'backward' ? step.pieces - 1 - i : i;
         const isLast = i === step.pieces - 1 && step.intake === undefined;
         const now = isLast ? replayed(step, direction) : { ...step, replaying: { direction, next: i + 1 } };
         const piece = await readPiece(services, step.id, at);
-        if (piece) missed += await dispatch(replayPiece(now, at, piece, direction));
-        else damaged += 1;
+        if (piece) {
+          missed += await dispatch(replayPiece(now, at, piece, direction));
+          isNoted = isLast;
+        } else damaged += 1;
         if (step.pieces === 1) continue;
         await services.writer.flush();
         const share = Math.round((100 * (i + 1)) / step.pieces);
@@ -92,8 +95,8 @@ function replay({ id, state }: Step, direction: Direction): AppThunk<Promise<voi
         await dispatch(removeImportedTalks(step.intake));
       }
       const now = replayed(step, direction);
-      // One without pieces, or whose last piece is damaged, has not been noted yet.
-      dispatch(noteReplay(now));
+      // One without pieces, or whose last piece is damaged.
+      if (!isNoted) dispatch(noteReplay(now));
       dispatch(applySides(now));
       const verb = direction === 'backward' ? texts.undone : texts.redone;
       const rest = missed === 0 ? '' : texts.newerValuesWereLeft(missed);

@@ -22,7 +22,7 @@ export class TalkQueue {
 
   /** How many months have talks to push. */
   get size(): number {
-    return this.all().size;
+    return [...this.months.values()].filter((keys) => [...keys].some((one) => this.isOpen(...one))).length;
   }
 
   /** @param keys - ids of talks, or `intake:` with the name of an import */
@@ -36,10 +36,14 @@ export class TalkQueue {
   /** What is to be pushed of each month; talks that were refused as they are, left out. */
   all(): ReadonlyMap<string, ReadonlyMap<string, number>> {
     const open = [...this.months].map(
-      ([month, keys]) =>
-        [month, new Map([...keys].filter(([key, stamp]) => this.refused.get(key)?.stamp !== stamp))] as const,
+      ([month, keys]) => [month, new Map([...keys].filter((one) => this.isOpen(...one)))] as const,
     );
     return new Map(open.filter(([, keys]) => keys.size > 0));
+  }
+
+  /** Whether it is to be pushed as it is. */
+  private isOpen(key: string, stamp: number): boolean {
+    return this.refused.get(key)?.stamp !== stamp;
   }
 
   /** Marks talks as refused by the hub: they are pushed again when they have changed, or after a reload. */

@@ -8,21 +8,22 @@ import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/card/card';
-import { Globe, type Icon, LinkAct, Mail, MapPin, MessageSquare, NextAct, NotebookPen, Phone } from '@/ui';
+import { Globe, type Icon, LinkAct, MapPin, NextAct, NotebookPen } from '@/ui';
 
+import { WAYS_TO_TALK } from './parts/waysToTalk';
 import { PlanActs } from './talk/PlannedPart';
 import { TalkSheet } from './talk/TalkSheet';
 
-const WAYS: readonly (readonly [keyof Reach, string, Icon])[] = [
-  ['call', texts.call, Phone],
-  ['message', texts.message, MessageSquare],
-  ['write', texts.write, Mail],
-  ['way', texts.directions, MapPin],
-  ['web', texts.web, Globe],
+const WAYS: readonly {
+  readonly way: keyof Reach;
+  readonly label: string;
+  readonly icon: Icon;
+  readonly kind?: TalkKind;
+}[] = [
+  ...WAYS_TO_TALK,
+  { way: 'way', label: texts.directions, icon: MapPin },
+  { way: 'web', label: texts.web, icon: Globe },
 ];
-
-/** Ways of reaching somebody that become a talk. */
-const TALKS: Partial<Record<keyof Reach, TalkKind>> = { call: 'call', message: 'message', write: 'mail' };
 
 interface ReachRowProps {
   /** With what the cards say that it stands for. */
@@ -37,9 +38,9 @@ interface ReachRowProps {
 /** Noting a talk, and the ways to reach somebody; a way the card has nothing for is not offered. */
 export function ReachRow({ card, own, country, hasPlans = false }: ReachRowProps) {
   const reach = reachOf(card, country);
-  const ways = WAYS.flatMap(([way, label, icon]) => {
-    const uri = reach[way];
-    return uri === undefined ? [] : [{ way, label, icon, uri }];
+  const ways = WAYS.flatMap((one) => {
+    const uri = reach[one.way];
+    return uri === undefined ? [] : [{ ...one, uri }];
   });
   const [begun, setBegun] = useState<TalkKind>();
   const { talk: asked } = useLocalSearchParams<{ talk?: string }>();
@@ -62,7 +63,7 @@ export function ReachRow({ card, own, country, hasPlans = false }: ReachRowProps
           />
         </View>
       ) : null}
-      {ways.map(({ way, label, icon, uri }) => (
+      {ways.map(({ way, label, icon, kind, uri }) => (
         <LinkAct
           key={way}
           label={label}
@@ -70,7 +71,6 @@ export function ReachRow({ card, own, country, hasPlans = false }: ReachRowProps
           uri={uri}
           iconOnly
           onPress={() => {
-            const kind = TALKS[way];
             if (kind) setBegun(kind);
           }}
         />

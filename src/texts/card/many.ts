@@ -50,7 +50,7 @@ export const texts = {
   copiedCardsAsText: (count: number) => `Copied ${countOf(count, { one: 'card', other: 'cards' })} as text`,
   sendNamed: (count: string) => `Send ${count}`,
   writeToThem: 'Write to them',
-  asOneCardFile: 'As one card file',
+  asOneCardFile: 'As one vCard file',
   print: 'Print',
   includePrivateCardsAndValues: 'Include private cards and values',
   storedOn: (count: string, name: string) => `Stored ${count} on ${name}`,

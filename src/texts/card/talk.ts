@@ -85,7 +85,6 @@ export const texts = {
   changeMeeting: (title: string) => `Change: ${title}`,
   comingUp: 'Coming up',
   remindMe: 'Remind me',
-  meet: 'Meet',
   arrangeToMeet: 'Arrange to meet',
   withPeople: (names: string) => `with ${names}`,
   minuteCount: (minutes: number) => `${minutes} minutes`,

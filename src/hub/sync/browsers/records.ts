@@ -27,16 +27,18 @@ export function applyRecordsPush(
   { since, records, gone }: RecordsPush,
 ): Promise<Record<string, string>> {
   return inTransaction(db, async (store) => {
-    const faults = records.flatMap(({ kind, id, value }) => {
-      const fault = kind === 'talk' && value !== null ? talkFault(value) : undefined;
-      return fault === undefined ? [] : [[id, fault] as const];
+    const refused = new Map<string, string>();
+    const known = await knownOf(store, records);
+    const rows = records.flatMap((record): NewRow[] => {
+      const { kind, id, value } = record;
+      const talk = kind === 'talk' && value !== null ? parseTalk(value) : undefined;
+      if (kind === 'talk' && value !== null && !talk) {
+        refused.set(id, talkFault(value) ?? '');
+        return [];
+      }
+      const row = rowFor(known.get(keyOf(record)), record, talk, { since, browser: browser.id });
+      return row ? [row] : [];
     });
-    const refused = new Map(faults);
-    const taken = records.filter(({ kind, id }) => kind !== 'talk' || !refused.has(id));
-    const known = await knownOf(store, taken);
-    const rows = taken.flatMap(
-      (record) => rowFor(known.get(keyOf(record)), record, { since, browser: browser.id }) ?? [],
-    );
     for (const one of gone) rows.push(...(await rowsOfIntake(store, one, browser.id)));
     await putRows(store, rows);
     return Object.fromEntries(refused);
@@ -52,13 +54,13 @@ async function knownOf(store: HubDb, records: readonly SharedRecord[]): Promise<
   return new Map(rows.map((row) => [keyOf(row), row]));
 }
 
-/** The row that a record becomes; undefined where nothing changes by it. */
+/** The row that a record becomes; undefined where nothing changes by it. @param talk - its value, where it is one */
 function rowFor(
   known: Row | undefined,
   { kind, id, value }: SharedRecord,
+  talk: Talk | undefined,
   { since, browser }: { readonly since: number; readonly browser: number },
 ): NewRow | undefined {
-  const talk = kind === 'talk' ? parseTalk(value) : undefined;
   const text = value === null || value === undefined ? null : JSON.stringify(talk ?? value);
   if (text === (known?.value ?? null)) return undefined;
   const isUnknown = known !== undefined && known.seq > since && known.browser !== browser;

@@ -4,18 +4,12 @@ import { useCard } from '@/book/state';
 import { type Card, shownAs } from '@/core/card';
 import type { TalkKind } from '@/core/talks';
 import { texts as shared } from '@/texts/base/shared';
-import { texts } from '@/texts/card/talk';
-import { Act, type Icon, LinkAct, Mail, MessageSquare, NotebookPen, Phone } from '@/ui';
+import { Act, LinkAct, NotebookPen } from '@/ui';
 
+import { WAYS_TO_TALK } from '../parts/waysToTalk';
 import { TalkSheet } from '../talk/TalkSheet';
 import type { PersonOfDay } from './personOfDay';
 import { useReach } from './useReach';
-
-const WAYS = [
-  ['call', texts.callNamed, Phone, 'call'],
-  ['message', texts.messageNamed, MessageSquare, 'message'],
-  ['write', texts.writeNamed, Mail, 'mail'],
-] as const satisfies readonly (readonly [string, (name: string) => string, Icon, TalkKind])[];
 
 /** The one thing that is likeliest to be done for a person of the day: to reach them, or to note what was said. */
 export function LikelyAct({ uid, ...props }: PersonOfDay) {
@@ -27,19 +21,17 @@ function Likely({ card, occasion }: Omit<PersonOfDay, 'uid'> & { readonly card: 
   const reach = useReach(card, occasion);
   const [begun, setBegun] = useState<TalkKind>();
   const name = shownAs(card);
-  const [way] = WAYS.flatMap(([one, says, icon, kind]) => {
-    const uri = reach[one];
-    return uri === undefined ? [] : [{ says, icon, kind, uri }];
-  });
+  const likeliest = WAYS_TO_TALK.find(({ way }) => reach[way] !== undefined);
+  const uri = likeliest && reach[likeliest.way];
   return (
     <>
-      {way ? (
+      {likeliest && uri !== undefined ? (
         <LinkAct
-          label={way.says(name)}
-          icon={way.icon}
-          uri={way.uri}
+          label={likeliest.nameOf(name)}
+          icon={likeliest.icon}
+          uri={uri}
           iconOnly
-          onPress={() => setBegun(way.kind)}
+          onPress={() => setBegun(likeliest.kind)}
         />
       ) : (
         <Act label={shared.noteTalkWith(name)} icon={NotebookPen} iconOnly onPress={() => setBegun('call')} />

@@ -9,8 +9,9 @@ import { type Card, shownAs } from '@/core/card';
 import type { TalkKind } from '@/core/talks';
 import { localDay } from '@/platform';
 import { texts } from '@/texts/card/talk';
-import { Act, Check, LinkAct, Mail, MessageSquare, NotebookPen, Phone, Txt } from '@/ui';
+import { Act, Check, LinkAct, NotebookPen, Txt } from '@/ui';
 
+import { WAYS_TO_TALK } from '../parts/waysToTalk';
 import { TalkForm } from '../talk/TalkForm';
 import type { PersonOfDay } from './personOfDay';
 import { useReach } from './useReach';
@@ -32,20 +33,12 @@ function Opened({ card, occasion, kind = occasion }: Omit<PersonOfDay, 'uid'> & 
     <View className="gap-1 pb-2">
       <Opening card={card} />
       <View className="flex-row flex-wrap gap-x-5">
-        {reach.call === undefined ? null : (
-          <LinkAct label={texts.call} icon={Phone} uri={reach.call} onPress={() => setBegun('call')} />
-        )}
-        {reach.message === undefined ? null : (
-          <LinkAct
-            label={texts.message}
-            icon={MessageSquare}
-            uri={reach.message}
-            onPress={() => setBegun('message')}
-          />
-        )}
-        {reach.write === undefined ? null : (
-          <LinkAct label={texts.write} icon={Mail} uri={reach.write} onPress={() => setBegun('mail')} />
-        )}
+        {WAYS_TO_TALK.map(({ way, label, icon, kind: talk }) => {
+          const uri = reach[way];
+          return uri === undefined ? null : (
+            <LinkAct key={way} label={label} icon={icon} uri={uri} onPress={() => setBegun(talk)} />
+          );
+        })}
         <Act
           label={texts.afterTalk}
           name={texts.afterTalkingTo(name)}
