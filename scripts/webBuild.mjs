@@ -5,20 +5,22 @@ import { join, relative } from 'node:path';
 import { promisify } from 'node:util';
 import { brotliCompress, constants } from 'node:zlib';
 
+import { hintEagerModules } from './eagerPieces.mjs';
+import { preloadPieces } from './preload.mjs';
 import { fail, hashFiles, ROOT, runBin } from './setup.mjs';
 import { withLock } from './withLock.mjs';
 
 const OUT = join(ROOT, 'dist', 'web');
 const STAMP = join(ROOT, 'dist', 'web.hash');
-const MADE_OF = ['src', 'public'];
+const MADE_OF = ['src', 'public', 'scripts/babel', 'scripts/metro'];
 const CONFIGS = [
   'app.json',
   'babel.config.js',
-  'scripts/babel/importFromFiles.cjs',
-  'scripts/babel/inlineTexts.cjs',
   'metro.config.js',
   'tailwind.config.js',
   'package-lock.json',
+  'scripts/eagerPieces.mjs',
+  'scripts/preload.mjs',
   'tsconfig.json',
 ];
 
@@ -57,6 +59,8 @@ async function build() {
     },
   );
   if (status !== 0) fail('The application could not be built; the lines above say why.');
+  preloadPieces(OUT);
+  hintEagerModules(OUT);
   nameFiles();
   await compressBuild();
   writeFileSync(STAMP, hashSources());

@@ -23,6 +23,11 @@ export function removeSketch(): void {
   document.getElementById('sketch')?.remove();
 }
 
+/** Reads the page anew from where it came. */
+export function reloadPage(): void {
+  window.location.reload();
+}
+
 /** Puts words about the page's state on its root element, as data- attributes. */
 export function setPageState(state: Readonly<Record<string, string>>): void {
   Object.assign(document.documentElement.dataset, state);

@@ -1,7 +1,7 @@
 /**
  * The Book as rows, table and map, and the quick line.
  */
-export { BookPlace } from './book/BookPlace';
+export { BookPlace } from './lazy';
 export { NoCardOpen } from './book/NoCardOpen';
 export { MapPage } from './map/MapPage';
 export { isInPlace, PLACES } from './quickline/pages';

@@ -17,6 +17,7 @@ import { closeByBack } from '@/platform/navigation';
 import { texts } from '@/texts/frame/frame';
 import { BackContext, EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
 
+import { FaultCatcher } from './FaultCatcher';
 import { NavLink } from './NavLink';
 import { Notices } from './Notices';
 import { SaveState } from './SaveState';
@@ -116,9 +117,12 @@ function Wide({ children }: { readonly children: ReactNode }) {
 
 /** The page itself, and what stands in for it while it is loaded. */
 function Page({ children }: { readonly children: ReactNode }) {
+  const pathname = usePathname();
   return (
     <View role="main" nativeID={PAGE_ID} tabIndex={-1} className="min-h-0 flex-1">
-      <View className="peer min-h-0 flex-1">{children}</View>
+      <View className="peer min-h-0 flex-1">
+        <FaultCatcher address={pathname}>{children}</FaultCatcher>
+      </View>
       <Sketch />
     </View>
   );

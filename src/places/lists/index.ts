@@ -2,5 +2,5 @@
  * Lists, rules and tags.
  */
 export { ListPage } from './ListPage';
-export { ListsPlace } from './ListsPlace';
+export { ListsPlace } from './lazy';
 export { NoListOpen } from './NoListOpen';

@@ -3,7 +3,7 @@
  */
 export { ConnectPage } from './ConnectPage';
 export { DevicesHome } from './DevicesHome';
-export { DevicesPlace } from './DevicesPlace';
+export { DevicesPlace } from './lazy';
 export { LogPage } from './LogPage';
 export { PassportPage } from './PassportPage';
 export { ServerPage } from './ServerPage';

@@ -40,6 +40,13 @@ export const texts = {
     `“${label}” was interrupted after ${countOf(talks, { one: 'new talk', other: 'new talks' })}. Read the same file again to add what is missing; nothing is added twice.`,
   readTheFileAgain: 'Choose the file',
   keepWhatCame: 'Keep these',
+  noSuchPage: 'There is no such page',
+  addressLeadsNowhere: 'This address leads to nothing here. Nothing is lost: your book is where it was.',
+  toToday: 'Go to Today',
+  pageFailed: 'This page could not be drawn',
+  bookIsUnharmed: (message: string) =>
+    `${message}. Your book is not touched by it: what was saved is saved. Read the page again, or go on elsewhere.`,
+  readPageAgain: 'Read the page again',
   pageIsLoading: 'The page is on its way.',
   skipToPage: 'Skip to the page',
   finishIt: 'Finish it',

@@ -1,0 +1,137 @@
+// How long each page takes to come on a processor six times slower, as a middling phone's is. Prints one JSON value.
+import type { CDPSession, Page } from '@playwright/test';
+
+import { fill, isRead, ORIGIN, watchPage, withBrowser } from './bookPage';
+
+const SLOWER = 6;
+const RUNS = 3;
+const PAGES = [
+  'today',
+  'book',
+  'book/CARD',
+  'book/CARD/edit',
+  'book/table',
+  'book/map',
+  'lists',
+  'tidy',
+  'devices',
+  'settings',
+  'write',
+  'import',
+  'today/year',
+] as const;
+
+interface Starts {
+  /** ms until something is painted at all: the frame as it stands in index.html. */
+  frameMs: number;
+  /** ms until the page has words of its own. */
+  wordsMs: number;
+  /** ms until the page answers: words stand, and what it had to do before it could answer is over. */
+  usableMs: number;
+  /** ms in which, once something stood there, nothing did. */
+  blankMs: number;
+  /** By how much what stood there was moved (Layout Instability, sum of all shifts without a press). */
+  shift: number;
+}
+
+/** Watches a page from its start; runs in the page. */
+function watchStart(): void {
+  const seen = { frameMs: 0, wordsMs: 0, lastTaskEnd: 0, blankMs: 0, shift: 0, hadSketch: false };
+  Object.assign(window, { seen });
+  const isShown = (element: Element | null) =>
+    element !== null && (element as HTMLElement).offsetHeight > 0 && element.textContent !== '';
+  let last = 0;
+  const look = () => {
+    const now = performance.now();
+    const sketch = document.getElementById('sketch');
+    const main = document.querySelector('[role="main"], main');
+    const page = main?.firstElementChild ?? null;
+    const standIn = main?.children[1] ?? null;
+    if (seen.wordsMs === 0 && isShown(page)) seen.wordsMs = now;
+    const stands = sketch !== null || isShown(page) || (standIn as HTMLElement | null)?.offsetHeight;
+    if (sketch) seen.hadSketch = true;
+    if (seen.hadSketch && !stands) seen.blankMs += now - last;
+    last = now;
+    requestAnimationFrame(look);
+  };
+  requestAnimationFrame(look);
+  new PerformanceObserver((list) => {
+    for (const { startTime, name } of list.getEntries())
+      if (name === 'first-contentful-paint' || name === 'first-paint') seen.frameMs ||= startTime;
+  }).observe({ type: 'paint', buffered: true });
+  new PerformanceObserver((list) => {
+    for (const { startTime, duration } of list.getEntries())
+      seen.lastTaskEnd = Math.max(seen.lastTaskEnd, startTime + duration);
+  }).observe({ type: 'longtask', buffered: true });
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) {
+      const { hadRecentInput, value } = entry as unknown as { hadRecentInput: boolean; value: number };
+      if (!hadRecentInput) seen.shift += value;
+    }
+  }).observe({ type: 'layout-shift', buffered: true });
+}
+
+/** The first time, after words stand, at which the page answers a message to itself within a tenth of a second. */
+async function usableMs(page: Page): Promise<number> {
+  return page.evaluate(async () => {
+    const seen = (window as unknown as { seen: { wordsMs: number } }).seen;
+    for (;;) {
+      const asked = performance.now();
+      await new Promise((resolve) => setTimeout(resolve, 0));
+      const now = performance.now();
+      if (seen.wordsMs > 0 && now - asked < 100 && document.documentElement.dataset['book'] === 'read') return now;
+    }
+  });
+}
+
+async function start(page: Page, path: string): Promise<Starts> {
+  await page.goto(`${ORIGIN}/${path}`, { waitUntil: 'commit' });
+  const usable = await usableMs(page);
+  await page.waitForTimeout(3000);
+  const seen = await page.evaluate(() => (window as unknown as { seen: Starts }).seen);
+  return { ...seen, usableMs: usable };
+}
+
+const median = (values: readonly number[]) =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+
+async function slowDown(page: Page): Promise<CDPSession> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  return session;
+}
+
+const only = process.env['PAGES']?.split(',');
+const byPage: Record<string, Starts> = {};
+await withBrowser(async (browser) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  await page.addInitScript(watchPage);
+  await fill(page, 240);
+  await page.goto(`${ORIGIN}/book`);
+  await isRead(page);
+  const card = await page.evaluate(() => document.querySelector('[id^="row-"]')?.id.slice('row-'.length) ?? '');
+  await page.waitForTimeout(2000);
+  await page.close();
+  for (const path of PAGES) {
+    if (only && !only.includes(path)) continue;
+    const runs: Starts[] = [];
+    for (let i = 0; i < RUNS; i += 1) {
+      const slow = await context.newPage();
+      await slow.addInitScript(watchStart);
+      await slowDown(slow);
+      runs.push(await start(slow, path.replace('CARD', encodeURIComponent(card))));
+      await slow.close();
+    }
+    const round = (name: keyof Starts, digits = 0) =>
+      Number(median(runs.map((run) => run[name])).toFixed(digits));
+    byPage[path] = {
+      frameMs: round('frameMs'),
+      wordsMs: round('wordsMs'),
+      usableMs: round('usableMs'),
+      blankMs: round('blankMs'),
+      shift: round('shift', 3),
+    };
+  }
+});
+console.log(JSON.stringify(byPage));

@@ -1,0 +1,2 @@
+// There are no native screens whose updates could wait.
+exports.initScreensFeatureFlags = () => undefined;

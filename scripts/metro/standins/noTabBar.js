@@ -1,0 +1,3 @@
+const { createContext } = require('react');
+
+exports.BottomTabBarHeightContext = createContext(undefined);

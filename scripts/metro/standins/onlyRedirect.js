@@ -1,0 +1,1 @@
+exports.Redirect = require('expo-router/build/link/Redirect').Redirect;

@@ -1,0 +1,3 @@
+import { NoSuchPage } from '@/places/frame';
+
+export default NoSuchPage;
