@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { fail } from './setup.mjs';
+import { fail, ROOT } from './setup.mjs';
 
 const SCRIPTS = '_expo/static/js/web';
 /** What a route loads by itself, by the names of the files that it loads. */
@@ -24,7 +24,9 @@ export function preloadPieces(out) {
     if (!pieces.has(route)) fail(`There is no route ${route} to load pieces for.`);
     for (const name of also) pieces.get(route).push(pathOf(names, name));
   }
-  const text = `(${askAhead})(${JSON.stringify(tableOf(pieces))});\n`;
+  const program = readFileSync(join(ROOT, 'scripts', 'page', 'ahead.js'), 'utf8');
+  if (!program.includes('const PIECES = [];')) fail('ahead.js has no place for the pieces.');
+  const text = program.replace('const PIECES = [];', `const PIECES = ${JSON.stringify(tableOf(pieces))};`);
   const name = `${SCRIPTS}/ahead-${createHash('md5').update(text).digest('hex')}.js`;
   writeFileSync(join(out, name), text);
   nameInPage(out, name);
@@ -43,7 +45,9 @@ function routesOf(out, names) {
     .find((each) => each.includes('"./_layout.tsx":{enumerable'));
   const [, table] = /\},\d+,(\{.*\})\);?$/.exec(line ?? '') ?? fail('The build has no table of routes.');
   const { paths, ...ids } = JSON.parse(table);
-  const entries = [...line.matchAll(/"\.\/([^"]+)\.tsx":\{enumerable:!0,get:\(\)=>r\(d\[1\]\)\(d\[(\d+)\],/g)];
+  const entries = [
+    ...line.matchAll(/"\.\/([^"]+)\.tsx":\{enumerable:!0,get:\(\)=>r\(d\[1\]\)\(d\[(\d+)\],/g),
+  ];
   return new Map(
     entries
       .map(([, route, at]) => [route, [paths[ids[at]]].flat().filter(Boolean)])
@@ -59,21 +63,13 @@ function tableOf(pieces) {
     .filter(([route]) => !/_layout$|^\+/.test(route))
     .sort(([a], [b]) => Number(a.includes('[')) - Number(b.includes('[')))
     .map(([route, files]) => {
-      const around = layouts.find(([layout]) => layout !== '_layout' && route.startsWith(layout.slice(0, -7)));
+      const around = layouts.find(
+        ([layout]) => layout !== '_layout' && route.startsWith(layout.slice(0, -7)),
+      );
       const address = route.replace(/\/?index$/, '').replace(/\[\w+\]/g, '[^/]+');
       const own = route === 'index' ? [...files, ...(pieces.get('today/index') ?? [])] : files;
       return [`^/${address}/?$`, [...new Set([...every, ...(around?.[1] ?? []), ...own])]];
     });
-}
-
-/** Runs in the page, as text. */
-function askAhead(table) {
-  for (const [address, files] of table) {
-    if (!new RegExp(address).test(location.pathname)) continue;
-    for (const href of files)
-      document.head.append(Object.assign(document.createElement('link'), { rel: 'preload', as: 'script', href }));
-    return;
-  }
 }
 
 function nameInPage(out, script) {
@@ -81,7 +77,12 @@ function nameInPage(out, script) {
   const fonts = readdirSync(join(out, 'assets'), { recursive: true })
     .map(String)
     .filter((file) => /\.ttf$/.test(file))
-    .map((file) => `<link rel="preload" as="font" crossorigin href="/assets/${file.replaceAll('\\', '/')}" />`);
-  const head = [`<script async src="/${script}"></script>`, ...fonts].join('\n    ');
-  writeFileSync(page, readFileSync(page, 'utf8').replace('<title>', `${head}\n    <title>`));
+    .map(
+      (file) => `<link rel="preload" as="font" crossorigin href="/assets/${file.replaceAll('\\', '/')}" />`,
+    );
+  const text = readFileSync(page, 'utf8').replace('<title>', `${fonts.join('\n    ')}\n    <title>`);
+  // After the sketch, which it may replace, and before the root, so that it is there before anything is drawn.
+  const place = '<div id="root">';
+  if (!text.includes(place)) fail('index.html has no root.');
+  writeFileSync(page, text.replace(place, `<script src="/${script}"></script>\n    ${place}`));
 }

@@ -12,7 +12,7 @@ import { withLock } from './withLock.mjs';
 
 const OUT = join(ROOT, 'dist', 'web');
 const STAMP = join(ROOT, 'dist', 'web.hash');
-const MADE_OF = ['src', 'public', 'scripts/babel', 'scripts/metro'];
+const MADE_OF = ['src', 'public', 'scripts/babel', 'scripts/metro', 'scripts/page'];
 const CONFIGS = [
   'app.json',
   'babel.config.js',

@@ -77,7 +77,11 @@ async function main(): Promise<void> {
       // What comes when idle (the card's pages) is not of the first page.
       const html = readFileSync('dist/web/index.html', 'utf8');
       scriptBytes = firstPageBytes(
-        new Set([...requested].filter((name) => html.includes(name) || /^(_layout|index)-/.test(name))),
+        new Set(
+          [...requested].filter(
+            (name) => html.includes(name) || /^(_layout|index|ahead|BookPlace)-/.test(name),
+          ),
+        ),
       );
       const scroll = await scrollFrames(page);
       const heapMb = await heapMbOf(page);

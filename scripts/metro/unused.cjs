@@ -88,6 +88,12 @@ const UNUSED = [
     instead: 'noTabBar.js',
   },
   {
+    why: 'the edges of a screen that something covers, which the page leaves to env(safe-area-inset-*)',
+    from: /[\\/]node_modules[\\/]/,
+    names: /^react-native-safe-area-context$/,
+    instead: 'safeArea.js',
+  },
+  {
     why: 'React Native for the web: components that nothing here draws',
     from: /[\\/]react-native-web[\\/]dist[\\/]index/,
     names:
@@ -126,9 +132,7 @@ const UNUSED = [
 function answerUnused(name, origin) {
   const rule = UNUSED.find((each) => each.from.test(origin) && each.names.test(name));
   if (!rule) return undefined;
-  return rule.instead
-    ? { type: 'sourceFile', filePath: join(STANDINS, rule.instead) }
-    : { type: 'empty' };
+  return rule.instead ? { type: 'sourceFile', filePath: join(STANDINS, rule.instead) } : { type: 'empty' };
 }
 
 module.exports = { answerUnused };

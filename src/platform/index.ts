@@ -19,5 +19,6 @@ export * from './pageEvents';
 export * from './paths';
 export * from './ring';
 export * from './share';
+export { keepStill } from './stillPage';
 export * from './storage';
 export * from './tabs';

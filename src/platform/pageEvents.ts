@@ -1,3 +1,5 @@
+import { whenDrawn } from './stillPage';
+
 /** Calls back when the page is about to be hidden or closed; `isBusy` true asks the browser to ask before closing. */
 export function onPageLeave(isBusy: () => boolean, flush: () => void): void {
   window.addEventListener('beforeunload', (event) => {
@@ -6,6 +8,15 @@ export function onPageLeave(isBusy: () => boolean, flush: () => void): void {
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'hidden') flush();
   });
+}
+
+/** Calls back whenever the page is hidden: left, closed or covered. Returns the way to call it off. */
+export function onPageHidden(work: () => void): () => void {
+  const look = () => {
+    if (document.visibilityState === 'hidden') work();
+  };
+  document.addEventListener('visibilitychange', look);
+  return () => document.removeEventListener('visibilitychange', look);
 }
 
 /** Lets the browser paint and answer before the next piece of a long piece of work. */
@@ -20,7 +31,7 @@ export function nextFrame(): Promise<void> {
 
 /** Takes away what stood in for the page before the program had been read (public/index.html). */
 export function removeSketch(): void {
-  document.getElementById('sketch')?.remove();
+  whenDrawn(() => document.getElementById('sketch')?.remove());
 }
 
 /** Reads the page anew from where it came. */

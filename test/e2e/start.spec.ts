@@ -1,0 +1,73 @@
+// What stands there while the program is read, and what stands there where it can't go on.
+import { createJimp } from '@jimp/core';
+import png from '@jimp/js-png';
+
+import { DEMO, expect, ONE_SIZE, openDemo, OWN, test } from './fixtures';
+
+/** The scripts of the program, which some tests hold back. */
+const PROGRAM = /\/_expo\/static\/js\/web\/(__common|index)-/;
+
+const Picture = createJimp({ formats: [png] });
+
+/** Pixels that differ by more than the rounding of an edge that is drawn twice. */
+async function pixelsApart(one: Buffer, other: Buffer): Promise<number> {
+  const [a, b] = await Promise.all([Picture.fromBuffer(one), Picture.fromBuffer(other)]);
+  expect([b.width, b.height]).toEqual([a.width, a.height]);
+  return a.bitmap.data.reduce(
+    (sum, value, i) => sum + Number(Math.abs(value - (b.bitmap.data[i] ?? 0)) > 3),
+    0,
+  );
+}
+
+test.describe('a page that was there today', () => {
+  for (const path of ['/today', '/book', '/lists', '/tidy'])
+    test(`stands there at once, to the pixel: ${path}`, async ({ page, context }) => {
+      await openDemo(page, path);
+      await page.waitForFunction(
+        (at) => localStorage.getItem(`still:demo:${at}`) !== null && document.fonts.status === 'loaded',
+        path,
+      );
+      const drawn = await page.screenshot();
+      await page.close();
+      const again = await context.newPage();
+      await again.route(PROGRAM, () => new Promise(() => undefined));
+      await again.goto(DEMO + path, { waitUntil: 'commit' });
+      await expect(again.locator('#sketch')).toHaveAttribute('data-still');
+      // Portraits and letters are drawn a moment after the lines.
+      await expect.poll(async () => pixelsApart(drawn, await again.screenshot())).toBe(0);
+    });
+
+  test('gives way to the page itself, and has nothing that can be pressed or read twice', async ({
+    page,
+  }) => {
+    await openDemo(page, '/book');
+    await page.waitForFunction(() => localStorage.getItem('still:demo:/book') !== null);
+    await page.reload();
+    await page.locator('[id^="row-"]').first().waitFor();
+    await expect(page.locator('#sketch')).toHaveCount(0);
+    await page.locator('[id^="row-"]').first().click();
+    await expect(page).toHaveURL(/\/book\/.+/);
+  });
+
+  test(
+    'is not kept of a page where something is being written, or of one with passphrases',
+    ONE_SIZE,
+    async ({ page }) => {
+      for (const path of ['/book/new', '/settings', '/directory', '/write', '/devices/connect']) {
+        await page.goto(OWN + path);
+        await page.locator('[role="main"], main').getByRole('heading').first().waitFor();
+        await page.waitForTimeout(3500);
+      }
+      expect(
+        await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('still:'))),
+      ).toEqual([]);
+    },
+  );
+});
+
+test('an unknown address says so, and leads back', ONE_SIZE, async ({ page }) => {
+  await page.goto(`${OWN}/nowhere/at/all`);
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go to Today' }).click();
+  await expect(page).toHaveURL(/\/today$/);
+});
