@@ -79,6 +79,16 @@ export function onPaste(take: (file: File) => void): () => void {
   return () => window.removeEventListener('paste', paste);
 }
 
+/** Hears of text that is pasted into any field, before it is there. Returns the way to stop. */
+export function onFieldPaste(take: (text: string) => void): () => void {
+  const paste = ({ target, clipboardData }: ClipboardEvent) => {
+    const isField = target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
+    if (isField && clipboardData) take(clipboardData.getData('text/plain'));
+  };
+  window.addEventListener('paste', paste, true);
+  return () => window.removeEventListener('paste', paste, true);
+}
+
 /**
  * Takes text of several lines that is pasted into a line, which could only keep it without its breaks.
  *

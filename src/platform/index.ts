@@ -16,6 +16,7 @@ export * from './locale';
 export * from './manifest';
 export * from './notify';
 export * from './pageEvents';
+export { storedPanes, storePane } from './paneWidths';
 export * from './paths';
 export * from './ring';
 export * from './share';

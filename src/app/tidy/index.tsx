@@ -1,5 +1,6 @@
+import { loadCardWork } from '@/places/card';
 import { TidyPage } from '@/places/tidy';
 
 export default function TidyRoute() {
-  return <TidyPage />;
+  return <TidyPage loadShowing={loadCardWork} />;
 }

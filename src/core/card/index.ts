@@ -28,6 +28,7 @@ export { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from './editing/cardLayou
 export { FILL_FIELDS, type FillField, fillIn } from './editing/fillIn';
 export { BLANK_ROWS, filledParts } from './editing/formParts';
 export { fromForm } from './editing/fromForm';
+export { type Spread, type SpreadCounts, spreadForm } from './editing/spreadForm';
 export { toForm } from './editing/toForm';
 export { writeCell } from './editing/writeCell';
 export { hasFlag, withFlag } from './flags';

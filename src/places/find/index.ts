@@ -1,8 +1,8 @@
 /**
  * The Book as rows, table and map, and the quick line.
  */
-export { BookPlace } from './lazy';
 export { NoCardOpen } from './book/NoCardOpen';
+export { BookPlace } from './lazy';
 export { MapPage } from './map/MapPage';
 export { isInPlace, PLACES } from './quickline/pages';
 export { QuickLine } from './quickline/QuickLine';

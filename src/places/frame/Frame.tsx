@@ -12,10 +12,19 @@ import {
   useAppSelector,
 } from '@/book/state';
 import { isInPlace, PLACES, QuickLine, type QuickPlans, QuickPlansContext } from '@/places/find';
-import { allowSingleKeys, bookName, PAGE_ID, removeSketch } from '@/platform';
+import { allowSingleKeys, bookName, PAGE_ID, removeSketch, storedPanes, storePane } from '@/platform';
 import { closeByBack } from '@/platform/navigation';
 import { texts } from '@/texts/frame/frame';
-import { BackContext, EmptyPlace, Settings2, ThemeProvider, Txt, useWide } from '@/ui';
+import {
+  BackContext,
+  EmptyPlace,
+  PaneContext,
+  type PaneWidths,
+  Settings2,
+  ThemeProvider,
+  Txt,
+  useWide,
+} from '@/ui';
 
 import { FaultCatcher } from './FaultCatcher';
 import { NavLink } from './NavLink';
@@ -32,6 +41,8 @@ import { usePageState } from './usePageState';
 const Housekeeping = lazy(() => import('./Housekeeping').then((one) => ({ default: one.Housekeeping })));
 const KeysSheet = lazy(() => import('./seldom').then((seldom) => ({ default: seldom.KeysSheet })));
 
+const PANES: PaneWidths = { widthOf: (name) => storedPanes()[name], keep: storePane };
+
 interface FrameProps {
   readonly children: ReactNode;
   /** Loads what plans the acts of the quick line. */
@@ -46,7 +57,9 @@ export function Frame({ children, loadPlans }: FrameProps) {
       <ServicesProvider value={services}>
         <QuickPlansContext value={loadPlans}>
           <BackContext value={closeByBack}>
-            <Themed>{children}</Themed>
+            <PaneContext value={PANES}>
+              <Themed>{children}</Themed>
+            </PaneContext>
           </BackContext>
         </QuickPlansContext>
       </ServicesProvider>
@@ -128,19 +141,27 @@ function Page({ children }: { readonly children: ReactNode }) {
   );
 }
 
+/** Where a card is written: on a phone there is nothing then but the form, the keyboard and what saves it. */
+const WRITING = /^\/book\/(new|[^/]+\/edit)\/?$/;
+
 function Phone({ children }: { readonly children: ReactNode }) {
   const pathname = usePathname();
+  const isWriting = WRITING.test(pathname);
   return (
     <View className="flex-1 bg-paper">
       <Page>{children}</Page>
       <StandingBars />
       <Notices />
-      <QuickLine />
-      <View role="navigation" aria-label={texts.places} className="flex-row border-t border-rule">
-        {PLACES.map((place) => (
-          <NavLink key={place.path} {...place} isHere={isInPlace(pathname, place.path)} look="bar" />
-        ))}
-      </View>
+      {isWriting ? null : (
+        <>
+          <QuickLine />
+          <View role="navigation" aria-label={texts.places} className="flex-row border-t border-rule">
+            {PLACES.map((place) => (
+              <NavLink key={place.path} {...place} isHere={isInPlace(pathname, place.path)} look="bar" />
+            ))}
+          </View>
+        </>
+      )}
     </View>
   );
 }

@@ -2,7 +2,7 @@ import { usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
-import { useWide } from '@/ui';
+import { Panes, useWide } from '@/ui';
 
 import { ListsColumn } from './ListsColumn';
 
@@ -13,12 +13,9 @@ export function ListsPlace({ children }: { readonly children: ReactNode }) {
   const isHead = open === '';
   if (isWide) {
     return (
-      <View className="flex-1 flex-row">
-        <View className="w-[352px] border-r border-rule">
-          <ListsColumn openPart={open} />
-        </View>
-        <View className="min-w-0 flex-1">{children}</View>
-      </View>
+      <Panes name="lists" width={352} list={<ListsColumn openPart={open} />}>
+        {children}
+      </Panes>
     );
   }
   return (

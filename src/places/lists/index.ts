@@ -1,6 +1,6 @@
 /**
  * Lists, rules and tags.
  */
-export { ListPage } from './ListPage';
 export { ListsPlace } from './lazy';
+export { ListPage } from './ListPage';
 export { NoListOpen } from './NoListOpen';

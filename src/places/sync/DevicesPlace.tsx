@@ -2,7 +2,7 @@ import { usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
-import { useWide } from '@/ui';
+import { Panes, useWide } from '@/ui';
 
 import { DevicesColumn } from './DevicesColumn';
 
@@ -13,12 +13,9 @@ export function DevicesPlace({ children }: { readonly children: ReactNode }) {
   const isHead = open === '';
   if (isWide)
     return (
-      <View className="flex-1 flex-row">
-        <View className="w-[400px] border-r border-rule">
-          <DevicesColumn openName={decodeURIComponent(open)} />
-        </View>
-        <View className="min-w-0 flex-1">{children}</View>
-      </View>
+      <Panes name="devices" width={400} list={<DevicesColumn openName={decodeURIComponent(open)} />}>
+        {children}
+      </Panes>
     );
   return (
     <View className="flex-1">

@@ -8,7 +8,7 @@ import { emptyPlan, type TodayPlan } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/talks/talks';
-import { Act, CalendarDays, Txt, usePageTitle, useWide } from '@/ui';
+import { Act, CalendarDays, Panes, Txt, usePageTitle, useWide } from '@/ui';
 
 import { OpenRowContext } from './DayRow';
 import { type DayActs, DayPart } from './dayRows';
@@ -45,12 +45,9 @@ export function TodayPage({ CardPane, ...acts }: TodayProps) {
   );
   if (!isWide) return page;
   return (
-    <View className="flex-1 flex-row">
-      <View className="w-[420px] border-r border-rule">{page}</View>
-      <View className="min-w-0 flex-1">
-        <Suspense fallback={null}>{shown === undefined ? null : <CardPane uid={shown} />}</Suspense>
-      </View>
-    </View>
+    <Panes name="today" width={420} min={360} list={page}>
+      <Suspense fallback={null}>{shown === undefined ? null : <CardPane uid={shown} />}</Suspense>
+    </Panes>
   );
 }
 

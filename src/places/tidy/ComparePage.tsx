@@ -37,9 +37,11 @@ const COLUMN = 168;
 /** The same where there is room. */
 const WIDE_COLUMN = 280;
 
+/** Loads what displays the values of a card, which brings the numbering plans along. */
+export type LoadShowing = () => Promise<{ readonly cardValues: typeof cardValues }>;
+
 interface CompareProps {
-  /** Loads what displays the values of a card, which brings the numbering plans along. */
-  readonly loadShowing: () => Promise<{ readonly cardValues: typeof cardValues }>;
+  readonly loadShowing: LoadShowing;
 }
 
 /**
@@ -73,7 +75,30 @@ export function ComparePage({ loadShowing }: CompareProps) {
   );
 }
 
-function Compared({ cards, loadShowing }: CompareProps & { readonly cards: readonly Card[] }) {
+interface ComparedProps extends CompareProps {
+  readonly cards: readonly Card[];
+  /** Stands beside the duplicates: when it is done with, the next of them takes its place. */
+  readonly isPane?: boolean;
+}
+
+/** The cards of some duplicates beside the list of all. */
+export function ComparePane({ uids, loadShowing }: CompareProps & { readonly uids: readonly Uid[] }) {
+  const byUid = useAppSelector(selectCardsByUid);
+  const cards = uids.flatMap((uid) => byUid.get(uid) ?? []);
+  if (cards.length < 2) return null;
+  return (
+    <ScrollView testID="compare-pane">
+      <View className="max-w-[760px] gap-5 px-6 pb-8 pt-5">
+        <Txt font="serif" size="title" heading={2}>
+          {texts.sideBySide}
+        </Txt>
+        <Compared key={uids.join()} cards={cards} loadShowing={loadShowing} isPane />
+      </View>
+    </ScrollView>
+  );
+}
+
+function Compared({ cards, loadShowing, isPane = false }: ComparedProps) {
   const dispatch = useAppDispatch();
   const { country } = useAppSelector(selectSettings);
   const [name, setName] = useState<Uid>();
@@ -96,7 +121,7 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
   );
   const merge = async () => {
     const change = await dispatch(mergeInBook([uids], choices));
-    if (change && result) go(cardPath(result.uid), 'replace');
+    if (change && result && !isPane) go(cardPath(result.uid), 'replace');
   };
   return (
     <>
@@ -170,7 +195,7 @@ function Compared({ cards, loadShowing }: CompareProps & { readonly cards: reado
           label={texts.notSameKeepApart}
           icon={Split}
           tone="faded"
-          onPress={() => void dispatch(keepApart(uids)).then(() => go('/tidy'))}
+          onPress={() => void dispatch(keepApart(uids)).then(() => (isPane ? undefined : go('/tidy')))}
           testID="apart-compared"
         />
       </View>

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 
 import { selectRowsByUid, useAppDispatch, useAppSelector } from '@/book/state';
 import { keepApart, lookForDuplicates, mergeInBook, stopLooking, type useDuplicates } from '@/book/tidy';
+import type { Uid } from '@/core/card';
 import type { Cluster, Grade } from '@/core/tidy';
 import { comparePath } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -20,8 +21,17 @@ const GRADES: readonly (readonly [Grade, string])[] = [
   ['possible', texts.possible],
 ];
 
+type DuplicatesProps = ReturnType<typeof useDuplicates> & OpenCluster;
+
+interface OpenCluster {
+  /** The uids of the cluster that stands beside the list, with commas between. */
+  readonly open?: string | undefined;
+  /** Puts a cluster beside the list; without it, comparing is a page of its own. */
+  readonly onOpen?: (uids: readonly Uid[]) => void;
+}
+
 /** Cards that are the same person or organisation, by how sure it is. */
-export function DuplicatesPart({ share01, clusters }: ReturnType<typeof useDuplicates>) {
+export function DuplicatesPart({ share01, clusters, open, onOpen }: DuplicatesProps) {
   const dispatch = useAppDispatch();
   return (
     <View testID="duplicates">
@@ -50,7 +60,14 @@ export function DuplicatesPart({ share01, clusters }: ReturnType<typeof useDupli
             items={own}
             shownAtFirst={SHOWN}
             step={100}
-            rowOf={(cluster) => <ClusterRow key={cluster.uids.join(' ')} cluster={cluster} />}
+            rowOf={(cluster) => (
+              <ClusterRow
+                key={cluster.uids.join(' ')}
+                cluster={cluster}
+                {...(onOpen ? { onOpen } : {})}
+                isOpen={open === cluster.uids.join()}
+              />
+            )}
             act={
               grade === 'certain' && own.length > 1 ? (
                 <Act
@@ -69,14 +86,22 @@ export function DuplicatesPart({ share01, clusters }: ReturnType<typeof useDupli
   );
 }
 
-function ClusterRow({ cluster: { uids, evidence, probability } }: { readonly cluster: Cluster }) {
+interface ClusterProps extends Pick<OpenCluster, 'onOpen'> {
+  readonly cluster: Cluster;
+  readonly isOpen: boolean;
+}
+
+function ClusterRow({ cluster: { uids, evidence, probability }, isOpen, onOpen }: ClusterProps) {
   const dispatch = useAppDispatch();
   const rows = useAppSelector(selectRowsByUid);
   const people = uids.flatMap((uid) => rows.get(uid) ?? []);
   const names = people.map(({ shown }) => shown || shared.noNameYet).join(' · ');
   const percent = Math.min(99, Math.round(probability * 100));
   return (
-    <View className="gap-1 border-b border-rule py-2" testID="cluster">
+    <View
+      className={`-mx-3 gap-1 border-b border-rule px-3 py-2 ${isOpen ? 'bg-leaf' : ''}`}
+      testID="cluster"
+    >
       <Txt font="serif" size="strong">
         {names}
       </Txt>
@@ -88,7 +113,7 @@ function ClusterRow({ cluster: { uids, evidence, probability } }: { readonly clu
         <Act
           label={texts.compare}
           name={texts.compareNamed(names)}
-          onPress={() => go(comparePath(uids))}
+          onPress={() => (onOpen ? onOpen(uids) : go(comparePath(uids)))}
           testID="compare"
         />
         <Act

@@ -1,33 +1,60 @@
+import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
 import { useUnfiled } from '@/book/talks';
 import { useDuplicates, useFaults } from '@/book/tidy';
 import { texts } from '@/texts/tidy/tidy';
-import { Txt, usePageTitle, useWide } from '@/ui';
+import { Panes, Txt, usePageTitle, useWide } from '@/ui';
 
+import { ComparePane, type LoadShowing } from './ComparePage';
 import { DuplicatesPart } from './DuplicatesPart';
 import { FaultsPart } from './FaultsPart';
 import { StatePart } from './StatePart';
 import { UnfiledPart } from './UnfiledPart';
 
-/** The place where a book is put in order. */
-export function TidyPage() {
+interface TidyProps {
+  /** Loads what displays the values of a card, which brings the numbering plans along. */
+  readonly loadShowing: LoadShowing;
+}
+
+/** The place where a book is put in order; on a wide screen with the chosen duplicates side by side. */
+export function TidyPage({ loadShowing }: TidyProps) {
   usePageTitle(texts.tidy);
   const { isWide } = useWide();
   const duplicates = useDuplicates();
   const faults = useFaults();
   const unfiled = useUnfiled();
-  return (
+  const [chosen, setChosen] = useState<string>();
+  const clusters = duplicates.clusters ?? [];
+  const open = clusters.find(({ uids }) => uids.join() === chosen) ?? clusters[0];
+  // What comes below would be moved by what is found above it.
+  const isLooking = duplicates.clusters === undefined && duplicates.share01 !== undefined;
+  const page = (
     <ScrollView testID="tidy-page">
       <View className={`max-w-[760px] gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
         <Txt font="serif" size="head" heading={1}>
           {texts.tidy}
         </Txt>
         <StatePart clusters={duplicates.clusters} faults={faults} unfiled={unfiled} />
-        <DuplicatesPart {...duplicates} />
-        <FaultsPart faults={faults} />
-        {unfiled ? <UnfiledPart unfiled={unfiled} /> : <Txt tone="faded">{texts.checking}</Txt>}
+        <DuplicatesPart
+          {...duplicates}
+          {...(isWide ? { open: open?.uids.join(), onOpen: (uids) => setChosen(uids.join()) } : {})}
+        />
+        {isLooking || !unfiled ? (
+          <Txt tone="faded">{texts.checking}</Txt>
+        ) : (
+          <>
+            <FaultsPart faults={faults} />
+            <UnfiledPart unfiled={unfiled} />
+          </>
+        )}
       </View>
     </ScrollView>
+  );
+  if (!isWide) return page;
+  return (
+    <Panes name="tidy" width={440} min={360} list={page}>
+      {open ? <ComparePane uids={open.uids} loadShowing={loadShowing} /> : null}
+    </Panes>
   );
 }

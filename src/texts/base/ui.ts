@@ -16,4 +16,5 @@ export const texts = {
   tableAfterItSays: (name: string) => `${name}; the table after it says the same`,
   moveUp: (title: string) => `Move ${title} up`,
   moveDown: (title: string) => `Move ${title} down`,
+  widthOfList: 'Width of the list: drag, or arrow keys; Enter for the usual width',
 };

@@ -1,3 +1,5 @@
+import { countInWords, LANGUAGE } from '../plural';
+
 /** The page on which a card is edited. */
 export const texts = {
   addField: 'Add a field',
@@ -134,4 +136,33 @@ export const texts = {
   kindOfCard: 'Kind of card',
   usualLabels: 'Usual labels',
   mailNumbered: (count: number) => `Mail ${count}`,
+  spreadIt: 'Spread it',
+  takeItBack: 'Take it back',
+  leaveIt: 'Leave it here',
+  pastedHas: (counts: SpreadWords) => `That is ${listed(counts)}.`,
+  spreadOver: (counts: SpreadWords) => `Put in its fields: ${listed(counts)}.`,
 };
+
+type SpreadWords = Readonly<Partial<Record<keyof typeof SPREAD, number>>>;
+
+/** What a pasted text may hold. */
+const SPREAD = {
+  name: ['a name', 'names'],
+  work: ['a place of work', 'places of work'],
+  phones: ['a phone number', 'phone numbers'],
+  emails: ['a mail address', 'mail addresses'],
+  addresses: ['an address', 'addresses'],
+  links: ['a web address', 'web addresses'],
+  dates: ['a day', 'days'],
+  notes: ['a note', 'notes'],
+} as const;
+
+/** "a name, two phone numbers and an address". */
+function listed(counts: SpreadWords): string {
+  const words = Object.entries(SPREAD).flatMap(([part, [one, other]]) => {
+    const count = counts[part as keyof typeof SPREAD] ?? 0;
+    if (count === 0) return [];
+    return count === 1 ? [one] : [countInWords(count, { other })];
+  });
+  return new Intl.ListFormat(LANGUAGE).format(words);
+}

@@ -47,6 +47,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(props, ref
         {...(props.onEnter ? { onSubmitEditing: props.onEnter, blurOnSubmit: false } : {})}
         {...(props.placeholder === undefined ? {} : { placeholder: props.placeholder })}
         inputMode={kind}
+        {...(isLong ? {} : { enterKeyHint: props.onEnter ? 'done' : 'next' })}
         autoCapitalize={kind === 'text' ? 'sentences' : 'none'}
         autoCorrect={false}
         spellCheck={isLong}

@@ -18,7 +18,16 @@ export function AddressRows(props: PartProps) {
       noun="address"
       blank={BLANK_ROWS.addresses}
       row={(i, isFirst) => (
-        <View className="gap-2">
+        <View className="gap-1">
+          <LabelAct form={form} name={`addresses.${i}`} noun="address" choices={['work', 'home', 'billing']}>
+            <OnlySwitch
+              form={form}
+              name={`addresses.${i}`}
+              property="isPost"
+              label={texts.postAddress}
+              hint={texts.lettersAreSentHere}
+            />
+          </LabelAct>
           <FormField
             form={form}
             name={`addresses.${i}.street`}
@@ -45,22 +54,19 @@ export function AddressRows(props: PartProps) {
               />
             </View>
           </View>
-          <FormField form={form} name={`addresses.${i}.region`} label={texts.region} />
-          <FormField
-            form={form}
-            name={`addresses.${i}.country`}
-            label={texts.country}
-            testID={`country-${i}`}
-          />
-          <LabelAct form={form} name={`addresses.${i}`} noun="address" choices={['work', 'home', 'billing']}>
-            <OnlySwitch
-              form={form}
-              name={`addresses.${i}`}
-              property="isPost"
-              label={texts.postAddress}
-              hint={texts.lettersAreSentHere}
-            />
-          </LabelAct>
+          <View className="flex-row gap-4">
+            <View className="w-[110px]">
+              <FormField form={form} name={`addresses.${i}.region`} label={texts.region} />
+            </View>
+            <View className="min-w-0 flex-1">
+              <FormField
+                form={form}
+                name={`addresses.${i}.country`}
+                label={texts.country}
+                testID={`country-${i}`}
+              />
+            </View>
+          </View>
         </View>
       )}
     />

@@ -16,12 +16,15 @@ import { Glance } from './Glance';
 import { KindChoice } from './KindChoice';
 import { LeaveSheet } from './LeaveSheet';
 import { NameFields } from './NameFields';
+import { onFormKey } from './onFormKey';
 import { PART_VIEWS } from './parts';
 import { PhotoField } from './PhotoField';
+import { SpreadBar } from './SpreadBar';
 import { useLeaveGuard } from './useLeaveGuard';
 import { useNameOf } from './useNameOf';
 import { useSaveCard } from './useSaveCard';
 import { partOf, useShownParts } from './useShownParts';
+import { useSpread } from './useSpread';
 
 interface CardEditorProps {
   /** What editing begins with. */
@@ -51,12 +54,13 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
   const guard = useLeaveGuard(isDirty || (isNew && form.getValues('name') !== ''));
   const saving = useSaveCard({ base, isNew, form, release: guard.release, onNext });
   const parts = useShownParts(first, at);
+  const offer = useSpread(form);
   usePageTitle(title);
   return (
-    <View className="flex-1" testID="card-editor">
+    <View className="flex-1" testID="card-editor" {...({ onKeyDownCapture: onFormKey } as object)}>
       <View className="min-h-0 flex-1 flex-row">
         <ScrollView keyboardShouldPersistTaps="handled" className="flex-1">
-          <View className={`max-w-[720px] gap-6 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
+          <View className={`max-w-[720px] gap-4 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
             <Txt font="serif" size="head" heading={1}>
               {title}
             </Txt>
@@ -71,8 +75,9 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
                 />
               </View>
             ) : null}
-            <KindChoice form={form} at={at} />
-            <PhotoField form={form} />
+            <PhotoField form={form}>
+              <KindChoice form={form} at={at} />
+            </PhotoField>
             <NameFields form={form} at={at} isNew={isNew} />
             {parts.shown.map((id) => {
               const Part = PART_VIEWS[id];
@@ -94,6 +99,7 @@ export function CardEditor({ base, isNew, title, at, onNext }: CardEditorProps) 
           </ScrollView>
         ) : null}
       </View>
+      <SpreadBar offer={offer} />
       <EditorFoot
         {...saving}
         isDirty={isDirty}

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
 import { texts } from '@/texts/card/edit';
-import { Act, NextAct, useWide } from '@/ui';
+import { Act, Eye, NextAct, useWide } from '@/ui';
 
 interface EditorFootProps {
   readonly save: () => void;
@@ -38,7 +38,14 @@ export function EditorFoot(props: EditorFootProps) {
         />
       ) : null}
       {onGlance ? (
-        <Act label={texts.preview} name={texts.previewCard} onPress={onGlance} testID="glance" />
+        <Act
+          label={texts.preview}
+          name={texts.previewCard}
+          icon={Eye}
+          iconOnly={!isWide}
+          onPress={onGlance}
+          testID="glance"
+        />
       ) : null}
       <Act label={isDirty ? texts.discard : texts.close} tone="faded" onPress={close} testID="close-editor" />
     </View>

@@ -1,9 +1,9 @@
 import { type ReactNode, useState } from 'react';
 import { useController, useWatch } from 'react-hook-form';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 
 import { texts } from '@/texts/card/edit';
-import { Act, ChevronDown, Choice, Field, NextAct, Sheet, Switch } from '@/ui';
+import { ChevronDown, Choice, Field, NextAct, Sheet, Switch, Txt, useColours } from '@/ui';
 
 import type { PartProps } from './FormField';
 
@@ -15,12 +15,14 @@ interface LabelActProps extends Pick<PartProps, 'form'> {
   readonly name: `${LabelledRows}.${number}`;
   readonly noun: string;
   readonly choices: readonly string[];
+  /** It stands before its field, in a column of its own. */
+  readonly isColumn?: boolean;
   /** What else is said of the value here. */
   readonly children?: ReactNode;
 }
 
 /** What kind a value is: chosen from the usual words or typed, in a sheet that also says which one is preferred. */
-export function LabelAct({ form, name, noun, choices, children }: LabelActProps) {
+export function LabelAct({ form, name, noun, choices, isColumn = false, children }: LabelActProps) {
   const [isOpen, setOpen] = useState(false);
   const { field } = useController({ control: form.control, name: `${name}.label` });
   const isPreferred = useWatch({
@@ -45,13 +47,10 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
     .join(', ');
   const canPrefer = isPreferred !== undefined;
   return (
-    <View className="flex-row">
-      <Act
+    <View className={isColumn ? 'w-[88px] shrink-0' : 'flex-row'}>
+      <LabelPress
         label={shown}
         name={texts.labelOf(noun, shown)}
-        icon={ChevronDown}
-        isIconLast
-        tone="faded"
         onPress={() => setOpen(true)}
         testID={`label-${name}`}
       />
@@ -79,6 +78,35 @@ export function LabelAct({ form, name, noun, choices, children }: LabelActProps)
         </View>
       </Sheet>
     </View>
+  );
+}
+
+interface LabelPressProps {
+  readonly label: string;
+  readonly name: string;
+  readonly onPress: () => void;
+  readonly testID: string;
+}
+
+/** The label as it stands before its field: small and quiet, on two lines where it is long. */
+function LabelPress({ label, name, onPress, testID }: LabelPressProps) {
+  const { faded } = useColours();
+  return (
+    <Pressable
+      role="button"
+      aria-label={name}
+      aria-haspopup="dialog"
+      onPress={onPress}
+      testID={testID}
+      className="min-h-[44px] flex-row items-center gap-1 active:opacity-60"
+    >
+      <View className="min-w-0 flex-1">
+        <Txt size="small" tone="faded" lines={2}>
+          {label}
+        </Txt>
+      </View>
+      <ChevronDown size={16} strokeWidth={1.75} color={faded} />
+    </Pressable>
   );
 }
 

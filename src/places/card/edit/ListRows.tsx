@@ -1,6 +1,10 @@
-import { BLANK_ROWS } from '@/core/card';
+import type { ComponentProps } from 'react';
+import { View } from 'react-native';
+
+import { BLANK_ROWS, type CardForm } from '@/core/card';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/card/edit';
+import type { Field } from '@/ui';
 
 import { FormField, type PartProps } from './FormField';
 import { LabelAct } from './LabelAct';
@@ -10,271 +14,166 @@ import { Rows } from './Rows';
 
 const PLACES = ['work', 'home'];
 
-/** Phone numbers. */
-export function PhoneRows(props: PartProps) {
-  const choices = ['mobile', 'work', 'home', 'work mobile', 'main', 'fax'];
-  return (
-    <Rows
-      {...props}
-      name="phones"
-      title={texts.phone}
-      noun="phone"
-      blank={BLANK_ROWS.phones}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`phones.${i}.number`}
-            label={texts.phoneNumbered(i + 1)}
-            isLabelHidden
-            kind="tel"
-            placeholder={texts.number}
-            isFirst={isFirst}
-            testID={`phone-${i}`}
-          />
-          <LabelAct form={props.form} name={`phones.${i}`} noun="phone" choices={choices} />
-        </>
-      )}
-    />
-  );
+/** The collections whose entries are one value each, with what tells them apart on the page. */
+type ListPart =
+  'phones' | 'emails' | 'links' | 'dates' | 'notes' | 'accounts' | 'infos' | 'ownFields' | 'keys';
+
+interface ListLook {
+  readonly title: string;
+  /** One of them, for the words of the acts: "phone". */
+  readonly noun: string;
+  /** The field of an entry in which its value stands. */
+  readonly value: 'number' | 'address' | 'uri' | 'text';
+  /** The name of an entry's field, for screen readers. */
+  readonly named: (number: number) => string;
+  readonly field: Pick<ComponentProps<typeof Field>, 'kind' | 'placeholder' | 'isLong' | 'hint'>;
+  /** The usual labels; none where an entry has no label. */
+  readonly labels?: readonly string[];
+  readonly testID: string;
 }
 
-/** Mail addresses. */
-export function MailRows(props: PartProps) {
-  return (
-    <Rows
-      {...props}
-      name="emails"
-      title={texts.mail}
-      noun={texts.mailAddress}
-      blank={BLANK_ROWS.emails}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`emails.${i}.address`}
-            label={texts.mailNumbered(i + 1)}
-            isLabelHidden
-            kind="email"
-            placeholder={texts.nameExampleOrg}
-            isFirst={isFirst}
-            testID={`mail-${i}`}
-          />
-          <LabelAct form={props.form} name={`emails.${i}`} noun={texts.mailAddress} choices={PLACES}>
-            <FormField
-              form={props.form}
-              name={`emails.${i}.shownAs`}
-              label={texts.nameShownInMail}
-              hint={texts.ifItDiffersFromCards}
-            />
-          </LabelAct>
-        </>
-      )}
-    />
-  );
+const LISTS: Readonly<Record<ListPart, ListLook>> = {
+  phones: {
+    title: texts.phone,
+    noun: 'phone',
+    value: 'number',
+    named: texts.phoneNumbered,
+    field: { kind: 'tel', placeholder: texts.number },
+    labels: ['mobile', 'work', 'home', 'work mobile', 'main', 'fax'],
+    testID: 'phone',
+  },
+  emails: {
+    title: texts.mail,
+    noun: texts.mailAddress,
+    value: 'address',
+    named: texts.mailNumbered,
+    field: { kind: 'email', placeholder: texts.nameExampleOrg },
+    labels: PLACES,
+    testID: 'mail',
+  },
+  links: {
+    title: texts.web,
+    noun: shared.webAddress,
+    value: 'uri',
+    named: texts.webAddress,
+    field: { kind: 'url', placeholder: texts.exampleOrg },
+    labels: PLACES,
+    testID: 'link',
+  },
+  dates: {
+    title: texts.days,
+    noun: 'day',
+    value: 'text',
+    named: texts.day,
+    field: { placeholder: texts.from3February1968OrWithout },
+    labels: ['birthday', texts.weddingDay, 'death'],
+    testID: 'date',
+  },
+  notes: {
+    title: texts.note,
+    noun: 'note',
+    value: 'text',
+    named: texts.noteNumbered,
+    field: { isLong: true, hint: texts.strongEmphasisLinesWithAreList },
+    testID: 'note',
+  },
+  // Names on services, and chat addresses; the label is the service.
+  accounts: {
+    title: shared.accountOrChat,
+    noun: 'account',
+    value: 'text',
+    named: texts.accountOrChat,
+    field: { kind: 'text', placeholder: texts.userNameOrAddress },
+    labels: [],
+    testID: 'accounts',
+  },
+  infos: {
+    title: texts.interests,
+    noun: 'interest',
+    value: 'text',
+    named: texts.interestsNumbered,
+    field: { kind: 'text', placeholder: texts.earlyMusic },
+    labels: ['interest', 'hobby', 'expertise'],
+    testID: 'infos',
+  },
+  // The label is the field's name.
+  ownFields: {
+    title: texts.customFields,
+    noun: texts.customField,
+    value: 'text',
+    named: texts.customFieldsNumbered,
+    field: { kind: 'text', placeholder: texts.value },
+    labels: [],
+    testID: 'ownFields',
+  },
+  // For encrypted mail.
+  keys: {
+    title: texts.keys,
+    noun: 'key',
+    value: 'text',
+    named: texts.keysNumbered,
+    field: { kind: 'url', placeholder: texts.httpsExampleOrgKey },
+    testID: 'keys',
+  },
+};
+
+/** The view of a collection of single values: each on a line with its label before it. */
+export function listRows(part: ListPart) {
+  return function ListRows(props: PartProps) {
+    const { title, noun, value, named, field, labels, testID } = LISTS[part];
+    return (
+      <Rows
+        {...props}
+        name={part}
+        title={title}
+        noun={noun}
+        blank={BLANK_ROWS[part] as Omit<CardForm[typeof part][number], 'id'>}
+        row={(i, isFirst) => (
+          <View className="flex-row items-start gap-2">
+            {labels ? (
+              <LabelAct
+                form={props.form}
+                name={`${part as 'phones'}.${i}`}
+                noun={noun}
+                choices={labels}
+                isColumn
+              >
+                {part === 'emails' ? <ShownAs form={props.form} index={i} /> : null}
+              </LabelAct>
+            ) : null}
+            <View className="min-w-0 flex-1">
+              <FormField
+                {...field}
+                form={props.form}
+                // The paths of one collection stand for those of all.
+                name={`${part as 'phones'}.${i}.${value as 'number'}`}
+                label={named(i + 1)}
+                isLabelHidden
+                isFirst={isFirst}
+                testID={`${testID}-${i}`}
+              />
+              {part === 'notes' ? (
+                <>
+                  <LinkCardAct form={props.form} index={i} />
+                  <RemindAct form={props.form} index={i} />
+                </>
+              ) : null}
+            </View>
+          </View>
+        )}
+      />
+    );
+  };
 }
 
-/** Web addresses. */
-export function LinkRows(props: PartProps) {
+/** The name that a mail address goes by, where it is not the card's. */
+function ShownAs({ form, index }: Pick<PartProps, 'form'> & { readonly index: number }) {
   return (
-    <Rows
-      {...props}
-      name="links"
-      title={texts.web}
-      noun={shared.webAddress}
-      blank={BLANK_ROWS.links}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`links.${i}.uri`}
-            label={texts.webAddress(i + 1)}
-            isLabelHidden
-            kind="url"
-            placeholder={texts.exampleOrg}
-            isFirst={isFirst}
-            testID={`link-${i}`}
-          />
-          <LabelAct form={props.form} name={`links.${i}`} noun={shared.webAddress} choices={PLACES} />
-        </>
-      )}
-    />
-  );
-}
-
-/** Birthday, wedding day and other days of the year. */
-export function DateRows(props: PartProps) {
-  return (
-    <Rows
-      {...props}
-      name="dates"
-      title={texts.days}
-      noun="day"
-      blank={BLANK_ROWS.dates}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`dates.${i}.text`}
-            label={texts.day(i + 1)}
-            isLabelHidden
-            placeholder={texts.from3February1968OrWithout}
-            isFirst={isFirst}
-            testID={`date-${i}`}
-          />
-          <LabelAct
-            form={props.form}
-            name={`dates.${i}`}
-            noun="day"
-            choices={['birthday', texts.weddingDay, 'death']}
-          />
-        </>
-      )}
-    />
-  );
-}
-
-/** Notes. */
-export function NoteRows(props: PartProps) {
-  return (
-    <Rows
-      {...props}
-      name="notes"
-      title={texts.note}
-      noun="note"
-      blank={BLANK_ROWS.notes}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`notes.${i}.text`}
-            label={texts.noteNumbered(i + 1)}
-            isLabelHidden
-            isLong
-            hint={texts.strongEmphasisLinesWithAreList}
-            isFirst={isFirst}
-            testID={`note-${i}`}
-          />
-          <LinkCardAct form={props.form} index={i} />
-          <RemindAct form={props.form} index={i} />
-        </>
-      )}
-    />
-  );
-}
-
-/** Names on services, and chat addresses; the label is the service. */
-export function AccountRows(props: PartProps) {
-  return (
-    <Rows
-      {...props}
-      name="accounts"
-      title={shared.accountOrChat}
-      noun="account"
-      blank={BLANK_ROWS.accounts}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`accounts.${i}.text`}
-            label={texts.accountOrChat(i + 1)}
-            isLabelHidden
-            kind="text"
-            placeholder={texts.userNameOrAddress}
-            isFirst={isFirst}
-            testID={`accounts-${i}`}
-          />
-          <LabelAct form={props.form} name={`accounts.${i}`} noun="account" choices={[]} />
-        </>
-      )}
-    />
-  );
-}
-
-/** Interests, hobbies, what somebody is good at. */
-export function InfoRows(props: PartProps) {
-  return (
-    <Rows
-      {...props}
-      name="infos"
-      title={texts.interests}
-      noun="interest"
-      blank={BLANK_ROWS.infos}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`infos.${i}.text`}
-            label={texts.interestsNumbered(i + 1)}
-            isLabelHidden
-            kind="text"
-            placeholder={texts.earlyMusic}
-            isFirst={isFirst}
-            testID={`infos-${i}`}
-          />
-          <LabelAct
-            form={props.form}
-            name={`infos.${i}`}
-            noun="interest"
-            choices={['interest', 'hobby', 'expertise']}
-          />
-        </>
-      )}
-    />
-  );
-}
-
-/** Custom fields; the label is the field's name. */
-export function OwnRows(props: PartProps) {
-  return (
-    <Rows
-      {...props}
-      name="ownFields"
-      title={texts.customFields}
-      noun={texts.customField}
-      blank={BLANK_ROWS.ownFields}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`ownFields.${i}.text`}
-            label={texts.customFieldsNumbered(i + 1)}
-            isLabelHidden
-            kind="text"
-            placeholder={texts.value}
-            isFirst={isFirst}
-            testID={`ownFields-${i}`}
-          />
-          <LabelAct form={props.form} name={`ownFields.${i}`} noun={texts.customField} choices={[]} />
-        </>
-      )}
-    />
-  );
-}
-
-/** Keys for encrypted mail. */
-export function KeyRows(props: PartProps) {
-  return (
-    <Rows
-      {...props}
-      name="keys"
-      title={texts.keys}
-      noun="key"
-      blank={BLANK_ROWS.keys}
-      row={(i, isFirst) => (
-        <>
-          <FormField
-            form={props.form}
-            name={`keys.${i}.text`}
-            label={texts.keysNumbered(i + 1)}
-            isLabelHidden
-            kind="url"
-            placeholder={texts.httpsExampleOrgKey}
-            isFirst={isFirst}
-            testID={`keys-${i}`}
-          />
-        </>
-      )}
+    <FormField
+      form={form}
+      name={`emails.${index}.shownAs`}
+      label={texts.nameShownInMail}
+      hint={texts.ifItDiffersFromCards}
     />
   );
 }

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 
@@ -15,7 +15,7 @@ import {
   type PictureArea,
 } from '@/platform';
 import { texts } from '@/texts/card/edit';
-import { Act, Stamp, Txt, Upload } from '@/ui';
+import { Act, Stamp, Txt, Upload, useWide } from '@/ui';
 
 import type { PartProps } from './FormField';
 
@@ -25,8 +25,14 @@ const ROW_SIDE = 96;
 
 const CropSheet = lazy(() => import('./CropSheet').then((part) => ({ default: part.CropSheet })));
 
+interface PhotoFieldProps extends Pick<PartProps, 'form'> {
+  /** What stands beside the picture, above its acts. */
+  readonly children: ReactNode;
+}
+
 /** The portrait of a person or the sign of an organisation: chosen, dropped or pasted, then cropped. */
-export function PhotoField({ form }: Pick<PartProps, 'form'>) {
+export function PhotoField({ form, children }: PhotoFieldProps) {
+  const { isWide } = useWide();
   const dispatch = useAppDispatch();
   const { photos } = useServices();
   const { field } = useController({ control: form.control, name: 'photo' });
@@ -69,6 +75,7 @@ export function PhotoField({ form }: Pick<PartProps, 'form'>) {
     <View className="flex-row items-center gap-4" testID="photo-field">
       <Stamp initials={initials} isOrg={isOrg} photo={shown} size="card" />
       <View className="min-w-0 flex-1">
+        {children}
         <View className="flex-row flex-wrap gap-x-4">
           <Act
             label={field.value === '' ? texts.chooseNamed(noun) : texts.another(noun)}
@@ -80,9 +87,11 @@ export function PhotoField({ form }: Pick<PartProps, 'form'>) {
             <Act label={texts.remove} tone="faded" onPress={() => field.onChange('')} testID="remove-photo" />
           )}
         </View>
-        <Txt size="small" tone="faded">
-          {texts.orDropOrPaste}
-        </Txt>
+        {isWide ? (
+          <Txt size="small" tone="faded">
+            {texts.orDropOrPaste}
+          </Txt>
+        ) : null}
       </View>
       {opened === undefined ? null : (
         <Suspense fallback={null}>

@@ -24,10 +24,18 @@ export function RelationRows(props: PartProps) {
       noun={texts.relatedPerson}
       blank={BLANK_ROWS.relations}
       row={(i, isFirst) => (
-        <>
-          <RelatedName {...props} index={i} isFirst={isFirst} />
-          <LabelAct form={props.form} name={`relations.${i}`} noun="relation" choices={RELATION_WORDS} />
-        </>
+        <View className="flex-row items-start gap-2">
+          <LabelAct
+            form={props.form}
+            name={`relations.${i}`}
+            noun="relation"
+            choices={RELATION_WORDS}
+            isColumn
+          />
+          <View className="min-w-0 flex-1">
+            <RelatedName {...props} index={i} isFirst={isFirst} />
+          </View>
+        </View>
       )}
     />
   );

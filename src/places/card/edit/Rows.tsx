@@ -37,13 +37,25 @@ export function Rows<N extends ArrayPath<CardForm>>({
     if (isAskedFor) add();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the part appears
   }, []);
+  const isEmpty = fields.length === 0;
   return (
-    <View className="gap-1" testID={`rows-${name}`}>
-      {fields.length === 0 ? null : (
-        <Txt size="small" font="sansBold" tone="faded" heading={2}>
-          {title}
-        </Txt>
-      )}
+    <View testID={`rows-${name}`}>
+      <View className="flex-row items-center justify-between">
+        {isEmpty ? null : (
+          <Txt size="small" font="sansBold" heading={2}>
+            {title}
+          </Txt>
+        )}
+        {/* Beside the heading of what there is; as words where there is nothing yet. */}
+        <Act
+          label={texts.add(noun)}
+          icon={Plus}
+          iconOnly={!isEmpty}
+          tone={isEmpty ? 'faded' : 'berry'}
+          onPress={add}
+          testID={`add-${name}`}
+        />
+      </View>
       {fields.map(({ rowKey }, index) => (
         <View key={rowKey} className="flex-row items-start gap-1">
           <View className="min-w-0 flex-1">{row(index, index === 0 && at === name)}</View>
@@ -56,9 +68,6 @@ export function Rows<N extends ArrayPath<CardForm>>({
           />
         </View>
       ))}
-      <View className="flex-row">
-        <Act label={texts.add(noun)} icon={Plus} onPress={add} testID={`add-${name}`} />
-      </View>
     </View>
   );
 }

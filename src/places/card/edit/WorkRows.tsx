@@ -22,7 +22,7 @@ export function WorkRows(props: PartProps) {
       noun={isOrg ? texts.lineOfWork : texts.placeOfWork}
       blank={BLANK_ROWS.work}
       row={(i, isFirst) => (
-        <View className="gap-2">
+        <View className="gap-1">
           <FormField
             form={form}
             name={`work.${i}.post`}

@@ -5,17 +5,7 @@ import type { FormPartId } from '@/core/card';
 import { AddressRows } from './AddressRows';
 import { FileRows } from './FileRows';
 import type { PartProps } from './FormField';
-import {
-  AccountRows,
-  DateRows,
-  InfoRows,
-  KeyRows,
-  LinkRows,
-  MailRows,
-  NoteRows,
-  OwnRows,
-  PhoneRows,
-} from './ListRows';
+import { listRows } from './ListRows';
 import { NameParts } from './NameParts';
 import { RelationRows } from './RelationRows';
 import { RingtoneChoice } from './RingtoneChoice';
@@ -28,20 +18,20 @@ export const PART_VIEWS: Readonly<Record<FormPartId, ComponentType<PartProps>>> 
   nickname: NicknameLine,
   pronouns: PronounsLine,
   work: WorkRows,
-  phones: PhoneRows,
-  emails: MailRows,
-  accounts: AccountRows,
+  phones: listRows('phones'),
+  emails: listRows('emails'),
+  accounts: listRows('accounts'),
   addresses: AddressRows,
-  links: LinkRows,
-  dates: DateRows,
+  links: listRows('links'),
+  dates: listRows('dates'),
   relations: RelationRows,
-  infos: InfoRows,
+  infos: listRows('infos'),
   languages: LanguagesLine,
   timeZone: TimeZoneLine,
   ring: RingtoneChoice,
   tags: TagsLine,
-  notes: NoteRows,
-  ownFields: OwnRows,
+  notes: listRows('notes'),
+  ownFields: listRows('ownFields'),
   files: FileRows,
-  keys: KeyRows,
+  keys: listRows('keys'),
 };

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 
 import type { Uid } from '@/core/card';
 import { uidFromPath } from '@/platform';
-import { useWide } from '@/ui';
+import { Panes, useWide } from '@/ui';
 
 import { BookColumn } from './BookColumn';
 
@@ -30,15 +30,16 @@ export function BookPlace({ children, ChosenBar }: BookPlaceProps) {
   const openUid = isHead || OWN_PAGES.has(part) ? undefined : uidFromPath(decodeURIComponent(part));
   const isWhole = WHOLE_PAGES.includes(part ?? '');
   if (isWide) {
+    // The router's own part stays where it is, with the list beside it or without.
     return (
-      <View className="flex-1 flex-row">
-        {isWhole ? null : (
-          <View className="w-[352px] border-r border-rule">
-            <BookColumn openUid={openUid} ChosenBar={ChosenBar} />
-          </View>
-        )}
-        <View className="min-w-0 flex-1">{children}</View>
-      </View>
+      <Panes
+        name="book"
+        width={352}
+        min={300}
+        list={isWhole ? undefined : <BookColumn openUid={openUid} ChosenBar={ChosenBar} />}
+      >
+        {children}
+      </Panes>
     );
   }
   return (

@@ -1,0 +1,102 @@
+import { type KeyboardEvent, type PointerEvent, type ReactNode, useContext, useState } from 'react';
+import { View } from 'react-native';
+
+import { texts } from '@/texts/base/ui';
+
+import { PaneContext } from '../theme/paneContext';
+
+/** px that an arrow key moves the edge by. */
+const STEP = 16;
+/** px that the page beside the list keeps. */
+const REST = 420;
+
+interface PanesProps {
+  /** By which its width is remembered. */
+  readonly name: string;
+  /** px as designed. */
+  readonly width: number;
+  readonly min?: number;
+  /** Undefined where the page has all the room. */
+  readonly list: ReactNode | undefined;
+  readonly children: ReactNode;
+}
+
+/** A list and, beside it, what is chosen; the edge between them is dragged, or moved by arrow keys, and remembered. */
+export function Panes({ name, width: designed, min = 280, list, children }: PanesProps) {
+  const { widthOf, keep } = useContext(PaneContext);
+  const [width, setWidth] = useState(widthOf(name) ?? designed);
+  const [room, setRoom] = useState(Infinity);
+  const max = Math.max(min, room - REST);
+  const within = (wish: number) => Math.round(Math.min(max, Math.max(min, wish)));
+  const shown = within(width);
+  const set = (wish: number) => {
+    setWidth(within(wish));
+    keep(name, within(wish));
+  };
+  const reset = () => {
+    setWidth(designed);
+    keep(name, undefined);
+  };
+  return (
+    <View className="flex-1 flex-row" onLayout={({ nativeEvent }) => setRoom(nativeEvent.layout.width)}>
+      {list === undefined ? null : (
+        <>
+          <View style={{ width: shown }} className="border-r border-rule">
+            {list}
+          </View>
+          <Edge value={shown} min={min} max={max} onMove={set} onReset={reset} />
+        </>
+      )}
+      <View className="min-w-0 flex-1">{children}</View>
+    </View>
+  );
+}
+
+interface EdgeProps {
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly onMove: (width: number) => void;
+  readonly onReset: () => void;
+}
+
+/** The edge itself (WAI-ARIA Authoring Practices, window splitter): wider to the hand than to the eye. */
+function Edge({ value, min, max, onMove, onReset }: EdgeProps) {
+  const [from, setFrom] = useState<number>();
+  const grab = (event: PointerEvent<HTMLDivElement>) => {
+    event.preventDefault();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setFrom(event.clientX - value);
+  };
+  const drag = (event: PointerEvent<HTMLDivElement>) => {
+    if (from !== undefined) onMove(event.clientX - from);
+  };
+  const press = ({ key }: KeyboardEvent) => {
+    const moves: Readonly<Record<string, () => void>> = {
+      ArrowLeft: () => onMove(value - STEP),
+      ArrowRight: () => onMove(value + STEP),
+      Home: () => onMove(min),
+      End: () => onMove(max),
+      Enter: onReset,
+    };
+    moves[key]?.();
+  };
+  return (
+    <div
+      role="separator"
+      aria-orientation="vertical"
+      aria-label={texts.widthOfList}
+      aria-valuenow={value}
+      aria-valuemin={min}
+      aria-valuemax={Number.isFinite(max) ? Math.round(max) : value}
+      tabIndex={0}
+      onPointerDown={grab}
+      onPointerMove={drag}
+      onPointerUp={() => setFrom(undefined)}
+      onPointerCancel={() => setFrom(undefined)}
+      onDoubleClick={onReset}
+      onKeyDown={press}
+      className="z-10 -mx-[12px] w-[24px] cursor-col-resize touch-none hover:bg-rule/40 focus-visible:bg-rule"
+    />
+  );
+}
