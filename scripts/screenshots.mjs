@@ -51,8 +51,11 @@ try {
     await shoot(size, 'light', `card-${size}`, CARD);
   }
   await shoot('phone', 'light', 'editing-phone', `${CARD}/edit`);
-  await shoot('phone', 'light', 'today-phone', '/today');
-  await shoot('wide', 'light', 'today-wide', '/today', (page) => page.getByTestId('card-pane').waitFor());
+  await shoot('phone', 'light', 'today-phone', '/today', closeHint);
+  await shoot('wide', 'light', 'today-wide', '/today', async (page) => {
+    await page.getByTestId('card-pane').waitFor();
+    await closeHint(page);
+  });
   await shoot('phone', 'light', 'after-talk-phone', CARD, async (page) => {
     await page.getByTestId('note-talk').click();
     await page
@@ -127,25 +130,14 @@ async function previewTemplate(page) {
   await showPart(page.getByTestId('mail-preview'));
 }
 
-/** The common directory with a few people in it. */
+/** What is said on first opening the demo. */
+async function closeHint(page) {
+  await page.getByTestId('demo-hint').getByRole('button').click();
+}
+
+/** The demo's directory, with its people. */
 async function fillDirectory(page) {
-  await page.getByTestId('directory-name').fill('Rosario');
-  await page.getByTestId('directory-passphrase').fill('harbour lights at nine');
-  await page.getByTestId('directory-enter').click();
-  await page.getByTestId('take-in').click();
-  await page
-    .getByTestId('take-in-text')
-    .fill(
-      [
-        'Name,E-mail,Company,Town',
-        'Zora Quast,zora@quay-strings.example,Quay Strings,Exeter',
-        'Ilmari Salo,ilmari.salo@example.org,Salo Recording,Turku',
-        'Printworks,orders@printworks.example,Printworks,Wexmere',
-        'Bakery on the Quay,orders@quaybakery.example,Bakery on the Quay,Wexmere',
-      ].join('\n'),
-    );
-  await page.getByTestId('take-in-look').click();
-  await page.getByTestId('take-in-now').click();
+  await page.getByRole('button', { name: /^Enter as Rosario/ }).click();
   await page.getByTestId('entries').getByRole('link').nth(3).waitFor();
 }
 

@@ -18,7 +18,8 @@
     const still = JSON.parse(localStorage.getItem(`still:${book}:${location.pathname}`) ?? 'null');
     const now = new Date();
     const day = [now.getFullYear(), now.getMonth() + 1, now.getDate()].join('-');
-    const fits = still?.day === day && still.width === innerWidth && still.program === programOf();
+    const isSameWindow = still?.width === innerWidth && still.height === innerHeight;
+    const fits = isSameWindow && still.day === day && still.program === programOf();
     if (!sketch || !fits) return;
     const { className, fontSize, fonts, html, css, link, length } = still;
     document.documentElement.className = className;

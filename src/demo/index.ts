@@ -3,6 +3,7 @@
  * Standard: cards are JSContact (RFC 9553).
  * Left out for now: devices.
  */
+export { DIRECTORY_TABLE } from './directory.data';
 export { duplicateOf } from './duplicateOf';
 export { generateBook } from './generateBook';
 export { generateFeed } from './generateFeed';

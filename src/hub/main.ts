@@ -11,6 +11,7 @@ import { makeHub } from './makeHub';
 import { readTls } from './readTls';
 import { runVisits } from './runVisits';
 import { stageDemo } from './stageDemo';
+import { stageDirectory } from './stageDirectory';
 
 const DEFAULT_PORT = 4870;
 
@@ -50,7 +51,9 @@ async function main(): Promise<void> {
     const address = server.address();
     if (typeof address !== 'object' || !address) return;
     const base = `http://127.0.0.1:${address.port}`;
-    const staged = isNew ? stageDemo(db, base, today) : Promise.resolve();
+    const staged = isNew
+      ? stageDirectory(db, today).then(() => stageDemo(db, base, today))
+      : Promise.resolve();
     void staged
       .catch((error: unknown) => console.error('the demo’s devices are not in use:', error))
       .then(() => runVisits(db, base, COUNTRY));

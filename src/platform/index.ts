@@ -20,6 +20,6 @@ export { storedPanes, storePane } from './paneWidths';
 export * from './paths';
 export * from './ring';
 export * from './share';
-export { keepStill } from './stillPage';
+export { keepStill, removeSketch } from './stillPage';
 export * from './storage';
 export * from './tabs';

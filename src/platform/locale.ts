@@ -15,6 +15,13 @@ export function formatMegabytes(bytes: number): string {
   }).format(bytes / 1e6);
 }
 
+const countries = new Intl.DisplayNames(LOCALE, { type: 'region' });
+
+/** The name of a country. @param code - ISO 3166-1 alpha-2 */
+export function countryName(code: string): string {
+  return countries.of(code) ?? code;
+}
+
 /** The day of a UTCDateTime where the user is: "24 Nov 2026". */
 export function formatDay(utc: string): string {
   return days.format(new Date(utc));

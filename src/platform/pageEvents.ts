@@ -1,5 +1,3 @@
-import { whenDrawn } from './stillPage';
-
 /** Calls back when the page is about to be hidden or closed; `isBusy` true asks the browser to ask before closing. */
 export function onPageLeave(isBusy: () => boolean, flush: () => void): void {
   window.addEventListener('beforeunload', (event) => {
@@ -27,11 +25,6 @@ export function yieldToPage(): Promise<void> {
 /** Resolves when the browser is about to draw the next frame. */
 export function nextFrame(): Promise<void> {
   return new Promise((resolve) => requestAnimationFrame(() => resolve()));
-}
-
-/** Takes away what stood in for the page before the program had been read (public/index.html). */
-export function removeSketch(): void {
-  whenDrawn(() => document.getElementById('sketch')?.remove());
 }
 
 /** Reads the page anew from where it came. */

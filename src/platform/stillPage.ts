@@ -14,6 +14,7 @@ const ROW = 200;
 interface Still {
   readonly day: string;
   readonly width: number;
+  readonly height: number;
   readonly program: string;
   readonly className: string;
   readonly fontSize: string;
@@ -41,8 +42,13 @@ export function keepStill(): void {
   }
 }
 
+/** Takes away what stood in for the page before the program had been read (public/index.html). */
+export function removeSketch(): void {
+  whenDrawn(() => document.getElementById('sketch')?.remove());
+}
+
 /** Calls back at once, or, where the page stands there as a picture, as soon as it has been drawn itself. */
-export function whenDrawn(done: () => void): void {
+function whenDrawn(done: () => void): void {
   const sketch = document.getElementById('sketch');
   const expected = Number(sketch?.dataset['still'] ?? 0);
   const { pathname } = window.location;
@@ -80,6 +86,7 @@ function takeStill(): Still | undefined {
   return {
     day: [now.getFullYear(), now.getMonth() + 1, now.getDate()].join('-'),
     width: window.innerWidth,
+    height: window.innerHeight,
     program,
     className,
     fontSize: style.fontSize,

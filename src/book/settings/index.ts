@@ -3,3 +3,4 @@
  */
 export { changeSettingsUndoably } from './changeSettingsUndoably';
 export { noteAct, noteOwnAddress, rememberColumns } from './remember';
+export { type NextStep, type NextStepId, useNextSteps } from './useNextSteps';

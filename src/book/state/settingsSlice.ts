@@ -101,6 +101,8 @@ export const settingsSchema = z.object({
   backupRemindedAt: z.string().catch(''),
   /** 1 is the size as designed. */
   typeScale: z.number().min(0.85).max(1.6).catch(1),
+  /** Of what is worth doing next: what has been done or is of no use here, and whether the demo was explained. */
+  stepsOver: z.array(z.string()).catch([]),
   /** Whether keys without Ctrl or Cmd do anything outside fields. */
   singleKeys: z.boolean().catch(true),
 });

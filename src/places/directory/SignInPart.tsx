@@ -3,15 +3,30 @@ import { View } from 'react-native';
 
 import { useHub } from '@/book/sync';
 import { errorMessage } from '@/core/base';
-import { askHub } from '@/platform';
+import { askHub, bookName } from '@/platform';
+import { DEMO_ACCESS } from '@/texts/base/demoAccess';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/directory/directory';
-import { Field, NextAct, Txt } from '@/ui';
+import { Act, Field, NextAct, Txt } from '@/ui';
 
 interface SignInProps {
   /** Nobody has access yet: whoever has the book becomes the administrator. */
   readonly isFirst: boolean;
   readonly enter: (name: string, passphrase: string) => Promise<void>;
+}
+
+/** In the demo nobody has to guess: who has access, as what, and the passphrase of all. */
+function DemoAccess({ enter }: { readonly enter: (name: string) => void }) {
+  return (
+    <View testID="demo-access">
+      <Txt tone="faded">{texts.demoPassphrase(DEMO_ACCESS.passphrase)}</Txt>
+      {DEMO_ACCESS.users.map(({ name, role }) => (
+        <View key={name} className="flex-row">
+          <Act label={texts.enterAs(name, role)} onPress={() => enter(name)} />
+        </View>
+      ))}
+    </View>
+  );
 }
 
 /** A name and a passphrase; the first of them is made here. */
@@ -43,6 +58,9 @@ export function SignInPart({ isFirst, enter }: SignInProps) {
         error={fault === '' ? undefined : fault}
         testID="directory-passphrase"
       />
+      {isFirst || bookName() !== 'cordialis-demo' ? null : (
+        <DemoAccess enter={(who) => void enter(who, DEMO_ACCESS.passphrase)} />
+      )}
       <NextAct
         label={isFirst ? texts.createDirectory : texts.signIn}
         isDisabled={name.trim() === '' || passphrase === '' || isBarred}

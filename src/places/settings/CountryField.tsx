@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
 import { findCountryCode } from '@/core/base';
-import { LOCALE } from '@/platform';
+import { countryName, LOCALE } from '@/platform';
 import { texts } from '@/texts/settings/settings';
 import { Field } from '@/ui';
 
@@ -13,9 +13,7 @@ interface CountryFieldProps {
 
 /** The country whose numbers are written without a country code. */
 export function CountryField({ country, onChange }: CountryFieldProps) {
-  const [text, setText] = useState(
-    () => new Intl.DisplayNames(LOCALE, { type: 'region' }).of(country) ?? country,
-  );
+  const [text, setText] = useState(() => countryName(country));
   const code = findCountryCode(text, LOCALE);
   const change = (next: string) => {
     setText(next);

@@ -14,6 +14,7 @@ import { CountryField } from './CountryField';
 import { ExportPart } from './ExportPart';
 import { LayoutPart } from './LayoutPart';
 import { NamesPart } from './NamesPart';
+import { NextSteps } from './NextSteps';
 import { OwnAddresses } from './OwnAddresses';
 import { QuickActsPart } from './QuickActsPart';
 import { SetAsidePart } from './SetAsidePart';
@@ -41,6 +42,7 @@ export function SettingsPage() {
       className="max-w-[640px] gap-7"
       testID="settings-page"
     >
+      <NextSteps isWhole />
       <TitledPart title={texts.namesAndOrder}>
         <NamesPart />
       </TitledPart>

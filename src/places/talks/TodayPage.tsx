@@ -12,6 +12,7 @@ import { Act, CalendarDays, Panes, Txt, usePageTitle, useWide } from '@/ui';
 
 import { OpenRowContext } from './DayRow';
 import { type DayActs, DayPart } from './dayRows';
+import { DemoHint } from './DemoHint';
 import { FirstSteps } from './FirstSteps';
 import { sentenceOf } from './sentence';
 import { useDayKeys } from './useDayKeys';
@@ -19,10 +20,12 @@ import { useDayKeys } from './useDayKeys';
 /** What the page of the day borrows from the place of the card. */
 export interface TodayProps extends DayActs {
   readonly CardPane: ComponentType<{ readonly uid: Uid }>;
+  /** What is worth doing once there are people in the book. */
+  readonly NextSteps: ComponentType;
 }
 
 /** The first place: whom to greet, whom to talk to, who is late, what is coming; on a wide screen with the card beside. */
-export function TodayPage({ CardPane, ...acts }: TodayProps) {
+export function TodayPage({ CardPane, NextSteps, ...acts }: TodayProps) {
   usePageTitle(texts.today);
   const { isWide } = useWide();
   const known = useToday();
@@ -39,7 +42,7 @@ export function TodayPage({ CardPane, ...acts }: TodayProps) {
   const page = (
     <ScrollView testID="today-page">
       <OpenRowContext value={{ open, chosen: shown, toggle }}>
-        <Day plan={plan} isKnown={known !== undefined} acts={acts} />
+        <Day plan={plan} isKnown={known !== undefined} acts={acts} NextSteps={NextSteps} />
       </OpenRowContext>
     </ScrollView>
   );
@@ -60,13 +63,13 @@ function firstOf({ greetings, meetings, followUps, late, due, quiet }: TodayPlan
   ][0];
 }
 
-interface DayProps {
+interface DayProps extends Pick<TodayProps, 'NextSteps'> {
   readonly plan: TodayPlan;
   readonly isKnown: boolean;
   readonly acts: DayActs;
 }
 
-function Day({ plan, isKnown, acts }: DayProps) {
+function Day({ plan, isKnown, acts, NextSteps }: DayProps) {
   const { todayParts, almanacDays } = useAppSelector(selectSettings);
   const rows = useAppSelector(selectRowsByUid);
   const isEmpty = useAppSelector(selectOrder).length === 0;
@@ -99,9 +102,17 @@ function Day({ plan, isKnown, acts }: DayProps) {
       {isKnown && isEmpty ? (
         <FirstSteps />
       ) : (
-        todayParts.map((part) => (
-          <DayPart key={part} part={part} plan={plan} days={almanacDays} acts={acts} />
-        ))
+        <>
+          <DemoHint />
+          {todayParts.map((part) => (
+            <DayPart key={part} part={part} plan={plan} days={almanacDays} acts={acts} />
+          ))}
+          {isKnown ? (
+            <View className="px-5 wide:px-6">
+              <NextSteps />
+            </View>
+          ) : null}
+        </>
       )}
     </View>
   );

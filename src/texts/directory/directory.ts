@@ -85,4 +85,6 @@ export const texts = {
   belongsTo: 'Belongs to',
   role: 'Role',
   parts: 'Parts',
+  demoPassphrase: (passphrase: string) => `In the demo everybody’s passphrase is “${passphrase}”.`,
+  enterAs: (name: string, role: string) => `Enter as ${name}, ${role}`,
 };
