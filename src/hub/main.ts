@@ -28,6 +28,7 @@ async function main(): Promise<void> {
   const db = await openStore(dataRoot);
   const today = new Date().toISOString().slice(0, 10);
   const isNew = isDemo && (await seedDemo(db, today));
+  if (isDemo) await stageDirectory(db, today);
   const hasBrowsers = await db.selectFrom('browsers').select('id').limit(1).executeTakeFirst();
   const code = isDemo || hasBrowsers ? undefined : await makeCode(db, Date.now());
   const hub = makeHub({
@@ -51,9 +52,7 @@ async function main(): Promise<void> {
     const address = server.address();
     if (typeof address !== 'object' || !address) return;
     const base = `http://127.0.0.1:${address.port}`;
-    const staged = isNew
-      ? stageDirectory(db, today).then(() => stageDemo(db, base, today))
-      : Promise.resolve();
+    const staged = isNew ? stageDemo(db, base, today) : Promise.resolve();
     void staged
       .catch((error: unknown) => console.error('the demo’s devices are not in use:', error))
       .then(() => runVisits(db, base, COUNTRY));

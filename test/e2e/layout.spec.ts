@@ -1,5 +1,5 @@
 // The card layout, the one address for letters, the page to print.
-import { addCard, expect, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
+import { addCard, expect, isRead, isSaved, ONE_SIZE, openDemo, OWN, test, WIDE_ONLY } from './fixtures';
 
 test('the card layout is put in order by arrows and by dragging, and a new card follows it', async ({
   page,
@@ -62,3 +62,41 @@ test(
     expect(box?.width).toBeGreaterThan(400);
   },
 );
+
+test(
+  'the edge between a list and what is chosen is dragged, moved by keys, and remembered',
+  WIDE_ONLY,
+  async ({ page }) => {
+    await openDemo(page, '/book');
+    const edge = page.getByRole('separator', { name: /^Width of the list/ });
+    const width = async () => Number(await edge.getAttribute('aria-valuenow'));
+    const before = await width();
+    const box = await edge.boundingBox();
+    if (!box) throw new Error('there is no edge');
+    await page.mouse.move(box.x + box.width / 2, 400);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 100, 400, { steps: 5 });
+    await page.mouse.up();
+    expect(await width()).toBeGreaterThan(before + 80);
+    await edge.press('ArrowLeft');
+    const kept = await width();
+    await page.reload();
+    await isRead(page);
+    expect(await width()).toBe(kept);
+    await edge.press('Enter');
+    expect(await width()).toBe(before);
+  },
+);
+
+test('duplicates are compared beside their list, and the next one follows', WIDE_ONLY, async ({ page }) => {
+  await openDemo(page, '/tidy');
+  const pane = page.getByTestId('compare-pane');
+  await expect(pane.getByRole('table')).toBeVisible();
+  const second = page.getByTestId('cluster').nth(1);
+  const name = (await second.innerText()).split(' · ')[0] ?? '';
+  await second.getByTestId('compare').click();
+  await expect(pane).toContainText(name);
+  await expect(page).toHaveURL(/\/tidy$/);
+  await pane.getByTestId('apart-compared').click();
+  await expect(pane).not.toContainText(name);
+});

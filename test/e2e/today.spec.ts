@@ -1,5 +1,5 @@
 // Today, talks and rhythm: what a day asks for, and what is left when it is done.
-import { expect, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
+import { addCard, DEMO, expect, isRead, isSaved, ONE_SIZE, openDemo, OWN, test } from './fixtures';
 
 test('Today greets, names who is late, and what is done goes from it, with one undo', async ({ page }) => {
   await openDemo(page, '/');
@@ -105,3 +105,41 @@ test('a rhythm is set for several at once, and an empty book has a free day', ON
   await page.getByTestId('save-rhythm').click();
   await expect(page.getByTestId('standing')).toContainText('due in 14 days');
 });
+
+test(
+  'what is worth doing next is named once there are people, and can be let be',
+  ONE_SIZE,
+  async ({ page }) => {
+    await page.goto(`${OWN}/book/new`);
+    await addCard(page, 'Ada Lowther');
+    await page.goto(`${OWN}/today`);
+    const steps = page.getByTestId('next-steps');
+    await expect(steps).toContainText('0 of 4 done');
+    await page.getByRole('button', { name: 'That is right' }).click();
+    await expect(steps).toContainText('1 of 4 done');
+    await expect(page.getByTestId('step-country')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Not needed: A first backup' }).click();
+    await page.goto(`${OWN}/settings`);
+    // Found again, with those that are over.
+    await expect(page.getByTestId('step-country').getByRole('img', { name: 'Done' })).toBeVisible();
+    await expect(page.getByTestId('next-steps')).toContainText('2 of 4 done');
+  },
+);
+
+test(
+  'the demo says on first opening what to try, and has a directory that opens by a press',
+  ONE_SIZE,
+  async ({ browser }) => {
+    const context = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+    const page = await context.newPage();
+    await openDemo(page, '/today');
+    await expect(page.getByTestId('demo-hint')).toContainText('invented festival director');
+    await page.getByTestId('demo-hint').getByRole('button', { name: 'Close' }).click();
+    await expect(page.getByTestId('demo-hint')).toHaveCount(0);
+    await page.goto(`${DEMO}/directory`);
+    await expect(page.getByTestId('demo-access')).toContainText('passphrase');
+    await page.getByRole('button', { name: /^Enter as .*, reader$/ }).click();
+    await expect(page.getByTestId('entries').getByRole('link').nth(5)).toBeVisible();
+    await context.close();
+  },
+);

@@ -65,8 +65,12 @@ test(
     await expect(page.getByTestId('write-to')).toBeFocused();
     await page.getByTestId('mail-subject').fill('For {given}');
     await page.getByTestId('mail-body').fill('Dear {given},');
+    // What comes from each card can only go to each; whoever wants one to all is told that nothing is filled in.
+    const each = page.getByTestId('mail-each');
+    await expect(each).toHaveAttribute('aria-checked', 'true');
+    await each.click();
     await expect(page.getByTestId('out')).toContainText('gets a message of their own');
-    await page.getByTestId('mail-each').click();
+    await each.click();
     await expect(page.getByTestId('mail-preview')).toContainText('Dear Ada,');
     await expect(page.getByTestId('missing')).toContainText('given');
     const download = page.waitForEvent('download');
@@ -142,3 +146,40 @@ test(
     await expect(page.getByTestId('news').getByTestId('accept-news')).toHaveCount(first - 1);
   },
 );
+
+test('fields and conditions are chosen from a list, stand as pieces, and what each gets stands beside', async ({
+  page,
+}) => {
+  await openDemo(page, '/lists');
+  await page
+    .getByTestId('lists')
+    .getByRole('link', { name: /^Patrons/ })
+    .click();
+  await page.getByTestId('write-list').click();
+  const body = page.getByTestId('mail-body');
+  await body.fill('Dear ');
+  await body.press('End');
+  await page.getByTestId('mail-body-fields').click();
+  await page.getByTestId('field-otherwise').fill('friend');
+  await page.getByTestId('put-given').click();
+  await expect(body).toBeFocused();
+  await page.keyboard.type(', come');
+  await page.getByTestId('mail-body-fields').click();
+  await page.getByRole('radio', { name: 'Only where known' }).click();
+  await page.getByTestId('put-town').click();
+  await page.keyboard.type(' from ');
+  await page.getByTestId('mail-body-fields').click();
+  await page.getByTestId('put-town').click();
+  await expect(body).toHaveValue('Dear {given|friend}, come{if town} from {town}{end}');
+  // Written to each, as only each has something of their own.
+  await expect(page.getByTestId('mail-each')).toHaveAttribute('aria-checked', 'true');
+  await expect(page.getByTestId('mail-preview')).toContainText(/Dear [^{]+, come/);
+  // A piece goes as a whole, and the end of a condition with its beginning.
+  await body.press('End');
+  await page.keyboard.press('Backspace');
+  await expect(body).toHaveValue('Dear {given|friend}, come from {town}');
+  await page.keyboard.press('Backspace');
+  await expect(body).toHaveValue('Dear {given|friend}, come from ');
+  await page.getByTestId('mail-subject').fill('For {nickname}');
+  await expect(page.getByTestId('missing')).toContainText('no nickname');
+});

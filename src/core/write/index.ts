@@ -20,6 +20,15 @@ export { cardsAsPage } from './sending/cardsAsPage';
 export { cardToSend, hasPrivate } from './sending/cardToSend';
 export { fieldWords, type TemplateContext, type TemplateWords } from './templates/fields';
 export { fieldsIn, fillTemplate, labelsOf, missingFields } from './templates/fillTemplate';
+export {
+  type EditedText,
+  editText,
+  insertCondition,
+  insertField,
+  piecesIn,
+  type Selection,
+  type TextPiece,
+} from './templates/pieces';
 export { SHIPPED, type Template } from './templates/shipped';
 export { MAX_MAILTO, writeMailto } from './writeMailto';
 export { type Attachment, mailDate, type OutMessage, writeMessage } from './writeMessage';

@@ -8,65 +8,43 @@ import { emptyDraft, type MailDraftNow, noteSent, rememberUsed, type SentMail } 
 import { shownAs } from '@/core/card';
 import {
   type Attachment,
-  type cardToSend,
-  fieldsIn,
   formatMailbox,
-  labelsOf,
   mailDate,
   MAX_MAILTO,
-  missingFields,
   type Recipient,
-  type TemplateWords,
   writeMailto,
   writeMessage,
 } from '@/core/write';
-import { copyText, fileName, LOCALE, nowMs, openOutside, saveFile } from '@/platform';
+import { copyText, fileName, nowMs, openOutside, saveFile } from '@/platform';
 import { texts as wording } from '@/texts/write/write';
 import { Act, Copy, Download, Mail, Txt } from '@/ui';
 
 import { ByMailClient } from './ByMailClient';
 import { BySms } from './BySms';
-import { messageTo, messageToAll } from './outMessages';
-import { Previews } from './Previews';
-
-/** The most names listed of those whose cards lack something. */
-const NAMED = 5;
+import type { Out, WriteWork } from './useOut';
 
 interface OutPartProps {
   readonly now: MailDraftNow;
   /** undefined until it has been loaded. */
   readonly work: WriteWork | undefined;
-}
-
-/** What greets people, and what of a card others get. */
-export interface WriteWork extends TemplateWords {
-  readonly cardToSend: typeof cardToSend;
+  readonly out: Out;
 }
 
 /** The ways out of a message: into the mail program, as a file, as a list of addresses; and that it was sent. */
-export function OutPart({ now, work }: OutPartProps) {
+export function OutPart({ now, work, out }: OutPartProps) {
   const dispatch = useAppDispatch();
   const getCard = useCardGetter();
   const [own] = useAppSelector(selectSettings).ownAddresses;
   const [isSent, setSent] = useState(false);
-  const { draft, recipients, placeOf, set } = now;
+  const { draft, set } = now;
+  const { people, count, messageAt, hasOpenFields, isFilledIn } = out;
   if (!draft) return null;
   const { subject, body, isEach, attached } = draft;
-  const people = recipients.people.filter(({ key }) => placeOf(key) !== 'off');
-  const cardOf = ({ uid }: Recipient) => (uid === undefined ? undefined : getCard(uid));
-  const context = {
-    locale: LOCALE,
-    words: work,
-    labels: labelsOf(people.flatMap((one) => cardOf(one) ?? [])),
-  };
-  const whole = subject + body;
-  const messages = isEach
-    ? people.map((one) => messageTo(one, cardOf(one), draft, context))
-    : [messageToAll(people, placeOf, draft)];
-  const [first] = messages;
+  const first = isEach ? undefined : messageAt(0);
   const mailto = first ? writeMailto(first) : '';
   const isTooLong = mailto.length > MAX_MAILTO;
-  const missing = isEach ? people.filter((one) => missingFields(whole, cardOf(one), context).length > 0) : [];
+  const allMessages = () =>
+    Array.from({ length: count }, (_, at) => messageAt(at)).filter((one) => one !== undefined);
   const attachments = async (): Promise<Attachment[]> => {
     const cards = attached.flatMap((uid) => getCard(uid) ?? []);
     if (!work || cards.length === 0) return [];
@@ -85,7 +63,7 @@ export function OutPart({ now, work }: OutPartProps) {
   const textsFrom = async (address: string | undefined) => {
     const from = address === undefined ? {} : { from: { name: '', address } };
     const files = await attachments();
-    return messages.map((message, i) => {
+    return allMessages().map((message, i) => {
       const stamp = {
         ...from,
         date: mailDate(nowMs()),
@@ -127,29 +105,16 @@ export function OutPart({ now, work }: OutPartProps) {
     const sent: SentMail[] = isEach
       ? people.map((one, i) => ({
           uids: [uidOf(one)].flat(),
-          subject: messages[i]?.subject ?? '',
-          body: messages[i]?.body ?? '',
+          subject: messageAt(i)?.subject ?? '',
+          body: messageAt(i)?.body ?? '',
         }))
       : [{ uids: people.flatMap(uidOf), subject, body }];
     await dispatch(noteSent(sent));
     setSent(false);
   };
-  const hasOpenFields = !isEach && fieldsIn(whole, context).length > 0;
   return (
     <View className="gap-1" testID="out">
       {hasOpenFields ? <Txt tone="ochre">{wording.textInBracesIsFilled}</Txt> : null}
-      {missing.length === 0 ? null : (
-        <Txt tone="ochre" testID="missing">
-          {wording.missingOnCards(
-            missing.length,
-            missing
-              .slice(0, NAMED)
-              .map((one) => `${one.name} (${missingFields(whole, cardOf(one), context).join(', ')})`)
-              .join(', ') + (missing.length > NAMED ? ' …' : ''),
-          )}
-        </Txt>
-      )}
-      {isEach && first ? <Previews people={people} messages={messages} /> : null}
       <View className="flex-row flex-wrap gap-x-6">
         {isEach ? null : (
           <Act
@@ -164,7 +129,7 @@ export function OutPart({ now, work }: OutPartProps) {
           />
         )}
         <Act
-          label={messages.length > 1 ? wording.saveMessageFiles(messages.length) : wording.saveAsMessageFile}
+          label={count > 1 ? wording.saveMessageFiles(count) : wording.saveAsMessageFile}
           icon={Download}
           isDisabled={people.length === 0 || !work}
           onPress={() => void save()}
@@ -181,7 +146,7 @@ export function OutPart({ now, work }: OutPartProps) {
       <ByMailClient
         own={own}
         isDisabled={people.length === 0 || !work || hasOpenFields}
-        messages={messages.length}
+        messages={count}
         textsFrom={textsFrom}
         onSent={() => {
           dispatch(rememberUsed(people));
@@ -189,7 +154,7 @@ export function OutPart({ now, work }: OutPartProps) {
         }}
       />
       {/* A text message is one to all: nothing in it is filled in. */}
-      {fieldsIn(body, context).length === 0 ? <BySms people={people} text={body} /> : null}
+      {isFilledIn ? null : <BySms people={people} text={body} />}
       {attached.length > 0 && !isEach ? (
         <Txt size="small" tone="faded">
           {wording.attachedCardsGoWithMessage}

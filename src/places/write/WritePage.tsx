@@ -1,19 +1,33 @@
 import { useState } from 'react';
-import { View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 
 import { useAppDispatch } from '@/book/state';
 import { emptyDraft, saveDraft, useMailDraft } from '@/book/write';
-import { fieldWords } from '@/core/write';
+import { fieldsIn } from '@/core/write';
 import { go, goBack } from '@/platform/navigation';
 import { texts } from '@/texts/write/write';
-import { Act, Archive, Field, FileText, OverPage, Printer, Switch, Txt, useLoaded, usePageTitle } from '@/ui';
+import {
+  Act,
+  Archive,
+  FileText,
+  OverPage,
+  Printer,
+  Switch,
+  Txt,
+  useLoaded,
+  usePageTitle,
+  useWide,
+} from '@/ui';
 
 import { AttachPart } from './AttachPart';
 import { DraftsSheet } from './DraftsSheet';
-import { OutPart, type WriteWork } from './OutPart';
+import { OutPart } from './OutPart';
+import { PieceField } from './PieceField';
+import { Previews } from './Previews';
 import { RecipientsPart } from './RecipientsPart';
 import { TemplatesSheet } from './TemplatesSheet';
 import { ToField } from './ToField';
+import { useOut, type WriteWork } from './useOut';
 
 interface WriteProps {
   /** Loads what greets people in their own languages, and what of a card others get. */
@@ -24,12 +38,18 @@ interface WriteProps {
 export function WritePage({ loadWords }: WriteProps) {
   usePageTitle(texts.write);
   const dispatch = useAppDispatch();
+  const { hasMargin } = useWide();
   const [open, setOpen] = useState<'templates' | 'drafts'>();
   const close = () => setOpen(undefined);
   const words = useLoaded(loadWords);
   const now = useMailDraft();
   const { draft, set } = now;
-  return (
+  const out = useOut(now, words);
+  const { labels } = out;
+  // What comes from each card can only go to each.
+  const put = (some: { readonly subject?: string; readonly body?: string }) =>
+    set(fieldsIn(Object.values(some).join(), { labels }).length > 0 ? { ...some, isEach: true } : some);
+  const page = (
     <OverPage
       title={texts.write}
       backLabel={texts.back}
@@ -41,22 +61,21 @@ export function WritePage({ loadWords }: WriteProps) {
         <>
           <ToField draft={draft} set={set} />
           <RecipientsPart now={now} />
-          <Field
+          <PieceField
             label={texts.subject}
             value={draft.subject}
-            onChange={(subject) => set({ subject })}
+            onChange={(subject) => put({ subject })}
+            labels={labels}
             testID="mail-subject"
           />
-          <Field
+          <PieceField
             label={texts.text}
             value={draft.body}
-            onChange={(body) => set({ body })}
+            onChange={(body) => put({ body })}
+            labels={labels}
             isLong
             testID="mail-body"
           />
-          <Txt size="small" tone="faded">
-            {texts.textInBracesIsFilledInFromEach(fieldWords.map((word) => `{${word}}`).join(', '))}
-          </Txt>
           <Switch
             label={texts.messageToEach}
             hint={texts.insteadOfOneToAll}
@@ -65,7 +84,8 @@ export function WritePage({ loadWords }: WriteProps) {
             testID="mail-each"
           />
           <AttachPart draft={draft} set={set} />
-          <OutPart now={now} work={words} />
+          {hasMargin || !draft.isEach ? null : <Previews {...out} />}
+          <OutPart now={now} work={words} out={out} />
           <View className="flex-row flex-wrap gap-x-6">
             <Act
               label={texts.templates}
@@ -97,5 +117,22 @@ export function WritePage({ loadWords }: WriteProps) {
         </>
       )}
     </OverPage>
+  );
+  if (!hasMargin) return page;
+  // The text, and beside it what the chosen one of them gets; the text stays where it is, so that the caret does.
+  return (
+    <View className="flex-1 flex-row">
+      <View className="min-w-0 max-w-[760px] flex-[3]">{page}</View>
+      {draft?.isEach === true ? (
+        <ScrollView className="flex-[2] border-l border-rule">
+          <View className="max-w-[560px] px-6 py-5">
+            <Txt font="serif" size="title" heading={2}>
+              {texts.whatEachGets}
+            </Txt>
+            <Previews {...out} />
+          </View>
+        </ScrollView>
+      ) : null}
+    </View>
   );
 }

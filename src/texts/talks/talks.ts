@@ -131,6 +131,6 @@ export const texts = {
   more: (title: string, rest: number) => `${title}: ${rest} more`,
   talksByMonthAnd: 'Talks by month and by who began them',
   whatToTry:
-    'This is the book of an invented festival director, and nothing done here leaves this browser. Press a name to see how to begin, and note what was said. Tidy has duplicates, Devices has a phone to synchronise with, and the line takes “lunch with Ada Lowther yesterday”.',
+    'This is the book of an invented festival director, and nothing done here leaves this machine. Press a name to see how to begin, and note what was said. Tidy has duplicates, Devices has a phone to synchronise with, and the line takes “lunch with Ada Lowther yesterday”.',
   seen: 'Close',
 };

@@ -10,6 +10,8 @@ interface FieldProps {
   readonly onBlur?: () => void;
   /** Enter in a field of one line; the focus stays. */
   readonly onEnter?: () => void;
+  /** Where the caret is, or what is selected. */
+  readonly onSelect?: (selection: { readonly start: number; readonly end: number }) => void;
   readonly error?: string | undefined;
   /** Said under the field where there is no error. */
   readonly hint?: string | undefined;
@@ -46,6 +48,9 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(props, ref
         {...(props.onBlur ? { onBlur: props.onBlur } : {})}
         {...(props.onEnter ? { onSubmitEditing: props.onEnter, blurOnSubmit: false } : {})}
         {...(props.placeholder === undefined ? {} : { placeholder: props.placeholder })}
+        {...(props.onSelect
+          ? { onSelectionChange: ({ nativeEvent }) => props.onSelect?.(nativeEvent.selection) }
+          : {})}
         inputMode={kind}
         {...(isLong ? {} : { enterKeyHint: props.onEnter ? 'done' : 'next' })}
         autoCapitalize={kind === 'text' ? 'sentences' : 'none'}

@@ -3,7 +3,7 @@ import type { Card } from '@/core/card';
 import { type TemplateContext, valueOf } from './fields';
 
 /** {given}; {given|friend}; {if post} … {end}; {if not post} … {end}. */
-const PIECE = /\{(if not |if )?([^{}|\n]{1,40})(?:\|([^{}]*))?\}/gi;
+export const PIECE = /\{(if not |if )?([^{}|\n]{1,40})(?:\|([^{}]*))?\}/gi;
 
 /**
  * The text for one card. What is in braces and is no field stays as it is, and so does a part that isn't ended.
