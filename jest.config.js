@@ -40,7 +40,7 @@ module.exports = {
       displayName: 'core',
       testEnvironment: 'node',
       testMatch: [
-        '<rootDir>/src/{core,cli,demo,hub,book,platform,texts}/**/*.test.ts',
+        '<rootDir>/src/{core,cli,demo,hub,book,places,platform,texts,ui}/**/*.test.ts',
         '<rootDir>/test/unit/**/*.test.ts',
       ],
       transform: { '\\.[jt]sx?$': transform },

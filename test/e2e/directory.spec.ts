@@ -20,11 +20,13 @@ test(
   'a directory is made, filled by hand and from a table, given to a reader, looked up and copied from',
   ONE_SIZE,
   async ({ page }) => {
-    const hub = await startHub(['--demo']);
+    const hub = await startHub();
     try {
       await page.goto(`${hub.url}/devices`);
       await isRead(page);
-      await page.getByTestId('in-step').waitFor();
+      await page.getByTestId('pair-code').fill(hub.code);
+      await page.getByTestId('pair-now').click();
+      await page.getByTestId('in-step').first().waitFor();
       await page.getByTestId('to-directory').click();
       await enter(page, 'Director');
       await page.getByTestId('new-entry').click();

@@ -1,5 +1,5 @@
 // The map: who is where, who is near, by hand and by keys; and what is near in a search.
-import { expect, openDemo, test } from './fixtures';
+import { expect, ONE_SIZE, openDemo, test } from './fixtures';
 
 test('a place on the map shows its people, and a person who is near another is found', async ({ page }) => {
   await openDemo(page, '/book');
@@ -39,3 +39,27 @@ test('a search takes a distance, says so, and shows how far everybody is', async
   await expect(page.getByTestId('understood')).toContainText('within 40 km of gdynia');
   await expect(page.getByRole('option', { name: /km ·|here/ }).first()).toBeVisible();
 });
+
+test(
+  'on a phone the map and its list share the height, by a drag, by keys, and as it was left',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/book/map');
+    const edge = page.getByRole('separator', { name: /^Height of the upper part/ });
+    const height = async () => (await page.getByTestId('map').boundingBox())?.height ?? 0;
+    await edge.waitFor();
+    const before = await height();
+    const box = await edge.boundingBox();
+    if (!box) throw new Error('there is no edge');
+    await page.mouse.move(195, box.y + 14);
+    await page.mouse.down();
+    await page.mouse.move(195, box.y + 114, { steps: 5 });
+    await page.mouse.up();
+    expect(await height()).toBeGreaterThan(before + 80);
+    await edge.press('ArrowUp');
+    const kept = await height();
+    await page.reload();
+    await edge.waitFor();
+    await expect.poll(height).toBe(kept);
+  },
+);

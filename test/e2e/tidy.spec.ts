@@ -47,14 +47,14 @@ test('two cards side by side become one; the old address leads there; taken apar
   await expect(preview).toContainText('name: Zora Lind Quast');
   await page.getByRole('radio', { name: 'Zora Lind Quast' }).click();
   await page.getByTestId('merge-compared').click();
-  await expect(page.getByTestId('card-name')).toHaveText('Zora Lind Quast');
-  await expect(page.getByTestId('merged-from')).toContainText('1 other card was merged');
+  // On a phone its card is opened; beside the list the next duplicates would follow.
+  await expect(page.getByTestId('merge-compared')).toHaveCount(0);
   await isSaved(page);
-  const kept = page.url();
   await page.goto(second);
   await isRead(page);
   await expect(page.getByTestId('card-name')).toHaveText('Zora Lind Quast');
-  await page.goto(kept);
+  await expect(page.getByTestId('merged-from')).toContainText('1 other card was merged');
+  await page.reload();
   await isRead(page);
   await page.getByTestId('unmerge').click();
   await expect(page.getByTestId('merged-from')).toHaveCount(0);

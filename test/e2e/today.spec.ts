@@ -143,3 +143,37 @@ test(
     await context.close();
   },
 );
+
+test(
+  'a row swiped to the left opens in place, and to the right does what is likeliest',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/today');
+    const row = page.getByTestId('day-row').first();
+    await row
+      .getByTestId('likely')
+      .getByRole('link')
+      .or(row.getByTestId('likely').getByRole('button'))
+      .first()
+      .waitFor();
+    const swipe = async (by: number) => {
+      const box = await row.boundingBox();
+      if (!box) throw new Error('there is no row');
+      const session = await page.context().newCDPSession(page);
+      const at = (x: number) => [{ x: 195 + x, y: box.y + 24 }];
+      await session.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) });
+      for (const part of [0.2, 0.5, 0.8, 1])
+        await session.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(by * part) });
+      await session.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    };
+    await swipe(-120);
+    await expect(row.getByTestId('day-row-open')).toBeVisible();
+    await swipe(-120);
+    await expect(row.getByTestId('day-row-open')).toHaveCount(0);
+    // Too short a way does nothing.
+    await swipe(40);
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await swipe(120);
+    await expect(page.getByRole('dialog')).toBeVisible();
+  },
+);

@@ -1,4 +1,4 @@
-import { createContext, type ReactNode, Suspense, use } from 'react';
+import { createContext, type ReactNode, Suspense, use, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 
 import { selectRowsByUid, useAppSelector, usePhoto } from '@/book/state';
@@ -7,7 +7,7 @@ import type { Standing } from '@/core/talks';
 import { cardPath, DAY_ROW_ID } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/talks/talks';
-import { Act, Stamp, Thread, Txt, useTypeScale } from '@/ui';
+import { Act, Stamp, Thread, Txt, useSwipe, useTypeScale } from '@/ui';
 
 /** Which row of the day is open, and whom the pane beside shows. */
 export interface OpenRow {
@@ -50,6 +50,13 @@ export function DayRow({ id, uids, title, second, standing, likely, children }: 
   const [first] = people;
   const photo = usePhoto(first?.photo, 'row');
   const { open, chosen, toggle } = use(OpenRowContext);
+  const line = useRef<HTMLDivElement>(null);
+  // To the right it does what is likeliest, which is the press at its end; to the left it opens.
+  const [likeliest, setLikeliest] = useState('');
+  const { dx, isFar, handlers } = useSwipe((way) => {
+    if (way === 1) likelyOf(line.current)?.click();
+    else if (first) toggle(id, first.uid);
+  });
   const width = STAMP_WIDTH * useTypeScale();
   if (!first) return null;
   const isOpen = open === id;
@@ -59,7 +66,25 @@ export function DayRow({ id, uids, title, second, standing, likely, children }: 
   const isLit = isOpen || chosen === first.uid;
   return (
     <View className={`border-b border-rule ${isLit ? 'bg-leaf' : ''}`} testID="day-row">
-      <View className="flex-row items-center px-5 wide:px-6">
+      {dx === 0 ? null : (
+        <View
+          className={`absolute inset-0 flex-row items-center bg-leaf px-5 ${dx > 0 ? '' : 'justify-end'}`}
+        >
+          <Txt tone={isFar ? 'berry' : 'faded'} font="sansBold" lines={1}>
+            {dx > 0 ? likeliest : texts.openInPlace}
+          </Txt>
+        </View>
+      )}
+      <div
+        ref={line}
+        {...handlers}
+        onPointerDown={(event) => {
+          handlers.onPointerDown(event);
+          setLikeliest(likelyOf(event.currentTarget)?.getAttribute('aria-label') ?? '');
+        }}
+        className={`flex flex-row items-center px-5 wide:px-6 ${dx === 0 ? 'transition-transform duration-150 motion-reduce:transition-none' : 'bg-paper'}`}
+        style={{ touchAction: 'pan-y', transform: dx === 0 ? 'none' : `translateX(${dx}px)` }}
+      >
         <Pressable
           role="button"
           nativeID={`${DAY_ROW_ID}${id}`}
@@ -83,10 +108,10 @@ export function DayRow({ id, uids, title, second, standing, likely, children }: 
           </View>
           {standing ? <Thread share={standing.share} label={standing.label} width={52} /> : null}
         </Pressable>
-        <View className="min-w-[44px]">
+        <View className="min-w-[44px]" testID="likely">
           <Suspense fallback={null}>{likely}</Suspense>
         </View>
-      </View>
+      </div>
       {isOpen ? (
         <View className="pl-[68px] pr-5" testID="day-row-open">
           <Suspense fallback={null}>{children}</Suspense>
@@ -105,5 +130,12 @@ export function DayRow({ id, uids, title, second, standing, likely, children }: 
         </View>
       ) : null}
     </View>
+  );
+}
+
+/** The act at the end of a row. */
+function likelyOf(line: HTMLElement | null): HTMLElement | undefined {
+  return (
+    line?.querySelector<HTMLElement>('[data-testid="likely"] :is(a, button, [role="button"])') ?? undefined
   );
 }

@@ -17,4 +17,5 @@ export const texts = {
   moveUp: (title: string) => `Move ${title} up`,
   moveDown: (title: string) => `Move ${title} down`,
   widthOfList: 'Width of the list: drag, or arrow keys; Enter for the usual width',
+  heightOfTop: 'Height of the upper part: drag, or arrow keys; Enter for the usual height',
 };

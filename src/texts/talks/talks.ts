@@ -133,4 +133,5 @@ export const texts = {
   whatToTry:
     'This is the book of an invented festival director, and nothing done here leaves this machine. Press a name to see how to begin, and note what was said. Tidy has duplicates, Devices has a phone to synchronise with, and the line takes “lunch with Ada Lowther yesterday”.',
   seen: 'Close',
+  openInPlace: 'Open',
 };

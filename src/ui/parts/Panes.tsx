@@ -52,29 +52,64 @@ export function Panes({ name, width: designed, min = 280, list, children }: Pane
   );
 }
 
+interface StackedProps extends Pick<PanesProps, 'name' | 'children'> {
+  /** What stands above. */
+  readonly top: ReactNode;
+  /** px of it as designed, and at least. */
+  readonly height: number;
+  readonly min: number;
+}
+
+/** Two parts that share the height of a phone: the edge between them is dragged, or moved by arrow keys, and remembered. */
+export function StackedPanes({ name, top, height: designed, min, children }: StackedProps) {
+  const { widthOf, keep } = useContext(PaneContext);
+  const [height, setHeight] = useState(widthOf(name) ?? designed);
+  const [room, setRoom] = useState(Infinity);
+  const max = Math.max(min, room - min);
+  const within = (wish: number) => Math.round(Math.min(max, Math.max(min, wish)));
+  const set = (wish: number) => {
+    setHeight(within(wish));
+    keep(name, within(wish));
+  };
+  const reset = () => {
+    setHeight(designed);
+    keep(name, undefined);
+  };
+  return (
+    <View className="min-h-0 flex-1" onLayout={({ nativeEvent }) => setRoom(nativeEvent.layout.height)}>
+      <View style={{ height: within(height) }}>{top}</View>
+      <Edge value={within(height)} min={min} max={max} onMove={set} onReset={reset} isStacked />
+      <View className="min-h-0 flex-1">{children}</View>
+    </View>
+  );
+}
+
 interface EdgeProps {
   readonly value: number;
   readonly min: number;
   readonly max: number;
   readonly onMove: (width: number) => void;
   readonly onReset: () => void;
+  /** It lies between what is above and below. */
+  readonly isStacked?: boolean;
 }
 
 /** The edge itself (WAI-ARIA Authoring Practices, window splitter): wider to the hand than to the eye. */
-function Edge({ value, min, max, onMove, onReset }: EdgeProps) {
+function Edge({ value, min, max, onMove, onReset, isStacked = false }: EdgeProps) {
+  const along = (event: PointerEvent) => (isStacked ? event.clientY : event.clientX);
   const [from, setFrom] = useState<number>();
   const grab = (event: PointerEvent<HTMLDivElement>) => {
     event.preventDefault();
     event.currentTarget.setPointerCapture(event.pointerId);
-    setFrom(event.clientX - value);
+    setFrom(along(event) - value);
   };
   const drag = (event: PointerEvent<HTMLDivElement>) => {
-    if (from !== undefined) onMove(event.clientX - from);
+    if (from !== undefined) onMove(along(event) - from);
   };
   const press = ({ key }: KeyboardEvent) => {
     const moves: Readonly<Record<string, () => void>> = {
-      ArrowLeft: () => onMove(value - STEP),
-      ArrowRight: () => onMove(value + STEP),
+      [isStacked ? 'ArrowUp' : 'ArrowLeft']: () => onMove(value - STEP),
+      [isStacked ? 'ArrowDown' : 'ArrowRight']: () => onMove(value + STEP),
       Home: () => onMove(min),
       End: () => onMove(max),
       Enter: onReset,
@@ -84,8 +119,8 @@ function Edge({ value, min, max, onMove, onReset }: EdgeProps) {
   return (
     <div
       role="separator"
-      aria-orientation="vertical"
-      aria-label={texts.widthOfList}
+      aria-orientation={isStacked ? 'horizontal' : 'vertical'}
+      aria-label={isStacked ? texts.heightOfTop : texts.widthOfList}
       aria-valuenow={value}
       aria-valuemin={min}
       aria-valuemax={Number.isFinite(max) ? Math.round(max) : value}
@@ -96,7 +131,13 @@ function Edge({ value, min, max, onMove, onReset }: EdgeProps) {
       onPointerCancel={() => setFrom(undefined)}
       onDoubleClick={onReset}
       onKeyDown={press}
-      className="z-10 -mx-[12px] w-[24px] cursor-col-resize touch-none hover:bg-rule/40 focus-visible:bg-rule"
-    />
+      className={`z-10 touch-none hover:bg-rule/40 focus-visible:bg-rule ${
+        isStacked
+          ? 'flex h-[28px] cursor-row-resize items-center justify-center border-y border-rule'
+          : '-mx-[12px] w-[24px] cursor-col-resize'
+      }`}
+    >
+      {isStacked ? <div className="h-[4px] w-[44px] rounded-[2px] bg-rule" /> : null}
+    </div>
   );
 }

@@ -6,7 +6,7 @@ import { selectRowsByUid, useAppSelector } from '@/book/state';
 import { distanceKm, groupSpots } from '@/core/find';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/find/map';
-import { PageBar, ProgressLine, usePageTitle, useWide } from '@/ui';
+import { PageBar, ProgressLine, StackedPanes, usePageTitle, useWide } from '@/ui';
 
 import { MapPanel } from './MapPanel';
 import type { PlacedCard, PlaceGroup } from './placeGroup';
@@ -14,6 +14,8 @@ import { WorldMap } from './WorldMap';
 
 /** Kilometres around a place that was typed, to begin with. */
 const FIRST_KM = 50;
+/** px of the map on a phone, until somebody drags its edge. */
+const MAP_PX = 340;
 
 /** Where people are: the world with a mark for each place, and beside it the places, or who is at one. */
 export function MapPage() {
@@ -40,33 +42,40 @@ export function MapPage() {
   }, [cards, centre, km]);
   const marked = useMemo(() => (around ? groupSpots(around) : groups), [around, groups]);
   const isNear = near.trim() !== '';
+  const map = (
+    <WorldMap
+      groups={marked}
+      all={groups}
+      chosen={chosen}
+      circle={isNear && centre ? { ...centre, km } : undefined}
+      onChoose={setChosen}
+    />
+  );
+  const panel = ({ hasGazetteer }: NonNullable<typeof where>) => (
+    <MapPanel
+      {...{ groups, chosen, near, km, centre, around, hasGazetteer }}
+      onChoose={setChosen}
+      onNear={(text) => {
+        setNear(text);
+        setChosen([]);
+      }}
+      onKm={setKm}
+    />
+  );
   return (
     <View className="flex-1" testID="map-page">
       {isWide ? null : <PageBar backLabel={texts.book} onBack={() => go('/book')} />}
       {where ? (
-        <View className={`min-h-0 flex-1 ${isWide ? 'flex-row' : ''}`}>
-          <View className={isWide ? 'min-w-0 flex-1' : 'h-[44%]'}>
-            <WorldMap
-              groups={marked}
-              all={groups}
-              chosen={chosen}
-              circle={isNear && centre ? { ...centre, km } : undefined}
-              onChoose={setChosen}
-            />
+        isWide ? (
+          <View className="min-h-0 flex-1 flex-row">
+            <View className="min-w-0 flex-1">{map}</View>
+            <View className="w-[352px] border-l border-rule">{panel(where)}</View>
           </View>
-          <View className={isWide ? 'w-[352px] border-l border-rule' : 'min-h-0 flex-1 border-t border-rule'}>
-            <MapPanel
-              {...{ groups, chosen, near, km, centre, around }}
-              hasGazetteer={where.hasGazetteer}
-              onChoose={setChosen}
-              onNear={(text) => {
-                setNear(text);
-                setChosen([]);
-              }}
-              onKm={setKm}
-            />
-          </View>
-        </View>
+        ) : (
+          <StackedPanes name="map" height={MAP_PX} min={140} top={map}>
+            {panel(where)}
+          </StackedPanes>
+        )
       ) : (
         <ProgressLine text={texts.findingPlaces} share01={0} />
       )}

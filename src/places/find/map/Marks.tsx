@@ -3,37 +3,38 @@ import { texts } from '@/texts/find/map';
 
 import { CountMark } from './CountMark';
 import { clusterName, countOf, type PlaceGroup, placeKey, placeName } from './placeGroup';
+import { markWidth, placeLabels } from './placeLabels';
 
 interface MarksProps {
   readonly clusters: readonly Cluster<PlaceGroup>[];
   readonly chosen: readonly PlaceGroup[];
   /** Of the map, in pixels. */
-  readonly width: number;
+  readonly size: { readonly width: number; readonly height: number };
   readonly onChoose: (groups: readonly PlaceGroup[]) => void;
 }
 
 const MARK_PX = 44;
-/** About what a letter of the small size takes, for telling whether there is room for a name. */
-const LETTER_PX = 7;
-
-interface Box {
-  readonly left: number;
-  readonly right: number;
-  readonly y: number;
-}
-
+/** px of the corner in which the map's acts lie. */
+const ACTS = { width: 56, height: 146 };
 /** How many are where; a name beside each for which there is room, the largest first. */
-export function Marks({ clusters, chosen, width, onChoose }: MarksProps) {
-  const taken: Box[] = clusters.map(({ x, y }) => ({ left: x - 18, right: x + 18, y }));
-  return clusters.map(({ x, y, groups }) => {
+export function Marks({ clusters, chosen, size, onChoose }: MarksProps) {
+  const marks = clusters.map(({ x, y, groups }) => {
+    const count = countOf(groups);
     const [first] = groups;
-    if (!first) return null;
+    // A country is named by itself: that its towns aren't known is said by the mark's own look.
+    const label = first ? placeName(first).replace(/, town not known$/, '') : '';
+    return { x, y, label, count, width: markWidth(count) };
+  });
+  const { width, height } = size;
+  const acts = { left: width - ACTS.width, right: width, top: height - ACTS.height, bottom: height };
+  const places = placeLabels(marks, size, [acts]);
+  return clusters.map(({ x, y, groups }, i) => {
+    const [first] = groups;
+    const mark = marks[i];
+    if (!first || !mark) return null;
     const name = clusterName(groups);
-    const label = placeName(first).replace(/, town not known$/, '');
     const isChosen = groups.some((group) => chosen.includes(group));
-    const box = { left: x + 19, right: x + 22 + label.length * LETTER_PX, y };
-    const hasRoom = box.right < width && !taken.some((one) => overlaps(one, box));
-    if (hasRoom) taken.push(box);
+    const place = places[i];
     const isCountry = groups.every(({ spot }) => spot.by === 'country');
     return (
       <button
@@ -41,12 +42,12 @@ export function Marks({ clusters, chosen, width, onChoose }: MarksProps) {
         type="button"
         onClick={() => onChoose(groups)}
         aria-pressed={isChosen}
-        aria-label={texts.cards(name, countOf(groups))}
+        aria-label={texts.cards(name, mark.count)}
         className="bg-transparent"
         style={{
           ...{ position: 'absolute', left: x - MARK_PX / 2, top: y - MARK_PX / 2, height: MARK_PX },
           ...{
-            minWidth: MARK_PX,
+            width: MARK_PX,
             padding: 0,
             border: 0,
             cursor: 'pointer',
@@ -55,23 +56,22 @@ export function Marks({ clusters, chosen, width, onChoose }: MarksProps) {
           },
         }}
       >
-        <span style={{ margin: '0 8px', display: 'flex' }}>
-          <CountMark count={countOf(groups)} isCountry={isCountry} isChosen={isChosen} />
+        <span style={{ margin: 'auto', display: 'flex' }}>
+          <CountMark count={mark.count} isCountry={isCountry} isChosen={isChosen} />
         </span>
-        {hasRoom ? (
+        {place ? (
           <span
             aria-hidden
-            className="font-sans text-small text-ink"
-            style={{ marginLeft: -4, whiteSpace: 'nowrap', position: 'absolute', left: MARK_PX - 2 }}
+            className="font-sans text-small leading-[18px] text-ink"
+            style={{
+              ...{ whiteSpace: 'nowrap', position: 'absolute' },
+              ...{ left: MARK_PX / 2 + place.dx, top: MARK_PX / 2 + place.dy },
+            }}
           >
-            {label}
+            {mark.label}
           </span>
         ) : null}
       </button>
     );
   });
-}
-
-function overlaps(a: Box, b: Box): boolean {
-  return Math.abs(a.y - b.y) < 18 && a.left < b.right && b.left < a.right;
 }

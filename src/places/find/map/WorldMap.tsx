@@ -98,12 +98,7 @@ export function WorldMap({ groups, all, chosen, circle, onChoose }: WorldMapProp
           )}
         </g>
       </svg>
-      <Marks
-        clusters={clusterGroups(inView, APART_PX)}
-        chosen={chosen}
-        width={size.width}
-        onChoose={onChoose}
-      />
+      <Marks clusters={clusterGroups(inView, APART_PX)} chosen={chosen} size={size} onChoose={onChoose} />
       <View className="absolute bottom-2 right-2 rounded-stamp border border-rule bg-paper">
         <Act
           label={texts.zoomIn}
