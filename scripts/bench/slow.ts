@@ -40,18 +40,20 @@ interface Starts {
 function watchStart(): void {
   const seen = { frameMs: 0, wordsMs: 0, drawnMs: 0, blankMs: 0, shift: 0, hadSketch: false };
   Object.assign(window, { seen });
+  const WORDS = 'h1, h2, [role="heading"], a, input, textarea, button';
   const isShown = (element: Element | null) =>
-    element !== null && (element as HTMLElement).offsetHeight > 0 && element.textContent !== '';
+    [...(element?.querySelectorAll<HTMLElement>(WORDS) ?? [])].some(({ offsetHeight }) => offsetHeight > 0);
   let last = 0;
   const look = () => {
     const now = performance.now();
     const sketch = document.getElementById('sketch');
-    const main = document.querySelector('[role="main"], main');
-    const page = main?.firstElementChild ?? null;
-    const standIn = main?.children[1] ?? null;
+    const page = document.querySelector('[role="main"] .peer, main .peer');
+    const standsIn = [...document.querySelectorAll<HTMLElement>('[aria-hidden] .bg-leaf')].some(
+      ({ offsetHeight }) => offsetHeight > 0,
+    );
     if (isShown(page)) seen.drawnMs ||= now;
     if (isShown(page) || sketch?.dataset['still']) seen.wordsMs ||= now;
-    const stands = sketch !== null || isShown(page) || (standIn as HTMLElement | null)?.offsetHeight;
+    const stands = sketch !== null || isShown(page) || standsIn;
     if (sketch) seen.hadSketch = true;
     if (seen.hadSketch && !stands) seen.blankMs += now - last;
     last = now;

@@ -7,6 +7,9 @@ const AT_MOST = 8;
 /** Characters. Far more than a page has; what is larger would take longer to show than it saves. */
 const TOO_LONG = 400_000;
 
+/** Characters. A page with fewer has nothing on it yet but what stands in for it. */
+const LEAST = 60;
+
 /** px below the edge of the window that are kept: what is cut by the edge is laid out with all its parts. */
 const ROW = 200;
 
@@ -62,8 +65,7 @@ function whenDrawn(done: () => void): void {
   look();
 }
 
-const textOf = (within: ParentNode) =>
-  within.querySelector(`#${PAGE_ID}`)?.firstElementChild?.textContent ?? '';
+const textOf = (within: ParentNode) => within.querySelector(`#${PAGE_ID} .peer`)?.textContent ?? '';
 
 function takeStill(): Still | undefined {
   const root = document.getElementById('root');
@@ -73,7 +75,7 @@ function takeStill(): Still | undefined {
   if (!root || !program || link === undefined || isOpen || isScrolled(root)) return undefined;
   const length = textOf(document).length;
   const html = pictureOf(root);
-  if (length === 0 || html.length > TOO_LONG) return undefined;
+  if (length < LEAST || html.length > TOO_LONG) return undefined;
   const now = new Date();
   const styles = [...document.styleSheets].filter(({ ownerNode }) => ownerNode instanceof HTMLStyleElement);
   const rules = styles.flatMap((sheet) => [...sheet.cssRules]);

@@ -37,6 +37,7 @@ export { Tick } from './parts/Tick';
 export { TitledPart } from './parts/TitledPart';
 export { ToneMark } from './parts/ToneMark';
 export { Txt } from './parts/Txt';
+export { WithStandIn } from './parts/WithStandIn';
 export { BackContext } from './theme/backContext';
 export { PaneContext, type PaneWidths } from './theme/paneContext';
 export { type Colours, ThemeProvider, useColours, useTypeScale } from './theme/ThemeProvider';

@@ -24,6 +24,7 @@ import {
   ThemeProvider,
   Txt,
   useWide,
+  WithStandIn,
 } from '@/ui';
 
 import { FaultCatcher } from './FaultCatcher';
@@ -41,7 +42,11 @@ import { usePageState } from './usePageState';
 const Housekeeping = lazy(() => import('./Housekeeping').then((one) => ({ default: one.Housekeeping })));
 const KeysSheet = lazy(() => import('./seldom').then((seldom) => ({ default: seldom.KeysSheet })));
 
-const PANES: PaneWidths = { widthOf: (name) => storedPanes()[name], keep: storePane };
+const PANES: PaneWidths = {
+  widthOf: (name) => storedPanes()[name],
+  keep: storePane,
+  standIn: <Sketch />,
+};
 
 interface FrameProps {
   readonly children: ReactNode;
@@ -133,10 +138,9 @@ function Page({ children }: { readonly children: ReactNode }) {
   const pathname = usePathname();
   return (
     <View role="main" nativeID={PAGE_ID} tabIndex={-1} className="min-h-0 flex-1">
-      <View className="peer min-h-0 flex-1">
+      <WithStandIn>
         <FaultCatcher address={pathname}>{children}</FaultCatcher>
-      </View>
-      <Sketch />
+      </WithStandIn>
     </View>
   );
 }

@@ -2,7 +2,7 @@ import { usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
-import { Panes, useWide } from '@/ui';
+import { Panes, useWide, WithStandIn } from '@/ui';
 
 import { ListsColumn } from './ListsColumn';
 
@@ -14,7 +14,7 @@ export function ListsPlace({ children }: { readonly children: ReactNode }) {
   if (isWide) {
     return (
       <Panes name="lists" width={352} list={<ListsColumn openPart={open} />}>
-        {children}
+        <WithStandIn>{children}</WithStandIn>
       </Panes>
     );
   }
@@ -22,7 +22,9 @@ export function ListsPlace({ children }: { readonly children: ReactNode }) {
     <View className="flex-1">
       {isHead ? <ListsColumn openPart={open} /> : null}
       {/* The router's own part stays on the page: taken off, it would forget where it is. */}
-      <View className={isHead ? 'hidden' : 'flex-1'}>{children}</View>
+      <View className={isHead ? 'hidden' : 'flex-1'}>
+        <WithStandIn>{children}</WithStandIn>
+      </View>
     </View>
   );
 }

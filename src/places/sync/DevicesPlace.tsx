@@ -2,7 +2,7 @@ import { usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
-import { Panes, useWide } from '@/ui';
+import { Panes, useWide, WithStandIn } from '@/ui';
 
 import { DevicesColumn } from './DevicesColumn';
 
@@ -14,14 +14,16 @@ export function DevicesPlace({ children }: { readonly children: ReactNode }) {
   if (isWide)
     return (
       <Panes name="devices" width={400} list={<DevicesColumn openName={decodeURIComponent(open)} />}>
-        {children}
+        <WithStandIn>{children}</WithStandIn>
       </Panes>
     );
   return (
     <View className="flex-1">
       {isHead ? <DevicesColumn openName="" /> : null}
       {/* The router's own part stays on the page: taken off, it would forget where it is. */}
-      <View className={isHead ? 'hidden' : 'flex-1'}>{children}</View>
+      <View className={isHead ? 'hidden' : 'flex-1'}>
+        <WithStandIn>{children}</WithStandIn>
+      </View>
     </View>
   );
 }

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 
 import type { Uid } from '@/core/card';
 import { uidFromPath } from '@/platform';
-import { Panes, useWide } from '@/ui';
+import { Panes, useWide, WithStandIn } from '@/ui';
 
 import { BookColumn } from './BookColumn';
 
@@ -38,7 +38,7 @@ export function BookPlace({ children, ChosenBar }: BookPlaceProps) {
         min={300}
         list={isWhole ? undefined : <BookColumn openUid={openUid} ChosenBar={ChosenBar} />}
       >
-        {children}
+        <WithStandIn>{children}</WithStandIn>
       </Panes>
     );
   }
@@ -51,7 +51,9 @@ export function BookPlace({ children, ChosenBar }: BookPlaceProps) {
         </View>
       ) : null}
       {/* The router's own part is in here: taken off the page, it would forget where it is. */}
-      <View className={isHead ? 'hidden' : 'flex-1 bg-paper'}>{children}</View>
+      <View className={isHead ? 'hidden' : 'flex-1 bg-paper'}>
+        <WithStandIn>{children}</WithStandIn>
+      </View>
     </View>
   );
 }
