@@ -73,7 +73,10 @@ export default tseslint.config(
   {
     // What stands in for pieces of packages is read by Metro as those are: as modules of Node.
     files: ['scripts/metro/standins/*.js'],
-    rules: { '@typescript-eslint/no-require-imports': 'off', '@typescript-eslint/no-extraneous-class': 'off' },
+    rules: {
+      '@typescript-eslint/no-require-imports': 'off',
+      '@typescript-eslint/no-extraneous-class': 'off',
+    },
   },
   { files: ['src/{app,book,places,ui}/**/*.{ts,tsx}'], rules: reactHooks.configs.recommended.rules },
   {
