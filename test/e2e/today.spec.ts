@@ -119,6 +119,7 @@ test(
     await expect(steps).toContainText('1 of 4 done');
     await expect(page.getByTestId('step-country')).toHaveCount(0);
     await page.getByRole('button', { name: 'Not needed: A first backup' }).click();
+    await isSaved(page);
     await page.goto(`${OWN}/settings`);
     // Found again, with those that are over.
     await expect(page.getByTestId('step-country').getByRole('img', { name: 'Done' })).toBeVisible();

@@ -108,6 +108,9 @@ function LongText({ label, value, labels, testID, select, change, input }: LongT
         <div
           ref={drawn}
           aria-hidden
+          // Each paragraph runs its own way, as it does in the field.
+          dir="auto"
+          style={{ unicodeBidi: 'plaintext' }}
           className={`pointer-events-none absolute inset-0 overflow-hidden whitespace-pre-wrap break-words text-ink ${TYPE}`}
         >
           {stretchesOf(value, labels).map(({ text, piece }, i) =>
