@@ -165,7 +165,7 @@ test('fields and conditions are chosen from a list, stand as pieces, and what ea
   await expect(body).toBeFocused();
   await page.keyboard.type(', come');
   await page.getByTestId('mail-body-fields').click();
-  await page.getByRole('radio', { name: 'Only where known' }).click();
+  await page.getByRole('radio', { name: 'Where known' }).click();
   await page.getByTestId('put-town').click();
   await page.keyboard.type(' from ');
   await page.getByTestId('mail-body-fields').click();
