@@ -17,9 +17,9 @@ export function formatMegabytes(bytes: number): string {
 
 const countries = new Intl.DisplayNames(LOCALE, { type: 'region' });
 
-/** The name of a country. @param code - ISO 3166-1 alpha-2 */
+/** The name of a country; what is no code stays as it is. @param code - ISO 3166-1 alpha-2 */
 export function countryName(code: string): string {
-  return countries.of(code) ?? code;
+  return /^[A-Z]{2}$/.test(code) ? (countries.of(code) ?? code) : code;
 }
 
 /** The day of a UTCDateTime where the user is: "24 Nov 2026". */

@@ -3,9 +3,7 @@ export function onPageLeave(isBusy: () => boolean, flush: () => void): void {
   window.addEventListener('beforeunload', (event) => {
     if (isBusy()) event.preventDefault();
   });
-  document.addEventListener('visibilitychange', () => {
-    if (document.visibilityState === 'hidden') flush();
-  });
+  onPageHidden(flush);
 }
 
 /** Calls back whenever the page is hidden: left, closed or covered. Returns the way to call it off. */

@@ -23,6 +23,14 @@ export function noteOwnAddress(address: string): AppThunk {
   };
 }
 
+/** Remembers that something has been done, read or found of no use, so that it isn't offered again. */
+export function noteStepOver(step: string): AppThunk {
+  return (dispatch, getState) => {
+    const { stepsOver } = selectSettings(getState());
+    dispatch(changeSettings({ stepsOver: [...new Set([...stepsOver, step])] }));
+  };
+}
+
 /** The most tables whose columns are remembered. */
 const MAX_REMEMBERED = 40;
 

@@ -1,5 +1,6 @@
-import { changeSettings } from '@/book/commit';
 import { selectHub, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
+
+import { noteStepOver } from './remember';
 
 /** What is worth doing once there are people in a book. */
 export type NextStepId = 'country' | 'own' | 'hub' | 'backup';
@@ -28,6 +29,6 @@ export function useNextSteps(): {
   const ids: readonly NextStepId[] = ['country', 'own', 'hub', 'backup'];
   return {
     steps: ids.map((id) => ({ id, isOver: isDone[id] || stepsOver.includes(id) })),
-    finish: (id) => dispatch(changeSettings({ stepsOver: [...new Set([...stepsOver, id])] })),
+    finish: (id) => dispatch(noteStepOver(id)),
   };
 }

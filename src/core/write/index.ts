@@ -28,6 +28,7 @@ export {
   piecesIn,
   type Selection,
   type TextPiece,
+  type TextToEdit,
 } from './templates/pieces';
 export { SHIPPED, type Template } from './templates/shipped';
 export { MAX_MAILTO, writeMailto } from './writeMailto';

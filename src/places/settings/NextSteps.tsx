@@ -60,7 +60,10 @@ export function NextSteps({ isWhole = false }: NextStepsProps) {
               </View>
             ) : (
               <>
-                <Act label={act} name={`${act}: ${title}`} onPress={() => go(PATHS[id])} />
+                {/* What is done in the settings is already in sight there. */}
+                {isWhole && PATHS[id] === '/settings' ? null : (
+                  <Act label={act} name={`${act}: ${title}`} onPress={() => go(PATHS[id])} />
+                )}
                 <Act
                   label={id === 'country' ? texts.thatIsRight : texts.letBe(title)}
                   icon={id === 'country' ? Check : X}

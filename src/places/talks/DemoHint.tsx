@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 
-import { changeSettings } from '@/book/commit';
+import { noteStepOver } from '@/book/settings';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
 import { bookName } from '@/platform';
 import { texts } from '@/texts/talks/talks';
@@ -21,13 +21,7 @@ export function DemoHint() {
       <View className="min-w-0 flex-1 py-3">
         <Txt>{texts.whatToTry}</Txt>
       </View>
-      <Act
-        label={texts.seen}
-        icon={X}
-        iconOnly
-        tone="faded"
-        onPress={() => dispatch(changeSettings({ stepsOver: [...stepsOver, HINT] }))}
-      />
+      <Act label={texts.seen} icon={X} iconOnly tone="faded" onPress={() => dispatch(noteStepOver(HINT))} />
     </View>
   );
 }

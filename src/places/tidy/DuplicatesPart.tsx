@@ -2,7 +2,6 @@ import { View } from 'react-native';
 
 import { selectRowsByUid, useAppDispatch, useAppSelector } from '@/book/state';
 import { keepApart, lookForDuplicates, mergeInBook, stopLooking, type useDuplicates } from '@/book/tidy';
-import type { Uid } from '@/core/card';
 import type { Cluster, Grade } from '@/core/tidy';
 import { comparePath } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -24,10 +23,10 @@ const GRADES: readonly (readonly [Grade, string])[] = [
 type DuplicatesProps = ReturnType<typeof useDuplicates> & OpenCluster;
 
 interface OpenCluster {
-  /** The uids of the cluster that stands beside the list, with commas between. */
-  readonly open?: string | undefined;
+  /** The one that stands beside the list. */
+  readonly open?: Cluster | undefined;
   /** Puts a cluster beside the list; without it, comparing is a page of its own. */
-  readonly onOpen?: (uids: readonly Uid[]) => void;
+  readonly onOpen?: (cluster: Cluster) => void;
 }
 
 /** Cards that are the same person or organisation, by how sure it is. */
@@ -65,7 +64,7 @@ export function DuplicatesPart({ share01, clusters, open, onOpen }: DuplicatesPr
                 key={cluster.uids.join(' ')}
                 cluster={cluster}
                 {...(onOpen ? { onOpen } : {})}
-                isOpen={open === cluster.uids.join()}
+                isOpen={open === cluster}
               />
             )}
             act={
@@ -91,7 +90,8 @@ interface ClusterProps extends Pick<OpenCluster, 'onOpen'> {
   readonly isOpen: boolean;
 }
 
-function ClusterRow({ cluster: { uids, evidence, probability }, isOpen, onOpen }: ClusterProps) {
+function ClusterRow({ cluster, isOpen, onOpen }: ClusterProps) {
+  const { uids, evidence, probability } = cluster;
   const dispatch = useAppDispatch();
   const rows = useAppSelector(selectRowsByUid);
   const people = uids.flatMap((uid) => rows.get(uid) ?? []);
@@ -113,7 +113,7 @@ function ClusterRow({ cluster: { uids, evidence, probability }, isOpen, onOpen }
         <Act
           label={texts.compare}
           name={texts.compareNamed(names)}
-          onPress={() => (onOpen ? onOpen(uids) : go(comparePath(uids)))}
+          onPress={() => (onOpen ? onOpen(cluster) : go(comparePath(uids)))}
           testID="compare"
         />
         <Act

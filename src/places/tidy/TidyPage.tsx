@@ -38,7 +38,7 @@ export function TidyPage({ loadShowing }: TidyProps) {
         <StatePart clusters={duplicates.clusters} faults={faults} unfiled={unfiled} />
         <DuplicatesPart
           {...duplicates}
-          {...(isWide ? { open: open?.uids.join(), onOpen: (uids) => setChosen(uids.join()) } : {})}
+          {...(isWide ? { open, onOpen: ({ uids }) => setChosen(uids.join()) } : {})}
         />
         {isLooking || !unfiled ? (
           <Txt tone="faded">{texts.checking}</Txt>

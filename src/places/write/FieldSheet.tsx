@@ -30,8 +30,8 @@ export function FieldSheet({ labels, onChoose, onClose }: FieldSheetProps) {
   const choose = (word: string) =>
     onChoose((text, selection) =>
       way === 'value'
-        ? insertField(text, selection, word, otherwise)
-        : insertCondition(text, selection, word, way === 'known'),
+        ? insertField({ text, context: { labels } }, selection, word, otherwise)
+        : insertCondition({ text, context: { labels } }, selection, word, way === 'known'),
     );
   const offered = [
     ...fieldWords.map((word) => [word, NAMES[word] ?? word] as const),

@@ -75,7 +75,7 @@ interface LongTextProps extends Pick<PieceFieldProps, 'label' | 'value' | 'label
   readonly input: React.RefObject<TextInput | null>;
 }
 
-/** px and classes that the text and what is drawn over it share, so that they lie on each other. */
+/** Classes that the text and what is drawn over it share, so that they lie on each other. */
 const TYPE = 'py-2 font-sans text-strong leading-[24px]';
 
 /** Lines to type in; over them the same text is drawn, with its pieces as such. */

@@ -13,8 +13,6 @@ interface ActProps {
   readonly iconOnly?: boolean;
   /** For screen readers, where the word alone does not say enough. */
   readonly name?: string;
-  /** The icon stands behind the word: it says that more opens. */
-  readonly isIconLast?: boolean;
   readonly isDisabled?: boolean;
   readonly testID?: string;
 }
@@ -28,7 +26,6 @@ export function Act(props: ActProps) {
     tone = 'berry',
     iconOnly = false,
     name,
-    isIconLast = false,
     isDisabled = false,
     testID,
   } = props;
@@ -40,7 +37,7 @@ export function Act(props: ActProps) {
       disabled={isDisabled}
       onPress={onPress}
       {...(testID === undefined ? {} : { testID })}
-      className={`min-h-[44px] items-center gap-2 active:opacity-60 ${isIconLast ? 'flex-row-reverse' : 'flex-row'} min-w-[44px] ${iconOnly ? 'justify-center' : ''} ${isDisabled ? 'opacity-50' : ''}`}
+      className={`min-h-[44px] flex-row items-center gap-2 active:opacity-60 min-w-[44px] ${iconOnly ? 'justify-center' : ''} ${isDisabled ? 'opacity-50' : ''}`}
     >
       {Icon ? <Icon size={20} strokeWidth={1.75} color={colours[tone]} /> : null}
       {iconOnly ? null : (

@@ -23,28 +23,15 @@ interface PanesProps {
 
 /** A list and, beside it, what is chosen; the edge between them is dragged, or moved by arrow keys, and remembered. */
 export function Panes({ name, width: designed, min = 280, list, children }: PanesProps) {
-  const { widthOf, keep } = useContext(PaneContext);
-  const [width, setWidth] = useState(widthOf(name) ?? designed);
-  const [room, setRoom] = useState(Infinity);
-  const max = Math.max(min, room - REST);
-  const within = (wish: number) => Math.round(Math.min(max, Math.max(min, wish)));
-  const shown = within(width);
-  const set = (wish: number) => {
-    setWidth(within(wish));
-    keep(name, within(wish));
-  };
-  const reset = () => {
-    setWidth(designed);
-    keep(name, undefined);
-  };
+  const { edge, setRoom } = useEdge({ name, designed, min, rest: REST });
   return (
     <View className="flex-1 flex-row" onLayout={({ nativeEvent }) => setRoom(nativeEvent.layout.width)}>
       {list === undefined ? null : (
         <>
-          <View style={{ width: shown }} className="border-r border-rule">
+          <View style={{ width: edge.value }} className="border-r border-rule">
             {list}
           </View>
-          <Edge value={shown} min={min} max={max} onMove={set} onReset={reset} />
+          <Edge {...edge} />
         </>
       )}
       <View className="min-w-0 flex-1">{children}</View>
@@ -62,26 +49,44 @@ interface StackedProps extends Pick<PanesProps, 'name' | 'children'> {
 
 /** Two parts that share the height of a phone: the edge between them is dragged, or moved by arrow keys, and remembered. */
 export function StackedPanes({ name, top, height: designed, min, children }: StackedProps) {
-  const { widthOf, keep } = useContext(PaneContext);
-  const [height, setHeight] = useState(widthOf(name) ?? designed);
-  const [room, setRoom] = useState(Infinity);
-  const max = Math.max(min, room - min);
-  const within = (wish: number) => Math.round(Math.min(max, Math.max(min, wish)));
-  const set = (wish: number) => {
-    setHeight(within(wish));
-    keep(name, within(wish));
-  };
-  const reset = () => {
-    setHeight(designed);
-    keep(name, undefined);
-  };
+  const { edge, setRoom } = useEdge({ name, designed, min, rest: min });
   return (
     <View className="min-h-0 flex-1" onLayout={({ nativeEvent }) => setRoom(nativeEvent.layout.height)}>
-      <View style={{ height: within(height) }}>{top}</View>
-      <Edge value={within(height)} min={min} max={max} onMove={set} onReset={reset} isStacked />
+      <View style={{ height: edge.value }}>{top}</View>
+      <Edge {...edge} isStacked />
       <View className="min-h-0 flex-1">{children}</View>
     </View>
   );
+}
+
+interface EdgeWish {
+  readonly name: string;
+  /** px of the first part: as designed, and at least. */
+  readonly designed: number;
+  readonly min: number;
+  /** px that the other part keeps. */
+  readonly rest: number;
+}
+
+/** Where the edge between two parts is: as it was left, within what there is room for. */
+function useEdge({ name, designed, min, rest }: EdgeWish) {
+  const { widthOf, keep } = useContext(PaneContext);
+  const [wanted, setWanted] = useState(widthOf(name) ?? designed);
+  const [room, setRoom] = useState(Infinity);
+  const max = Math.max(min, room - rest);
+  const within = (wish: number) => Math.round(Math.min(max, Math.max(min, wish)));
+  const edge: EdgeProps = {
+    ...{ value: within(wanted), min, max },
+    onMove: (wish) => {
+      setWanted(within(wish));
+      keep(name, within(wish));
+    },
+    onReset: () => {
+      setWanted(designed);
+      keep(name, undefined);
+    },
+  };
+  return { edge, setRoom };
 }
 
 interface EdgeProps {

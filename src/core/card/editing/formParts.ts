@@ -35,9 +35,14 @@ export function filledParts(form: CardForm): FormPartId[] {
   return FORM_PARTS.map(({ id }) => id).filter((id) => {
     const value = form[id];
     if (typeof value === 'string') return value.trim() !== '';
-    if (Array.isArray(value)) return value.some((entry) => Object.entries(entry).some(says));
+    if (Array.isArray(value)) return value.some(saysSomething);
     return [value.givenSound, value.surnameSound, value.sortedAs].some((text) => text.trim() !== '');
   });
+}
+
+/** Whether a row says anything. */
+export function saysSomething(row: object): boolean {
+  return Object.entries(row).some(says);
 }
 
 /** Whether a field of a row counts as content; labels and ids don't. */

@@ -1,7 +1,7 @@
 import { foldText } from '@/core/base';
 
 import type { CardForm } from './cardForm';
-import { BLANK_ROWS } from './formParts';
+import { BLANK_ROWS, saysSomething } from './formParts';
 
 /** What a pasted text was found to say, by the parts of the form; how many of each. */
 export type SpreadCounts = Partial<
@@ -54,7 +54,7 @@ export function spreadForm(form: CardForm, read: CardForm): Spread {
   }
   const work = read.work.filter((entry) => entry.organization + entry.post !== '' && !hasWork(form, entry));
   if (work.length > 0) {
-    spread.work = [...form.work.filter((entry) => saysWork(entry)), ...work];
+    spread.work = [...form.work.filter(saysSomething), ...work];
     counts.work = work.length;
   }
   for (const list of LISTS) {
@@ -71,7 +71,7 @@ export function spreadForm(form: CardForm, read: CardForm): Spread {
 /** Adds the entries of one collection; gives how many. */
 function spreadList<L extends List>(form: CardForm, list: L, read: CardForm): number {
   const written = WRITTEN[list] as (entry: CardForm[L][number]) => string;
-  const had = (form[list] as CardForm[L][number][]).filter((entry) => written(entry) !== '');
+  const had = (form[list] as CardForm[L][number][]).filter(saysSomething);
   const known = new Set(had.map((entry) => keyOf(list, written(entry))));
   const added = (read[list] as CardForm[L][number][]).filter((entry) => {
     const key = keyOf(list, written(entry));
@@ -85,9 +85,6 @@ function spreadList<L extends List>(form: CardForm, list: L, read: CardForm): nu
   Object.assign(form, { [list]: [...had, ...entries] });
   return added.length;
 }
-
-const saysWork = ({ organization, unit, post, role }: CardForm['work'][number]) =>
-  [organization, unit, post, role].some((text) => text.trim() !== '');
 
 /** Whether the form says already that somebody works there. */
 function hasWork(form: CardForm, { organization, post }: CardForm['work'][number]): boolean {

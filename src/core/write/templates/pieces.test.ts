@@ -34,17 +34,22 @@ test('what is typed into a field comes after it', () => {
 });
 
 test('a field takes the place of what is selected; a condition goes around it', () => {
-  expect(insertField('Dear you', { start: 5, end: 8 }, 'given', 'fri{end|s')).toEqual({
+  expect(insertField({ text: 'Dear you' }, { start: 5, end: 8 }, 'given', 'fri{end|s')).toEqual({
     text: 'Dear {given|fri end s}',
     caret: 22,
   });
-  expect(insertCondition('from afar', { start: 5, end: 9 }, 'town', true).text).toBe(
+  expect(insertCondition({ text: 'from afar' }, { start: 5, end: 9 }, 'town', true).text).toBe(
     'from {if town}afar{end}',
   );
-  expect(insertCondition('', { start: 0, end: 0 }, 'town', false)).toEqual({
+  expect(insertCondition({ text: '' }, { start: 0, end: 0 }, 'town', false)).toEqual({
     text: '{if not town}{end}',
     caret: 13,
   });
+});
+
+test('nothing is put into a field that the user has made', () => {
+  const text = { text: 'at {Table number}', context: { labels: ['Table number'] } };
+  expect(insertField(text, { start: 8, end: 8 }, 'given').text).toBe('at {Table number}{given}');
 });
 
 test('whatever is cut out and typed: every field stands whole or not at all, and conditions have both ends', () => {

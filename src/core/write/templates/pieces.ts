@@ -72,26 +72,34 @@ function put(
   at: number,
   inserted: string,
 ): EditedText {
-  const isLeft = (i: number) => !gone.some(({ from, to }) => i >= from && i < to);
-  const left = (from: number, to: number) =>
-    [...Array(Math.max(0, to - from)).keys()]
-      .map((i) => from + i)
-      .filter(isLeft)
-      .map((i) => text.charAt(i))
-      .join('');
-  const head = left(0, at);
-  return { text: head + inserted + left(at, text.length), caret: head.length + inserted.length };
+  // From the back, so that what is cut out moves nothing that is still to be cut.
+  const left = [...gone]
+    .sort((a, b) => b.from - a.from)
+    .reduce((rest, { from, to }) => rest.slice(0, from) + rest.slice(to), text);
+  const start = gone.reduce((place, { from, to }) => (to <= at ? place - (to - from) : place), at);
+  return { text: left.slice(0, start) + inserted + left.slice(start), caret: start + inserted.length };
+}
+
+/** A text, and by what its pieces are told from what only stands in braces. */
+export interface TextToEdit {
+  readonly text: string;
+  readonly context?: TemplateContext | undefined;
 }
 
 /** Puts a field where the caret stands, or in place of what is selected. @param otherwise - stands for it where it is missing */
-export function insertField(text: string, selection: Selection, field: string, otherwise = ''): EditedText {
+export function insertField(
+  { text, context }: TextToEdit,
+  selection: Selection,
+  field: string,
+  otherwise = '',
+): EditedText {
   const instead = otherwise.replace(/[{}|\n]/g, ' ').trim();
-  return insert(text, selection, `{${field}${instead === '' ? '' : `|${instead}`}}`, '');
+  return insert({ text, context }, selection, `{${field}${instead === '' ? '' : `|${instead}`}}`, '');
 }
 
 /** Lets what is selected stand only where a field is known, or only where it isn't. */
 export function insertCondition(
-  text: string,
+  text: TextToEdit,
   selection: Selection,
   field: string,
   isKnown: boolean,
@@ -106,8 +114,13 @@ export interface Selection {
 }
 
 /** Puts something before and after what is selected; never into a piece. */
-function insert(text: string, { start, end }: Selection, before: string, after: string): EditedText {
-  const pieces = piecesIn(text);
+function insert(
+  { text, context }: TextToEdit,
+  { start, end }: Selection,
+  before: string,
+  after: string,
+): EditedText {
+  const pieces = piecesIn(text, context);
   const outside = (at: number, edge: 'from' | 'to') =>
     pieces.find((piece) => piece.from < at && piece.to > at)?.[edge] ?? at;
   const [from, to] = [outside(start, after === '' ? 'to' : 'from'), outside(end, 'to')];

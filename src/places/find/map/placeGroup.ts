@@ -1,5 +1,5 @@
 import type { LocatedCard, SpotGroup } from '@/core/find';
-import { LOCALE } from '@/platform';
+import { countryName } from '@/platform';
 import { texts } from '@/texts/find/map';
 
 /** A card on the map; how far it is where a place was asked for. */
@@ -14,8 +14,6 @@ export type PlaceGroup = SpotGroup<PlacedCard>;
 export function placeKey({ spot: { lat, lon, by } }: PlaceGroup): string {
   return `${lat} ${lon} ${by}`;
 }
-
-const countries = new Intl.DisplayNames(LOCALE, { type: 'region', fallback: 'code' });
 
 /** What a place is called, by the card that stands there first: "Bergen", or "Norway, town not known". */
 export function placeName({ spot }: PlaceGroup): string {
@@ -34,8 +32,4 @@ export function clusterName(groups: readonly PlaceGroup[]): string {
 /** How many are at some places. */
 export function countOf(groups: readonly PlaceGroup[]): number {
   return groups.reduce((sum, { members }) => sum + members.length, 0);
-}
-
-function countryName(code: string): string {
-  return /^[A-Z]{2}$/.test(code) ? (countries.of(code) ?? code) : code;
 }
