@@ -46,4 +46,5 @@ export { usePageTitle } from './theme/usePageTitle';
 export { useWide } from './theme/useWide';
 export { useEnter } from './useEnter';
 export { useLoaded } from './useLoaded';
+export { useSteady } from './useSteady';
 export { useSwipe } from './useSwipe';

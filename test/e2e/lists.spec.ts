@@ -181,3 +181,21 @@ test(
     await expect(page.getByTestId('chosen-count')).toHaveText(`${press} cards selected`);
   },
 );
+
+test(
+  'where there is room the lists, who is on the open one, and a member’s card stand side by side',
+  ONE_SIZE,
+  async ({ page }) => {
+    await page.setViewportSize({ width: 1760, height: 900 });
+    await openDemo(page, '/lists');
+    const members = page.getByTestId('members').getByRole('link');
+    const pane = page.getByTestId('card-pane');
+    await expect(page.getByTestId('lists')).toBeVisible();
+    await expect(pane).toBeVisible();
+    const name = ((await members.nth(6).getAttribute('aria-label')) ?? '').split(',')[0] ?? '';
+    await members.nth(6).click();
+    await expect(pane.getByRole('heading', { name })).toBeVisible();
+    await expect(page).toHaveURL(/\/lists\//);
+    await expect(page.getByRole('separator')).toHaveCount(2);
+  },
+);

@@ -67,8 +67,29 @@ test('the year by month, with a chart that is a table for who doesn’t see it',
   const months = page.getByTestId('year-page').getByRole('button', { name: /: \d+ days?$/ });
   await expect(months).toHaveCount(12);
   await months.nth(1).click();
-  await expect(months.nth(1)).toHaveAttribute('aria-expanded', 'true');
+  const isWide = page.viewportSize()!.width >= 900;
+  await expect(months.nth(1)).toHaveAttribute(isWide ? 'aria-pressed' : 'aria-expanded', 'true');
   await expect(page.getByRole('table', { name: /Talks by month/ }).getByRole('row')).toHaveCount(13);
+  if (!isWide) return;
+  // All twelve in sight at once, and the days of the chosen one beside them.
+  const last = await months.nth(11).boundingBox();
+  expect(last && last.y + last.height).toBeLessThanOrEqual(page.viewportSize()!.height);
+  const said = Number(/: (\d+)/.exec((await months.nth(2).getAttribute('aria-label')) ?? '')?.[1]);
+  await months.nth(2).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('month-days').getByRole('link')).toHaveCount(said);
+});
+
+test('how much was talked with somebody stands as bars by year and kind, with a table', async ({ page }) => {
+  await openDemo(page, '/book/c0a0d1a1-0000-4000-8a00-000000000095');
+  const glance = page.getByTestId('talk-chart').first();
+  await expect(glance).toHaveAccessibleName(/^\d+ talks from \d{4} to \d{4}/);
+  await glance.click();
+  const table = page.getByRole('table', { name: 'Talks by year and kind' });
+  await expect(table.getByRole('cell')).toHaveCount(15);
+  const cells = await table.getByRole('cell').allTextContents();
+  const sum = cells.reduce((all, cell) => all + Number(cell), 0);
+  await expect(glance).toHaveAccessibleName(new RegExp(`^${sum} talks `));
 });
 
 test(

@@ -8,4 +8,6 @@ export {
   readDirectorySession,
 } from './directorySession';
 export { lookInDirectory } from './lookInDirectory';
+export { type AskDirectory, type DirectoryStanding, useDirectory } from './useDirectory';
+export { useDirectoryAnswer } from './useDirectoryAnswer';
 export { type FoundInDirectory, useFoundInDirectory } from './useFoundInDirectory';

@@ -3,3 +3,4 @@
  */
 export { foundBy, useFoundByName } from './useFoundByName';
 export { useListCounts, useListName, useListsOf, useMatching, useOnList } from './useOnList';
+export { type Reason, useReasons } from './useReasons';

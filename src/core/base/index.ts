@@ -9,6 +9,7 @@
 export { countryCodes, findCountryCode } from './countryCodes';
 export { addDays, addMonths, DAY_NAMES, daysBetween } from './dates/dayCount';
 export { dayNumberOf, formatDayNumber, parseDayNumber, yearOfDay } from './dates/dayNumber';
+export { firstWeekday, monthGrid } from './dates/monthGrid';
 export { monthName } from './dates/monthName';
 export { type FigureOrder, parseTypedDate } from './dates/parseTypedDate';
 export { findWhen, parseWhen } from './dates/parseWhen';

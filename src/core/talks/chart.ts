@@ -2,7 +2,7 @@ import { addMonths, daysBetween } from '@/core/base';
 
 import { afterRhythm, type Rhythm } from './due';
 import type { TalkSummary } from './summary';
-import type { Talk } from './talk';
+import { type Talk, TALK_KINDS } from './talk';
 
 /** How many talks a month held, by who began them. */
 export interface MonthOfTalks {
@@ -24,6 +24,27 @@ export function talksByMonth(talks: readonly Talk[], last: string, count: number
     if (month) month[direction] += 1;
   }
   return months.flatMap((month) => counted.get(month) ?? []);
+}
+
+/** How many talks of each kind a year held, in the order of the kinds. */
+export interface YearOfTalks {
+  /** 2026. */
+  readonly year: string;
+  readonly counts: readonly number[];
+}
+
+/** The talks of a summary from the first year to the last; years without a talk are there as well. */
+export function talksByYear({
+  first,
+  last,
+  years,
+}: Pick<TalkSummary, 'first' | 'last' | 'years'>): YearOfTalks[] {
+  if (!years) return [];
+  const from = Number(first.slice(0, 4));
+  return Array.from({ length: Number(last.slice(0, 4)) - from + 1 }, (_, i) => {
+    const year = String(from + i);
+    return { year, counts: TALK_KINDS.map((kind) => years[year]?.[kind] ?? 0) };
+  });
 }
 
 /** How well a rhythm is kept. */

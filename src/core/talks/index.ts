@@ -9,7 +9,7 @@
  * feeds/  what somebody publishes, shown among the talks
  * news/   what a signature or the directory says of somebody that their card doesn't say yet
  */
-export { balanceOf, type RhythmBalance, talksByMonth } from './chart';
+export { balanceOf, type RhythmBalance, talksByMonth, talksByYear, type YearOfTalks } from './chart';
 export { rankCloseness } from './closeness';
 export { closenessReasons } from './closenessReasons';
 export { describeChanges } from './describeChanges';

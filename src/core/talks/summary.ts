@@ -35,6 +35,10 @@ export const summarySchema = z.object({
   days: z.array(z.iso.date()),
   /** Months with a talk, ascending: the shards to look in. */
   months: z.array(z.string()),
+  /** How many of each kind there were in each year; none in a summary that was made before they were counted. */
+  years: z
+    .record(z.string().regex(/^\d{4}$/), z.partialRecord(z.enum(TALK_KINDS), z.number().int()))
+    .exactOptional(),
   /** Weights of talks begun by the user and by the other, as they are on the day `last`. */
   out: z.number(),
   in: z.number(),
@@ -60,6 +64,7 @@ export function withTalk(summary: TalkSummary | undefined, talk: Talk): TalkSumm
     return {
       ...{ count: 1, kinds: { [talk.kind]: 1 }, first: talk.day, last: talk.day, lastKind: talk.kind },
       ...{ lastOf: { [talk.kind]: talk.day }, days: [talk.day], months: [monthOf(talk)], ...own, ...words },
+      ...withYear({}, talk),
     };
   }
   const isLater = talk.day >= summary.last;
@@ -74,6 +79,7 @@ export function withTalk(summary: TalkSummary | undefined, talk: Talk): TalkSumm
     lastOf: { ...summary.lastOf, [talk.kind]: laterOf(summary.lastOf[talk.kind], talk.day) },
     days: withOne(summary.days, talk.day).slice(-KEPT_DAYS),
     months: withOne(summary.months, monthOf(talk)),
+    ...(summary.years && withYear(summary.years, talk)),
     out: summary.out * before + own.out * now,
     in: summary.in * before + own.in * now,
     ...words,
@@ -118,6 +124,12 @@ function withWords(known: readonly string[] | undefined, talk: Talk): Pick<TalkS
     talk.intake === undefined ? foldedWords(text).filter((word) => word.length >= MIN_LETTERS) : [];
   const words = new Set([...(known ?? []), ...marked, ...plain]);
   return words.size === 0 ? {} : { words: [...words].sort() };
+}
+
+/** Counts by year with one more talk. */
+function withYear(years: NonNullable<TalkSummary['years']>, { day, kind }: Talk): Pick<TalkSummary, 'years'> {
+  const counted = years[day.slice(0, 4)];
+  return { years: { ...years, [day.slice(0, 4)]: { ...counted, [kind]: (counted?.[kind] ?? 0) + 1 } } };
 }
 
 function laterOf(before: string | undefined, day: string): string {

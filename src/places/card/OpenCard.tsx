@@ -49,7 +49,7 @@ export function OpenCard({ card, isPane = false }: OpenCardProps) {
     <ScrollView>
       <Brief card={joint} isPane={isPane} />
       <View className={isWide ? 'px-6' : 'px-5'}>
-        <View className="min-h-[60px] flex-row flex-wrap items-center justify-between gap-x-6 border-b border-rule py-2">
+        <View className="min-h-[60px] flex-row flex-wrap items-center justify-between gap-x-2 border-b border-rule py-2">
           <ReachRow card={joint} own={isGroup ? undefined : card} country={country} hasPlans={hasBoth} />
           {isWide ? <QuietActs card={card} iconOnly={!hasRoom} /> : null}
         </View>

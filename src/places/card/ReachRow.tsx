@@ -8,7 +8,7 @@ import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/card/card';
-import { Globe, type Icon, LinkAct, MapPin, NextAct, NotebookPen } from '@/ui';
+import { Globe, type Icon, LinkAct, MapPin, NextAct, NotebookPen, useWide } from '@/ui';
 
 import { WAYS_TO_TALK } from './parts/waysToTalk';
 import { PlanActs } from './talk/PlannedPart';
@@ -37,6 +37,7 @@ interface ReachRowProps {
 
 /** Noting a talk, and the ways to reach somebody; a way the card has nothing for is not offered. */
 export function ReachRow({ card, own, country, hasPlans = false }: ReachRowProps) {
+  const { isWide } = useWide();
   const reach = reachOf(card, country);
   const ways = WAYS.flatMap((one) => {
     const uri = reach[one.way];
@@ -52,12 +53,13 @@ export function ReachRow({ card, own, country, hasPlans = false }: ReachRowProps
   };
   if (!own && ways.length === 0) return null;
   return (
-    <View className="max-w-full shrink flex-row flex-wrap items-center gap-x-1" testID="reach-row">
+    <View className="max-w-full shrink flex-row flex-wrap items-center wide:gap-x-1" testID="reach-row">
       {own ? (
-        <View className="mr-3">
+        <View className="mr-1">
           <NextAct
             label={shared.noteTalk}
-            icon={NotebookPen}
+            // Five ways fit beside it on a phone's line without.
+            {...(isWide && { icon: NotebookPen })}
             onPress={() => setBegun('call')}
             testID="note-talk"
           />

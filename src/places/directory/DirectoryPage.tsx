@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 
+import { type AskDirectory, type DirectorySession, useDirectory } from '@/book/directory';
 import type { Role } from '@/core/directory';
 import { askHub } from '@/platform';
 import { go } from '@/platform/navigation';
@@ -11,7 +12,6 @@ import { Act, OverPage, Tabs, Txt, usePageTitle } from '@/ui';
 import { EntriesPart } from './EntriesPart';
 import { LogPart } from './LogPart';
 import { SignInPart } from './SignInPart';
-import { type AskDirectory, type Session, useDirectory } from './useDirectory';
 import { UsersPart } from './UsersPart';
 
 /** The common directory: people whom an administrator keeps for everybody who has access. */
@@ -43,7 +43,7 @@ export function DirectoryPage() {
 }
 
 interface SignedInProps {
-  readonly session: Session;
+  readonly session: DirectorySession;
   readonly leave: () => Promise<void>;
 }
 

@@ -1,10 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
 
+import { type AskDirectory, useDirectoryAnswer } from '@/book/directory';
 import { useServices } from '@/book/state';
-import { errorMessage } from '@/core/base';
 import { initialsOf, newCard, organisationOf, shownAs, townOf } from '@/core/card';
 import { type DirectoryEntry, directoryEntrySchema, isInForce, mayDo, type Role } from '@/core/directory';
 import { formatDay, localDay, saveFile } from '@/platform';
@@ -15,7 +15,7 @@ import { Act, Download, Field, FileText, ListRow, Plus, Stamp, Txt } from '@/ui'
 import { EntryForm } from './EntryForm';
 import { EntrySheet } from './EntrySheet';
 import { ImportEntriesSheet } from './ImportEntriesSheet';
-import { type AskDirectory, useDirectoryAct } from './useDirectory';
+import { useDirectoryAct } from './useDirectoryAct';
 
 interface EntriesPartProps {
   readonly ask: AskDirectory;
@@ -25,6 +25,8 @@ interface EntriesPartProps {
 /** Milliseconds after the last letter before the hub is asked. */
 const PAUSE_MS = 150;
 
+const entriesSchema = z.array(directoryEntrySchema);
+
 type Open = { readonly kind: 'entry' | 'form'; readonly entry: DirectoryEntry } | { readonly kind: 'table' };
 
 /** Everybody in the directory, looked up by any word; whoever keeps it adds and changes them here. */
@@ -32,19 +34,24 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
   const { newUid, utcNow } = useServices();
   const act = useDirectoryAct();
   const [query, setQuery] = useState('');
-  const { entries, fault, again } = useEntries(ask, query);
-  const [open, setOpen] = useState<Open>();
+  const path = `/entries?q=${encodeURIComponent(query.trim())}`;
+  const found = useDirectoryAnswer({ ask, path, schema: entriesSchema, pauseMs: PAUSE_MS });
+  const { value: entries, fault, again } = found;
+  const [opened, setOpen] = useState<Open>();
   const mayEdit = mayDo(role, 'edit');
   const { entry: wanted } = useLocalSearchParams<{ entry?: string }>();
-  useEffect(() => {
-    if (wanted === undefined) return;
-    // An entry removed in the meantime isn't opened.
-    ask({ path: `/entries/${encodeURIComponent(wanted)}` }).then(
-      (value) => setOpen({ kind: 'entry', entry: directoryEntrySchema.parse(value) }),
-      () => undefined,
-    );
-  }, [ask, wanted]);
-  const close = () => setOpen(undefined);
+  // An entry removed in the meantime isn't opened.
+  const asked = useDirectoryAnswer({
+    ...{ ask, schema: directoryEntrySchema },
+    path: wanted === undefined ? undefined : `/entries/${encodeURIComponent(wanted)}`,
+  }).value;
+  const [closed, setClosed] = useState<string>();
+  const isAsked = asked !== undefined && asked.card.uid === wanted && closed !== wanted;
+  const open: Open | undefined = opened ?? (isAsked ? { kind: 'entry', entry: asked } : undefined);
+  const close = () => {
+    setOpen(undefined);
+    setClosed(wanted);
+  };
   const done = () => {
     close();
     again();
@@ -131,32 +138,6 @@ export function EntriesPart({ ask, role }: EntriesPartProps) {
       {open?.kind === 'table' ? <ImportEntriesSheet ask={ask} onDone={done} onClose={close} /> : null}
     </View>
   );
-}
-
-function useEntries(ask: AskDirectory, query: string) {
-  const [found, setFound] = useState<readonly DirectoryEntry[]>();
-  const [fault, setFault] = useState('');
-  const [round, setRound] = useState(0);
-  useEffect(() => {
-    let isCurrent = true;
-    const timer = setTimeout(() => {
-      ask({ path: `/entries?q=${encodeURIComponent(query.trim())}` }).then(
-        (value) => {
-          if (!isCurrent) return;
-          setFound(z.array(directoryEntrySchema).parse(value));
-          setFault('');
-        },
-        (error: unknown) => {
-          if (isCurrent) setFault(errorMessage(error));
-        },
-      );
-    }, PAUSE_MS);
-    return () => {
-      isCurrent = false;
-      clearTimeout(timer);
-    };
-  }, [ask, query, round]);
-  return { entries: found, fault, again: () => setRound(round + 1) };
 }
 
 function secondOf(entry: DirectoryEntry): string {

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import type { AskDirectory } from '@/book/directory';
 import { type Card, parseName, shownAs } from '@/core/card';
 import type { DirectoryEntry } from '@/core/directory';
 import { texts } from '@/texts/directory/directory';
 import { Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
 
-import { type AskDirectory, useDirectoryAct } from './useDirectory';
+import { useDirectoryAct } from './useDirectoryAct';
 
 interface EntryFormProps {
   readonly entry: DirectoryEntry;

@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
 
+import type { AskDirectory } from '@/book/directory';
 import { pickFiles } from '@/platform';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/directory/directory';
 import { Act, Field, FileText, NextAct, Sheet, Switch, Txt } from '@/ui';
 
-import { type AskDirectory, useDirectoryAct } from './useDirectory';
+import { useDirectoryAct } from './useDirectoryAct';
 
 const previewSchema = z.object({
   fresh: z.array(z.string()),

@@ -1,13 +1,14 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
 
+import { type AskDirectory, useDirectoryAnswer } from '@/book/directory';
 import { type Role, roleSchema } from '@/core/directory';
 import { formatDay } from '@/platform';
 import { texts } from '@/texts/directory/directory';
 import { Act, Choice, Field, NextAct, Trash, Txt } from '@/ui';
 
-import { type AskDirectory, useDirectoryAct } from './useDirectory';
+import { useDirectoryAct } from './useDirectoryAct';
 
 const usersSchema = z.array(z.object({ name: z.string(), role: roleSchema, created: z.string() }));
 
@@ -26,7 +27,7 @@ interface UsersPartProps {
 /** Who has access, as what; giving and taking it. */
 export function UsersPart({ ask, own }: UsersPartProps) {
   const act = useDirectoryAct();
-  const { users, again } = useUsers(ask);
+  const { value: users, fault, again } = useDirectoryAnswer({ ask, path: '/users', schema: usersSchema });
   const [name, setName] = useState('');
   const [passphrase, setPassphrase] = useState('');
   const [role, setRole] = useState<Role>('reader');
@@ -45,6 +46,7 @@ export function UsersPart({ ask, own }: UsersPartProps) {
   };
   return (
     <View className="gap-5" testID="users">
+      {fault === '' ? null : <Txt tone="brick">{fault}</Txt>}
       <View>
         {users?.map((user) => (
           <View key={user.name} className="flex-row items-center border-b border-rule py-1">
@@ -88,20 +90,4 @@ export function UsersPart({ ask, own }: UsersPartProps) {
       </View>
     </View>
   );
-}
-
-function useUsers(ask: AskDirectory) {
-  const [users, setUsers] = useState<z.infer<typeof usersSchema>>();
-  const [round, setRound] = useState(0);
-  useEffect(() => {
-    let isCurrent = true;
-    ask({ path: '/users' }).then(
-      (value) => (isCurrent ? setUsers(usersSchema.parse(value)) : undefined),
-      () => undefined,
-    );
-    return () => {
-      isCurrent = false;
-    };
-  }, [ask, round]);
-  return { users, again: useCallback(() => setRound((count) => count + 1), []) };
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ComponentType, Suspense, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
 import { useOnList } from '@/book/lists';
@@ -18,6 +18,7 @@ import {
   ListStamp,
   Mail,
   PageBar,
+  Panes,
   Txt,
   usePageTitle,
   useWide,
@@ -26,12 +27,18 @@ import {
 import { AddMembers } from './AddMembers';
 import { ListNote } from './ListNote';
 import { ListSheet } from './ListSheet';
-import { Members } from './Members';
+import { Members, type OpenMember } from './Members';
 import { RulePart } from './RulePart';
 
+interface ListPageProps {
+  readonly uid: Uid;
+  /** What shows a member beside the list, where there is room. */
+  readonly CardPane: ComponentType<{ readonly uid: Uid }>;
+}
+
 /** One list: who is on it, and why. */
-export function ListPage({ uid }: { readonly uid: Uid }) {
-  const { isWide } = useWide();
+export function ListPage({ uid, CardPane }: ListPageProps) {
+  const { isWide, hasRoom } = useWide();
   const list = useCard(uid);
   usePageTitle(list ? shownAs(list) : texts.list);
   if (list === undefined) return null;
@@ -40,6 +47,8 @@ export function ListPage({ uid }: { readonly uid: Uid }) {
       {isWide ? null : <PageBar backLabel={texts.lists} onBack={() => go('/lists')} />}
       {list === null || !isList(list) ? (
         <EmptyPlace title={texts.listNotFound} text={texts.itMayHaveBeen} />
+      ) : hasRoom ? (
+        <WithMember list={list} CardPane={CardPane} />
       ) : (
         <OpenList list={list} />
       )}
@@ -47,7 +56,30 @@ export function ListPage({ uid }: { readonly uid: Uid }) {
   );
 }
 
-function OpenList({ list }: { readonly list: Card }) {
+/** A list, and beside it the card of the member that is chosen; of the first until one is. */
+function WithMember({ list, CardPane }: Pick<ListPageProps, 'CardPane'> & { readonly list: Card }) {
+  const uids = useOnList(list.uid) ?? [];
+  const [chosen, setChosen] = useState<Uid>();
+  const shown = chosen !== undefined && uids.includes(chosen) ? chosen : uids[0];
+  return (
+    <Panes
+      name="list"
+      width={520}
+      min={400}
+      list={<OpenList list={list} open={{ uid: shown, set: setChosen }} />}
+    >
+      <Suspense fallback={null}>{shown === undefined ? null : <CardPane uid={shown} />}</Suspense>
+    </Panes>
+  );
+}
+
+interface OpenListProps {
+  readonly list: Card;
+  /** The member whose card is open beside the list; undefined where members lead to their pages. */
+  readonly open?: OpenMember;
+}
+
+function OpenList({ list, open }: OpenListProps) {
   const dispatch = useAppDispatch();
   const { isWide } = useWide();
   const uids = useOnList(list.uid);
@@ -97,7 +129,7 @@ function OpenList({ list }: { readonly list: Card }) {
           />
         </View>
         {rule ? <RulePart list={list} rule={rule} /> : <AddMembers list={list} />}
-        <Members list={list} uids={uids ?? []} rule={rule} />
+        <Members list={list} uids={uids ?? []} rule={rule} {...(open && { open })} />
         <ListNote list={list} />
       </View>
       {isMore ? <ListSheet list={list} uids={uids ?? []} onClose={() => setMore(false)} /> : null}

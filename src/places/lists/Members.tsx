@@ -16,18 +16,26 @@ import { DragCard } from './dragCard';
 import { ReachSheet, reachText } from './ReachSheet';
 import { WhySheet } from './WhySheet';
 
+/** The member whose card is open beside the list. */
+export interface OpenMember {
+  readonly uid: Uid | undefined;
+  readonly set: (uid: Uid) => void;
+}
+
 interface MembersProps {
   readonly list: Card;
   /** Everybody on it, in the order of the Book. */
   readonly uids: readonly Uid[];
   readonly rule: Rule | undefined;
+  /** Undefined where members lead to their pages. */
+  readonly open?: OpenMember;
 }
 
 /** Rows drawn at once; the rest is a press away. */
 const SHOWN = 100;
 
 /** Who is on a list: lists on it first, then people; those who come through another list say so. */
-export function Members({ list, uids, rule }: MembersProps) {
+export function Members({ list, uids, rule, open }: MembersProps) {
   const dispatch = useAppDispatch();
   const byUid = useAppSelector(selectCardsByUid);
   const [shown, setShown] = useState(SHOWN);
@@ -51,10 +59,11 @@ export function Members({ list, uids, rule }: MembersProps) {
   return (
     <View testID="members">
       {lists.map((one) => (
-        <View key={one.uid} className="flex-row items-center">
+        <View key={one.uid} className="flex-row items-center border-b border-rule">
           <View className="min-w-0 flex-1">
             <ListRow
               title={shownAs(one)}
+              hasLine={false}
               second={texts.listOnThisList}
               stamp={<ListStamp initials={initialsOf(one)} />}
               href={listPath(one.uid)}
@@ -76,6 +85,7 @@ export function Members({ list, uids, rule }: MembersProps) {
           <MemberRow
             key={uid}
             uid={uid}
+            open={open}
             onReach={isPicked ? () => setReached(uid) : undefined}
             reach={isPicked ? reachText(list, byUid.get(uid)) : ''}
             through={isPicked || rule ? [] : throughOf(uid)}
@@ -103,6 +113,7 @@ export function Members({ list, uids, rule }: MembersProps) {
 
 interface MemberRowProps {
   readonly uid: Uid;
+  readonly open: OpenMember | undefined;
   /** The lists on this one that bring them along. */
   readonly through: readonly string[];
   readonly onTakeOff: ((name: string) => void) | undefined;
@@ -113,7 +124,7 @@ interface MemberRowProps {
   readonly onReach: (() => void) | undefined;
 }
 
-function MemberRow({ uid, through, onTakeOff, onWhy, reach, onReach }: MemberRowProps) {
+function MemberRow({ uid, open, through, onTakeOff, onWhy, reach, onReach }: MemberRowProps) {
   const row = useAppSelector((state) => selectRow(state, uid));
   const photo = usePhoto(row?.photo, 'row');
   if (!row) return null;
@@ -122,14 +133,16 @@ function MemberRow({ uid, through, onTakeOff, onWhy, reach, onReach }: MemberRow
       ? [reach, row.second].filter(Boolean).join(' · ')
       : texts.through(through.join(', '));
   return (
-    <View className="flex-row items-center">
+    <View className="flex-row items-center border-b border-rule">
       <DragCard uid={uid}>
         <ListRow
           title={row.shown}
+          hasLine={false}
           second={second}
           stamp={<Stamp initials={row.initials} isOrg={row.isOrg} photo={photo} />}
           href={cardPath(uid)}
-          onPress={() => go(cardPath(uid))}
+          isChosen={open?.uid === uid}
+          onPress={() => (open ? open.set(uid) : go(cardPath(uid)))}
         />
       </DragCard>
       {onReach ? (

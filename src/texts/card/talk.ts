@@ -4,6 +4,9 @@ import { countOf } from '../plural';
 export const texts = {
   talksInYear: (count: number) =>
     `${countOf(count, { one: 'talk', other: 'talks' })} in the last twelve months; the chart`,
+  talksByKindAndYear: 'Talks by year and kind',
+  talksInYears: (count: number, from: string, to: string) =>
+    `${countOf(count, { one: 'talk', other: 'talks' })} from ${from} to ${to}; the charts`,
   moreOfTalk: 'Kind, day, people, files',
   afterTalk: 'After a talk',
   callNamed: (name: string) => `Call ${name}`,

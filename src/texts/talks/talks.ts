@@ -52,6 +52,7 @@ export const texts = {
   whoseDaysAreShown: 'Whose days are shown',
   keep: 'Keep',
   year: 'The year',
+  twelveMonths: 'The coming twelve months',
   comingDays: 'Coming days',
   nothingOnThisDay: 'Nothing on this day.',
   inMailSignature: 'in a mail signature',

@@ -41,7 +41,8 @@ export function StackChart({ width, ...data }: StackChartProps) {
             height={HEIGHT}
             barWidth={barWidth}
             spacing={Math.max(2, room - barWidth)}
-            initialSpacing={(room - barWidth) / 2}
+            // The package puts it before the first bar twice.
+            initialSpacing={(room - barWidth) / 4}
             endSpacing={0}
             maxValue={step * SECTIONS}
             stepValue={step}

@@ -33,3 +33,6 @@ export const DIRECTION_SAID: Readonly<Record<Direction, string>> = {
   in: texts.theyBeganWord,
   both: texts.bothWord,
 };
+
+/** What draws each of the kinds in a chart, in their order; a legend and a table name them as well. */
+export const KIND_TONES = ['berry', 'moss', 'ink', 'ochre', 'faded'] as const;

@@ -21,7 +21,7 @@ import { NoteText } from '../parts/NoteText';
 import { DIRECTION_SAID, KIND_ICONS, KIND_WORDS } from '../parts/talkWords';
 import { useFileOut } from '../parts/useFileOut';
 import { PostRow, PostsChoice } from './PostsPart';
-import { TalkChart } from './TalkChart';
+import { TalkCharts } from './TalkCharts';
 import { TalkGlance } from './TalkGlance';
 import { TalkSheet } from './TalkSheet';
 import { usePosts } from './usePosts';
@@ -56,7 +56,7 @@ export function TalksPart({ card, others = [], isTitled = true }: TalksPartProps
         </Txt>
       ) : null}
       {count === 0 ? null : <TalkGlance uid={card.uid} isOpen={isDrawn} onPress={() => setDrawn(!isDrawn)} />}
-      {isDrawn ? <TalkChart uid={card.uid} /> : null}
+      {isDrawn ? <TalkCharts uid={card.uid} /> : null}
       {count === 0 ? (
         <Txt font="serifItalic" tone="faded">
           {texts.noneYetAfterCall}

@@ -1,11 +1,11 @@
-import { useCallback, useMemo, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 
 import { choiceAdded, choiceToggled, useAppDispatch } from '@/book/state';
 import type { Card, CellAt, TableColumn } from '@/core/card';
 import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/find/table';
-import { useTypeScale } from '@/ui';
+import { useSteady, useTypeScale } from '@/ui';
 
 import { GridHead } from './GridHead';
 import { cellId, GridRow } from './GridRow';
@@ -49,13 +49,10 @@ export function Grid({ cards, columns, loadWriting }: GridProps) {
     const card = sorted[row];
     return card ? (shown[column]?.read(card) ?? '') : '';
   };
-  const chooseCell = useCallback(
-    (at: CellAt, extendsBlock = false) => {
-      choose(at, extendsBlock);
-      grid.current?.focus({ preventScroll: true });
-    },
-    [choose],
-  );
+  const chooseCell = useSteady((at: CellAt, extendsBlock?: boolean) => {
+    choose(at, extendsBlock);
+    grid.current?.focus({ preventScroll: true });
+  });
   const { draft, begin, finish, cancel } = useDraft({
     ...{ active, columns: shown, textAt, write },
     onDone: (at, [down, along]) =>
@@ -64,6 +61,12 @@ export function Grid({ cards, columns, loadWriting }: GridProps) {
         column: Math.max(0, Math.min(size.columns - 1, at.column + along)),
       }),
   });
+  const ofRows = {
+    onChoose: chooseCell,
+    onEdit: useSteady(() => begin()),
+    onFinish: useSteady(finish),
+    onCancel: useSteady(cancel),
+  };
   const { empty, ...clipboard } = useClipboard({ block, size, textAt, write, choose });
   const pick = (isRange: boolean) => {
     const uid = active && uids[active.row];
@@ -115,10 +118,7 @@ export function Grid({ cards, columns, loadWriting }: GridProps) {
                   left={isIn ? block.left : -1}
                   right={isIn ? block.right : -1}
                   draft={draft?.at.row === index ? draft : undefined}
-                  onChoose={chooseCell}
-                  onEdit={begin}
-                  onFinish={finish}
-                  onCancel={cancel}
+                  {...ofRows}
                 />
               ) : null;
             })}

@@ -52,8 +52,8 @@ export function cellPlace(at: number, widths: readonly number[], lead: number): 
     : { ...place, position: 'relative' };
 }
 
-/** One card of the table. */
-export function GridRow(props: GridRowProps) {
+/** One card of the table; drawn again only when something of its own changes. */
+export const GridRow = memo(function GridRow(props: GridRowProps) {
   const { card, index, start, height, lead, widths, columns, left, right, draft } = props;
   const isPicked = useAppSelector((state) => selectIsPicked(state, card.uid));
   return (
@@ -100,7 +100,7 @@ export function GridRow(props: GridRowProps) {
       ))}
     </div>
   );
-}
+});
 
 /** A press that begins in a field belongs to the field. */
 function chosenBy(event: MouseEvent, choose: () => void): void {

@@ -1,5 +1,5 @@
 import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
-import { type RefObject, useEffect, useRef } from 'react';
+import { type RefObject, useEffect, useMemo, useRef } from 'react';
 
 import type { CellAt } from '@/core/card';
 
@@ -27,7 +27,9 @@ export function useGridView(
   const scroller = useRef<HTMLDivElement>(null);
   const height = ROW_PX * scale;
   const lead = LEAD_PX * scale;
-  const widths = sizes.map((size) => size * scale);
+  // The same list as long as it says the same: rows that get it aren't drawn again.
+  const key = sizes.map((size) => size * scale).join(' ');
+  const widths = useMemo(() => key.split(' ').filter(Boolean).map(Number), [key]);
   const virtual = useVirtualizer({
     count,
     getScrollElement: () => scroller.current,

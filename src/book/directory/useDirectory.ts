@@ -1,28 +1,25 @@
 import { useCallback, useEffect, useState } from 'react';
 import { z } from 'zod';
 
+import { useServices } from '@/book/state';
+import { errorMessage } from '@/core/base';
+import { askHub, HubFault, type HubQuestion } from '@/platform';
+
 import {
   type DirectorySession,
   directorySessionSchema,
   keepDirectorySession,
   readDirectorySession,
-} from '@/book/directory';
-import { noticeShown, useAppDispatch, useServices } from '@/book/state';
-import { errorMessage } from '@/core/base';
-import { askHub, HubFault, type HubQuestion } from '@/platform';
-import { texts } from '@/texts/directory/directory';
-
-/** Who is signed in here. */
-export type Session = DirectorySession;
+} from './directorySession';
 
 /** How things stand with the directory. */
-export type Standing =
+export type DirectoryStanding =
   | { readonly kind: 'asking' }
   | { readonly kind: 'unreachable'; readonly message: string }
   /** Nobody has access yet. */
   | { readonly kind: 'empty' }
   | { readonly kind: 'out' }
-  | { readonly kind: 'in'; readonly session: Session };
+  | { readonly kind: 'in'; readonly session: DirectorySession };
 
 /** Sends a request to the directory as the signed-in user. @throws HubFault */
 export type AskDirectory = (question: Omit<HubQuestion, 'token' | 'scheme'>) => Promise<unknown>;
@@ -30,11 +27,11 @@ export type AskDirectory = (question: Omit<HubQuestion, 'token' | 'scheme'>) => 
 /** Who is signed in to the directory, signing in and out, and asking it. */
 export function useDirectory() {
   const { storage, writer } = useServices();
-  const [standing, setStanding] = useState<Standing>({ kind: 'asking' });
+  const [standing, setStanding] = useState<DirectoryStanding>({ kind: 'asking' });
   const [round, setRound] = useState(0);
   useEffect(() => {
     let isCurrent = true;
-    const put = (next: Standing) => {
+    const put = (next: DirectoryStanding) => {
       if (isCurrent) setStanding(next);
     };
     const look = async () => {
@@ -76,22 +73,4 @@ export function useDirectory() {
     );
   }, [token, writer]);
   return { standing, enter, leave, again };
-}
-
-/** Does something with the directory; what goes wrong is said. @returns whether it was done */
-export function useDirectoryAct(): (work: () => Promise<unknown>, done: string) => Promise<boolean> {
-  const dispatch = useAppDispatch();
-  return useCallback(
-    async (work, done) => {
-      try {
-        await work();
-        if (done !== '') dispatch(noticeShown({ text: done, tone: 'plain' }));
-        return true;
-      } catch (error) {
-        dispatch(noticeShown({ text: texts.notDone(errorMessage(error)), tone: 'error' }));
-        return false;
-      }
-    },
-    [dispatch],
-  );
 }
