@@ -96,6 +96,11 @@ test('an archived card is out of sight, found when asked for, and comes back', O
   await page.getByTestId('many-archive').click();
   await page.getByTestId('quick-line').fill('götz achterberg');
   await expect(page.getByText('Nothing found for')).toBeVisible();
+  await page.getByTestId('quick-line').fill('');
+  // Two presses away from everywhere on a phone.
+  await page.getByTestId('quick-line').click();
+  await page.getByRole('option', { name: /Archived cards/ }).click();
+  await expect(page.getByRole('option', { name: /Götz Achterberg/ })).toBeVisible();
   await find(page, 'götz archived', /Götz Achterberg/);
   await page.getByTestId('bring-back').click();
   await expect(page.getByTestId('bring-back')).toHaveCount(0);

@@ -34,6 +34,9 @@ export const texts = {
   logOfDevices: 'Log of the devices',
   list: 'List',
   archived: 'Archived',
+  archivedCards: 'Archived cards',
+  /** As the line reads it. */
+  archivedLimit: 'archived',
   said: (value: string) => `said: ${value}`,
   inDirectory: 'In the directory',
   adaLowther: 'Ada Lowther',

@@ -83,8 +83,15 @@ export function QuickLine() {
   const runOffer = (offer: Offer) => {
     if (run(offer)) close();
   };
+  /** Puts a text into the line, as if it had been typed. */
+  const ask = (text: string) => {
+    setQuery(text);
+    setChosen(0);
+    setTimeout(() => input.current?.focus(), 0);
+  };
   const runEntry = (one: QuickEntry) => {
     if (one.kind === 'offer') return runOffer(one.offer);
+    if (one.kind === 'page' && one.page.line !== undefined) return ask(one.page.line);
     close();
     if (one.kind === 'listed') return go(listedPath(one.person));
     if (one.kind === 'page') return go(one.page.path);
@@ -121,11 +128,7 @@ export function QuickLine() {
             onAct={runOffer}
             onRun={runEntry}
             onClose={close}
-            onLimit={(limit) => {
-              setQuery(`${query.trim()}${isEmpty ? '' : ', '}${limit}`);
-              setChosen(0);
-              setTimeout(() => input.current?.focus(), 0);
-            }}
+            onLimit={(limit) => ask(`${query.trim()}${isEmpty ? '' : ', '}${limit}`)}
           />
         ) : null}
         <View
@@ -191,9 +194,7 @@ export function QuickLine() {
             onClose={() => setHelpOpen(false)}
             onTry={(text) => {
               setHelpOpen(false);
-              setQuery(text);
-              setChosen(0);
-              setTimeout(() => input.current?.focus(), 0);
+              ask(text);
             }}
           />
         ) : null}

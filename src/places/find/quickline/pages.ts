@@ -1,13 +1,15 @@
 import { foldedWords } from '@/core/base';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/find/quickline';
-import { BookOpen, Brush, type Icon, List, Mail, Settings2, Smartphone, Sun } from '@/ui';
+import { Archive, BookOpen, Brush, type Icon, List, Mail, Settings2, Smartphone, Sun } from '@/ui';
 
 /** A page that the quick line leads to by its name. */
 export interface NamedPage {
   readonly path: string;
   readonly label: string;
   readonly icon: Icon;
+  /** What the line shows it by, where it has no page of its own. */
+  readonly line?: string;
 }
 
 /** The five places, in the order of the bar and the rail. */
@@ -39,11 +41,12 @@ const PAGES: readonly NamedPage[] = [
   { path: '/today/year', label: texts.year, icon: Sun },
   { path: '/devices/connect', label: shared.connectDevice, icon: Smartphone },
   { path: '/devices/log', label: texts.logOfDevices, icon: Smartphone },
+  { path: 'archived', label: texts.archivedCards, icon: Archive, line: texts.archivedLimit },
 ];
 
 /** Pages that no bar leads to on a phone, offered before anything is typed. */
 export const FURTHER_PAGES: readonly NamedPage[] = PAGES.filter(({ path }) =>
-  ['/import', '/write', '/directory', '/settings'].includes(path),
+  ['/import', '/write', '/directory', 'archived', '/settings'].includes(path),
 );
 
 /** Fewer letters begin the names of too many people. */
@@ -53,7 +56,8 @@ const LETTERS = 3;
 export function pagesFor(line: string): readonly NamedPage[] {
   const asked = foldedWords(line);
   if (asked.join('').length < LETTERS) return [];
-  return PAGES.filter(({ label }) => {
+  return PAGES.filter(({ label, line: shownBy }) => {
+    if (shownBy === line.trim()) return false;
     const words = foldedWords(label);
     return asked.every((start) => words.some((word) => word.startsWith(start)));
   });
