@@ -81,3 +81,30 @@ test('an unknown address says so, and leads back', ONE_SIZE, async ({ page }) =>
   await page.getByRole('button', { name: 'Go to Today' }).click();
   await expect(page).toHaveURL(/\/today$/);
 });
+
+test('nothing moves while a page comes, whatever of it is known first', async ({ context }) => {
+  const shifts: Record<string, number> = {};
+  for (const path of [
+    ...['/today', '/today/year', '/book', '/book/c0a0d1a1-0000-4000-8a00-000000000095', '/book/table'],
+    ...['/book/map', '/lists', '/tidy', '/devices', '/settings', '/write', '/import', '/directory'],
+  ]) {
+    const page = await context.newPage();
+    await page.addInitScript(() => {
+      const seen = { shift: 0 };
+      Object.assign(window, { seen });
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries()) {
+          const { hadRecentInput, value } = entry as unknown as { hadRecentInput: boolean; value: number };
+          if (!hadRecentInput) seen.shift += value;
+        }
+      }).observe({ type: 'layout-shift', buffered: true });
+    });
+    await openDemo(page, path);
+    // What comes last is the zone of a place and what the hub says.
+    await page.waitForTimeout(1500);
+    shifts[path] = await page.evaluate(() => (window as unknown as { seen: { shift: number } }).seen.shift);
+    await page.close();
+  }
+  // Layout Instability API; the aim is a fifth of what is commonly called good (0.1).
+  expect(Object.entries(shifts).filter(([, shift]) => shift >= 0.02)).toEqual([]);
+});

@@ -2,7 +2,8 @@ import { useAnswer, useServices } from '@/book/state';
 import type { Card } from '@/core/card';
 
 /**
- * The IANA time zone where somebody is: what the card says itself, else by the first of its addresses.
+ * The IANA time zone where somebody is: what the card says itself, else by the first of its addresses; '' while that is
+ * being looked up.
  *
  * @param country - ISO 3166-1 alpha-2 of the user's own; nobody there is looked for
  */
@@ -15,5 +16,5 @@ export function useZoneOf(card: Card, country: string): string | undefined {
   const answer = useAnswer(`${card.uid} ${isAsked}`, () =>
     isAsked ? search.zoneOf(card.uid) : Promise.resolve(undefined),
   );
-  return own ?? answer?.value;
+  return own ?? (isAsked && answer === undefined ? '' : answer?.value);
 }

@@ -42,6 +42,8 @@ export interface TalksOf {
   readonly count: number;
   /** Reads further back; undefined once all have been read. */
   readonly more: (() => void) | undefined;
+  /** Whether the latest of them are at hand; stays so once they have been. */
+  readonly isKnown: boolean;
 }
 
 /** Talks with a card, or with those of a bundle, the latest months first. Follows every change. */
@@ -50,16 +52,22 @@ export function useTalksWith(uids: readonly Uid[]): TalksOf {
   const summaries = useAppSelector(selectSummaries);
   const [wanted, setWanted] = useState(MONTHS_AT_ONCE);
   const who = uids.join(' ');
-  const known = who.split(' ').flatMap((uid) => summaries.get(uid) ?? []);
-  const all = [...new Set(known.flatMap(({ months }) => months))].sort();
+  const summariesOf = who.split(' ').flatMap((uid) => summaries.get(uid) ?? []);
+  const all = [...new Set(summariesOf.flatMap(({ months }) => months))].sort();
   const months = all.slice(-wanted);
   const key = months.join(' ');
   useEffect(() => {
     void dispatch(readShards(key.split(' ').filter(Boolean)));
   }, [dispatch, key]);
   const talks = useTalksAtHand(key, who);
+  const isRead = useAppSelector((state) => months.every((month) => selectShards(state)[month]));
+  const [known, setKnown] = useState('');
+  if (isRead && known !== who) setKnown(who);
   const more = wanted < all.length ? () => setWanted(wanted * 2) : undefined;
-  return { talks, count: known.reduce((sum, { count }) => sum + count, 0), more };
+  return {
+    ...{ talks, more, isKnown: isRead || known === who },
+    count: summariesOf.reduce((sum, { count }) => sum + count, 0),
+  };
 }
 
 /** @param months - such as 2026-11, and @param who - uids, each with spaces between */

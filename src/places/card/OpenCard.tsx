@@ -9,6 +9,7 @@ import {
   useAppSelector,
   useCardGetter,
 } from '@/book/state';
+import { useTalksWith } from '@/book/talks';
 import { useBundle } from '@/book/tidy';
 import { type Card, cardValues } from '@/core/card';
 import { jointCard } from '@/core/tidy';
@@ -37,38 +38,52 @@ interface OpenCardProps {
 
 /** What a card shows: what to know, what to do, then the talks and the details, side by side or one at a time. */
 export function OpenCard({ card, isPane = false }: OpenCardProps) {
+  const { others } = useBundle(card);
+  // What was said last stands above the rest, and would move it when it comes.
+  const { isKnown } = useTalksWith([card.uid, ...others.map(({ uid }) => uid)]);
+  const joint = jointCard(card, others);
+  return (
+    <ScrollView>
+      <Brief card={joint} isPane={isPane} />
+      {isKnown ? <Body card={card} isPane={isPane} /> : null}
+    </ScrollView>
+  );
+}
+
+function Body({ card, isPane = false }: OpenCardProps) {
   const { isWide, hasMargin, hasRoom } = useWide();
   const { country } = useAppSelector(selectSettings);
   const { others, lead } = useBundle(card);
-  const joint = jointCard(card, others);
   const isGroup = card.kind === 'group';
   const hasBoth = isPane ? hasRoom : hasMargin;
   const talks = <TalksPart card={card} others={others} isTitled={hasBoth} />;
   const details = <Details card={card} others={others} />;
   return (
-    <ScrollView>
-      <Brief card={joint} isPane={isPane} />
-      <View className={isWide ? 'px-6' : 'px-5'}>
-        <View className="min-h-[60px] flex-row flex-wrap items-center justify-between gap-x-2 border-b border-rule py-2">
-          <ReachRow card={joint} own={isGroup ? undefined : card} country={country} hasPlans={hasBoth} />
-          {isWide ? <QuietActs card={card} iconOnly={!hasRoom} /> : null}
-        </View>
-        <ArchivedHint card={card} />
-        {lead ? <BundledHint lead={lead} /> : null}
-        <DuplicateHint uid={card.uid} />
-        {isGroup ? null : <PlannedPart card={card} />}
-        {isGroup ? (
-          details
-        ) : hasBoth ? (
-          <View className="flex-row gap-10">
-            <View className="min-w-0 flex-1">{talks}</View>
-            <View className="w-[400px] border-l border-rule pl-6">{details}</View>
-          </View>
-        ) : (
-          <OneOfTwo card={card} talks={talks} details={details} />
-        )}
+    <View className={isWide ? 'px-6' : 'px-5'}>
+      <View className="min-h-[60px] flex-row flex-wrap items-center justify-between gap-x-2 border-b border-rule py-2">
+        <ReachRow
+          card={jointCard(card, others)}
+          own={isGroup ? undefined : card}
+          country={country}
+          hasPlans={hasBoth}
+        />
+        {isWide ? <QuietActs card={card} iconOnly={!hasRoom} /> : null}
       </View>
-    </ScrollView>
+      <ArchivedHint card={card} />
+      {lead ? <BundledHint lead={lead} /> : null}
+      <DuplicateHint uid={card.uid} />
+      {isGroup ? null : <PlannedPart card={card} />}
+      {isGroup ? (
+        details
+      ) : hasBoth ? (
+        <View className="flex-row gap-10">
+          <View className="min-w-0 flex-1">{talks}</View>
+          <View className="w-[400px] border-l border-rule pl-6">{details}</View>
+        </View>
+      ) : (
+        <OneOfTwo card={card} talks={talks} details={details} />
+      )}
+    </View>
   );
 }
 

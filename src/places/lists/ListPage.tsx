@@ -129,8 +129,12 @@ function OpenList({ list, open }: OpenListProps) {
           />
         </View>
         {rule ? <RulePart list={list} rule={rule} /> : <AddMembers list={list} />}
-        <Members list={list} uids={uids ?? []} rule={rule} {...(open && { open })} />
-        <ListNote list={list} />
+        {uids ? (
+          <>
+            <Members list={list} uids={uids} rule={rule} {...(open && { open })} />
+            <ListNote list={list} />
+          </>
+        ) : null}
       </View>
       {isMore ? <ListSheet list={list} uids={uids ?? []} onClose={() => setMore(false)} /> : null}
     </ScrollView>

@@ -25,9 +25,11 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
   const { value, fault } = useDevices();
   const { values, devices: unsettled } = useToSettle();
   const now = useNow();
+  // What the devices would move waits until the hub has answered, or hasn't.
+  const isKnown = !pairing || value !== undefined || fault !== '';
   return (
     <ScrollView testID="devices">
-      <View className="flex-row items-center justify-between border-b border-rule px-5 pb-2 pt-4">
+      <View className="min-h-[69px] flex-row items-center justify-between border-b border-rule px-5 pb-2 pt-4">
         <Txt font="serif" size="head" heading={1}>
           {texts.devices}
         </Txt>
@@ -42,7 +44,13 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
         ) : null}
       </View>
       <View className="gap-4 px-5 pb-8 pt-3">
-        {pairing ? <ExchangeState now={now} /> : <PairPart />}
+        {pairing ? (
+          <View className="min-h-[30px]">
+            <ExchangeState now={now} />
+          </View>
+        ) : (
+          <PairPart />
+        )}
         {value && value.devices.length > 0 ? (
           <DevicePicture devices={value.devices} unsettled={unsettled} now={now} />
         ) : null}
@@ -76,18 +84,20 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
             <BrowsersPart browsers={value.browsers} now={now} />
           </View>
         ) : null}
-        <View className="flex-row flex-wrap gap-x-6">
-          {pairing ? (
-            <Act label={texts.whatWasChanged} tone="faded" onPress={() => go(logPath())} testID="to-log" />
-          ) : null}
-          <Act
-            label={texts.commonDirectory}
-            icon={Library}
-            tone="faded"
-            onPress={() => go('/directory')}
-            testID="to-directory"
-          />
-        </View>
+        {isKnown ? (
+          <View className="flex-row flex-wrap gap-x-6">
+            {pairing ? (
+              <Act label={texts.whatWasChanged} tone="faded" onPress={() => go(logPath())} testID="to-log" />
+            ) : null}
+            <Act
+              label={texts.commonDirectory}
+              icon={Library}
+              tone="faded"
+              onPress={() => go('/directory')}
+              testID="to-directory"
+            />
+          </View>
+        ) : null}
       </View>
     </ScrollView>
   );

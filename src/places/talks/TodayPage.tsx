@@ -99,7 +99,8 @@ function Day({ plan, isKnown, acts, NextSteps }: DayProps) {
               : sentenceOf(plan, (uid) => rows.get(uid)?.shown)}
         </Txt>
       </View>
-      {isKnown && isEmpty ? (
+      {/* The sentence may take another line than the one that stands for it, and would move what is below. */}
+      {!isKnown ? null : isEmpty ? (
         <FirstSteps />
       ) : (
         <>
@@ -107,11 +108,9 @@ function Day({ plan, isKnown, acts, NextSteps }: DayProps) {
           {todayParts.map((part) => (
             <DayPart key={part} part={part} plan={plan} days={almanacDays} acts={acts} />
           ))}
-          {isKnown ? (
-            <View className="px-5 wide:px-6">
-              <NextSteps />
-            </View>
-          ) : null}
+          <View className="px-5 wide:px-6">
+            <NextSteps />
+          </View>
         </>
       )}
     </View>

@@ -31,6 +31,7 @@ export function YearPage() {
     const month = addMonths(first, i).slice(0, 7);
     return { month, days: days.filter(({ date }) => date.startsWith(month)) };
   });
+  const isKnown = plan !== undefined;
   const sentence = plan
     ? texts.daysComeRoundUntil(days.length, monthName(last.slice(0, 7), LOCALE))
     : texts.readingBook;
@@ -39,7 +40,7 @@ export function YearPage() {
       {isWide ? (
         <AtOnce months={months} sentence={sentence} />
       ) : (
-        <InFolds months={months} sentence={sentence} />
+        <InFolds months={isKnown ? months : []} sentence={sentence} />
       )}
     </View>
   );
@@ -63,8 +64,12 @@ function InFolds({ months, sentence }: YearProps) {
               <MonthFold key={one.month} {...one} isFirst={i === 0} />
             ))}
           </View>
-          <YearChart />
-          <RhythmChart />
+          {months.length === 0 ? null : (
+            <>
+              <YearChart />
+              <RhythmChart />
+            </>
+          )}
         </View>
       </ScrollView>
     </>

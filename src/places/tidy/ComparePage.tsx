@@ -104,7 +104,7 @@ function Compared({ cards, loadShowing, isPane = false }: ComparedProps) {
   const [name, setName] = useState<Uid>();
   const [birthday, setBirthday] = useState<Uid>();
   const [singles, setSingles] = useState<NonNullable<MergeChoices['singles']>>({});
-  const groupsOf = useGroups(loadShowing);
+  const { groupsOf, isLoaded } = useGroups(loadShowing);
   const choices = {
     ...{ country, singles },
     ...(name === undefined ? {} : { name }),
@@ -123,6 +123,8 @@ function Compared({ cards, loadShowing, isPane = false }: ComparedProps) {
     const change = await dispatch(mergeInBook([uids], choices));
     if (change && result && !isPane) go(cardPath(result.uid), 'replace');
   };
+  // All at once: what comes later would move what stands below it.
+  if (!isLoaded || !result) return <Txt tone="faded">{texts.calculating}</Txt>;
   return (
     <>
       <Columns cards={cards} groupsOf={groupsOf} />
@@ -134,7 +136,7 @@ function Compared({ cards, loadShowing, isPane = false }: ComparedProps) {
           <Choice
             name={texts.nameToKeep}
             options={cards.map((card) => [card.uid, shownAs(card) || shared.noName] as const)}
-            value={cards.find((card) => result && shownAs(card) === shownAs(result))?.uid}
+            value={cards.find((card) => shownAs(card) === shownAs(result))?.uid}
             onChange={setName}
           />
         </View>
@@ -170,16 +172,15 @@ function Compared({ cards, loadShowing, isPane = false }: ComparedProps) {
           {texts.resultOfMerging}
         </Txt>
         <Txt font="serif" size="strong">
-          {result ? shownAs(result) : texts.calculating}
+          {shownAs(result)}
         </Txt>
-        {(result ? groupsOf(result) : []).map((group) => (
+        {groupsOf(result).map((group) => (
           <Group key={group.label} group={group} />
         ))}
       </View>
       <NextAct
         label={texts.mergeCards(cards.length)}
         icon={Merge}
-        isDisabled={!result}
         onPress={() => void merge()}
         testID="merge-compared"
       />
@@ -224,15 +225,19 @@ function usePreview(cards: readonly Card[], choices: MergeChoices): Card | undef
 type GroupsOf = (card: Card) => readonly ValueGroup[];
 
 /** The values of a card by their words, as its page shows them; none until what says them has been loaded. */
-function useGroups(loadShowing: CompareProps['loadShowing']): GroupsOf {
+function useGroups(loadShowing: CompareProps['loadShowing']): {
+  readonly groupsOf: GroupsOf;
+  readonly isLoaded: boolean;
+} {
   const rows = useAppSelector(selectRowsByUid);
   const { country, leapDay } = useAppSelector(selectSettings);
   const show = useLoaded(loadShowing);
-  return (card) =>
+  const groupsOf: GroupsOf = (card) =>
     show?.cardValues(card, {
       ...{ country, leapDay, locale: LOCALE, today: localDay(), isToKeep: true },
       nameOf: (uid) => rows.get(uid)?.shown,
     }) ?? [];
+  return { groupsOf, isLoaded: show !== undefined };
 }
 
 function birthOf(card: Card, groupsOf: GroupsOf): string {

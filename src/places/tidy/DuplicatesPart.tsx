@@ -42,9 +42,7 @@ export function DuplicatesPart({ share01, clusters, open, onOpen }: DuplicatesPr
           <Act label={texts.checkAgain} tone="faded" onPress={() => void dispatch(lookForDuplicates())} />
         ) : null}
       </View>
-      {share01 === undefined ? null : (
-        <ProgressLine text={texts.comparingCards} share01={share01} onStop={() => dispatch(stopLooking())} />
-      )}
+      {share01 === undefined ? null : <Looking share01={share01} />}
       {clusters?.length === 0 ? (
         <Txt font="serifItalic" tone="faded">
           {texts.noTwoCardsLook}
@@ -82,6 +80,14 @@ export function DuplicatesPart({ share01, clusters, open, onOpen }: DuplicatesPr
         );
       })}
     </View>
+  );
+}
+
+/** How far the search for duplicates is, and stopping it. */
+export function Looking({ share01 }: { readonly share01: number }) {
+  const dispatch = useAppDispatch();
+  return (
+    <ProgressLine text={texts.comparingCards} share01={share01} onStop={() => dispatch(stopLooking())} />
   );
 }
 

@@ -7,7 +7,7 @@ import { texts } from '@/texts/tidy/tidy';
 import { Panes, Txt, usePageTitle, useWide } from '@/ui';
 
 import { ComparePane, type LoadShowing } from './ComparePage';
-import { DuplicatesPart } from './DuplicatesPart';
+import { DuplicatesPart, Looking } from './DuplicatesPart';
 import { FaultsPart } from './FaultsPart';
 import { StatePart } from './StatePart';
 import { UnfiledPart } from './UnfiledPart';
@@ -27,26 +27,31 @@ export function TidyPage({ loadShowing }: TidyProps) {
   const [chosen, setChosen] = useState<string>();
   const clusters = duplicates.clusters ?? [];
   const open = clusters.find(({ uids }) => uids.join() === chosen) ?? clusters[0];
-  // What comes below would be moved by what is found above it.
-  const isLooking = duplicates.clusters === undefined && duplicates.share01 !== undefined;
+  // What is found would move all that stood below it: until all is known, only how far looking is stands there.
+  const [hasBegun, setBegun] = useState(false);
+  if (duplicates.share01 !== undefined && !hasBegun) setBegun(true);
+  const isStopped = hasBegun && duplicates.share01 === undefined;
+  const isKnown = (duplicates.clusters !== undefined || isStopped) && unfiled !== undefined;
   const page = (
     <ScrollView testID="tidy-page">
       <View className={`max-w-[760px] gap-5 pb-8 pt-4 ${isWide ? 'px-6' : 'px-5'}`}>
         <Txt font="serif" size="head" heading={1}>
           {texts.tidy}
         </Txt>
-        <StatePart clusters={duplicates.clusters} faults={faults} unfiled={unfiled} />
-        <DuplicatesPart
-          {...duplicates}
-          {...(isWide ? { open, onOpen: ({ uids }) => setChosen(uids.join()) } : {})}
-        />
-        {isLooking || !unfiled ? (
-          <Txt tone="faded">{texts.checking}</Txt>
-        ) : (
+        {isKnown ? (
           <>
+            <StatePart clusters={duplicates.clusters} faults={faults} unfiled={unfiled} />
+            <DuplicatesPart
+              {...duplicates}
+              {...(isWide ? { open, onOpen: ({ uids }) => setChosen(uids.join()) } : {})}
+            />
             <FaultsPart faults={faults} />
             <UnfiledPart unfiled={unfiled} />
           </>
+        ) : duplicates.share01 === undefined ? (
+          <Txt tone="faded">{texts.checking}</Txt>
+        ) : (
+          <Looking share01={duplicates.share01} />
         )}
       </View>
     </ScrollView>

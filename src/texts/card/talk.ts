@@ -108,7 +108,7 @@ export const texts = {
   talkCount: (count: number) => countOf(count, { one: 'talk', other: 'talks' }),
   talksSince: (count: number, day: string) =>
     `${countOf(count, { one: 'talk', other: 'talks' })}, the first on ${day}`,
-  closenessOf100: (closeness: number, names: string) => `Closeness ${closeness} of 100: ${names}`,
+  closenessOf100: (closeness: number | string, names: string) => `Closeness ${closeness} of 100: ${names}`,
   all: 'All',
   showEarlier: 'Show earlier',
   changeTalk: (head: string) => `Change: ${head}`,

@@ -19,7 +19,7 @@ export interface BriefOptions {
   /** Another card. */
   readonly cardOf: (uid: string) => Card | undefined;
   readonly nameOf: (uid: string) => string | undefined;
-  /** IANA time zone where they are, and the time there now; undefined where it isn't known. */
+  /** IANA time zone where they are, and the time there now; both '' while that is looked up, undefined where it isn't known. */
   readonly there?: { readonly zone: string; readonly now: string } | undefined;
   /** What was said last, in the simple formatting of notes. */
   readonly lastSaid?: string | undefined;
@@ -44,7 +44,7 @@ export function briefLines(card: Card, options: BriefOptions): BriefLine[] {
     { label: texts.soon, text: nearDays(card, options).join(', ') },
     { label: texts.family, text: familyOf(card, options) },
     { label: texts.interests, text: interestsOf(card) },
-    { label: texts.localTime, text: there ? `${there.now} (${there.zone})` : '' },
+    { label: texts.localTime, text: there ? (there.zone === '' ? ' ' : `${there.now} (${there.zone})`) : '' },
     { label: texts.new, text: news },
   ];
   return lines.filter(({ text }) => text !== '');

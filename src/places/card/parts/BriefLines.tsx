@@ -28,7 +28,8 @@ export function BriefLines({ card, isWide }: BriefLinesProps) {
   const last = useAppSelector((state) => selectSummaries(state).get(card.uid))?.last;
   const news = useNewsOf(card.uid, last);
   const zone = useZoneOf(card, country);
-  const now = zone === undefined || zone === ownZone() ? undefined : timeIn(zone);
+  // The line is there while the zone is looked up: one that comes later would move what is below.
+  const now = zone === undefined || zone === ownZone() ? undefined : zone === '' ? '' : timeIn(zone);
   const lines = briefLines(card, {
     ...{ today: localDay(), leapDay, cardOf, news },
     nameOf: (uid) => rows.get(uid)?.shown,

@@ -68,9 +68,9 @@ export function TalksPart({ card, others = [], isTitled = true }: TalksPartProps
             : texts.talksSince(count, formatDay(`${first}T12:00:00Z`))}
         </Txt>
       )}
-      {summary && closeness !== undefined ? (
+      {summary ? (
         <Txt size="small" tone="faded" isFigures testID="closeness">
-          {texts.closenessOf100(closeness, closenessReasons(summary, localDay()).slice(1).join(', '))}
+          {texts.closenessOf100(closeness ?? '…', closenessReasons(summary, localDay()).slice(1).join(', '))}
         </Txt>
       ) : null}
       {kinds.length < 2 ? null : (
