@@ -121,11 +121,6 @@ const UNUSED = [
     from: /[\\/]react-native-svg[\\/]lib[\\/]module[\\/]ReactNativeSVG/,
     names: /^\.\/(xml|deprecated|utils\/fetchData)$/,
   },
-  {
-    why: 'the list of rows: measuring it, and lists that move',
-    from: /[\\/]flash-list[\\/]dist[\\/]index/,
-    names: /\/(AnimatedFlashList|benchmark\/\w+)$/,
-  },
 ];
 
 /** The answer to a request, where it is for something unused. */

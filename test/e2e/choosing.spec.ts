@@ -53,6 +53,7 @@ test('all shown are archived in one step and come back with one undo', ONE_SIZE,
 
 test('rows are chosen by keys alone: Space, Shift with Space, Escape', WIDE_ONLY, async ({ page }) => {
   await openDemo(page, '/book');
+  await page.locator('[id^="row-"]').first().waitFor();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Space');
   await expect(page.getByTestId('chosen-count')).toHaveText('1 card selected');

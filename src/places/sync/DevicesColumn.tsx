@@ -23,10 +23,10 @@ const RefusedPart = lazy(() => import('./RefusedPart').then((one) => ({ default:
 export function DevicesColumn({ openName }: { readonly openName: string }) {
   const { pairing } = useHub();
   const { value, fault } = useDevices();
-  const { values, devices: unsettled } = useToSettle();
+  const { values, devices: unsettled, isKnown: isSettleKnown } = useToSettle();
   const now = useNow();
   // What the devices would move waits until the hub has answered, or hasn't.
-  const isKnown = !pairing || value !== undefined || fault !== '';
+  const isKnown = !pairing || ((value !== undefined || fault !== '') && isSettleKnown);
   return (
     <ScrollView testID="devices">
       <View className="min-h-[69px] flex-row items-center justify-between border-b border-rule px-5 pb-2 pt-4">
@@ -51,18 +51,18 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
         ) : (
           <PairPart />
         )}
-        {value && value.devices.length > 0 ? (
+        {isKnown && value && value.devices.length > 0 ? (
           <DevicePicture devices={value.devices} unsettled={unsettled} now={now} />
         ) : null}
         {fault === '' ? null : <Txt tone="brick">{shared.hubDidNotAnswer(fault)}</Txt>}
-        {values.length === 0 ? null : (
+        {!isKnown || values.length === 0 ? null : (
           <Act
             label={texts.toSettleValues(values.length)}
             onPress={() => go('/devices/settle')}
             testID="to-settle"
           />
         )}
-        {value ? (
+        {isKnown && value ? (
           <View>
             {value.devices.map((device) => (
               <Pressable

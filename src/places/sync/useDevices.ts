@@ -18,14 +18,16 @@ export function useDevice(name: string): DeviceStatus | null | undefined {
 /** Values that two sides have changed differently, and the devices they are of. */
 export function useToSettle(): {
   readonly values: readonly ToSettle[];
+  /** Whether the hub has said so, or can't. */
+  readonly isKnown: boolean;
   readonly devices: ReadonlySet<string>;
 } {
-  const { value } = useHubAnswer('settle', (hub, token) => hub.toSettle(token));
+  const { value, fault } = useHubAnswer('settle', (hub, token) => hub.toSettle(token));
   return useMemo(() => {
     const values = value ?? [];
     const names = values.flatMap(({ mineBy, theirsBy }) => [mineBy ?? '', theirsBy ?? '']);
-    return { values, devices: new Set(names.filter(Boolean)) };
-  }, [value]);
+    return { values, devices: new Set(names.filter(Boolean)), isKnown: value !== undefined || fault !== '' };
+  }, [value, fault]);
 }
 
 /** How often "now" moves on, in milliseconds. */
