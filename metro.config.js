@@ -26,6 +26,14 @@ function hashSources() {
   return hash.digest('hex');
 }
 
+/** Asks which script is running, which can be answered only while it is read. */
+const RUN_AT_ONCE = { [require.resolve('expo/src/winter/ImportMetaRegistry.ts')]: true };
+
+/** A module runs when something of it is first used, not when the first page that could use it is read. */
+config.transformer.getTransformOptions = async () => ({
+  transform: { experimentalImportSupport: true, inlineRequires: { blockList: RUN_AT_ONCE } },
+});
+
 config.resolver.resolveRequest = (context, name, platform) =>
   answerUnused(name, context.originModulePath) ?? context.resolveRequest(context, name, platform);
 
