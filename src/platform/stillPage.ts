@@ -72,7 +72,10 @@ function takeStill(): Still | undefined {
   const program = document.querySelector('script[src*="/ahead-"]')?.getAttribute('src');
   const link = document.querySelector<HTMLLinkElement>('link[rel="stylesheet"]')?.href;
   const isOpen = document.querySelector('[role="dialog"], #sketch') !== null;
-  if (!root || !program || link === undefined || isOpen || isScrolled(root)) return undefined;
+  const isComing = [...document.querySelectorAll<HTMLElement>('[data-testid="coming"]')].some(
+    ({ offsetHeight }) => offsetHeight > 0,
+  );
+  if (!root || !program || link === undefined || isOpen || isComing || isScrolled(root)) return undefined;
   const length = textOf(document).length;
   const html = pictureOf(root);
   if (length < LEAST || html.length > TOO_LONG) return undefined;

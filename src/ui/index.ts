@@ -9,6 +9,7 @@ export { Code } from './code/Code';
 export * from './icons';
 export { Act, NextAct } from './parts/Act';
 export { Choice } from './parts/Choice';
+export { Coming } from './parts/Coming';
 export { EmptyPlace } from './parts/EmptyPlace';
 export { EvidenceBars } from './parts/EvidenceBars';
 export { Field } from './parts/Field';

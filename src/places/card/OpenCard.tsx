@@ -15,7 +15,7 @@ import { type Card, cardValues } from '@/core/card';
 import { jointCard } from '@/core/tidy';
 import { localDay, LOCALE, timeIn } from '@/platform';
 import { texts } from '@/texts/card/card';
-import { Tabs, useWide } from '@/ui';
+import { Coming, Tabs, useWide } from '@/ui';
 
 import { ArchivedHint } from './ArchivedHint';
 import { BundledHint, BundlePart } from './BundlePart';
@@ -45,7 +45,13 @@ export function OpenCard({ card, isPane = false }: OpenCardProps) {
   return (
     <ScrollView>
       <Brief card={joint} isPane={isPane} />
-      {isKnown ? <Body card={card} isPane={isPane} /> : null}
+      {isKnown ? (
+        <Body card={card} isPane={isPane} />
+      ) : (
+        <View className="px-5 pt-2 wide:px-6">
+          <Coming />
+        </View>
+      )}
     </ScrollView>
   );
 }

@@ -12,6 +12,7 @@ import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/lists/lists';
 import {
   Act,
+  Coming,
   Ellipsis,
   EmptyPlace,
   ListChecks,
@@ -134,7 +135,9 @@ function OpenList({ list, open }: OpenListProps) {
             <Members list={list} uids={uids} rule={rule} {...(open && { open })} />
             <ListNote list={list} />
           </>
-        ) : null}
+        ) : (
+          <Coming />
+        )}
       </View>
       {isMore ? <ListSheet list={list} uids={uids ?? []} onClose={() => setMore(false)} /> : null}
     </ScrollView>

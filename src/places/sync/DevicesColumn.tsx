@@ -6,7 +6,7 @@ import { useHub } from '@/book/sync';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/sync';
-import { Act, Library, linkProps, Plus, ProgressLine, Txt } from '@/ui';
+import { Act, Coming, Library, linkProps, Plus, ProgressLine, Txt } from '@/ui';
 
 import { BrowsersPart } from './BrowsersPart';
 import { DevicePicture } from './DevicePicture';
@@ -97,7 +97,9 @@ export function DevicesColumn({ openName }: { readonly openName: string }) {
               testID="to-directory"
             />
           </View>
-        ) : null}
+        ) : (
+          <Coming />
+        )}
       </View>
     </ScrollView>
   );

@@ -8,7 +8,7 @@ import { emptyPlan, type TodayPlan } from '@/core/talks';
 import { localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/talks/talks';
-import { Act, CalendarDays, Panes, Txt, usePageTitle, useWide } from '@/ui';
+import { Act, CalendarDays, Coming, Panes, Txt, usePageTitle, useWide } from '@/ui';
 
 import { OpenRowContext } from './DayRow';
 import { type DayActs, DayPart } from './dayRows';
@@ -100,7 +100,11 @@ function Day({ plan, isKnown, acts, NextSteps }: DayProps) {
         </Txt>
       </View>
       {/* The sentence may take another line than the one that stands for it, and would move what is below. */}
-      {!isKnown ? null : isEmpty ? (
+      {!isKnown ? (
+        <View className="px-5 pt-2 wide:px-6">
+          <Coming />
+        </View>
+      ) : isEmpty ? (
         <FirstSteps />
       ) : (
         <>

@@ -7,7 +7,7 @@ import type { UpcomingDay } from '@/core/card';
 import { localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/talks/talks';
-import { Act, PageBar, Panes, Txt, usePageTitle, useWide } from '@/ui';
+import { Act, Coming, PageBar, Panes, Txt, usePageTitle, useWide } from '@/ui';
 
 import { MonthDays, MonthFold } from './MonthDays';
 import { MonthGrid } from './MonthGrid';
@@ -64,7 +64,9 @@ function InFolds({ months, sentence }: YearProps) {
               <MonthFold key={one.month} {...one} isFirst={i === 0} />
             ))}
           </View>
-          {months.length === 0 ? null : (
+          {months.length === 0 ? (
+            <Coming />
+          ) : (
             <>
               <YearChart />
               <RhythmChart />

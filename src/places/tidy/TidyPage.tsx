@@ -4,9 +4,10 @@ import { ScrollView, View } from 'react-native';
 import { useUnfiled } from '@/book/talks';
 import { useDuplicates, useFaults } from '@/book/tidy';
 import { texts } from '@/texts/tidy/tidy';
-import { Panes, Txt, usePageTitle, useWide } from '@/ui';
+import { Coming, Panes, Txt, usePageTitle, useWide } from '@/ui';
 
-import { ComparePane, type LoadShowing } from './ComparePage';
+import { type LoadShowing } from './Compared';
+import { ComparePane } from './ComparePage';
 import { DuplicatesPart, Looking } from './DuplicatesPart';
 import { FaultsPart } from './FaultsPart';
 import { StatePart } from './StatePart';
@@ -49,7 +50,7 @@ export function TidyPage({ loadShowing }: TidyProps) {
             <UnfiledPart unfiled={unfiled} />
           </>
         ) : duplicates.share01 === undefined ? (
-          <Txt tone="faded">{texts.checking}</Txt>
+          <Coming />
         ) : (
           <Looking share01={duplicates.share01} />
         )}

@@ -18,4 +18,5 @@ export const texts = {
   moveDown: (title: string) => `Move ${title} down`,
   widthOfList: 'Width of the list: drag, or arrow keys; Enter for the usual width',
   heightOfTop: 'Height of the upper part: drag, or arrow keys; Enter for the usual height',
+  pageIsLoading: 'The page is on its way.',
 };

@@ -47,7 +47,6 @@ export const texts = {
   bookIsUnharmed: (message: string) =>
     `${message}. Your book is not touched by it: what was saved is saved. Read the page again, or go on elsewhere.`,
   readPageAgain: 'Read the page again',
-  pageIsLoading: 'The page is on its way.',
   skipToPage: 'Skip to the page',
   finishIt: 'Finish it',
   undoIt: 'Undo it',

@@ -18,7 +18,6 @@ export const texts = {
   birthdayToKeep: 'The birthday to keep',
   toKeep: (label: string) => `${label} to keep`,
   resultOfMerging: 'Result of merging',
-  calculating: 'Calculating …',
   mergeCards: (count: number) => `Merge ${countOf(count, { one: 'card', other: 'cards' })}`,
   showAsOneKeep: 'Show as one, keep each card',
   notSameKeepApart: 'Not the same: keep apart',
@@ -90,7 +89,6 @@ export const texts = {
   ignoredCount: (count: number) => `${count} ignored`,
   restore: 'Restore',
   offerAgain: (address: string) => `Offer ${address} again`,
-  checking: 'Checking …',
   markedAsCorrect: (name: string) => `Marked as correct: ${name}`,
   markedAsCorrectCards: (count: number) =>
     `Marked as correct: ${countOf(count, { one: 'card', other: 'cards' })}`,

@@ -41,12 +41,15 @@ const FONTS = {
   serifItalic: 'font-serifItalic',
 };
 
-/** Text in one of the five sizes, the tones and the two faces of the look. */
+/**
+ * Text in one of the five sizes, the tones and the two faces of the look. It stands at the left like all of the page, in
+ * whatever direction it is read; a text of sentences says `text-start`, to begin at its own side.
+ */
 export function Txt(props: TxtProps) {
   const { size = 'text', tone = 'ink', font = 'sans', lines, heading, isFigures, className = '' } = props;
   return (
     <Text
-      className={`${SIZES[size]} ${TONES[tone]} ${FONTS[font]} ${isFigures ? 'tabular-nums' : ''} ${className}`}
+      className={`text-left ${SIZES[size]} ${TONES[tone]} ${FONTS[font]} ${isFigures ? 'tabular-nums' : ''} ${className}`}
       {...(lines === undefined ? {} : { numberOfLines: lines })}
       {...(heading === undefined ? {} : { role: 'heading' as const, 'aria-level': heading })}
       {...(props.testID === undefined ? {} : { testID: props.testID })}

@@ -44,7 +44,7 @@ export function briefLines(card: Card, options: BriefOptions): BriefLine[] {
     { label: texts.soon, text: nearDays(card, options).join(', ') },
     { label: texts.family, text: familyOf(card, options) },
     { label: texts.interests, text: interestsOf(card) },
-    { label: texts.localTime, text: there ? (there.zone === '' ? ' ' : `${there.now} (${there.zone})`) : '' },
+    { label: texts.localTime, text: there ? (there.zone === '' ? '…' : `${there.now} (${there.zone})`) : '' },
     { label: texts.new, text: news },
   ];
   return lines.filter(({ text }) => text !== '');

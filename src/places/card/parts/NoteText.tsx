@@ -13,7 +13,7 @@ export function NoteText({ note }: { readonly note: string }) {
         <View key={i} className={kind === 'item' ? 'flex-row gap-2' : ''}>
           {kind === 'item' ? <Txt tone="faded">–</Txt> : null}
           <View className="min-w-0 flex-1">
-            <Txt>
+            <Txt className="text-start">
               {spans.map((span, at) => (
                 <Span key={at} span={span} />
               ))}
