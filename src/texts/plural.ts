@@ -12,6 +12,11 @@ export function pluralOf(count: number, forms: Forms): string {
   return forms[rules.select(count)] ?? forms.other;
 }
 
+/** A number as it is written: "11,000". */
+export function figureOf(count: number): string {
+  return numbers.format(count);
+}
+
 /** A number with its noun: "1 card", "11,000 cards". */
 export function countOf(count: number, forms: Forms): string {
   return `${numbers.format(count)} ${pluralOf(count, forms)}`;

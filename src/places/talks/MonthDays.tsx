@@ -78,7 +78,7 @@ function DayRow({ day: { uid, date, kind, years } }: { readonly day: UpcomingDay
       title={name}
       second={dayWords(kind, years)}
       stamp={
-        <View className="w-[52px] flex-row items-baseline gap-2">
+        <View className="w-[52px] flex-row items-baseline gap-1">
           <Txt size="title" font="serif" isFigures>
             {String(Number(date.slice(8)))}
           </Txt>

@@ -32,15 +32,18 @@ export function YearPage() {
     return { month, days: days.filter(({ date }) => date.startsWith(month)) };
   });
   const isKnown = plan !== undefined;
-  const sentence = plan
-    ? texts.daysComeRoundUntil(days.length, monthName(last.slice(0, 7), LOCALE))
-    : texts.readingBook;
+  const isEmpty = isKnown && days.length === 0;
+  const sentence = isEmpty
+    ? texts.nothingComesRound
+    : plan
+      ? texts.daysComeRoundUntil(days.length, monthName(last.slice(0, 7), LOCALE))
+      : texts.readingBook;
   return (
     <View className="flex-1" testID="year-page">
-      {isWide ? (
+      {isWide && !isEmpty ? (
         <AtOnce months={months} sentence={sentence} />
       ) : (
-        <InFolds months={isKnown ? months : []} sentence={sentence} />
+        <InFolds months={isKnown ? months : []} isEmpty={isEmpty} sentence={sentence} />
       )}
     </View>
   );
@@ -52,7 +55,7 @@ interface YearProps {
 }
 
 /** On a phone: a month after the other. */
-function InFolds({ months, sentence }: YearProps) {
+function InFolds({ months, sentence, isEmpty }: YearProps & { readonly isEmpty: boolean }) {
   return (
     <>
       <PageBar backLabel={texts.today} onBack={() => go('/today')} />
@@ -60,7 +63,7 @@ function InFolds({ months, sentence }: YearProps) {
         <View className="gap-6 px-5 pb-8 pt-4">
           <Head sentence={sentence} />
           <View>
-            {months.map((one, i) => (
+            {(isEmpty ? [] : months).map((one, i) => (
               <MonthFold key={one.month} {...one} isFirst={i === 0} />
             ))}
           </View>

@@ -83,7 +83,7 @@ export function Compared({ cards, loadShowing, isPane = false }: ComparedProps) 
           />
         </View>
       ) : null}
-      {births.length > 1 ? (
+      {new Set(births.map((card) => birthOf(card, groupsOf))).size > 1 ? (
         <View>
           <Txt size="small" tone="faded">
             {texts.birthdayToKeep}

@@ -124,6 +124,7 @@ export const texts = {
   rhythmKeptByList: 'Rhythm kept, by list',
   inTouch: 'In touch',
   backToToday: 'Back to Today',
+  nothingComesRound: 'Nothing comes round yet. Birthdays and other days of your people will stand here.',
   daysComeRoundUntil: (count: number, monthName: string) =>
     `${countOf(count, { one: 'day comes', other: 'days come' })} round until ${monthName}.`,
   days: (monthName: string, count: number) =>

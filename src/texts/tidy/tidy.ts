@@ -1,4 +1,4 @@
-import { countOf } from '../plural';
+import { countOf, figureOf } from '../plural';
 
 /** Tidy: duplicates, faults and unfiled addresses. */
 export const texts = {
@@ -67,7 +67,7 @@ export const texts = {
   lookAtGapsAndFaults: (count: number) =>
     `Look at ${countOf(count, { one: 'gap or fault', other: 'gaps and faults' })}`,
   ofCardsAreInOrder: (good: number, count: number) =>
-    `${good} of ${countOf(count, { one: 'card', other: 'cards' })} are in order.`,
+    `${figureOf(good)} of ${countOf(count, { one: 'card', other: 'cards' })} are in order.`,
   first: (names: string) => `First: ${names}.`,
   inOrder: 'in order',
   toLookAt: 'to look at',
