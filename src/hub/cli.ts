@@ -101,8 +101,8 @@ async function listUid(db: HubDb, name: string): Promise<string> {
 }
 
 function toShown(device: Device): object {
-  const { name, user, direction, tag, paused, seen } = device;
-  return { name, user, direction, tag, lists: listsOf(device), paused: paused === 1, seen };
+  const { name, user, direction, scope, tag, paused, seen } = device;
+  return { name, user, direction, scope, tag, lists: listsOf(device), paused: paused === 1, seen };
 }
 
 async function log(db: HubDb): Promise<unknown> {

@@ -31,6 +31,7 @@ test('a device is added with a password of its own, listed without it, paused an
       user: 'ada-s-phone',
       direction: 'out',
       tag: 'choir',
+      scope: 'tag',
       lists: [],
       paused: true,
       seen: null,

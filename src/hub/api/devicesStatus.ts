@@ -37,7 +37,7 @@ export async function devicesStatus(db: HubDb, asking: Browser): Promise<Devices
 }
 
 async function deviceNow(db: HubDb, device: Device): Promise<DeviceStatus> {
-  const { name, user, direction, tag, seen } = device;
+  const { name, user, direction, scope, tag, seen } = device;
   const syncs = await db
     .selectFrom('syncs')
     .select(['id', 'at', 'came', 'went', 'fault', 'undone'])
@@ -46,7 +46,7 @@ async function deviceNow(db: HubDb, device: Device): Promise<DeviceStatus> {
     .limit(SYNCS_TOLD)
     .execute();
   return {
-    ...{ name, user, direction, tag, seen, lists: listsOf(device) },
+    ...{ name, user, direction, scope, tag, seen, lists: listsOf(device) },
     ...{ notes: device.notes === 1, photos: device.photos === 1, groups: device.groups === 1 },
     ...{ photoSide: device.photoSide, own: device.own === 1, directory: device.directory > 0 },
     isPaused: device.paused === 1,

@@ -207,7 +207,7 @@ test('a passport for what is kept there lets only that through, and marks what c
   expect((await ask(phone, 'PUT', `/dav/books/${phone.user}/cards/c.vcf`, vcard)).status).toBe(201);
   expect((await findCard(hub.db, 'cara'))?.['cordialis.example:sources']).toEqual({ Phone: true });
   expect((await names()).sort()).toEqual(['Bo Ek', 'Cara Quist']);
-  await changePassport(hub.db, 'Phone', { own: false });
+  await changePassport(hub.db, 'Phone', { own: false, scope: 'all' });
   expect((await listDevices(hub.db))[0]?.own).toBe(0);
   expect(await names()).toHaveLength(3);
 });

@@ -1,3 +1,5 @@
+import { randomUUID } from 'node:crypto';
+
 import { encodeUtf8, isSameJson } from '@/core/base';
 import { type Card, newCard, shownAs, withSource } from '@/core/card';
 import { getFormat, type ReadableFormat } from '@/core/formats';
@@ -15,7 +17,7 @@ import {
   putCard,
   toCard,
 } from '@/hub/store';
-import { listsOf, servedCard, viewOf } from '@/hub/sync';
+import { type DeviceView, listsOf, type SeenCard, servedCard, viewOf } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
 import { type DataVersion, writeData } from './addressData';
@@ -38,7 +40,7 @@ export async function putCardResource(request: DavRequest, href: string): Promis
   const seen = view.byHref.get(href);
   if (seen && request.header('if-match') !== undefined) await recordHeld(request, seen.uid);
   checkConditions(request, seen?.etag);
-  if (seen) return changeKnown(request, { href, uid: seen.uid, sent, version });
+  if (seen) return changeKnown(request, { href, seen, sent, version });
   const known = view.byUid.get(sent.uid);
   const memory = await db
     .selectFrom('memory')
@@ -55,7 +57,9 @@ export async function putCardResource(request: DavRequest, href: string): Promis
       carddav('no-uid-conflict'),
       bookPath(device.user) + encodeURIComponent(taken),
     );
-  return takeNew(request, href, sent, view.duplicateIndex());
+  if (device.scope === 'nothing')
+    throw new DavError(403, texts.thisPassportLetsNothingThrough, dav('need-privileges'));
+  return takeNew(request, href, sent, view);
 }
 
 interface Sent {
@@ -95,10 +99,12 @@ export function checkConditions({ header }: Pick<DavRequest, 'header'>, etag: st
 
 interface Known extends Sent {
   readonly href: string;
-  readonly uid: string;
+  /** The card at that address, as the device may see it. */
+  readonly seen: SeenCard;
 }
 
-async function changeKnown(request: DavRequest, { href, uid, sent, version }: Known): Promise<DavAnswer> {
+async function changeKnown(request: DavRequest, { href, seen, sent, version }: Known): Promise<DavAnswer> {
+  const { uid } = seen;
   const { db, device, country, now } = request;
   return inTransaction(db, async (store) => {
     const current = await findCard(store, uid);
@@ -106,7 +112,7 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     const row = await findMemory(store, device.id, uid);
     // A device can't change who is on a rule list.
     const only = isRuleList(current) ? withoutMembers : (card: Card) => card;
-    const base = only(row ? toCard(row.card) : current);
+    const base = only(row ? toCard(row.card) : asSeen(current, seen));
     const keeps = JSON.parse(device.keeps) as Keeps;
     const cut = await withCutPictures(servedCard(base, device), device.photoSide);
     const served = readBack(cut, version);
@@ -129,6 +135,11 @@ async function changeKnown(request: DavRequest, { href, uid, sent, version }: Kn
     // No entity tag: the stored card is not octet for octet what was sent (RFC 6352 §6.3.2.3).
     return { status: 204, came: isChanged ? 1 : 0 };
   });
+}
+
+/** A card of the book as the device knows it: of a list with those members that it may know of. */
+function asSeen(card: Card, seen: SeenCard): Card {
+  return card.kind === 'group' ? { ...card, members: seen.card.members ?? {} } : card;
 }
 
 function withoutMembers({ members: _, ...list }: Card): Card {
@@ -155,18 +166,14 @@ function readBack(card: Card, version: DataVersion): Card {
  * A new card. It joins a card of the book only where that has its uid, or where it adds nothing to it; anything else becomes a card of its own, however alike the two look. Tidy then offers them as duplicates,
  * and somebody who knows both people decides.
  */
-async function takeNew(
-  request: DavRequest,
-  href: string,
-  sent: Card,
-  book: DuplicateIndex,
-): Promise<DavAnswer> {
+async function takeNew(request: DavRequest, href: string, sent: Card, view: DeviceView): Promise<DavAnswer> {
   const { db, device, now } = request;
-  const duplicate = duplicateOf(sent, book);
+  const duplicate = duplicateOf(sent, view.duplicateIndex());
   return inTransaction(db, async (store) => {
     await noteKept(store, request, JSON.parse(device.keeps) as Keeps, sent);
     const same =
-      (await findCard(store, sent.uid)) ??
+      // What the passport doesn't let through is as unknown as a card that was never there.
+      (view.byUid.has(sent.uid) ? await findCard(store, sent.uid) : undefined) ??
       (duplicate === undefined ? undefined : await findEqual(store, request, duplicate, sent));
     if (!same) return addNew(store, request, href, sent);
     const after: Card = marked({ ...unitedWith(same, sent, request), uid: same.uid, updated: now }, request);
@@ -188,12 +195,14 @@ async function addNew(
   sent: Card,
 ): Promise<DavAnswer> {
   const { device, now } = request;
-  const fresh: Card = { ...newCard(sent.uid, now), ...sent, created: sent.created ?? now, updated: now };
+  const isTaken = (await findCard(store, sent.uid)) !== undefined;
+  const uid = isTaken ? `urn:uuid:${randomUUID()}` : sent.uid;
+  const fresh: Card = { ...newCard(uid, now), ...sent, uid, created: sent.created ?? now, updated: now };
   const tagged =
     device.tag === null ? fresh : { ...fresh, keywords: { ...fresh.keywords, [device.tag]: true as const } };
   const own = marked(tagged, request);
   await putCard(store, own.uid, own, { ...sourceOf(request), says: texts.added(shownAs(own)) });
-  await remember(store, request, { uid: own.uid, href, card: own, deviceUid: null });
+  await remember(store, request, { uid: own.uid, href, card: own, deviceUid: isTaken ? sent.uid : null });
   await joinList(store, request, own.uid);
   return { status: 201, came: 1 };
 }
@@ -256,6 +265,13 @@ async function remember(
 ): Promise<void> {
   const text = JSON.stringify(card);
   await store.deleteFrom('gone').where('device', '=', device.id).where('href', '=', href).execute();
+  // What it had there before and may not see any more is not what is there now.
+  await store
+    .deleteFrom('memory')
+    .where('device', '=', device.id)
+    .where('href', '=', href)
+    .where('uid', '<>', uid)
+    .execute();
   await store
     .insertInto('memory')
     .values({ device: device.id, uid, href, card: text, deviceUid })

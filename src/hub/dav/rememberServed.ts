@@ -1,5 +1,4 @@
 import type { Card } from '@/core/card';
-import { isRuleList } from '@/core/lists';
 import { inTransaction, toCard } from '@/hub/store';
 import type { SeenCard } from '@/hub/sync';
 
@@ -13,7 +12,8 @@ export async function rememberServed(
   { db, device }: Pick<DavRequest, 'db' | 'device'>,
   served: readonly SeenCard[],
 ): Promise<void> {
-  if (served.length === 0) return;
+  // A device that only sends holds what it has sent, which is remembered when it does.
+  if (served.length === 0 || device.direction === 'in') return;
   await inTransaction(db, async (store) => {
     for (let i = 0; i < served.length; i += AT_ONCE) {
       const some = served.slice(i, i + AT_ONCE);
@@ -43,10 +43,10 @@ export async function rememberServed(
   });
 }
 
-/** The hub's card; of a rule list with the members it was served with. */
+/** The hub's card; of a list with the members it was served with. */
 function asServed(text: string, served: Card): string {
   const card = toCard(text);
-  return isRuleList(card) ? JSON.stringify({ ...card, members: served.members ?? {} }) : text;
+  return card.kind === 'group' ? JSON.stringify({ ...card, members: served.members ?? {} }) : text;
 }
 
 /** Retires a resource's address for a device: what it put there is served under another address. */

@@ -1,6 +1,15 @@
 import { childOf, childrenOf, type XmlElement } from '@/core/base';
-import { changedSince } from '@/hub/store';
-import { type DeviceView, directoryChanges, hrefFor, listsOf, type SeenCard, seqOf } from '@/hub/sync';
+import { changedSince, toCard } from '@/hub/store';
+import {
+  type DeviceView,
+  directoryChanges,
+  hrefFor,
+  isLetThrough,
+  listsOf,
+  membersOf,
+  type SeenCard,
+  seqOf,
+} from '@/hub/sync';
 
 import { readDataRequest } from './addressData';
 import { DavError } from './davError';
@@ -144,10 +153,25 @@ async function syncCollection(context: ReportContext, body: XmlElement): Promise
   const hrefs = new Map(memory.map(({ uid, href }) => [uid, href]));
   // Membership is on the list's own card: a member's card hasn't changed.
   const isList = listsOf(device).some((list) => changed.includes(list));
-  const concerned = new Set([...changed, ...(isList ? [...view.byUid.keys(), ...hrefs.keys()] : [])]);
+  // Whom a list names follows whom the passport lets through.
+  const groups = [...view.byUid.values()].filter(({ card }) => card.kind === 'group').map(({ uid }) => uid);
+  const concerned = new Set([
+    ...changed,
+    ...groups,
+    ...(isList ? [...view.byUid.keys(), ...hrefs.keys()] : []),
+  ]);
   const here = [...concerned].flatMap((uid) => view.byUid.get(uid) ?? []);
+  // Only what the device has been told of is told to be gone: the address of any other card is none of its business.
+  const told = await seenBefore(
+    context,
+    since,
+    [...concerned].filter((uid) => !view.byUid.has(uid) && !hrefs.has(uid)),
+  );
   const gone = new Set(
-    [...concerned].flatMap((uid) => (view.byUid.get(uid) ? [] : (hrefs.get(uid) ?? hrefFor(uid)))),
+    [...concerned].flatMap((uid) => {
+      if (view.byUid.has(uid)) return [];
+      return hrefs.get(uid) ?? (told.has(uid) ? hrefFor(uid) : []);
+    }),
   );
   const joined = await db
     .selectFrom('gone')
@@ -158,6 +182,28 @@ async function syncCollection(context: ReportContext, body: XmlElement): Promise
   for (const { href } of joined) if (!view.byHref.has(href)) gone.add(href);
   await endAliases(request);
   return answerSync(context, { here, gone, done });
+}
+
+/** Which of some cards the passport let through at a change: their addresses may be known without their contents. */
+async function seenBefore(
+  { request: { db, device } }: ReportContext,
+  since: number,
+  uids: readonly string[],
+): Promise<ReadonlySet<string>> {
+  const members = await membersOf(db, listsOf(device));
+  const seen = new Set<string>();
+  for (const uid of uids) {
+    const first = await db
+      .selectFrom('changes')
+      .select('before')
+      .where('uid', '=', uid)
+      .where('seq', '>', since)
+      .orderBy('seq')
+      .limit(1)
+      .executeTakeFirst();
+    if (first?.before && isLetThrough(device, toCard(first.before), members)) seen.add(uid);
+  }
+  return seen;
 }
 
 async function answerSync(

@@ -84,6 +84,7 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
   addRecords,
   addMails,
   ({ schema }) => schema.alterTable('gone').addColumn('uid', 'text').execute(),
+  nameScopes,
 ];
 
 /** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */
@@ -131,6 +132,16 @@ async function widenPassports(db: Kysely<never>): Promise<void> {
   await add('lists', 'text', '[]');
   await sql`update devices set lists = json_array(list) where list is not null`.execute(db);
   await db.schema.alterTable('devices').dropColumn('list').execute();
+}
+
+/** Which cards a passport is for is said; it was told from its lists, so that taking the last one off let everything through. */
+async function nameScopes(db: Kysely<never>): Promise<void> {
+  await db.schema
+    .alterTable('devices')
+    .addColumn('scope', 'text', (column) => column.notNull().defaultTo('all'))
+    .execute();
+  await sql`update devices set scope = case when own = 1 then 'kept' when tag is not null then 'tag'
+    when lists <> '[]' then 'lists' else 'all' end`.execute(db);
 }
 
 /** What is to settle says on both sides who it was; nothing was ever settled in the table as it was before. */

@@ -36,9 +36,11 @@ export interface DevicesTable {
   salt: string;
   hash: string;
   direction: 'both' | 'out' | 'in';
-  /** Only cards with this tag; null for all. */
+  /** Which cards it may have; what the fields below say narrows it, and never widens it. */
+  scope: 'all' | 'lists' | 'tag' | 'kept' | 'nothing';
+  /** Only cards with this tag; null where no tag is asked for. */
   tag: string | null;
-  /** Only members of these lists, a JSON array of uids; empty for all. */
+  /** Only members of these lists, a JSON array of uids; empty where no list is asked for. */
   lists: string;
   /** Whether notes go along: 1 or 0. */
   notes: number;

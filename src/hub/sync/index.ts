@@ -10,13 +10,24 @@ export { applyPush } from './browsers/applyPush';
 export { type Browser, findBrowser, forgetBrowser, makeCode, pairBrowser } from './browsers/pairing';
 export { answerRecordsPull, applyRecordsPush } from './browsers/records';
 export { setMembers } from './browsers/setMembers';
-export { type DeviceView, etagOf, hrefFor, type SeenCard, servedCard, viewOf } from './passports/deviceView';
+export {
+  type DeviceView,
+  etagOf,
+  hrefFor,
+  isLetThrough,
+  type SeenCard,
+  servedCard,
+  viewOf,
+  visibleMembers,
+} from './passports/deviceView';
 export { directoryChanges, directoryView } from './passports/directoryView';
+export { membersOf } from './passports/membersOf';
 export { markSources } from './passports/markSources';
 export { noteVisit, syncNow } from './passports/noteVisit';
 export {
   addDevice,
   changePassport,
+  type Credentials,
   type Device,
   findDevice,
   listDevices,

@@ -20,6 +20,7 @@ export type PassportDraft = {
 /** The passport of most devices: every card, both ways. */
 export const usualPassport: PassportDraft = {
   direction: 'both',
+  scope: 'all',
   tag: '',
   lists: [],
   notes: true,
@@ -53,16 +54,17 @@ interface PassportFormProps {
 export function PassportForm({ draft, onChange }: PassportFormProps) {
   const lists = useAppSelector(selectLists);
   const tags = useAppSelector(selectTags);
-  const which = draft.own ? 'own' : draft.lists.length > 0 ? 'lists' : draft.tag !== '' ? 'tag' : 'all';
-  const choose = (next: 'all' | 'own' | 'lists' | 'tag') => {
+  const choose = (scope: PassportDraft['scope']) => {
     const [list] = lists;
     const [tag] = tags;
     onChange({
-      own: next === 'own',
-      lists: next === 'lists' && list ? [list.uid] : [],
-      tag: next === 'tag' && tag ? tag.tag : '',
+      scope,
+      own: scope === 'kept',
+      lists: scope === 'lists' && list ? [list.uid] : [],
+      tag: scope === 'tag' && tag ? tag.tag : '',
     });
   };
+  const isNobody = draft.scope === 'nothing' || (draft.scope === 'lists' && draft.lists.length === 0);
   return (
     <View className="gap-4">
       <TitledPart title={texts.direction}>
@@ -78,14 +80,15 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
           name={texts.whichCards}
           options={[
             ['all', texts.allExceptPrivateAndArchived],
-            ['own', texts.cardsStoredThere],
+            ['kept', texts.cardsStoredThere],
             ...(lists.length > 0 ? [['lists', texts.cardsOnCertainLists] as const] : []),
             ...(tags.length > 0 ? [['tag', texts.cardsWithTag] as const] : []),
+            ['nothing', texts.noCards],
           ]}
-          value={which}
+          value={draft.scope}
           onChange={choose}
         />
-        {which === 'lists'
+        {draft.scope === 'lists'
           ? lists.map((list) => (
               <Tick
                 key={list.uid}
@@ -101,7 +104,8 @@ export function PassportForm({ draft, onChange }: PassportFormProps) {
               </Tick>
             ))
           : null}
-        {which === 'tag' ? (
+        {isNobody ? <Txt tone="ochre">{texts.nothingGoesThere}</Txt> : null}
+        {draft.scope === 'tag' ? (
           <Choice
             name={texts.tag}
             options={tags.map(({ tag }) => [tag, tag] as const)}

@@ -3,11 +3,12 @@ import { View } from 'react-native';
 
 import { noticeShown, useAppDispatch } from '@/book/state';
 import { useHubAct } from '@/book/sync';
+import { isSameJson } from '@/core/base';
 import type { DeviceStatus, SyncPreview, VisitResult } from '@/core/sync';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/sync';
-import { Act, OverPage, Repeat, TitledPart, Trash, Txt, usePageTitle } from '@/ui';
+import { Act, NextAct, OverPage, Repeat, TitledPart, Trash, Txt, usePageTitle } from '@/ui';
 
 import { adviceFor } from './advice';
 import { OftenChoice } from './OftenChoice';
@@ -153,20 +154,40 @@ function AheadPart({ device }: { readonly device: DeviceStatus }) {
   );
 }
 
+/** What a device may receive, changed as a draft: half of a change may let through more than the whole. */
 function Passport({ device }: { readonly device: DeviceStatus }) {
   const act = useHubAct();
+  const dispatch = useAppDispatch();
   const tokenFor = useDirectoryToken();
-  const { direction, tag, lists, notes, photos, photoSide, groups, own, directory } = device;
-  const draft: PassportDraft = {
-    ...{ direction, tag: tag ?? '', lists: [...lists], notes, photos, photoSide, groups, own, directory },
+  const [changed, setChanged] = useState<Partial<PassportDraft>>({});
+  const { direction, scope, tag, lists, notes, photos, photoSide, groups, own, directory } = device;
+  const stored: PassportDraft = {
+    ...{ direction, scope, tag: tag ?? '', lists: [...lists] },
+    ...{ notes, photos, photoSide, groups, own, directory },
   };
-  const change = async (some: Partial<PassportDraft>) => {
-    const directoryToken = await tokenFor(some.directory);
-    await act((hub, token) => hub.changeDevice(token, device.name, { ...some, ...directoryToken }));
+  const isChanged = !isSameJson({ ...stored, ...changed }, stored);
+  const save = async () => {
+    const directoryToken = await tokenFor(changed.directory);
+    const done = await act(async (hub, token) => {
+      await hub.changeDevice(token, device.name, { ...changed, ...directoryToken });
+      return true;
+    });
+    if (!done) return;
+    dispatch(noticeShown({ text: texts.passportSaved(device.name), tone: 'plain' }));
+    setChanged({});
   };
   return (
     <>
-      <PassportForm draft={draft} onChange={(some) => void change(some)} />
+      <PassportForm
+        draft={{ ...stored, ...changed }}
+        onChange={(some) => setChanged({ ...changed, ...some })}
+      />
+      {isChanged ? (
+        <View className="flex-row items-center gap-5">
+          <NextAct label={texts.savePassport} onPress={() => void save()} testID="save-passport" />
+          <Act label={texts.discardChanges} tone="faded" onPress={() => setChanged({})} />
+        </View>
+      ) : null}
       {device.everyMinutes === null ? null : (
         <TitledPart title={texts.howOften}>
           <OftenChoice

@@ -5,7 +5,16 @@ import { describePlace, describeValue, formatMoment, standingOf } from './words'
 
 const NOW = Date.parse('2026-11-26T12:00:00Z');
 const device: DeviceStatus = {
-  ...{ name: 'Phone', user: 'phone', direction: 'both', tag: null, lists: [], notes: true, photos: true },
+  ...{
+    name: 'Phone',
+    user: 'phone',
+    direction: 'both',
+    scope: 'all',
+    tag: null,
+    lists: [],
+    notes: true,
+    photos: true,
+  },
   ...{
     groups: false,
     isPaused: false,

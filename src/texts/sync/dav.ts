@@ -1,5 +1,6 @@
 /** What devices have changed, for the log. */
 export const texts = {
+  thisPassportLetsNothingThrough: 'the passport of this device lets nothing through',
   thisDeviceOnlyReceives: 'this device only receives',
   thereIsCardWithThatUid: 'there is a card with that UID',
   onlyTextVcardIsTaken: 'only text/vcard is taken',

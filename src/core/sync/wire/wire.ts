@@ -77,10 +77,15 @@ export const recordsPullSchema = z.object({
 /** The answer to a pull of records. */
 export type RecordsPull = z.infer<typeof recordsPullSchema>;
 
+/** Which cards a device may have: all, those on lists, with a tag, those kept there by choice, none. */
+const SCOPES = ['all', 'lists', 'tag', 'kept', 'nothing'] as const;
+
 /** What a device may receive. */
 export const passportSchema = z.object({
   name: z.string().trim().min(1).max(60),
   direction: z.enum(['both', 'out', 'in']),
+  /** Which cards it may have; where it isn't said, it is told from the fields below, and never becomes wider. */
+  scope: z.enum(SCOPES).optional(),
   tag: z.string().max(200).optional(),
   lists: z.array(z.string()).max(50).optional(),
   notes: z.boolean().optional(),
@@ -132,6 +137,7 @@ export const deviceSchema = z.object({
   name: z.string(),
   user: z.string(),
   direction: z.enum(['both', 'out', 'in']),
+  scope: z.enum(SCOPES),
   tag: z.string().nullable(),
   lists: z.array(z.string()),
   notes: z.boolean(),

@@ -114,8 +114,7 @@ async function takeNews(context: Taking, account: Account, news: DavNews): Promi
 }
 
 function asDevice({ db, now, country, sync }: Taking, { passport }: Account, body: string): DavRequest {
-  // The caller has checked the direction.
-  const device = { ...passport, direction: 'both' as const };
+  const device = passport;
   const header = (name: string) => (name === 'content-type' ? 'text/vcard' : undefined);
   return { db, device, now, country, sync, isServer: true, method: 'PUT', header, body };
 }

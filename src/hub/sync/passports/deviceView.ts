@@ -4,7 +4,7 @@ import type { Card } from '@/core/card';
 import { isRuleList } from '@/core/lists';
 import { duplicateFacts, DuplicateIndex } from '@/core/tidy';
 import { cardToSend } from '@/core/write';
-import { allCards, changedSince, type HubDb, lastSeq } from '@/hub/store';
+import { allCards, changedSince, type HubDb, lastSeq, toCard } from '@/hub/store';
 
 import { membersOf, sentMembers } from './membersOf';
 import { type Device, listsOf } from './passports';
@@ -35,6 +35,8 @@ class KeptView implements DeviceView {
   seq = 0;
   readonly byUid = new Map<string, SeenCard>();
   readonly byHref = new Map<string, SeenCard>();
+  /** Lists that are let through, with all their members. */
+  readonly lists = new Map<string, Card>();
   private index: DuplicateIndex | undefined;
 
   constructor(readonly stamp: string) {}
@@ -45,13 +47,21 @@ class KeptView implements DeviceView {
 
   put(uid: string, seen: SeenCard | undefined): void {
     const before = this.byUid.get(uid);
-    if (before) this.byHref.delete(before.href);
+    if (before && this.byHref.get(before.href) === before) this.byHref.delete(before.href);
     this.byUid.delete(uid);
     this.index?.remove(uid);
     if (!seen) return;
     this.byUid.set(uid, seen);
     this.byHref.set(seen.href, seen);
     this.index?.put(duplicateFacts(seen.card));
+  }
+
+  putList(uid: string, list: Card | undefined): void {
+    if (list) this.lists.set(uid, list);
+    else {
+      this.lists.delete(uid);
+      this.put(uid, undefined);
+    }
   }
 
   duplicateIndex(): DuplicateIndex {
@@ -65,22 +75,33 @@ class KeptView implements DeviceView {
 
 const views = new WeakMap<HubDb, Map<number, KeptView>>();
 
-/** Whether a passport includes a card. @param members - of the list that the passport is for */
-function isLetThrough(device: Device, card: Card, members: ReadonlySet<string> | undefined): boolean {
-  if (card['cordialis.example:private'] === true) return false;
+/**
+ * Whether a passport lets a card through. Its scope says which; what else it names narrows that, so that a passport that
+ * says two things is for what both allow.
+ *
+ * @param members - of the lists that the passport is for
+ */
+export function isLetThrough(device: Device, card: Card, members: ReadonlySet<string>): boolean {
+  const { scope, tag, own } = device;
+  if (scope === 'nothing' || card['cordialis.example:private'] === true) return false;
+  const isKept = card['cordialis.example:sources']?.[device.name] === true;
+  if ((scope === 'kept' || own === 1) && !isKept) return false;
   if (card.kind === 'group') return isListLetThrough(device, card);
-  const { tag } = device;
   if (card['cordialis.example:archived'] === true) return false;
-  if (device.own === 1 && card['cordialis.example:sources']?.[device.name] !== true) return false;
+  if (scope === 'tag' && tag === null) return false;
   if (tag !== null && card.keywords?.[tag] !== true) return false;
-  return !members || members.has(card.uid);
+  return !isForLists(device) || members.has(card.uid);
 }
 
 /** Lists go to devices that can hold them; to one that gets some lists only, those. */
 function isListLetThrough(device: Device, list: Card): boolean {
-  if (device.groups === 0 || device.tag !== null) return false;
-  const lists = listsOf(device);
-  return lists.length === 0 || lists.includes(list.uid);
+  if (device.groups === 0 || device.tag !== null || device.scope === 'tag') return false;
+  return !isForLists(device) || listsOf(device).includes(list.uid);
+}
+
+/** Whether only those on some lists go, be there such lists or not. */
+function isForLists(device: Device): boolean {
+  return device.scope === 'lists' || listsOf(device).length > 0;
 }
 
 /** The card without private values and without what the passport excludes. */
@@ -94,35 +115,84 @@ export function servedCard(card: Card, { notes, photos }: Pick<Device, 'notes' |
 }
 
 /**
- * What a device may see now. Cached between requests and updated by the changes since.
+ * What a device may see now. Cached between requests and updated by the changes since. Every reading and writing of a device
+ * goes through it: what isn't in it is as unknown as what was never there.
  *
  * @param db - the store itself, not a transaction
  */
 export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
+  if (device.direction === 'in') return ownView(db, device);
   const kept = views.get(db) ?? new Map<number, KeptView>();
   views.set(db, kept);
   const seq = await lastSeq(db);
   const lists = listsOf(device);
-  const { tag, since, notes, photos, photoSide, groups, own: isOwn } = device;
-  const stamp = JSON.stringify([tag, lists, since, notes, photos, photoSide, groups, isOwn]);
+  const { scope, tag, since, notes, photos, photoSide, groups, own: isOwn } = device;
+  const stamp = JSON.stringify([scope, tag, lists, since, notes, photos, photoSide, groups, isOwn]);
   const known = kept.get(device.id);
   if (known?.stamp === stamp && known.seq === seq) return known;
   const changed = known?.stamp === stamp ? await changedSince(db, known.seq) : undefined;
   const isWhole = !known || !changed || lists.some((list) => changed.has(list));
   const view = isWhole ? new KeptView(stamp) : known;
-  const members = lists.length === 0 ? undefined : await membersOf(db, lists);
+  const members = await membersOf(db, lists);
   const cards: Iterable<readonly [string, Card | undefined]> = isWhole
     ? (await allCards(db)).map((card) => [card.uid, card] as const)
     : (changed ?? []);
   const hrefs = await hrefsOf(db, device, isWhole ? undefined : [...(changed?.keys() ?? [])]);
-  for (const [uid, card] of cards) {
+  // Those that the device knows come first: their addresses are taken.
+  const inOrder = [...cards].sort(([a], [b]) => Number(hrefs.has(b)) - Number(hrefs.has(a)));
+  for (const [uid, card] of inOrder) {
     const filled = card && isRuleList(card) ? await filledList(db, card) : card;
-    const own = filled && isLetThrough(device, filled, members) ? servedCard(filled, device) : undefined;
-    view.put(uid, own && { uid, href: hrefs.get(uid) ?? hrefFor(uid), etag: etagOf(own, device), card: own });
+    const isSeen = filled !== undefined && isLetThrough(device, filled, members);
+    if (filled?.kind === 'group' || view.lists.has(uid)) view.putList(uid, isSeen ? filled : undefined);
+    if (filled?.kind !== 'group') view.put(uid, isSeen ? seenAs(view, device, filled, hrefs) : undefined);
+  }
+  // A list names only those that the device may know of.
+  for (const [uid, list] of view.lists) {
+    const open = { ...list, members: visibleMembers(list, view) };
+    const href = view.byUid.get(uid)?.href ?? hrefs.get(uid);
+    const seen = seenAs(view, device, open, href === undefined ? hrefs : new Map([[uid, href]]));
+    if (seen.etag !== view.byUid.get(uid)?.etag) view.put(uid, seen);
   }
   view.seq = seq;
   kept.set(device.id, view);
   return view;
+}
+
+/** A device that only sends sees what it has sent, as it did: nothing of the book goes to it. */
+async function ownView(db: HubDb, device: Device): Promise<DeviceView> {
+  const view = new KeptView('');
+  view.seq = await lastSeq(db);
+  const rows = await db
+    .selectFrom('memory')
+    .innerJoin('cards', 'cards.uid', 'memory.uid')
+    .select(['memory.uid', 'memory.href', 'memory.card'])
+    .where('memory.device', '=', device.id)
+    .execute();
+  for (const { uid, href, card: text } of rows) {
+    const card = servedCard(toCard(text), device);
+    view.put(uid, { uid, href, etag: etagOf(card, device), card });
+  }
+  return view;
+}
+
+function seenAs(view: KeptView, device: Device, card: Card, hrefs: ReadonlyMap<string, string>): SeenCard {
+  const served = servedCard(card, device);
+  return {
+    ...{ uid: card.uid, card: served, etag: etagOf(served, device) },
+    href: freeHref(view, card.uid, hrefs.get(card.uid) ?? hrefFor(card.uid)),
+  };
+}
+
+/** The address itself, or where the device has put something else there, one that nothing else has. */
+function freeHref(view: KeptView, uid: string, wanted: string): string {
+  const there = view.byHref.get(wanted);
+  return there === undefined || there.uid === uid ? wanted : hrefFor(`${wanted} ${uid}`);
+}
+
+/** The members of a list that a view lets its device know of. */
+export function visibleMembers(list: Card, view: Pick<DeviceView, 'byUid'>): Record<string, true> {
+  const uids = Object.keys(list.members ?? {}).filter((uid) => view.byUid.has(uid));
+  return Object.fromEntries(uids.map((uid) => [uid, true as const]));
 }
 
 /** A rule list with the members that the application last reported; undefined before the first report. */

@@ -12,8 +12,10 @@ export type Device = Selectable<DevicesTable>;
 export interface Passport {
   readonly name: string;
   readonly direction: Device['direction'];
+  /** Which cards it may have; told from what follows where it isn't said. */
+  readonly scope?: Device['scope'];
   readonly tag?: string;
-  /** Uids of lists; none for all cards. */
+  /** Uids of lists. */
   readonly lists?: readonly string[];
   /** Whether notes go along; true unless said. */
   readonly notes?: boolean;
@@ -53,11 +55,12 @@ export async function addDevice(db: HubDb, passport: Passport, now: string): Pro
   const { salt, hash } = await keepSecret(password);
   const { direction, tag = null, lists = [], notes = true, photos = true, groups = false } = passport;
   const { photoSide = null, own = false, directory = 0 } = passport;
+  const scope = passport.scope ?? scopeIn(passport) ?? 'all';
   await inTransaction(db, async (store) =>
     store
       .insertInto('devices')
       .values({
-        ...{ name, user, salt, hash, direction, tag, lists: JSON.stringify(lists) },
+        ...{ name, user, salt, hash, direction, scope, tag, lists: JSON.stringify(lists) },
         ...{ notes: flag(notes), photos: flag(photos), groups: flag(groups) },
         ...{ photoSide, own: flag(own), directory },
         ...{ paused: 0, created: now, seen: null, since: await lastSeq(store), keeps: '{}' },
@@ -65,6 +68,13 @@ export async function addDevice(db: HubDb, passport: Passport, now: string): Pro
       .execute(),
   );
   return { user, password };
+}
+
+/** The scope that a wish for some cards implies; undefined where it implies none, so that nothing becomes wider by being left out. */
+function scopeIn({ own, tag, lists }: Partial<Passport>): Device['scope'] | undefined {
+  if (own === true) return 'kept';
+  if (tag !== undefined && tag !== '') return 'tag';
+  return lists && lists.length > 0 ? 'lists' : undefined;
 }
 
 /** Devices in the order in which they came. */
@@ -89,7 +99,7 @@ export function pauseDevice(db: HubDb, name: string, isPaused: boolean): Promise
   });
 }
 
-/** The lists that a passport is for, by their uids; none for all cards. */
+/** The lists that a passport is for, by their uids. */
 export function listsOf({ lists }: Pick<Device, 'lists'>): string[] {
   // Written by this file only.
   return JSON.parse(lists) as string[];
@@ -101,6 +111,7 @@ export function changePassport(
   name: string,
   {
     direction,
+    scope: said,
     tag,
     lists,
     notes,
@@ -111,11 +122,19 @@ export function changePassport(
     directory,
   }: Partial<Omit<Passport, 'name'>>,
 ): Promise<boolean> {
+  const scope =
+    said ??
+    scopeIn({
+      ...(own === undefined ? {} : { own }),
+      ...(tag === undefined ? {} : { tag }),
+      ...(lists && { lists }),
+    });
   return inTransaction(db, async (store) => {
     const [done] = await store
       .updateTable('devices')
       .set({
         since: await lastSeq(store),
+        ...(scope === undefined ? {} : { scope }),
         ...(direction === undefined ? {} : { direction }),
         ...(tag === undefined ? {} : { tag: tag === '' ? null : tag }),
         ...(lists === undefined ? {} : { lists: JSON.stringify(lists) }),
