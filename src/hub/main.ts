@@ -4,7 +4,7 @@ import { join } from 'node:path';
 
 import { errorMessage } from '@/core/base';
 import { COUNTRY } from '@/hub/base';
-import { openStore, seedDemo } from '@/hub/store';
+import { keepApart, openStore, seedDemo } from '@/hub/store';
 import { makeCode } from '@/hub/sync';
 
 import { makeHub } from './makeHub';
@@ -24,8 +24,9 @@ async function main(): Promise<void> {
     fail(`the application has not been built into ${webRoot}; run npm run build`);
   if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
   const tls = readTls(process.env);
-  const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data');
+  const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), isDemo ? 'data-demo' : 'data');
   const db = await openStore(dataRoot);
+  await keepApart(db, isDemo ? 'demo' : 'own', dataRoot);
   const today = new Date().toISOString().slice(0, 10);
   const isNew = isDemo && (await seedDemo(db, today));
   if (isDemo) await stageDirectory(db, today);

@@ -20,3 +20,4 @@ export type {
 export { seal, unseal } from './seal';
 export { SEED_SAYS, seedDemo } from './seedDemo';
 export { noteToSettle } from './settle';
+export { keepApart } from './whoseStore';

@@ -85,6 +85,12 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
   addMails,
   ({ schema }) => schema.alterTable('gone').addColumn('uid', 'text').execute(),
   nameScopes,
+  ({ schema }) =>
+    schema
+      .createTable('about')
+      .addColumn('name', 'text', (column) => column.primaryKey())
+      .addColumn('value', 'text', (column) => column.notNull())
+      .execute(),
 ];
 
 /** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */

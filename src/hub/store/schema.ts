@@ -247,8 +247,16 @@ export interface AccountsTable {
   etags: string;
 }
 
+/** What a store says of itself. */
+export interface AboutTable {
+  /** `whose`: own or demo. */
+  name: string;
+  value: string;
+}
+
 /** Everything the hub keeps. */
 export interface HubTables {
+  about: AboutTable;
   directoryUsers: DirectoryUsersTable;
   directorySessions: DirectorySessionsTable;
   directoryEntries: DirectoryEntriesTable;
