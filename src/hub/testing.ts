@@ -22,13 +22,21 @@ export interface TestHub {
   stop(): Promise<void>;
 }
 
-/** Starts one; its store goes with it. @param addMore - puts more than CardDAV on it */
-export async function startTestHub(addMore?: (app: Express, db: HubDb) => void): Promise<TestHub> {
+/**
+ * Starts one; its store goes with it.
+ *
+ * @param addMore - puts more than CardDAV on it
+ * @param utcNow - its clock, which stands still unless one is given
+ */
+export async function startTestHub(
+  addMore?: (app: Express, db: HubDb) => void,
+  utcNow: () => string = () => TEST_NOW,
+): Promise<TestHub> {
   const folder = mkdtempSync(join(tmpdir(), 'cordialis-hub-'));
   const db = await openStore(folder);
   const app = express();
   app.all('/.well-known/carddav', wellKnown);
-  app.use('/dav', davRouter({ db, country: 'GB', utcNow: () => TEST_NOW }));
+  app.use('/dav', davRouter({ db, country: 'GB', utcNow }));
   addMore?.(app, db);
   const server = await new Promise<Server>((resolve) => {
     const one = app.listen(0, '127.0.0.1', () => resolve(one));

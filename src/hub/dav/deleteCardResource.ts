@@ -1,6 +1,6 @@
 import { shownAs } from '@/core/card';
-import { findCard, findMemory, inTransaction, putCard } from '@/hub/store';
-import { viewOf } from '@/hub/sync';
+import { findCard, findMemory, inTransaction, putCard, toCard } from '@/hub/store';
+import { asSeen, isSameFor, viewOf } from '@/hub/sync';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/dav';
 
@@ -22,7 +22,7 @@ export async function deleteCardResource(request: DavRequest, href: string): Pro
     if (!current) return { status: 204 };
     const row = await findMemory(store, device.id, seen.uid);
     await store.deleteFrom('memory').where('device', '=', device.id).where('uid', '=', seen.uid).execute();
-    const isAsServed = row === undefined || row.card === JSON.stringify(current);
+    const isAsServed = row === undefined || isSameFor(device, toCard(row.card), asSeen(current, seen));
     const says = isAsServed ? texts.deleted(shownAs(current)) : shared.keptWhichHadBeen(shownAs(current));
     await putCard(store, seen.uid, isAsServed ? undefined : current, {
       ...{ at: now, device: device.id, sync: request.sync, says },

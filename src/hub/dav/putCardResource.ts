@@ -17,7 +17,7 @@ import {
   putCard,
   toCard,
 } from '@/hub/store';
-import { type DeviceView, listsOf, type SeenCard, servedCard, viewOf } from '@/hub/sync';
+import { asSeen, type DeviceView, listsOf, type SeenCard, servedCard, viewOf } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
 import { type DataVersion, writeData } from './addressData';
@@ -135,11 +135,6 @@ async function changeKnown(request: DavRequest, { href, seen, sent, version }: K
     // No entity tag: the stored card is not octet for octet what was sent (RFC 6352 §6.3.2.3).
     return { status: 204, came: isChanged ? 1 : 0 };
   });
-}
-
-/** A card of the book as the device knows it: of a list with those members that it may know of. */
-function asSeen(card: Card, seen: SeenCard): Card {
-  return card.kind === 'group' ? { ...card, members: seen.card.members ?? {} } : card;
 }
 
 function withoutMembers({ members: _, ...list }: Card): Card {

@@ -11,10 +11,12 @@ export { type Browser, findBrowser, forgetBrowser, makeCode, pairBrowser } from 
 export { answerRecordsPull, applyRecordsPush } from './browsers/records';
 export { setMembers } from './browsers/setMembers';
 export {
+  asSeen,
   type DeviceView,
   etagOf,
   hrefFor,
   isLetThrough,
+  isSameFor,
   type SeenCard,
   servedCard,
   viewOf,

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 
+import { isSameJson } from '@/core/base';
 import type { Card } from '@/core/card';
 import { isRuleList } from '@/core/lists';
 import { duplicateFacts, DuplicateIndex } from '@/core/tidy';
@@ -219,6 +220,18 @@ async function hrefsOf(
 export function hrefFor(uid: string): string {
   const uuid = /^urn:uuid:([0-9a-f-]{36})$/i.exec(uid)?.[1];
   return `${uuid ?? createHash('sha256').update(uid).digest('hex').slice(0, 40)}.vcf`;
+}
+
+/** A card of the book as a device knows it: of a list with those members that it may know of. */
+export function asSeen(card: Card, seen: SeenCard): Card {
+  return card.kind === 'group' ? { ...card, members: seen.card.members ?? {} } : card;
+}
+
+/** Whether two versions of a card say the same to a device, whenever they were written. */
+export function isSameFor(device: Pick<Device, 'notes' | 'photos'>, one: Card, other: Card): boolean {
+  const { updated: _, ...first } = servedCard(one, device);
+  const { updated: __, ...second } = servedCard(other, device);
+  return isSameJson(first, second);
 }
 
 /** The entity tag (RFC 9110 §8.8.3) of what a device may see of a card. */
