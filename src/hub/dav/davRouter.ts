@@ -1,7 +1,13 @@
-import express, { type Request, type Response, Router } from 'express';
+import express, {
+  type NextFunction,
+  type Request,
+  type RequestHandler,
+  type Response,
+  Router,
+} from 'express';
 
 import { type HubDb, inTransaction } from '@/hub/store';
-import { type Device, noteVisit, signIn, syncNow } from '@/hub/sync';
+import { type Device, noteVisit, syncNow } from '@/hub/sync';
 
 import { writeData } from './addressData';
 import { DavError } from './davError';
@@ -13,6 +19,7 @@ import { checkConditions, putCardResource } from './putCardResource';
 import { aliasOf, rememberServed } from './rememberServed';
 import { report } from './report';
 import { trimForDevice, viewFor } from './viewFor';
+import { Doorkeeper } from './whoIs';
 
 /** What the router needs. */
 export interface DavOptions {
@@ -26,30 +33,50 @@ const METHODS = 'OPTIONS, GET, HEAD, PROPFIND, REPORT, PUT, DELETE';
 /** RFC 4918 §10.1, RFC 3744 §7.2, RFC 6352 §6.1. */
 const COMPLIANCE = '1, 3, access-control, addressbook, sync-collection';
 const KNOWN = new Set(['PROPPATCH', 'MKCOL', 'COPY', 'MOVE', 'LOCK', 'UNLOCK', 'POST', 'PATCH', 'ACL']);
-/** Delay after a wrong password, in milliseconds, and how many are free of it. */
-const [DELAY_MS, FREE_TRIES, MAX_TRIES] = [500, 3, 20];
-const FORGET_MS = 10 * 60 * 1000;
-
 /** CardDAV (RFC 6352) for devices that have a passport. */
 export function davRouter(options: DavOptions): Router {
   const router = Router();
-  const failed = new Map<string, { count: number; until: number }>();
+  const door = new Doorkeeper(options.db);
+  const asking = new WeakMap<Request, Asking>();
+  const orFault = (work: (request: Request, response: Response, next: NextFunction) => Promise<void>) => {
+    const handle: RequestHandler = async (request, response, next) => {
+      try {
+        await work(request, response, next);
+      } catch (error) {
+        if (!(error instanceof DavError)) throw error;
+        sendFault(response, error);
+      }
+    };
+    return handle;
+  };
+  // Who asks, and for what, is settled before a body is read.
+  router.use(
+    orFault(async (request, response, next) => {
+      // Clients ask for capabilities before they sign in.
+      if (request.method === 'OPTIONS')
+        return send(response, 'OPTIONS', { status: 200, headers: { DAV: COMPLIANCE, Allow: METHODS } });
+      asking.set(request, await whatIsAsked(request, door));
+      next();
+    }),
+  );
   router.use(express.text({ type: () => true, limit: MAX_BODY_OCTETS, defaultCharset: 'utf-8' }));
-  router.use(async (request: Request, response: Response) => {
-    try {
-      send(response, request.method, await answer(request, options, failed));
-    } catch (error) {
-      if (!(error instanceof DavError)) throw error;
-      sendFault(response, error);
-    }
-  });
+  router.use(
+    orFault(async (request, response) => {
+      const asked = asking.get(request);
+      if (!asked) throw new Error('nobody has looked who asks');
+      send(response, request.method, await answer(request, options, asked));
+    }),
+  );
   return router;
 }
 
-async function answer(request: Request, options: DavOptions, failed: Failed): Promise<DavAnswer> {
-  // Clients ask for capabilities before they sign in.
-  if (request.method === 'OPTIONS') return { status: 200, headers: { DAV: COMPLIANCE, Allow: METHODS } };
-  const device = await whoIs(request, options.db, failed);
+interface Asking {
+  readonly device: Device;
+  readonly resource: Resource;
+}
+
+async function whatIsAsked(request: Request, door: Doorkeeper): Promise<Asking> {
+  const device = await door.whoIs(request);
   if (device.paused === 1) throw new DavError(403, 'this device’s passport is paused');
   let path: string;
   try {
@@ -59,6 +86,14 @@ async function answer(request: Request, options: DavOptions, failed: Failed): Pr
   }
   const resource = resourceAt(path, device.user);
   if (!resource) throw new DavError(404, 'there is nothing here');
+  return { device, resource };
+}
+
+async function answer(
+  request: Request,
+  options: DavOptions,
+  { device, resource }: Asking,
+): Promise<DavAnswer> {
   const now = options.utcNow();
   await noteSeen(options.db, device, now);
   const isChange = request.method === 'PUT' || request.method === 'DELETE';
@@ -87,30 +122,6 @@ async function noteSeen(db: HubDb, { id, seen }: Device, now: string): Promise<v
   await inTransaction(db, (store) =>
     store.updateTable('devices').set({ seen: now }).where('id', '=', id).execute(),
   );
-}
-
-type Failed = Map<string, { count: number; until: number }>;
-
-/**
- * Authenticates a device; after some wrong passwords from one address each further one is delayed, then none is
- * tried.
- */
-async function whoIs(request: Request, db: HubDb, failed: Failed) {
-  const from = request.ip ?? '';
-  const known = failed.get(from);
-  const tries = known && known.until > Date.now() ? known.count : 0;
-  if (tries >= MAX_TRIES) throw new DavError(429, 'too many wrong passwords; wait ten minutes');
-  const [, encoded = ''] = /^Basic ([A-Za-z0-9+/=]+)$/.exec(request.get('authorization') ?? '') ?? [];
-  const [, user = '', password = ''] =
-    /^([^:]*):(.*)$/s.exec(Buffer.from(encoded, 'base64').toString('utf8')) ?? [];
-  if (encoded === '')
-    throw new DavError(401, 'a device signs in with the name and the password of its passport');
-  if (tries >= FREE_TRIES)
-    await new Promise((resolve) => setTimeout(resolve, DELAY_MS * (tries - FREE_TRIES + 1)));
-  const device = await signIn(db, user, password);
-  if (device) return device;
-  failed.set(from, { count: tries + 1, until: Date.now() + FORGET_MS });
-  throw new DavError(401, 'that name and password are no passport’s');
 }
 
 function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> | DavAnswer {

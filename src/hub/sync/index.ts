@@ -23,8 +23,8 @@ export {
   visibleMembers,
 } from './passports/deviceView';
 export { directoryChanges, directoryView } from './passports/directoryView';
-export { membersOf } from './passports/membersOf';
 export { markSources } from './passports/markSources';
+export { membersOf } from './passports/membersOf';
 export { noteVisit, syncNow } from './passports/noteVisit';
 export {
   addDevice,
@@ -32,6 +32,7 @@ export {
   type Credentials,
   type Device,
   findDevice,
+  isKnownLately,
   listDevices,
   listsOf,
   type Passport,

@@ -1,5 +1,8 @@
 /** What devices have changed, for the log. */
 export const texts = {
+  deviceSignsIn: 'a device signs in with the name and the password of its passport',
+  noPassport: 'that name and password are no passport’s',
+  tooManyWrongPasswords: 'too many wrong passwords; wait ten minutes',
   thisPassportLetsNothingThrough: 'the passport of this device lets nothing through',
   thisDeviceOnlyReceives: 'this device only receives',
   thereIsCardWithThatUid: 'there is a card with that UID',

@@ -167,15 +167,20 @@ export function removeDevice(db: HubDb, name: string): Promise<boolean> {
 const lately = new Map<string, { readonly hash: string; readonly key: Buffer }>();
 const quickSalt = randomBytes(16);
 
+/** The device of a name and a password that were right a moment ago; undefined for any others. */
+export async function isKnownLately(db: HubDb, user: string, password: string): Promise<Device | undefined> {
+  const known = lately.get(user);
+  if (!known || !timingSafeEqual(known.key, quickKey(password))) return undefined;
+  const device = await db.selectFrom('devices').selectAll().where('user', '=', user).executeTakeFirst();
+  return device?.hash === known.hash ? device : undefined;
+}
+
 /** Authenticates a device; undefined for an unknown name and a wrong password alike, after the same work. */
 export async function signIn(db: HubDb, user: string, password: string): Promise<Device | undefined> {
   const device = await db.selectFrom('devices').selectAll().where('user', '=', user).executeTakeFirst();
-  const quick = quickKey(password);
-  const known = device ? lately.get(device.user) : undefined;
-  if (device && known && known.hash === device.hash && timingSafeEqual(known.key, quick)) return device;
   const isRight = await isSecret(password, device);
   if (!device || !isRight) return undefined;
-  lately.set(device.user, { hash: device.hash, key: quick });
+  lately.set(device.user, { hash: device.hash, key: quickKey(password) });
   return device;
 }
 
