@@ -54,7 +54,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
   if (demoDay !== undefined) hub.use('/api/demo', demoApi(demoDay));
   if (dataRoot !== undefined) {
     const calendars = join(dataRoot, 'calendars');
-    hub.use('/api/calendar', calendarApi(calendars));
+    if (db) hub.use('/api/calendar', calendarApi(db, calendars));
     hub.use('/calendar', calendarFeed(calendars));
   }
   if (db) {

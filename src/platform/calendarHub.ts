@@ -10,9 +10,14 @@ export function calendarAddress(token: string): string {
   return `${window.location.origin}/calendar/${token}.ics`;
 }
 
-/** Gives a calendar to the hub. @throws Error with what the hub says, or that it can't be reached */
-export async function putCalendar(token: string, text: string): Promise<void> {
-  const headers = { 'Content-Type': 'text/calendar' };
+/**
+ * Gives a calendar to the hub.
+ *
+ * @param pairing - the token of this browser's pairing
+ * @throws Error with what the hub says, or that it can't be reached
+ */
+export async function putCalendar(token: string, text: string, pairing: string): Promise<void> {
+  const headers = { 'Content-Type': 'text/calendar', Authorization: `Bearer ${pairing}` };
   const response = await fetch(`/api/calendar/${token}`, { method: 'PUT', headers, body: text }).catch(() => {
     throw new Error('the hub can’t be reached');
   });

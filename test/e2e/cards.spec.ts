@@ -265,6 +265,13 @@ test(
   async ({ page, request }) => {
     await openDemo(page, '/settings');
     await page.getByTestId('calendar-feed').click();
+    await expect(page.getByText('This browser has to be paired with the hub first')).toBeVisible();
+    // A demo pairs by itself where its devices are.
+    await openDemo(page, '/devices');
+    await page.getByTestId('in-step').waitFor();
+    await isSaved(page);
+    await openDemo(page, '/settings');
+    await page.getByTestId('calendar-feed').click();
     const address =
       /http\S+\.ics/.exec((await page.getByTestId('calendar-address').textContent()) ?? '')?.[0] ?? '';
     await expect.poll(async () => (await request.get(address)).status()).toBe(200);

@@ -1,3 +1,4 @@
+/** @jest-environment node */
 import { mkdtempSync, readdirSync } from 'node:fs';
 import type { AddressInfo, Server } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -5,23 +6,39 @@ import { join } from 'node:path';
 
 import express from 'express';
 
+import { type HubDb, openStore } from '@/hub/store';
+import { makeCode, pairBrowser } from '@/hub/sync';
+
 import { calendarApi, calendarFeed } from './calendarApi';
 
 const TOKEN = '0123456789abcdef0123456789abcdef';
 const TEXT = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nEND:VCALENDAR\r\n';
-const folder = join(mkdtempSync(join(tmpdir(), 'cordialis-calendar-')), 'calendars');
+const data = mkdtempSync(join(tmpdir(), 'cordialis-calendar-'));
+const folder = join(data, 'calendars');
 let server: Server;
 let url: string;
+let db: HubDb;
+let browser = '';
 beforeAll(async () => {
-  const hub = express().use('/api/calendar', calendarApi(folder)).use('/calendar', calendarFeed(folder));
+  db = await openStore(data);
+  const code = await makeCode(db, Date.now());
+  browser = (await pairBrowser(db, { code, name: 'Firefox' }, Date.now()))?.token ?? '';
+  const hub = express().use('/api/calendar', calendarApi(db, folder)).use('/calendar', calendarFeed(folder));
   server = hub.listen(0, '127.0.0.1') as Server;
   await new Promise((resolve) => server.once('listening', resolve));
   url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });
-afterAll(() => server.close());
+afterAll(async () => {
+  server.close();
+  await db.destroy();
+});
 
 const put = (token: string, body: string, type = 'text/calendar') =>
-  fetch(`${url}/api/calendar/${token}`, { method: 'PUT', body, headers: { 'Content-Type': type } });
+  fetch(`${url}/api/calendar/${token}`, {
+    method: 'PUT',
+    body,
+    headers: { 'Content-Type': type, Authorization: `Bearer ${browser}` },
+  });
 
 test('a calendar that was put is served under its address, as a calendar, until it is taken away', async () => {
   expect((await put(TOKEN, TEXT)).status).toBe(204);
@@ -44,6 +61,22 @@ for (const { name, token, body, type } of refused) {
     expect(readdirSync(folder)).toEqual([]);
   });
 }
+
+test('nobody puts a calendar but a paired browser, and no other page', async () => {
+  const send = (headers: Record<string, string>) =>
+    fetch(`${url}/api/calendar/${TOKEN}`, {
+      method: 'PUT',
+      body: TEXT,
+      headers: { 'Content-Type': 'text/calendar', ...headers },
+    });
+  const statuses = [
+    await send({}),
+    await send({ Authorization: `Bearer ${'x'.repeat(43)}` }),
+    await send({ Authorization: `Bearer ${browser}`, Origin: 'https://elsewhere.example' }),
+  ].map(({ status }) => status);
+  expect(statuses).toEqual([401, 401, 403]);
+  expect(readdirSync(folder)).toEqual([]);
+});
 
 test('only so many calendars are kept', async () => {
   const tokens = Array.from({ length: 21 }, (_, i) => i.toString(16).padStart(32, '0'));

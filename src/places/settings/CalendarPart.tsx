@@ -4,8 +4,10 @@ import { View } from 'react-native';
 import { changeSettings } from '@/book/commit';
 import { publishCalendar } from '@/book/formats';
 import { noticeShown, selectSettings, useAppDispatch, useAppSelector, useWhenRead } from '@/book/state';
+import { useHub } from '@/book/sync';
 import { errorMessage } from '@/core/base';
 import { calendarAddress, newCalendarToken, removeCalendar } from '@/platform';
+import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/settings/settings';
 import { Act, Copy, Switch, Txt } from '@/ui';
 
@@ -14,6 +16,7 @@ export function CalendarPart() {
   const dispatch = useAppDispatch();
   const whenRead = useWhenRead();
   const { calendarToken } = useAppSelector(selectSettings);
+  const { pairing } = useHub();
   const [fault, setFault] = useState('');
   const isOn = calendarToken !== '';
   const turn = async (wished: boolean) => {
@@ -23,6 +26,7 @@ export function CalendarPart() {
       dispatch(changeSettings({ calendarToken: '' }));
       return;
     }
+    if (!pairing) return setFault(shared.thisBrowserHasToBePaired);
     dispatch(changeSettings({ calendarToken: newCalendarToken() }));
     await whenRead();
     try {
