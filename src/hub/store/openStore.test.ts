@@ -1,5 +1,5 @@
 /** @jest-environment node */
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -32,6 +32,17 @@ test('what fails half-way has done nothing, and the next work is done all the sa
   await next;
   expect(await lists(db)).toEqual(['b']);
 });
+
+(process.platform === 'linux' ? test : test.skip)(
+  'nobody else on the machine can read the folder',
+  async () => {
+    expect(statSync(folder).mode & 0o777).toBe(0o700);
+    chmodSync(folder, 0o755);
+    const again = await openStore(folder);
+    expect(statSync(folder).mode & 0o777).toBe(0o700);
+    await again.destroy();
+  },
+);
 
 test('reading beside a transaction sees the state before it, and does not wait for it', async () => {
   await inTransaction(db, (store) => put(store, 'a'));

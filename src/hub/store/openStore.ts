@@ -1,4 +1,4 @@
-import { mkdirSync } from 'node:fs';
+import { chmodSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { LibsqlDialect } from '@libsql/kysely-libsql';
@@ -8,6 +8,8 @@ import { migrate } from './migrations';
 import type { HubDb, HubTables } from './schema';
 import { keepKey } from './seal';
 
+/** Nobody else on the machine reads what the hub keeps. */
+const OWNER_ONLY = 0o700;
 /** How long one connection waits while the other writes, in milliseconds. */
 const BUSY_MS = 10_000;
 /** The connection that writes: reads go on beside it, on the previous state. */
@@ -20,7 +22,9 @@ const writers = new WeakMap<HubDb, HubDb>();
  * @param folder - made where it is missing
  */
 export async function openStore(folder: string): Promise<HubDb> {
-  mkdirSync(folder, { recursive: true });
+  mkdirSync(folder, { recursive: true, mode: OWNER_ONLY });
+  // A folder from before may be open to others. Where the system knows no such rights, this does nothing.
+  chmodSync(folder, OWNER_ONLY);
   // Migrating leaves connections behind that lack the settings made here.
   const first = await connect(folder);
   await migrate(first);

@@ -23,4 +23,5 @@ export const texts = {
   codeAndNameAreNeeded: 'a code and a name are needed',
   thatCodeIsNotValid: 'that code is not valid; ask for a new one',
   thatDeviceIsNotInUse: 'that device is not in use',
+  tooManyCodes: 'too many codes were tried; wait ten minutes',
 };

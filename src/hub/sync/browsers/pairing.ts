@@ -13,9 +13,6 @@ const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const CODE_SIGNS = 8;
 /** How long a code is valid, in milliseconds: long enough to walk to the other machine. */
 const CODE_LASTS_MS = 10 * 60 * 1000;
-/** Wrong codes after which all codes are void: 40 bits can't be guessed in so few tries. */
-const MAX_WRONG = 10;
-let wrong = 0;
 
 const hashOf = (text: string) => createHash('sha256').update(text).digest('hex');
 const plain = (code: string) => code.toUpperCase().replace(/[^A-Z0-9]/g, '');
@@ -31,7 +28,6 @@ export async function makeCode(db: HubDb, nowMs: number): Promise<string> {
       .values({ hash: hashOf(code), until })
       .execute();
   });
-  wrong = 0;
   return `${code.slice(0, 4)}-${code.slice(4)}`;
 }
 
@@ -45,7 +41,6 @@ export async function pairBrowser(
   { code, name }: { readonly code: string; readonly name: string },
   nowMs: number,
 ): Promise<{ readonly token: string; readonly name: string } | undefined> {
-  if (wrong >= MAX_WRONG) await inTransaction(db, (store) => store.deleteFrom('codes').execute());
   const token = randomBytes(32).toString('base64url');
   const paired = await inTransaction(db, async (store) => {
     const known = await store
@@ -63,11 +58,7 @@ export async function pairBrowser(
       .execute();
     return free;
   });
-  if (paired === undefined) {
-    wrong += 1;
-    return undefined;
-  }
-  return { token, name: paired };
+  return paired === undefined ? undefined : { token, name: paired };
 }
 
 /** The browser that shows a token. */

@@ -88,6 +88,11 @@ const addresses: [address: string, inner: boolean][] = [
   ...(['fd00::1', 'fe80::1', '::ffff:192.168.0.1', '::ffff:127.0.0.1'] as const).map(
     (one): [string, boolean] => [one, true],
   ),
+  // Site-local (RFC 3879), 6to4 (RFC 3056), IPv4-compatible (RFC 4291 §2.5.5.1), Teredo (RFC 4380), translated (RFC 8215).
+  ...(
+    ['fec0::1', '2002:7f00:1::', '::127.0.0.1', '::7f00:1', '2001:0:7f00:1::', '64:ff9b:1::1'] as const
+  ).map((one): [string, boolean] => [one, true]),
+  ...(['::ffff:7f00:1', '64:ff9b::7f00:1', '100::1'] as const).map((one): [string, boolean] => [one, true]),
   ...(['192.0.2.1', '172.32.0.1', '8.8.8.8', '2001:db8::1'] as const).map((one): [string, boolean] => [
     one,
     false,

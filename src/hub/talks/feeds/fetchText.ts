@@ -46,11 +46,18 @@ for (const [net, bits] of [
 ])
   INNER.addSubnet(net, bits, 'ipv4');
 for (const [net, bits] of [
-  ['::', 127],
+  // The loopback, the unspecified address, and those that stand for one of IPv4 (RFC 4291 §2.5.5.1).
+  ['::', 96],
+  ['100::', 64],
+  // Teredo (RFC 4380) and 6to4 (RFC 3056) lead to an address of IPv4 that they name.
+  ['2001::', 32],
+  ['2002::', 16],
   ['fc00::', 7],
   ['fe80::', 10],
+  ['fec0::', 10],
   ['ff00::', 8],
   ['64:ff9b::', 96],
+  ['64:ff9b:1::', 48],
 ] as const)
   INNER.addSubnet(net, bits, 'ipv6');
 

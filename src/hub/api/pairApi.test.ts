@@ -1,0 +1,41 @@
+/** @jest-environment node */
+import { makeCode } from '@/hub/sync';
+import { startTestHub, type TestHub } from '@/hub/testing';
+
+import { pairApi } from './pairApi';
+
+let hub: TestHub;
+beforeEach(async () => {
+  hub = await startTestHub((app, db) => app.use('/api/pair', pairApi(db, false)));
+});
+afterEach(() => hub.stop());
+
+const pair = async (code: string) => {
+  const body = JSON.stringify({ code, name: 'Firefox' });
+  const headers = { 'Content-Type': 'application/json' };
+  const response = await fetch(`${hub.base}/api/pair`, { method: 'POST', body, headers });
+  return response.status;
+};
+
+test('of many codes at once only ten are tried, and a good one is no worse for it', async () => {
+  const code = await makeCode(hub.db, Date.now());
+  const statuses = await Promise.all(Array.from({ length: 50 }, (_, i) => pair(`WRONG-${i}`)));
+  expect(statuses.filter((status) => status === 403)).toHaveLength(10);
+  expect(statuses.filter((status) => status === 429)).toHaveLength(40);
+  expect(await hub.db.selectFrom('codes').selectAll().execute()).toHaveLength(1);
+  expect(await pair(code)).toBe(429);
+  // Ten minutes later, as far as the limit goes: a hub started anew still knows the code.
+  const later = await startTestHub((app) => app.use('/api/pair', pairApi(hub.db, false)));
+  const headers = { 'Content-Type': 'application/json' };
+  const body = JSON.stringify({ code, name: 'Firefox' });
+  expect((await fetch(`${later.base}/api/pair`, { method: 'POST', body, headers })).status).toBe(201);
+  await later.stop();
+});
+
+test('a code that was mistyped some times is good still, and tries are forgotten with it', async () => {
+  for (let round = 0; round < 3; round += 1) {
+    const code = await makeCode(hub.db, Date.now());
+    for (let i = 0; i < 9; i += 1) expect(await pair('WRONG')).toBe(403);
+    expect(await pair(code)).toBe(201);
+  }
+});
