@@ -102,7 +102,10 @@ async function readersMs(
   await new Promise((resolve) => server.once('listening', resolve));
   const { port } = server.address() as AddressInfo;
   const tokens = await Promise.all(
-    Array.from({ length: READERS }, () => signInUser(db, 'Reader', passphrase, Date.parse(NOW))),
+    Array.from({ length: READERS }, (_, i) =>
+      // Each from a machine of their own.
+      signInUser(db, { name: 'Reader', passphrase, from: String(i) }, Date.parse(NOW)),
+    ),
   );
   const answers: number[] = [];
   const type = async (token: string, word: string) => {

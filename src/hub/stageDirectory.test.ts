@@ -18,7 +18,7 @@ test('the demo’s directory has people, three roles with the passphrase that th
   const entries = await entriesFor(db, 'reader', '2026-11-29');
   expect(entries.length).toBeGreaterThan(10);
   for (const { name, role } of DEMO_ACCESS.users)
-    expect((await signInUser(db, name, DEMO_ACCESS.passphrase, 0))?.role).toBe(role);
+    expect((await signInUser(db, { name, passphrase: DEMO_ACCESS.passphrase }, 0))?.role).toBe(role);
   expect((await readDirectoryLog(db)).length).toBeGreaterThan(entries.length);
 });
 

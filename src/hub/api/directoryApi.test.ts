@@ -142,6 +142,17 @@ test('every act that a role may not do is refused and does nothing, without a se
       expect((await ask(path, { ...asked, token: tokens.administrator })).status).toBeLessThan(300);
 });
 
+test('of many wrong passphrases at once only five are looked at', async () => {
+  await everybody();
+  const statuses = await Promise.all(
+    Array.from({ length: 60 }, async (_, i) => {
+      const body = { name: 'reader', passphrase: `wrong passphrase ${i}` };
+      return (await ask('/session', { method: 'POST', body })).status;
+    }),
+  );
+  expect(statuses.filter((status) => status !== 429)).toHaveLength(5);
+});
+
 test('a passphrase signs in, a wrong one and an unknown name say the same, too many have to wait', async () => {
   await everybody();
   const enterWith = (name: string, passphrase: string) =>

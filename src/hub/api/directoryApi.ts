@@ -82,7 +82,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
   });
   router.post('/session', async (request, response) => {
     const { name, passphrase } = parsed(credentials, request.body);
-    const session = await signInUser(db, name, passphrase, Date.parse(utcNow()));
+    const session = await signInUser(db, { name, passphrase, from: request.ip ?? '' }, Date.parse(utcNow()));
     if (!session) return void response.status(401).json({ error: texts.nameOrPassphraseIsnt });
     response.set('Cache-Control', 'no-store').json(session);
   });

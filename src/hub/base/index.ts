@@ -2,5 +2,5 @@
  * What the whole hub uses: the time, the country, secrets.
  */
 export { COUNTRY } from './country';
-export { isSecret, keepSecret } from './secrets';
+export { isOutdated, isSecret, keepSecret, type KeptSecret } from './secrets';
 export { utcNow } from './utcNow';

@@ -1,5 +1,6 @@
 /** @jest-environment node */
 // Signing in: tries are counted before a password is looked at, and nothing is read of whoever isn't let in.
+import { scryptSync } from 'node:crypto';
 import { request } from 'node:http';
 
 import { isSecret } from '@/hub/base/secrets';
@@ -47,6 +48,16 @@ test('a right password that comes many times at once is looked at once', async (
   const statuses = await Promise.all(Array.from({ length: 30 }, () => statusOf(phone.user, phone.password)));
   expect(new Set(statuses)).toEqual(new Set([207]));
   expect(looked).toHaveBeenCalledTimes(1);
+});
+
+test('a password that was kept less hard is kept anew when it is told', async () => {
+  const phone = await addDevice(hub.db, { name: 'Phone', direction: 'both' }, TEST_NOW);
+  const hash = scryptSync(phone.password, 'aa', 32).toString('hex');
+  await hub.db.updateTable('devices').set({ salt: 'aa', hash }).execute();
+  expect(await statusOf(phone.user, phone.password)).toBe(207);
+  const now = await hub.db.selectFrom('devices').select(['hash', 'salt']).executeTakeFirst();
+  expect(now?.hash).toMatch(/^scrypt\$/);
+  expect(await statusOf(phone.user, phone.password)).toBe(207);
 });
 
 test('a body is not read before it is known who sends it', async () => {

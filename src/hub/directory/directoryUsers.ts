@@ -3,7 +3,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Selectable } from 'kysely';
 
 import type { Role } from '@/core/directory';
-import { isSecret, keepSecret } from '@/hub/base';
+import { isOutdated, isSecret, keepSecret } from '@/hub/base';
 import { type DirectoryUsersTable, type HubDb, inTransaction } from '@/hub/store';
 import { texts } from '@/texts/directory/hub';
 
@@ -112,7 +112,8 @@ const SESSION_MS = 12 * 3600 * 1000;
 const [MAX_WRONG, WAIT_MS] = [5, 5 * 60 * 1000];
 /** The most names remembered for wrong passphrases. */
 const MAX_TRIED = 10_000;
-const wrong = new Map<string, { count: number; untilMs: number }>();
+type Tries = Map<string, { count: number; untilMs: number }>;
+const triesOf = new WeakMap<HubDb, Tries>();
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
@@ -123,23 +124,28 @@ const hashOf = (token: string) => createHash('sha256').update(token).digest('hex
  */
 export async function signInUser(
   db: HubDb,
-  name: string,
-  passphrase: string,
+  {
+    name,
+    passphrase,
+    from = '',
+  }: { readonly name: string; readonly passphrase: string; readonly from?: string },
   nowMs: number,
 ): Promise<(DirectoryUser & { readonly token: string }) | undefined> {
-  const key = name.trim().toLowerCase();
+  // By name and address: whoever guesses elsewhere keeps nobody out.
+  const key = `${name.trim().toLowerCase()} ${from}`;
+  const wrong: Tries = triesOf.get(db) ?? new Map();
+  triesOf.set(db, wrong);
   const known = wrong.get(key);
-  if (known && known.count >= MAX_WRONG && nowMs < known.untilMs)
-    throw new DirectoryError(texts.tooManyWrongPassphrases, 429);
+  const count = known && nowMs < known.untilMs ? known.count : 0;
+  if (count >= MAX_WRONG) throw new DirectoryError(texts.tooManyWrongPassphrases, 429);
+  // Any name may be tried: they must not fill the memory.
+  if (wrong.size >= MAX_TRIED) wrong.clear();
+  // Counted before it is looked at, so that none is free by coming at once.
+  wrong.set(key, { count: count + 1, untilMs: nowMs + WAIT_MS });
   const user = await findUser(db, name.trim());
-  if (!(await isSecret(passphrase, user)) || !user) {
-    const count = known && nowMs < known.untilMs ? known.count + 1 : 1;
-    // Any name may be tried: they must not fill the memory.
-    if (wrong.size >= MAX_TRIED) wrong.clear();
-    wrong.set(key, { count, untilMs: nowMs + WAIT_MS });
-    return undefined;
-  }
+  if (!(await isSecret(passphrase, user)) || !user) return undefined;
   wrong.delete(key);
+  if (isOutdated(user)) await renew(db, user.id, passphrase);
   const token = randomBytes(32).toString('base64url');
   const until = new Date(nowMs + SESSION_MS).toISOString();
   await inTransaction(db, async (store) => {
@@ -150,6 +156,14 @@ export async function signInUser(
       .execute();
   });
   return { name: user.name, role: user.role, created: user.created, token };
+}
+
+/** Hashes a passphrase anew, as hard as it is done now. */
+async function renew(db: HubDb, id: number, passphrase: string): Promise<void> {
+  const kept = await keepSecret(passphrase);
+  await inTransaction(db, (store) =>
+    store.updateTable('directoryUsers').set(kept).where('id', '=', id).execute(),
+  );
 }
 
 /** The user of a session token; undefined for an unknown or expired one. */

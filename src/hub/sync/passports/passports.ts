@@ -2,7 +2,7 @@ import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 
 import type { Selectable } from 'kysely';
 
-import { isSecret, keepSecret } from '@/hub/base';
+import { isOutdated, isSecret, keepSecret, type KeptSecret } from '@/hub/base';
 import { type DevicesTable, type HubDb, inTransaction, lastSeq } from '@/hub/store';
 
 /** A device with its passport, as the store has it. */
@@ -180,8 +180,16 @@ export async function signIn(db: HubDb, user: string, password: string): Promise
   const device = await db.selectFrom('devices').selectAll().where('user', '=', user).executeTakeFirst();
   const isRight = await isSecret(password, device);
   if (!device || !isRight) return undefined;
-  lately.set(device.user, { hash: device.hash, key: quickKey(password) });
-  return device;
+  const renewed = isOutdated(device) ? { ...device, ...(await renew(db, device.id, password)) } : device;
+  lately.set(device.user, { hash: renewed.hash, key: quickKey(password) });
+  return renewed;
+}
+
+/** Hashes a password anew, as hard as it is done now. */
+async function renew(db: HubDb, id: number, password: string): Promise<KeptSecret> {
+  const kept = await keepSecret(password);
+  await inTransaction(db, (store) => store.updateTable('devices').set(kept).where('id', '=', id).execute());
+  return kept;
 }
 
 function quickKey(password: string): Buffer {
