@@ -137,4 +137,7 @@ test('a passport whose last list is taken off lets nothing through, not everythi
   expect(await all(phone)).toContain('Sanna');
   await changePassport(db, `Phone ${count}`, { lists: [] });
   expect(await all(phone)).not.toMatch(/Hanna|Sanna|Choir/);
+  // Nor is anything taken, which would be gone from the device at once.
+  expect((await ask(phone, 'PUT', 'new.vcf', vcard('new', 'Nora New'))).status).toBe(403);
+  expect(await findCard(db, 'new')).toBeUndefined();
 });

@@ -57,7 +57,8 @@ export async function putCardResource(request: DavRequest, href: string): Promis
       carddav('no-uid-conflict'),
       bookPath(device.user) + encodeURIComponent(taken),
     );
-  if (device.scope === 'nothing')
+  // A card that would be gone from the device at once is not taken from it.
+  if (device.scope === 'nothing' || (device.scope === 'lists' && listsOf(device).length === 0))
     throw new DavError(403, texts.thisPassportLetsNothingThrough, dav('need-privileges'));
   return takeNew(request, href, sent, view);
 }
