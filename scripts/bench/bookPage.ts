@@ -21,7 +21,12 @@ export const TALKS = Number(process.env['TALKS'] ?? 900_000);
 /** Starts a hub and a browser for some work, and ends both after it. */
 export async function withBrowser(work: (browser: Browser) => Promise<void>): Promise<void> {
   const hub = spawn(process.execPath, [process.env['HUB_PROGRAM'] ?? ''], {
-    env: { ...process.env, PORT: String(PORT) },
+    // A store of its own: the one beside the project may hold somebody's book, or a demo's.
+    env: {
+      ...process.env,
+      PORT: String(PORT),
+      CORDIALIS_DATA: mkdtempSync(join(tmpdir(), 'cordialis-bench-')),
+    },
     stdio: 'ignore',
   });
   const browser = await chromium.launch({
