@@ -1,7 +1,7 @@
 import express, { Router } from 'express';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { z } from 'zod';
 
+import { mayTry, triesOf } from '@/hub/base';
 import type { HubDb } from '@/hub/store';
 import { forgetBrowser, makeCode, pairBrowser } from '@/hub/sync';
 import { texts } from '@/texts/hub/api';
@@ -12,7 +12,7 @@ import { browserOf, onlyOwnPages, onlyPaired } from './guards';
  * Codes that are tried in ten minutes, from one address and from all: 40 bits can't be guessed in so few. A code stays good
  * whatever others try, so that nobody is kept out of their own hub by somebody who guesses.
  */
-const [PER_ADDRESS, IN_ALL, TEN_MINUTES_S] = [10, 100, 600];
+const [PER_ADDRESS, IN_ALL] = [10, 100];
 
 const pairSchema = z.object({ code: z.string().max(40), name: z.string().max(200) });
 const nameSchema = z.object({ name: z.string().max(200) });
@@ -24,22 +24,17 @@ const nameSchema = z.object({ name: z.string().max(200) });
  */
 export function pairApi(db: HubDb, isDemo: boolean): Router {
   const router = Router();
-  const byAddress = new RateLimiterMemory({ points: PER_ADDRESS, duration: TEN_MINUTES_S });
-  const all = new RateLimiterMemory({ points: IN_ALL, duration: TEN_MINUTES_S });
+  const [byAddress, all] = [triesOf(PER_ADDRESS), triesOf(IN_ALL)];
   router.use(onlyOwnPages, express.json({ limit: '4kb' }));
   router.post('/', async (request, response) => {
     const { success, data } = pairSchema.safeParse(request.body);
     if (!success) return void response.status(400).json({ error: texts.codeAndNameAreNeeded });
-    try {
-      await byAddress.consume(request.ip ?? '');
-      await all.consume('');
-    } catch (refused) {
-      if (refused instanceof Error) throw refused;
+    const from = request.ip ?? '';
+    if (!(await mayTry([byAddress, from], [all, ''])))
       return void response.status(429).json({ error: texts.tooManyCodes });
-    }
     const paired = await pairBrowser(db, data, Date.now());
     if (!paired) return void response.status(403).json({ error: texts.thatCodeIsNotValid });
-    await byAddress.delete(request.ip ?? '');
+    await byAddress.delete(from);
     response.status(201).json(paired);
   });
   if (isDemo)

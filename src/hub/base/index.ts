@@ -3,4 +3,5 @@
  */
 export { COUNTRY } from './country';
 export { isOutdated, isSecret, keepSecret, type KeptSecret } from './secrets';
+export { mayTry, triesOf } from './tries';
 export { utcNow } from './utcNow';

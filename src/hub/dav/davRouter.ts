@@ -33,6 +33,7 @@ const METHODS = 'OPTIONS, GET, HEAD, PROPFIND, REPORT, PUT, DELETE';
 /** RFC 4918 §10.1, RFC 3744 §7.2, RFC 6352 §6.1. */
 const COMPLIANCE = '1, 3, access-control, addressbook, sync-collection';
 const KNOWN = new Set(['PROPPATCH', 'MKCOL', 'COPY', 'MOVE', 'LOCK', 'UNLOCK', 'POST', 'PATCH', 'ACL']);
+
 /** CardDAV (RFC 6352) for devices that have a passport. */
 export function davRouter(options: DavOptions): Router {
   const router = Router();

@@ -190,20 +190,25 @@ async function seenBefore(
   since: number,
   uids: readonly string[],
 ): Promise<ReadonlySet<string>> {
+  if (uids.length === 0) return new Set();
   const members = await membersOf(db, listsOf(device));
-  const seen = new Set<string>();
-  for (const uid of uids) {
-    const first = await db
-      .selectFrom('changes')
-      .select('before')
-      .where('uid', '=', uid)
-      .where('seq', '>', since)
-      .orderBy('seq')
-      .limit(1)
-      .executeTakeFirst();
-    if (first?.before && isLetThrough(device, toCard(first.before), members)) seen.add(uid);
-  }
-  return seen;
+  // In one query: an import may have changed thousands.
+  const firsts = await db
+    .selectFrom('changes')
+    .select(['uid', 'before'])
+    .where('seq', 'in', (query) =>
+      query
+        .selectFrom('changes')
+        .select(({ fn }) => fn.min('seq').as('first'))
+        .where('seq', '>', since)
+        .groupBy('uid'),
+    )
+    .execute();
+  const asked = new Set(uids);
+  const seen = firsts.filter(
+    ({ uid, before }) => asked.has(uid) && before !== null && isLetThrough(device, toCard(before), members),
+  );
+  return new Set(seen.map(({ uid }) => uid));
 }
 
 async function answerSync(

@@ -1,22 +1,21 @@
 import { createHash } from 'node:crypto';
 
 import type { Request } from 'express';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
 
+import { mayTry, triesOf } from '@/hub/base';
 import type { HubDb } from '@/hub/store';
-import { type Device, isKnownLately, signIn } from '@/hub/sync';
+import { type Device, knownLately, signIn } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
 import { DavError } from './davError';
 
 /** Wrong passwords for one name from one address, and for all names from one, in ten minutes. */
 const [PER_NAME, PER_ADDRESS] = [10, 60];
-const TEN_MINUTES_S = 600;
 
 /** Says which device asks. Tries are counted before a password is looked at, so that none is free by coming at once. */
 export class Doorkeeper {
-  private readonly byName = new RateLimiterMemory({ points: PER_NAME, duration: TEN_MINUTES_S });
-  private readonly byAddress = new RateLimiterMemory({ points: PER_ADDRESS, duration: TEN_MINUTES_S });
+  private readonly byName = triesOf(PER_NAME);
+  private readonly byAddress = triesOf(PER_ADDRESS);
   /** The same password for the same name is looked at once, however many requests bring it at the same time. */
   private readonly underWay = new Map<string, Promise<Device | undefined>>();
 
@@ -29,7 +28,7 @@ export class Doorkeeper {
     const [, user = '', password = ''] =
       /^([^:]*):(.*)$/s.exec(Buffer.from(encoded, 'base64').toString('utf8')) ?? [];
     // Whoever was let in a moment ago is, whatever others try under the same name.
-    const known = await isKnownLately(this.db, user, password);
+    const known = await knownLately(this.db, user, password);
     if (known) return known;
     const key = createHash('sha256').update(encoded).digest('hex');
     const asked = this.underWay.get(key) ?? this.look(request.ip ?? '', user, password);
@@ -41,12 +40,8 @@ export class Doorkeeper {
 
   private async look(from: string, user: string, password: string): Promise<Device | undefined> {
     const name = `${user} ${from}`;
-    try {
-      await Promise.all([this.byName.consume(name), this.byAddress.consume(from)]);
-    } catch (refused) {
-      if (refused instanceof Error) throw refused;
+    if (!(await mayTry([this.byName, name], [this.byAddress, from])))
       throw new DavError(429, texts.tooManyWrongPasswords);
-    }
     const device = await signIn(this.db, user, password);
     if (device) await Promise.all([this.byName.delete(name), this.byAddress.reward(from)]);
     return device;

@@ -20,7 +20,6 @@ export {
   type SeenCard,
   servedCard,
   viewOf,
-  visibleMembers,
 } from './passports/deviceView';
 export { directoryChanges, directoryView } from './passports/directoryView';
 export { markSources } from './passports/markSources';
@@ -32,7 +31,7 @@ export {
   type Credentials,
   type Device,
   findDevice,
-  isKnownLately,
+  knownLately,
   listDevices,
   listsOf,
   type Passport,

@@ -38,7 +38,7 @@ interface OpenCardProps {
 
 /** What a card shows: what to know, what to do, then the talks and the details, side by side or one at a time. */
 export function OpenCard({ card, isPane = false }: OpenCardProps) {
-  const { others } = useBundle(card);
+  const { others, lead } = useBundle(card);
   // What was said last stands above the rest, and would move it when it comes.
   const { isKnown } = useTalksWith([card.uid, ...others.map(({ uid }) => uid)]);
   const joint = jointCard(card, others);
@@ -46,7 +46,7 @@ export function OpenCard({ card, isPane = false }: OpenCardProps) {
     <ScrollView>
       <Brief card={joint} isPane={isPane} />
       {isKnown ? (
-        <Body card={card} isPane={isPane} />
+        <Body card={card} joint={joint} others={others} lead={lead} isPane={isPane} />
       ) : (
         <View className="px-5 pt-2 wide:px-6">
           <Coming />
@@ -56,10 +56,14 @@ export function OpenCard({ card, isPane = false }: OpenCardProps) {
   );
 }
 
-function Body({ card, isPane = false }: OpenCardProps) {
+interface BodyProps extends Required<OpenCardProps>, ReturnType<typeof useBundle> {
+  /** With what the cards say that it stands for. */
+  readonly joint: Card;
+}
+
+function Body({ card, joint, others, lead, isPane }: BodyProps) {
   const { isWide, hasMargin, hasRoom } = useWide();
   const { country } = useAppSelector(selectSettings);
-  const { others, lead } = useBundle(card);
   const isGroup = card.kind === 'group';
   const hasBoth = isPane ? hasRoom : hasMargin;
   const talks = <TalksPart card={card} others={others} isTitled={hasBoth} />;
@@ -67,12 +71,7 @@ function Body({ card, isPane = false }: OpenCardProps) {
   return (
     <View className={isWide ? 'px-6' : 'px-5'}>
       <View className="min-h-[60px] flex-row flex-wrap items-center justify-between gap-x-2 border-b border-rule py-2">
-        <ReachRow
-          card={jointCard(card, others)}
-          own={isGroup ? undefined : card}
-          country={country}
-          hasPlans={hasBoth}
-        />
+        <ReachRow card={joint} own={isGroup ? undefined : card} country={country} hasPlans={hasBoth} />
         {isWide ? <QuietActs card={card} iconOnly={!hasRoom} /> : null}
       </View>
       <ArchivedHint card={card} />

@@ -113,8 +113,11 @@ async function takeNews(context: Taking, account: Account, news: DavNews): Promi
   return { came, joined };
 }
 
-function asDevice({ db, now, country, sync }: Taking, { passport }: Account, body: string): DavRequest {
-  const device = passport;
+function asDevice(
+  { db, now, country, sync }: Taking,
+  { passport: device }: Account,
+  body: string,
+): DavRequest {
   const header = (name: string) => (name === 'content-type' ? 'text/vcard' : undefined);
   return { db, device, now, country, sync, isServer: true, method: 'PUT', header, body };
 }

@@ -191,7 +191,7 @@ function freeHref(view: KeptView, uid: string, wanted: string): string {
 }
 
 /** The members of a list that a view lets its device know of. */
-export function visibleMembers(list: Card, view: Pick<DeviceView, 'byUid'>): Record<string, true> {
+function visibleMembers(list: Card, view: Pick<DeviceView, 'byUid'>): Record<string, true> {
   const uids = Object.keys(list.members ?? {}).filter((uid) => view.byUid.has(uid));
   return Object.fromEntries(uids.map((uid) => [uid, true as const]));
 }

@@ -70,8 +70,11 @@ export async function addDevice(db: HubDb, passport: Passport, now: string): Pro
   return { user, password };
 }
 
+/** What a wish for some cards may say of them. */
+type Wish = { readonly [K in 'own' | 'tag' | 'lists']?: Passport[K] | undefined };
+
 /** The scope that a wish for some cards implies; undefined where it implies none, so that nothing becomes wider by being left out. */
-function scopeIn({ own, tag, lists }: Partial<Passport>): Device['scope'] | undefined {
+function scopeIn({ own, tag, lists }: Wish): Device['scope'] | undefined {
   if (own === true) return 'kept';
   if (tag !== undefined && tag !== '') return 'tag';
   return lists && lists.length > 0 ? 'lists' : undefined;
@@ -122,13 +125,7 @@ export function changePassport(
     directory,
   }: Partial<Omit<Passport, 'name'>>,
 ): Promise<boolean> {
-  const scope =
-    said ??
-    scopeIn({
-      ...(own === undefined ? {} : { own }),
-      ...(tag === undefined ? {} : { tag }),
-      ...(lists && { lists }),
-    });
+  const scope = said ?? scopeIn({ own, tag, lists });
   return inTransaction(db, async (store) => {
     const [done] = await store
       .updateTable('devices')
@@ -168,7 +165,7 @@ const lately = new Map<string, { readonly hash: string; readonly key: Buffer }>(
 const quickSalt = randomBytes(16);
 
 /** The device of a name and a password that were right a moment ago; undefined for any others. */
-export async function isKnownLately(db: HubDb, user: string, password: string): Promise<Device | undefined> {
+export async function knownLately(db: HubDb, user: string, password: string): Promise<Device | undefined> {
   const known = lately.get(user);
   if (!known || !timingSafeEqual(known.key, quickKey(password))) return undefined;
   const device = await db.selectFrom('devices').selectAll().where('user', '=', user).executeTakeFirst();

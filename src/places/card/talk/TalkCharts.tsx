@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
 import { selectSummaries, useAppSelector } from '@/book/state';
@@ -24,10 +25,7 @@ function YearsChart({ uid }: { readonly uid: Uid }) {
   const years = summary ? talksByYear(summary) : [];
   if (years.length < 2) return null;
   return (
-    <View className="gap-2">
-      <Txt font="sansBold" size="small">
-        {texts.talksByKindAndYear}
-      </Txt>
+    <Named name={texts.talksByKindAndYear}>
       <Chart
         name={texts.talksByKindAndYear}
         bars={years.map(({ year, counts }) => ({
@@ -37,7 +35,7 @@ function YearsChart({ uid }: { readonly uid: Uid }) {
         }))}
         series={TALK_KINDS.map((kind, i) => ({ label: KIND_WORDS[kind], tone: KIND_TONES[i] ?? 'faded' }))}
       />
-    </View>
+    </Named>
   );
 }
 
@@ -45,10 +43,7 @@ function MonthsChart({ uid }: { readonly uid: Uid }) {
   const bars = useTalkBars(uid);
   if (!bars) return null;
   return (
-    <View className="gap-2">
-      <Txt font="sansBold" size="small">
-        {texts.talksByMonthAnd}
-      </Txt>
+    <Named name={texts.talksByMonthAnd}>
       <Chart
         name={texts.talksByMonthAnd}
         bars={bars}
@@ -58,6 +53,17 @@ function MonthsChart({ uid }: { readonly uid: Uid }) {
           { label: DIRECTION_WORDS.both, tone: 'faded' },
         ]}
       />
+    </Named>
+  );
+}
+
+function Named({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+  return (
+    <View className="gap-2">
+      <Txt font="sansBold" size="small">
+        {name}
+      </Txt>
+      {children}
     </View>
   );
 }
