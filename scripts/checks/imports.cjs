@@ -38,7 +38,7 @@ const DOMAINS = {
 const FOLDERS = {
   core: Object.keys(DOMAINS),
   book: [...domainsBut('base'), 'history', 'state', 'commit', 'store', 'clients', 'workers', 'settings'],
-  hub: ['base', 'card', 'talks', 'write', 'sync', 'directory', 'dav', 'api', 'store', 'standins'],
+  hub: ['base', 'card', 'talks', 'write', 'sync', 'directory', 'dav', 'access', 'api', 'store', 'standins'],
   places: [...domainsBut('base'), 'frame', 'settings'],
 };
 
@@ -46,7 +46,7 @@ const FOLDERS = {
 const TEXT_FOLDERS = [...Object.keys(DOMAINS), 'book', 'hub', 'frame', 'settings'];
 
 /** Whose texts a folder uses where it has none of its own name. */
-const TEXTS_OF = { 'hub/dav': 'sync', 'hub/api': 'hub' };
+const TEXTS_OF = { 'hub/dav': 'sync', 'hub/api': 'hub', 'hub/access': 'hub' };
 
 /** The place around all others, which may import them. */
 const FRAME = 'src/places/frame';

@@ -7,6 +7,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 
+import { gate } from '@/hub/access';
 import {
   calendarApi,
   calendarFeed,
@@ -49,16 +50,18 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
   hub.disable('x-powered-by');
   hub.use(securityHeaders());
   hub.use(compression());
+  // Other names than the hub's own, which only a demo answers.
   if (demoDay !== undefined) hub.use(demoWeb(demoDay));
+  hub.set('own names', names);
+  hub.use(gate({ db, isDemo: demoDay !== undefined, utcNow }));
   hub.get('/api/health', (_, response) => void response.json({ ok: true }));
   if (demoDay !== undefined) hub.use('/api/demo', demoApi(demoDay));
   if (dataRoot !== undefined) {
     const calendars = join(dataRoot, 'calendars');
-    if (db) hub.use('/api/calendar', calendarApi(db, calendars));
+    hub.use('/api/calendar', calendarApi(calendars));
     hub.use('/calendar', calendarFeed(calendars));
   }
   if (db) {
-    hub.set('own names', names);
     hub.all('/.well-known/carddav', wellKnown);
     hub.use('/dav', davRouter({ db, country: COUNTRY, utcNow }));
     hub.use('/api/pair', pairApi(db, demoDay !== undefined));
@@ -70,7 +73,6 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
   }
   hub.use('/api/places', placesApi());
   hub.use('/api/feeds', feedsApi(demoDay === undefined ? undefined : demoLookup));
-  hub.use('/api', (_, response) => void response.status(404).json({ error: 'there is nothing here' }));
   for (const folder of ['_expo', 'assets']) hub.use(`/${folder}`, hashedFiles(join(webRoot, folder)));
   hub.use(express.static(webRoot, { index: false }));
   const page = readPage(webRoot, demoDay !== undefined);

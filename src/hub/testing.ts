@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import express, { type Express } from 'express';
 
 import { type Card, newCard, parseName } from '@/core/card';
+import { gate } from '@/hub/access';
 import { davRouter, wellKnown } from '@/hub/dav';
 import { type HubDb, openStore } from '@/hub/store';
 
@@ -35,6 +36,7 @@ export async function startTestHub(
   const folder = mkdtempSync(join(tmpdir(), 'cordialis-hub-'));
   const db = await openStore(folder);
   const app = express();
+  app.use(gate({ db, isDemo: false, utcNow }));
   app.all('/.well-known/carddav', wellKnown);
   app.use('/dav', davRouter({ db, country: 'GB', utcNow }));
   addMore?.(app, db);

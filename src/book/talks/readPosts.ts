@@ -32,13 +32,15 @@ export function readPosts(
   address: string,
   onRead: (read: PostsRead) => void,
 ): AppThunk<Promise<void>> {
-  return async (_, __, { storage, writer, nowMs }) => {
+  return async (_, getState, { storage, writer, nowMs }) => {
     const key = `${KEYS.posts}${uid}`;
     const kept = keptIn(parseJson(await storage.getItem(key)), address);
     if (kept) onRead({ feed: kept.feed });
     if (kept && nowMs() - kept.atMs < FRESH_MS) return;
     try {
-      const feed = await askHub({ path: `/feeds?address=${encodeURIComponent(address)}` });
+      const { pairing } = getState().hub;
+      const path = `/feeds?address=${encodeURIComponent(address)}`;
+      const feed = await askHub({ path, token: pairing?.token });
       writer.put(key, JSON.stringify({ address, atMs: nowMs(), feed }));
       onRead({ feed });
     } catch (error) {

@@ -10,5 +10,5 @@ export {
   type Role,
   roleSchema,
 } from './directoryEntry';
-export { type DirectoryAct, mayDo, maySee } from './mayDo';
+export { DIRECTORY_ACTS, type DirectoryAct, mayDo, maySee } from './mayDo';
 export { writeLdif } from './writeLdif';

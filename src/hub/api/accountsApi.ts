@@ -9,7 +9,7 @@ import { texts } from '@/texts/hub/api';
 
 import { describeIssue } from './describeIssue';
 
-/** Other servers, of which the hub is a client. Behind onlyPaired. @param country - ISO 3166-1 alpha-2 */
+/** Other servers, of which the hub is a client. @param country - ISO 3166-1 alpha-2 */
 export function accountsApi(db: HubDb, country: string): Router {
   const router = Router();
   router.post('/', async (request, response) => {

@@ -1,13 +1,10 @@
 /** @jest-environment node */
 import { mkdtempSync, readdirSync } from 'node:fs';
-import type { AddressInfo, Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import express from 'express';
-
-import { type HubDb, openStore } from '@/hub/store';
 import { makeCode, pairBrowser } from '@/hub/sync';
+import { startTestHub, type TestHub } from '@/hub/testing';
 
 import { calendarApi, calendarFeed } from './calendarApi';
 
@@ -15,23 +12,18 @@ const TOKEN = '0123456789abcdef0123456789abcdef';
 const TEXT = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nEND:VCALENDAR\r\n';
 const data = mkdtempSync(join(tmpdir(), 'cordialis-calendar-'));
 const folder = join(data, 'calendars');
-let server: Server;
+let hub: TestHub;
 let url: string;
-let db: HubDb;
 let browser = '';
 beforeAll(async () => {
-  db = await openStore(data);
-  const code = await makeCode(db, Date.now());
-  browser = (await pairBrowser(db, { code, name: 'Firefox' }, Date.now()))?.token ?? '';
-  const hub = express().use('/api/calendar', calendarApi(db, folder)).use('/calendar', calendarFeed(folder));
-  server = hub.listen(0, '127.0.0.1') as Server;
-  await new Promise((resolve) => server.once('listening', resolve));
-  url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  hub = await startTestHub((app) =>
+    app.use('/api/calendar', calendarApi(folder)).use('/calendar', calendarFeed(folder)),
+  );
+  url = hub.base;
+  const code = await makeCode(hub.db, Date.now());
+  browser = (await pairBrowser(hub.db, { code, name: 'Firefox' }, Date.now()))?.token ?? '';
 });
-afterAll(async () => {
-  server.close();
-  await db.destroy();
-});
+afterAll(() => hub.stop());
 
 const put = (token: string, body: string, type = 'text/calendar') =>
   fetch(`${url}/api/calendar/${token}`, {

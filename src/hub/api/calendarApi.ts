@@ -4,10 +4,7 @@ import { join } from 'node:path';
 
 import express, { Router } from 'express';
 
-import type { HubDb } from '@/hub/store';
 import { texts } from '@/texts/hub/api';
-
-import { onlyOwnPages, onlyPaired } from './guards';
 
 /** 128 random bits: whoever knows the address may read the calendar. */
 const TOKEN = /^[0-9a-f]{32}$/;
@@ -24,19 +21,12 @@ function fileOf(folder: string, token: string | undefined): string | undefined {
   return token !== undefined && TOKEN.test(token) ? join(folder, `${token}.ics`) : undefined;
 }
 
-/**
- * Stores the application's calendars under unguessable names: PUT for paired browsers, DELETE for whoever knows the name.
- *
- * @param folder - made if missing
- */
-export function calendarApi(db: HubDb, folder: string): Router {
+/** Stores the application's calendars under unguessable names. @param folder - made if missing */
+export function calendarApi(folder: string): Router {
   mkdirSync(folder, { recursive: true });
   const router = Router();
-  router.use(onlyOwnPages);
   router.put(
     '/:token',
-    // Before anything of the calendar is read.
-    onlyPaired(db),
     express.text({ type: 'text/calendar', limit: MAX_BYTES }),
     async (request, response) => {
       const { token } = request.params;

@@ -15,10 +15,10 @@ const PASSPHRASE = 'harbour lights at nine';
 
 beforeEach(async () => {
   nowMs = Date.parse(TEST_NOW);
+  const utcNow = () => new Date(nowMs).toISOString().replace('.000', '');
   hub = await startTestHub((app, db) => {
-    const utcNow = () => new Date(nowMs).toISOString().replace('.000', '');
     app.use('/api/directory', directoryApi(db, { utcNow, newUid: () => `new-${(uids += 1)}` }));
-  });
+  }, utcNow);
 });
 afterEach(() => hub.stop());
 

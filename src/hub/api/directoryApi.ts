@@ -1,33 +1,18 @@
-import express, {
-  type NextFunction,
-  type Request,
-  type RequestHandler,
-  type Response,
-  Router,
-} from 'express';
+import express, { type NextFunction, type Request, type Response, Router } from 'express';
 import { z } from 'zod';
 
 import { shownAs } from '@/core/card';
-import {
-  type DirectoryAct,
-  type DirectoryEntry,
-  directoryEntrySchema,
-  mayDo,
-  maySee,
-  roleSchema,
-  writeLdif,
-} from '@/core/directory';
+import { type DirectoryEntry, directoryEntrySchema, maySee, roleSchema, writeLdif } from '@/core/directory';
 import { getFormat } from '@/core/formats';
+import { userOf } from '@/hub/access';
 import {
   addUser,
   changePassphrase,
   changeRole,
   DirectoryError,
-  type DirectoryUser,
   endSession,
   entriesFor,
   findEntry,
-  findSession,
   listUsers,
   putEntries,
   readDirectoryCsv,
@@ -42,7 +27,6 @@ import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/hub/api';
 
 import { describeIssue } from './describeIssue';
-import { onlyOwnPages, onlyPaired } from './guards';
 
 /** What the interface needs beside the store. */
 export interface DirectoryApiOptions {
@@ -61,12 +45,10 @@ const MAX_FOUND = 100;
 /** Where exported entries are placed in the tree. */
 const BASE = 'ou=directory';
 
-const sessions = new WeakMap<Request, DirectoryUser & { readonly token: string }>();
-
-/** The common directory: signing in, looking up, editing, access. Permissions are the table in core/directory. */
+/** The common directory: signing in, looking up, editing, access. Who may do what is said where routes are. */
 export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions): Router {
   const router = Router();
-  router.use(onlyOwnPages, express.json({ limit: '6mb' }));
+  router.use(express.json({ limit: '6mb' }));
   const by = (request: Request) => ({ name: userOf(request).name, now: utcNow() });
   const today = () => utcNow().slice(0, 10);
 
@@ -74,7 +56,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
     response.set('Cache-Control', 'no-store').json({ hasUsers: (await listUsers(db)).length > 0 });
   });
   // The first administrator must use a browser that is paired with the book.
-  router.post('/first', onlyPaired(db), async (request, response) => {
+  router.post('/first', async (request, response) => {
     if ((await listUsers(db)).length > 0) throw new DirectoryError(texts.somebodyHasAccessAlready, 409);
     const { name, passphrase } = parsed(credentials, request.body);
     await addUser(db, { name, passphrase, role: 'administrator' }, { name, now: utcNow() });
@@ -87,7 +69,6 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
     response.set('Cache-Control', 'no-store').json(session);
   });
 
-  router.use(onlySignedIn(db, utcNow));
   router.get('/session', (request, response) => {
     const { name, role } = userOf(request);
     response.set('Cache-Control', 'no-store').json({ name, role });
@@ -97,7 +78,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
     response.status(204).end();
   });
 
-  router.get('/entries', only('read'), async (request, response) => {
+  router.get('/entries', async (request, response) => {
     const { q = '' } = request.query;
     const { role } = userOf(request);
     const found =
@@ -106,25 +87,25 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
         : (await entriesFor(db, role, today())).slice(0, MAX_FOUND);
     response.set('Cache-Control', 'no-store').json(found);
   });
-  router.get('/entries/:uid', only('read'), async (request, response) => {
+  router.get('/entries/:uid', async (request, response) => {
     const { role } = userOf(request);
     const entry = await findEntry(db, String(request.params['uid']));
     if (!entry || !maySee(role, entry, today())) throw new DirectoryError(texts.nobodyOfThatUid, 404);
     response.set('Cache-Control', 'no-store').json(entry);
   });
-  router.put('/entries/:uid', only('edit'), async (request, response) => {
+  router.put('/entries/:uid', async (request, response) => {
     const entry = parsed(directoryEntrySchema, request.body);
     if (entry.card.uid !== request.params['uid']) throw new DirectoryError(shared.cardHasAnotherUid, 400);
     if (shownAs(entry.card) === '') throw new DirectoryError(texts.entryNeedsName, 400);
     await putEntries(db, [entry], by(request));
     response.status(204).end();
   });
-  router.delete('/entries/:uid', only('edit'), async (request, response) => {
+  router.delete('/entries/:uid', async (request, response) => {
     const isGone = await removeEntry(db, String(request.params['uid']), by(request));
     if (!isGone) throw new DirectoryError(texts.nobodyOfThatUid, 404);
     response.status(204).end();
   });
-  router.post('/import', only('import'), async (request, response) => {
+  router.post('/import', async (request, response) => {
     const { csv, isInside, isToApply } = parsed(csvWish, request.body);
     const known = await entriesFor(db, 'administrator', today());
     const intake = readDirectoryCsv(new TextEncoder().encode(csv), known, { isInside, newUid });
@@ -132,7 +113,7 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
     const names = (entries: readonly DirectoryEntry[]) => entries.map(({ card }) => shownAs(card));
     response.json({ ...intake, fresh: names(intake.fresh), changed: names(intake.changed) });
   });
-  router.get('/export/:kind', only('export'), async (request, response) => {
+  router.get('/export/:kind', async (request, response) => {
     const cards = (await entriesFor(db, userOf(request).role, today())).map(({ card }) => card);
     if (request.params['kind'] === 'ldif')
       return void response.type('text/ldif; charset=utf-8').send(writeLdif(cards, BASE));
@@ -141,25 +122,25 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
       throw new DirectoryError(texts.thereIsNoSuchFile, 404);
     response.type('text/vcard; charset=utf-8').send(text);
   });
-  router.get('/log', only('readLog'), async (_, response) => {
+  router.get('/log', async (_, response) => {
     response.set('Cache-Control', 'no-store').json(await readDirectoryLog(db));
   });
 
-  router.get('/users', only('manageUsers'), async (_, response) => {
+  router.get('/users', async (_, response) => {
     response.set('Cache-Control', 'no-store').json(await listUsers(db));
   });
-  router.post('/users', only('manageUsers'), async (request, response) => {
+  router.post('/users', async (request, response) => {
     await addUser(db, parsed(wholeUser, request.body), by(request));
     response.status(204).end();
   });
-  router.patch('/users/:name', only('manageUsers'), async (request, response) => {
+  router.patch('/users/:name', async (request, response) => {
     const name = String(request.params['name']);
     const { role, passphrase } = parsed(userChange, request.body);
     if (role !== undefined) await changeRole(db, name, role, by(request));
     if (passphrase !== undefined) await changePassphrase(db, name, passphrase, by(request));
     response.status(204).end();
   });
-  router.delete('/users/:name', only('manageUsers'), async (request, response) => {
+  router.delete('/users/:name', async (request, response) => {
     await removeUser(db, String(request.params['name']), by(request));
     response.status(204).end();
   });
@@ -168,31 +149,6 @@ export function directoryApi(db: HubDb, { utcNow, newUid }: DirectoryApiOptions)
     response.status(error.status).json({ error: error.message });
   });
   return router;
-}
-
-function onlySignedIn(db: HubDb, utcNow: () => string): RequestHandler {
-  return async (request, response, next) => {
-    const [, token = ''] = /^Directory ([\w-]{20,100})$/.exec(request.get('authorization') ?? '') ?? [];
-    const user = token === '' ? undefined : await findSession(db, token, Date.parse(utcNow()));
-    if (!user) return void response.status(401).json({ error: texts.nobodyIsSignedInToDirectory });
-    sessions.set(request, { ...user, token });
-    next();
-  };
-}
-
-/** Allows an act only to roles that may do it. */
-function only(act: DirectoryAct): RequestHandler {
-  return (request, _, next) => {
-    const { role } = userOf(request);
-    if (!mayDo(role, act)) throw new DirectoryError(texts.asYouCantDo(role), 403);
-    next();
-  };
-}
-
-function userOf(request: Request): DirectoryUser & { readonly token: string } {
-  const user = sessions.get(request);
-  if (!user) throw new Error('nobody has looked who is signed in');
-  return user;
 }
 
 /** @throws DirectoryError with what is wrong where */

@@ -4,8 +4,6 @@ import { errorMessage } from '@/core/base';
 import { fetchFeed, type NameLookup } from '@/hub/talks';
 import { texts } from '@/texts/hub/api';
 
-import { onlyOwnPages } from './guards';
-
 /** The most octets in an address; servers accept no longer ones. */
 const MAX_ADDRESS = 2000;
 
@@ -16,7 +14,6 @@ const MAX_ADDRESS = 2000;
  */
 export function feedsApi(lookupAt?: (port: number) => NameLookup): Router {
   const router = Router();
-  router.use(onlyOwnPages);
   router.get('/', async (request, response) => {
     const { address } = request.query;
     if (typeof address !== 'string' || address === '' || address.length > MAX_ADDRESS)

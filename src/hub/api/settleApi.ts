@@ -2,7 +2,7 @@ import { Router } from 'express';
 
 import { type HubDb, inTransaction } from '@/hub/store';
 
-/** Values that two sides have changed differently: what they are, and that they are settled. Behind onlyPaired. */
+/** Values that two sides have changed differently: what they are, and that they are settled. */
 export function settleApi(db: HubDb): Router {
   const router = Router();
   router.get('/', async (_, response) => {

@@ -34,67 +34,74 @@ const METHODS = 'OPTIONS, GET, HEAD, PROPFIND, REPORT, PUT, DELETE';
 const COMPLIANCE = '1, 3, access-control, addressbook, sync-collection';
 const KNOWN = new Set(['PROPPATCH', 'MKCOL', 'COPY', 'MOVE', 'LOCK', 'UNLOCK', 'POST', 'PATCH', 'ACL']);
 
-/** CardDAV (RFC 6352) for devices that have a passport. */
+const asking = new WeakMap<Request, Device>();
+
+/** Allows only devices that have a passport, and says in CardDAV's way why another isn't. */
+export function onlyDevices(db: HubDb): RequestHandler {
+  const door = new Doorkeeper(db);
+  return orFault(async (request, _, next) => {
+    const device = await door.whoIs(request);
+    if (device.paused === 1) throw new DavError(403, 'this device’s passport is paused');
+    asking.set(request, device);
+    next();
+  });
+}
+
+/** CardDAV (RFC 6352) for devices that have been let in. */
 export function davRouter(options: DavOptions): Router {
   const router = Router();
-  const door = new Doorkeeper(options.db);
-  const asking = new WeakMap<Request, Asking>();
-  const orFault = (work: (request: Request, response: Response, next: NextFunction) => Promise<void>) => {
-    const handle: RequestHandler = async (request, response, next) => {
-      try {
-        await work(request, response, next);
-      } catch (error) {
-        if (!(error instanceof DavError)) throw error;
-        sendFault(response, error);
-      }
-    };
-    return handle;
-  };
-  // Who asks, and for what, is settled before a body is read.
+  // What it is about is settled before a body is read.
   router.use(
-    orFault(async (request, response, next) => {
-      // Clients ask for capabilities before they sign in.
+    orFault((request, response, next) => {
       if (request.method === 'OPTIONS')
         return send(response, 'OPTIONS', { status: 200, headers: { DAV: COMPLIANCE, Allow: METHODS } });
-      asking.set(request, await whatIsAsked(request, door));
+      resourceOf(request);
       next();
     }),
   );
   router.use(express.text({ type: () => true, limit: MAX_BODY_OCTETS, defaultCharset: 'utf-8' }));
   router.use(
     orFault(async (request, response) => {
-      const asked = asking.get(request);
-      if (!asked) throw new Error('nobody has looked who asks');
-      send(response, request.method, await answer(request, options, asked));
+      send(response, request.method, await answer(request, options));
     }),
   );
   return router;
 }
 
-interface Asking {
-  readonly device: Device;
-  readonly resource: Resource;
+function orFault(
+  work: (request: Request, response: Response, next: NextFunction) => Promise<void> | void,
+): RequestHandler {
+  return async (request, response, next) => {
+    try {
+      await work(request, response, next);
+    } catch (error) {
+      if (!(error instanceof DavError)) throw error;
+      sendFault(response, error);
+    }
+  };
 }
 
-async function whatIsAsked(request: Request, door: Doorkeeper): Promise<Asking> {
-  const device = await door.whoIs(request);
-  if (device.paused === 1) throw new DavError(403, 'this device’s passport is paused');
+function deviceOf(request: Request): Device {
+  const device = asking.get(request);
+  if (!device) throw new Error('nobody has looked who asks');
+  return device;
+}
+
+/** What a request is about. @throws DavError where there is nothing of the device */
+function resourceOf(request: Request): Resource {
   let path: string;
   try {
     path = decodeURIComponent(request.path);
   } catch {
     throw new DavError(400, 'that is no address');
   }
-  const resource = resourceAt(path, device.user);
+  const resource = resourceAt(path, deviceOf(request).user);
   if (!resource) throw new DavError(404, 'there is nothing here');
-  return { device, resource };
+  return resource;
 }
 
-async function answer(
-  request: Request,
-  options: DavOptions,
-  { device, resource }: Asking,
-): Promise<DavAnswer> {
+async function answer(request: Request, options: DavOptions): Promise<DavAnswer> {
+  const [device, resource] = [deviceOf(request), resourceOf(request)];
   const now = options.utcNow();
   await noteSeen(options.db, device, now);
   const isChange = request.method === 'PUT' || request.method === 'DELETE';

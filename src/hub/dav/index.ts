@@ -4,4 +4,4 @@
 export { addAccount, listAccounts } from './accounts/accounts';
 export { type DavSession, openDavSession } from './accounts/davSession';
 export { syncAccount } from './accounts/syncAccount';
-export { davRouter, wellKnown } from './davRouter';
+export { davRouter, onlyDevices, wellKnown } from './davRouter';

@@ -1,5 +1,6 @@
 /** Answers of the hub that a reader may see. */
 export const texts = {
+  thereIsNothingHere: 'there is nothing here',
   thisIsNoCalendar: 'this is no calendar, or no address of one',
   thereAreCalendarsAlready: (most: number) => `there are ${most} calendars already`,
   thereIsNoSuch: 'there is no such calendar',

@@ -165,7 +165,7 @@ export class World {
   ): Book {
     const ask = async ({ path, token = '', body }: HubQuestion): Promise<unknown> => {
       if (path === '/pair') return pairBrowser(this.db, body as { code: string; name: string }, 0);
-      const browser = await findBrowser(this.db, token);
+      const browser = await findBrowser(this.db, token, 0);
       if (!browser) throw new HubFault('nobody', 401);
       const url = new URL(path, 'http://hub.example');
       if (url.pathname === '/exchange/pull')

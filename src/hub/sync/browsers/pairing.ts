@@ -61,9 +61,17 @@ export async function pairBrowser(
   return paired === undefined ? undefined : { token, name: paired };
 }
 
-/** The browser that shows a token. */
-export function findBrowser(db: HubDb, token: string): Promise<Browser | undefined> {
-  return db.selectFrom('browsers').selectAll().where('token', '=', hashOf(token)).executeTakeFirst();
+/** How long a token is good without being used, in milliseconds: a browser that is forgotten in a drawer stays no way in. */
+const TOKEN_LASTS_MS = 180 * 24 * 3600 * 1000;
+
+/** The browser that shows a token; undefined for one that isn't good, or hasn't been used for half a year. */
+export async function findBrowser(db: HubDb, token: string, nowMs: number): Promise<Browser | undefined> {
+  const known = await db
+    .selectFrom('browsers')
+    .selectAll()
+    .where('token', '=', hashOf(token))
+    .executeTakeFirst();
+  return known && nowMs - Date.parse(known.seen ?? known.created) <= TOKEN_LASTS_MS ? known : undefined;
 }
 
 /** Unpairs a browser: its token becomes invalid, its cards stay here and there. */

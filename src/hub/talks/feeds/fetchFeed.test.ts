@@ -102,7 +102,7 @@ test.each(addresses)('%s is an address at home: %s', (address, inner) =>
   expect(isInner(address)).toBe(inner),
 );
 
-test('the application is told the feed or what is wrong; another page is not answered', async () => {
+test('the application is told the feed or what is wrong', async () => {
   const app = express();
   app.use(
     '/api/feeds',
@@ -112,13 +112,11 @@ test('the application is told the feed or what is wrong; another page is not ans
     const one = app.listen(0, '127.0.0.1', () => done(one));
   });
   const base = `http://127.0.0.1:${(api.address() as AddressInfo).port}/api/feeds`;
-  const ask = (address: string, headers: Record<string, string> = {}) =>
-    fetch(`${base}?address=${encodeURIComponent(address)}`, { headers });
+  const ask = (address: string) => fetch(`${base}?address=${encodeURIComponent(address)}`);
   const good = await ask('http://quay.example/');
   expect([good.status, await good.json()]).toMatchObject([200, { title: 'Quay' }]);
   const gone = await ask('http://quay.example/gone');
   expect([gone.status, await gone.json()]).toEqual([422, { error: 'quay.example answered 410' }]);
   expect((await ask('x'.repeat(3000))).status).toBe(400);
-  expect((await ask('http://quay.example/', { Origin: 'https://elsewhere.example' })).status).toBe(403);
   await new Promise((done) => api.close(done));
 });
