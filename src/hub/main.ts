@@ -1,14 +1,16 @@
 import { existsSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { createServer } from 'node:https';
 import { join } from 'node:path';
 
 import { errorMessage } from '@/core/base';
-import { COUNTRY } from '@/hub/base';
-import { keepApart, openStore, seedDemo } from '@/hub/store';
+import { COUNTRY, faultOf, openLog } from '@/hub/base';
+import { holdStore, keepApart, openStore, seedDemo } from '@/hub/store';
 import { makeCode } from '@/hub/sync';
 
+import { followCertificate } from './followCertificate';
 import { makeHub } from './makeHub';
-import { readTls } from './readTls';
+import { readProxy, readTls } from './readTls';
 import { runVisits } from './runVisits';
 import { stageDemo } from './stageDemo';
 import { stageDirectory } from './stageDirectory';
@@ -25,19 +27,24 @@ async function main(): Promise<void> {
   if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
   const tls = readTls(process.env);
   const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), isDemo ? 'data-demo' : 'data');
+  // Before it is opened: nobody changes it under another.
+  if (!(await holdStore(dataRoot)))
+    fail(`another hub is using ${dataRoot}; end it first, or set CORDIALIS_DATA to another folder`);
   const db = await openStore(dataRoot);
+  const log = openLog(process.env, dataRoot);
   await keepApart(db, isDemo ? 'demo' : 'own', dataRoot);
+  log.info({ demo: isDemo, node: process.version }, 'starts');
   const today = new Date().toISOString().slice(0, 10);
   const isNew = isDemo && (await seedDemo(db, today));
   if (isDemo) await stageDirectory(db, today);
   const hasBrowsers = await db.selectFrom('browsers').select('id').limit(1).executeTakeFirst();
   const code = isDemo || hasBrowsers ? undefined : await makeCode(db, Date.now());
+  const trustProxy = readProxy(process.env);
+  const proxied = trustProxy === undefined ? undefined : process.env['CORDIALIS_NAME'];
   const hub = makeHub({
-    webRoot,
-    names: tls ? [tls.name] : [],
-    dataRoot,
-    db,
+    ...{ webRoot, dataRoot, db, log, names: tls ? [tls.name] : proxied === undefined ? [] : [proxied] },
     ...(isDemo ? { demoDay: today } : {}),
+    ...(trustProxy === undefined ? {} : { trustProxy }),
   });
   const server = hub.listen(port, '127.0.0.1', (error) => {
     if (error) fail(`port ${port} can't be used (${error.message}); choose another: PORT=4871 npm run demo`);
@@ -55,23 +62,37 @@ async function main(): Promise<void> {
     const base = `http://127.0.0.1:${address.port}`;
     const staged = isNew ? stageDemo(db, base, today) : Promise.resolve();
     void staged
-      .catch((error: unknown) => console.error('the demo’s devices are not in use:', error))
-      .then(() => runVisits(db, base, COUNTRY));
+      .catch((error: unknown) => log.error({ fault: faultOf(error) }, 'the demo’s devices are not in use'))
+      .then(() => runVisits({ db, base, country: COUNTRY, log }));
   });
+  limitTimes(server);
   if (tls) {
     const secure = createServer({ cert: tls.cert, key: tls.key }, hub).on('error', (error) =>
       fail(`port ${tls.port} can't be used (${error.message}); choose another with CORDIALIS_TLS_PORT`),
     );
+    limitTimes(secure);
+    followCertificate(secure, tls, { log, say: console.error });
     secure.listen(tls.port, '0.0.0.0', () =>
       console.log(`Other devices reach it at https://${tls.name}:${tls.port}`),
     );
   }
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
+      log.info({ signal }, 'ends');
       server.close(() => process.exit(0));
       server.closeAllConnections();
     });
   }
+}
+
+/** How long the head of a request may take, all of it, and how long a connection is kept for another, in milliseconds. */
+const [HEAD_MS, WHOLE_MS, IDLE_MS] = [20_000, 120_000, 10_000];
+
+/** Nobody keeps a connection busy by sending slowly. */
+function limitTimes(server: Server): void {
+  server.headersTimeout = HEAD_MS;
+  server.requestTimeout = WHOLE_MS;
+  server.keepAliveTimeout = IDLE_MS;
 }
 
 function fail(message: string): never {

@@ -3,12 +3,13 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import compression from 'compression';
-import express, { type ErrorRequestHandler, type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 
 import { gate } from '@/hub/access';
 import {
+  answerFault,
   calendarApi,
   calendarFeed,
   demoApi,
@@ -18,12 +19,14 @@ import {
   directoryApi,
   exchangeApi,
   feedsApi,
+  healthApi,
   mailboxApi,
+  numberRequests,
   pairApi,
   placesApi,
   standInsApi,
 } from '@/hub/api';
-import { COUNTRY, utcNow } from '@/hub/base';
+import { COUNTRY, type HubLog, NO_LOG, utcNow } from '@/hub/base';
 import { davRouter, wellKnown } from '@/hub/dav';
 import type { HubDb } from '@/hub/store';
 
@@ -39,22 +42,28 @@ export interface HubOptions {
   readonly names?: readonly string[];
   /** The store; without it no device is served. */
   readonly db?: HubDb;
+  readonly log?: HubLog;
+  /** How many proxies stand before it, or their addresses, as Express takes it; none unless said. */
+  readonly trustProxy?: number | string;
 }
 
 /** Files whose names carry a hash of their contents may be kept for good. */
 const ONE_YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** Makes the hub's application; who listens is the caller's business. */
-export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptions): Express {
+export function makeHub(options: HubOptions): Express {
+  const { webRoot, demoDay, dataRoot, db, names = [], log = NO_LOG, trustProxy } = options;
   const hub = express();
   hub.disable('x-powered-by');
-  hub.use(securityHeaders());
+  if (trustProxy !== undefined) hub.set('trust proxy', trustProxy);
+  hub.use(numberRequests(log));
+  hub.use(securityHeaders(), keepToTls());
   hub.use(compression());
   // Other names than the hub's own, which only a demo answers.
   if (demoDay !== undefined) hub.use(demoWeb(demoDay));
   hub.set('own names', names);
   hub.use(gate({ db, isDemo: demoDay !== undefined, utcNow }));
-  hub.get('/api/health', (_, response) => void response.json({ ok: true }));
+  hub.use('/api/health', healthApi(db));
   if (demoDay !== undefined) hub.use('/api/demo', demoApi(demoDay));
   if (dataRoot !== undefined) {
     const calendars = join(dataRoot, 'calendars');
@@ -81,7 +90,7 @@ export function makeHub({ webRoot, demoDay, dataRoot, db, names = [] }: HubOptio
     '/{*place}',
     (_, response) => void response.type('html').set('Cache-Control', 'no-cache').send(page),
   );
-  hub.use(answerFault);
+  hub.use(answerFault(log));
   return hub;
 }
 
@@ -102,6 +111,15 @@ function readPage(webRoot: string, isDemo: boolean): string {
     '</head>',
     `<meta name="cordialis-book" content="${isDemo ? 'demo' : 'own'}" /></head>`,
   );
+}
+
+/** Half a year, in seconds. */
+const TLS_FOR_S = 180 * 24 * 3600;
+
+/** Whoever has come over TLS keeps to it (RFC 6797), under this name only. */
+function keepToTls(): RequestHandler {
+  const strict = helmet.strictTransportSecurity({ maxAge: TLS_FOR_S, includeSubDomains: false });
+  return (request, response, next) => (request.secure ? strict(request, response, next) : next());
 }
 
 function securityHeaders() {
@@ -130,11 +148,3 @@ function securityHeaders() {
     referrerPolicy: { policy: 'no-referrer' },
   });
 }
-
-/** The one place for unexpected errors; reveals nothing about them. */
-const answerFault: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
-  const status = error.status ?? 500;
-  response
-    .status(status)
-    .json({ error: status === 404 ? 'there is nothing here' : 'the hub could not answer this' });
-};

@@ -3,7 +3,10 @@ import { readFileSync } from 'node:fs';
 /** How the hub is reached from other machines. */
 export interface Tls {
   readonly cert: string;
+  /** Where it was read. */
+  readonly certFile: string;
   readonly key: string;
+  readonly keyFile: string;
   /** The name in the certificate, under which other machines know this one. */
   readonly name: string;
   readonly port: number;
@@ -25,5 +28,23 @@ export function readTls(env: Readonly<Record<string, string | undefined>>): Tls 
   const port = Number(env['CORDIALIS_TLS_PORT'] ?? DEFAULT_PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new Error('CORDIALIS_TLS_PORT must be a number from 0 to 65535');
-  return { cert: readFileSync(cert, 'utf8'), key: readFileSync(key, 'utf8'), name, port };
+  return {
+    ...{ cert: readPem(cert), certFile: cert, key: readPem(key), keyFile: key },
+    ...{ name, port },
+  };
+}
+
+function readPem(file: string): string {
+  try {
+    return readFileSync(file, 'utf8');
+  } catch {
+    throw new Error(`${file} can't be read; it is named by CORDIALIS_CERT or CORDIALIS_KEY`);
+  }
+}
+
+/** How the hub is reached through a proxy: CORDIALIS_TRUST_PROXY says how many there are, or their addresses. */
+export function readProxy(env: Readonly<Record<string, string | undefined>>): number | string | undefined {
+  const said = env['CORDIALIS_TRUST_PROXY']?.trim();
+  if (said === undefined || said === '') return undefined;
+  return /^\d+$/.test(said) ? Number(said) : said;
 }

@@ -1,4 +1,4 @@
-import { utcNow } from '@/hub/base';
+import { faultOf, type HubLog, utcNow } from '@/hub/base';
 import { listAccounts, syncAccount } from '@/hub/dav';
 import { dropOrphans, findStandIn, STAND_INS, type StandInKind, visitNow } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
@@ -7,8 +7,20 @@ import { deliverMail } from '@/hub/write';
 /** How often due syncs are checked, in milliseconds. */
 const LOOK_MS = 3_000;
 
+/** What visits need. */
+export interface VisitsContext {
+  readonly db: HubDb;
+  /** The hub's own address, at which simulated devices find it. */
+  readonly base: string;
+  /** ISO 3166-1 alpha-2, for numbers without a country code. */
+  readonly country: string;
+  readonly log: HubLog;
+}
+
 /** Runs due syncs of simulated devices and servers while the hub runs. @returns a function that stops it */
-export function runVisits(db: HubDb, base: string, country: string): () => void {
+export function runVisits({ db, base, country, log }: VisitsContext): () => void {
+  /** Servers that are being visited: a silent one keeps no other waiting. */
+  const underWay = new Set<number>();
   const look = async () => {
     await dropOrphans(db);
     await deliverMail(db, Date.now());
@@ -16,11 +28,17 @@ export function runVisits(db: HubDb, base: string, country: string): () => void 
       const state = await findStandIn(db, kind);
       if (!state || state.isOffline || state.next > utcNow()) continue;
       // A device that fails is tried again at its next turn; its passport says why.
-      await visitNow(db, kind, base).catch(() => undefined);
+      await visitNow(db, kind, base).catch((error: unknown) =>
+        log.warn({ device: kind, fault: faultOf(error) }, 'a visit failed'),
+      );
     }
     for (const account of await listAccounts(db)) {
-      if (account.next > utcNow() || account.passport.paused === 1) continue;
-      await syncAccount({ db, now: utcNow(), country }, account).catch(() => undefined);
+      const { device } = account;
+      if (account.next > utcNow() || account.passport.paused === 1 || underWay.has(device)) continue;
+      underWay.add(device);
+      void syncAccount({ db, now: utcNow(), country }, account)
+        .catch((error: unknown) => log.warn({ device, fault: faultOf(error) }, 'a visit failed'))
+        .finally(() => underWay.delete(device));
     }
   };
   let isLooking = false;
@@ -28,7 +46,7 @@ export function runVisits(db: HubDb, base: string, country: string): () => void 
     if (isLooking) return;
     isLooking = true;
     void look()
-      .catch(() => undefined)
+      .catch((error: unknown) => log.error({ fault: faultOf(error) }, 'visits failed'))
       .finally(() => (isLooking = false));
   }, LOOK_MS);
   return () => clearInterval(timer);

@@ -24,7 +24,10 @@ export function openSession(db: HubDb, user: string, version: '3.0' | '4.0', now
   };
   const ask = async (body: string) => {
     const answer = await report(await request('REPORT', body), { kind: 'book' });
-    return readXml(answer.body ?? '');
+    let text = '';
+    for await (const piece of typeof answer.body === 'string' ? [answer.body] : (answer.body ?? []))
+      text += piece;
+    return readXml(text);
   };
   return {
     news: async (syncToken) => {
@@ -44,6 +47,7 @@ export function openSession(db: HubDb, user: string, version: '3.0' | '4.0', now
               dav('response'),
             );
       return {
+        isWhole: syncToken === '',
         syncToken: childOf(changes, dav('sync-token'))?.text ?? '',
         gone: responses.filter((one) => childOf(one, dav('status'))).map(lastPartOf),
         changed: served.flatMap((one) => {

@@ -13,8 +13,8 @@ export interface XmlElement {
 
 /** Depth of nested elements: no request needs more, and a deeper one would only use up the stack. */
 const MAX_DEPTH = 32;
-/** Elements of a body: a multiget of a whole book has one for each card. */
-const MAX_ELEMENTS = 250_000;
+/** Elements of a body: a multiget of a large book has one for each card. */
+const MAX_ELEMENTS = 60_000;
 
 /**
  * Reads the body of a request (RFC 4918 §8.2). A document type is refused, and with it entities, which could name files

@@ -19,7 +19,7 @@ export interface GateOptions {
 
 const routes = new WeakMap<Request, GuardedRoute>();
 
-/** The route that a request has been let in to, as the table has it; undefined before and for any other. */
+/** The route that a request is for, as the table has it, whether it was let in or not; undefined where there is none. */
 export function routeOf(request: Request): GuardedRoute | undefined {
   return routes.get(request);
 }
@@ -29,17 +29,19 @@ export function gate(options: GateOptions): Router {
   const router = Router();
   const guards = guardsFor(options);
   for (const route of routesOf(options)) {
-    const admit: RequestHandler = (request, _, next) => {
+    const mark: RequestHandler = (request, _, next) => {
       routes.set(request, route);
-      // Out of the gate, to the router that answers.
-      next('router');
+      next();
     };
     const verb = route.method === 'ALL' ? 'all' : (route.method.toLowerCase() as 'get');
-    router[verb](route.path, ...(guards.get(route.who) ?? [nothingHere]), admit);
+    router[verb](route.path, mark, ...(guards.get(route.who) ?? [nothingHere]), leave);
   }
   router.use(nothingHere);
   return router;
 }
+
+/** Out of the gate, to the router that answers. */
+const leave: RequestHandler = (_, __, next) => next('router');
 
 /** The checks by caller; for one without checks nothing is here. */
 function guardsFor({ db, utcNow }: GateOptions): ReadonlyMap<Caller, readonly RequestHandler[]> {

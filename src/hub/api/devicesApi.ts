@@ -2,6 +2,7 @@ import express, { type Request, Router } from 'express';
 import { z } from 'zod';
 
 import { passportSchema } from '@/core/sync';
+import { browserOf } from '@/hub/access';
 import { utcNow } from '@/hub/base';
 import { findSession } from '@/hub/directory';
 import { setEvery } from '@/hub/standins';
@@ -21,7 +22,6 @@ import { texts } from '@/texts/hub/api';
 import { accountsApi } from './accountsApi';
 import { describeIssue } from './describeIssue';
 import { devicesStatus } from './devicesStatus';
-import { browserOf } from '@/hub/access';
 import { settleApi } from './settleApi';
 
 /** Log lines per answer. */

@@ -2,12 +2,12 @@ import express, { type Response, Router } from 'express';
 import { z } from 'zod';
 
 import { pushSchema, recordsPushSchema } from '@/core/sync';
+import { browserOf } from '@/hub/access';
 import { utcNow } from '@/hub/base';
 import { type HubDb, inTransaction, onChange } from '@/hub/store';
 import { answerPull, answerRecordsPull, applyPush, applyRecordsPush, setMembers } from '@/hub/sync';
 
 import { describeIssue } from './describeIssue';
-import { browserOf } from '@/hub/access';
 import { numberOf } from './numberOf';
 
 /** Some hundred cards with photos; more at once is refused, to protect the memory. */

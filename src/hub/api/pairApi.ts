@@ -1,12 +1,11 @@
 import express, { Router } from 'express';
 import { z } from 'zod';
 
+import { browserOf } from '@/hub/access';
 import { mayTry, triesOf } from '@/hub/base';
 import type { HubDb } from '@/hub/store';
 import { forgetBrowser, makeCode, pairBrowser } from '@/hub/sync';
 import { texts } from '@/texts/hub/api';
-
-import { browserOf } from '@/hub/access';
 
 /**
  * Codes that are tried in ten minutes, from one address and from all: 40 bits can't be guessed in so few. A code stays good

@@ -1,7 +1,8 @@
 /**
- * What the whole hub uses: the time, the country, secrets.
+ * What the whole hub uses: the time, the country, secrets, tries, the log.
  */
 export { COUNTRY } from './country';
+export { type Fault, faultOf, type HubLog, LOG_FILE, NO_LOG, openLog } from './log';
 export { isOutdated, isSecret, keepSecret, type KeptSecret } from './secrets';
 export { mayTry, triesOf } from './tries';
 export { utcNow } from './utcNow';

@@ -23,7 +23,8 @@ export interface DavRequest {
 export interface DavAnswer {
   readonly status: number;
   readonly headers?: Readonly<Record<string, string>>;
-  readonly body?: string;
+  /** Whole, or in pieces that are made while they are sent. */
+  readonly body?: string | AsyncIterable<string>;
   /** Complete cards in the answer. */
   readonly served?: number;
   /** Cards that the request changed in the book. */

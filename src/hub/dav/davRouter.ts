@@ -1,3 +1,5 @@
+import { pipeline } from 'node:stream/promises';
+
 import express, {
   type NextFunction,
   type Request,
@@ -6,7 +8,7 @@ import express, {
   Router,
 } from 'express';
 
-import { type HubDb, inTransaction } from '@/hub/store';
+import { type HubDb, inTransaction, StoreFault } from '@/hub/store';
 import { type Device, noteVisit, syncNow } from '@/hub/sync';
 
 import { writeData } from './addressData';
@@ -62,7 +64,7 @@ export function davRouter(options: DavOptions): Router {
   router.use(express.text({ type: () => true, limit: MAX_BODY_OCTETS, defaultCharset: 'utf-8' }));
   router.use(
     orFault(async (request, response) => {
-      send(response, request.method, await answer(request, options));
+      await send(response, request.method, await answer(request, options));
     }),
   );
   return router;
@@ -75,8 +77,9 @@ function orFault(
     try {
       await work(request, response, next);
     } catch (error) {
-      if (!(error instanceof DavError)) throw error;
-      sendFault(response, error);
+      if (error instanceof StoreFault) sendFault(response, new DavError(error.status, error.message));
+      else if (error instanceof DavError) sendFault(response, error);
+      else throw error;
     }
   };
 }
@@ -189,8 +192,13 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
   };
 }
 
-function send(response: Response, method: string, { status, headers = {}, body = '' }: DavAnswer): void {
+async function send(
+  response: Response,
+  method: string,
+  { status, headers = {}, body = '' }: DavAnswer,
+): Promise<void> {
   response.status(status).set({ DAV: COMPLIANCE, 'Cache-Control': 'no-store', ...headers });
+  if (typeof body !== 'string') return pipeline(body, response);
   if (method === 'HEAD') response.set('Content-Length', String(Buffer.byteLength(body))).end();
   else response.end(body);
 }

@@ -1,7 +1,7 @@
 import type { DavAnswer } from './davRequest';
 import { dav } from './names';
 import { pathOf, PROPERTIES, type PropertySource } from './properties';
-import { element, text, type Xml, xmlDocument } from './writeXml';
+import { element, text, type Xml, xmlDocument, xmlInPieces } from './writeXml';
 
 /** A 207 answer (RFC 4918 §13). */
 export function multistatus(responses: readonly Xml[], more: readonly Xml[] = []): DavAnswer {
@@ -10,6 +10,11 @@ export function multistatus(responses: readonly Xml[], more: readonly Xml[] = []
     headers: { 'Content-Type': 'application/xml; charset=utf-8' },
     body: xmlDocument(dav('multistatus'), [...responses, ...more]),
   };
+}
+
+/** A 207 answer whose responses are made while it is sent. */
+export function multistatusInPieces(pieces: AsyncIterable<readonly Xml[]>): DavAnswer {
+  return { ...multistatus([]), body: xmlInPieces(dav('multistatus'), pieces) };
 }
 
 /** A resource's answer to a property request: those found, and those not found (404). */

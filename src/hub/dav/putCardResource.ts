@@ -104,38 +104,83 @@ interface Known extends Sent {
   readonly seen: SeenCard;
 }
 
-async function changeKnown(request: DavRequest, { href, seen, sent, version }: Known): Promise<DavAnswer> {
-  const { uid } = seen;
-  const { db, device, country, now } = request;
-  return inTransaction(db, async (store) => {
-    const current = await findCard(store, uid);
-    if (!current) throw new DavError(404, texts.cardHasJustBeen);
-    const row = await findMemory(store, device.id, uid);
-    // A device can't change who is on a rule list.
-    const only = isRuleList(current) ? withoutMembers : (card: Card) => card;
-    const base = only(row ? toCard(row.card) : asSeen(current, seen));
-    const keeps = JSON.parse(device.keeps) as Keeps;
-    const cut = await withCutPictures(servedCard(base, device), device.photoSide);
-    const served = readBack(cut, version);
-    const same = await withServedPictures(served, only(sent));
-    const theirs = deviceChange({ known: base, served, sent: same, keeps, country });
-    const { card, conflicts } = mergeThree(base, current, theirs, { country });
-    const merged: Card = { ...card, uid };
-    const isChanged = JSON.stringify(merged) !== JSON.stringify(current);
-    const after: Card = isChanged ? { ...merged, updated: now } : current;
-    if (isChanged)
-      await putCard(store, uid, after, { ...sourceOf(request), says: texts.changed(shownAs(after)) });
-    await noteToSettle(store, { uid, conflicts, by: device.name, at: now });
-    await remember(store, request, {
-      uid,
-      href,
-      card: theirs,
-      deviceUid: sent.uid === uid ? null : sent.uid,
+async function changeKnown(request: DavRequest, known: Known): Promise<DavAnswer> {
+  // Pictures are compared before the store is held, which nobody else can write meanwhile: again where it changes under it.
+  for (;;) {
+    const held = await heldBy(request.db, request, known);
+    if (!held) throw new DavError(404, texts.cardHasJustBeen);
+    const compared = await comparedWith(request, held.base, known);
+    const answer = await inTransaction(request.db, async (store) => {
+      const now = await heldBy(store, request, known);
+      if (!now) throw new DavError(404, texts.cardHasJustBeen);
+      return now.text === held.text
+        ? applyChange(store, request, { ...known, ...now, ...compared })
+        : undefined;
     });
-    await noteKept(store, request, keeps, sent);
-    // No entity tag: the stored card is not octet for octet what was sent (RFC 6352 §6.3.2.3).
-    return { status: 204, came: isChanged ? 1 : 0 };
+    if (answer) return answer;
+  }
+}
+
+interface Held {
+  /** The card of the book. */
+  readonly current: Card;
+  /** What the device knew, which its changes are told by. */
+  readonly base: Card;
+  /** The same as it is stored. */
+  readonly text: string;
+}
+
+/** What a device knows of a card, and the card; undefined where it is gone. */
+async function heldBy(store: HubDb, { device }: DavRequest, { seen }: Known): Promise<Held | undefined> {
+  const current = await findCard(store, seen.uid);
+  if (!current) return undefined;
+  const row = await findMemory(store, device.id, seen.uid);
+  const base = row ? toCard(row.card) : asSeen(current, seen);
+  return { current, base: ownPart(current, base), text: row?.card ?? JSON.stringify(base) };
+}
+
+/** A device can't change who is on a rule list. */
+function ownPart(current: Card, card: Card): Card {
+  return isRuleList(current) ? withoutMembers(card) : card;
+}
+
+interface Compared {
+  /** What the device was served. */
+  readonly served: Card;
+  /** What it has sent, with the pictures that it was served where they show the same. */
+  readonly same: Card;
+}
+
+async function comparedWith({ device }: DavRequest, base: Card, { sent, version }: Known): Promise<Compared> {
+  const cut = await withCutPictures(servedCard(base, device), device.photoSide);
+  const served = readBack(cut, version);
+  return { served, same: await withServedPictures(served, sent) };
+}
+
+async function applyChange(
+  store: HubDb,
+  request: DavRequest,
+  { href, seen: { uid }, sent, current, base, served, same }: Known & Held & Compared,
+): Promise<DavAnswer> {
+  const { device, country, now } = request;
+  const keeps = JSON.parse(device.keeps) as Keeps;
+  const theirs = deviceChange({ known: base, served, sent: ownPart(current, same), keeps, country });
+  const { card, conflicts } = mergeThree(base, current, theirs, { country });
+  const merged: Card = { ...card, uid };
+  const isChanged = JSON.stringify(merged) !== JSON.stringify(current);
+  const after: Card = isChanged ? { ...merged, updated: now } : current;
+  if (isChanged)
+    await putCard(store, uid, after, { ...sourceOf(request), says: texts.changed(shownAs(after)) });
+  await noteToSettle(store, { uid, conflicts, by: device.name, at: now });
+  await remember(store, request, {
+    uid,
+    href,
+    card: theirs,
+    deviceUid: sent.uid === uid ? null : sent.uid,
   });
+  await noteKept(store, request, keeps, sent);
+  // No entity tag: the stored card is not octet for octet what was sent (RFC 6352 §6.3.2.3).
+  return { status: 204, came: isChanged ? 1 : 0 };
 }
 
 function withoutMembers({ members: _, ...list }: Card): Card {

@@ -1,5 +1,5 @@
 import type { Card } from '@/core/card';
-import { inTransaction, toCard } from '@/hub/store';
+import { type HubDb, inTransaction, toCard } from '@/hub/store';
 import type { SeenCard } from '@/hub/sync';
 
 import type { DavRequest } from './davRequest';
@@ -17,13 +17,7 @@ export async function rememberServed(
   await inTransaction(db, async (store) => {
     for (let i = 0; i < served.length; i += AT_ONCE) {
       const some = served.slice(i, i + AT_ONCE);
-      const uids = some.map(({ uid }) => uid);
-      const cards = await store
-        .selectFrom('cards')
-        .select(['uid', 'card'])
-        .where('uid', 'in', uids)
-        .execute();
-      const whole = new Map(cards.map(({ uid, card }) => [uid, card]));
+      const whole = await cardsThen(store, some);
       await store
         .insertInto('memory')
         .values(
@@ -31,7 +25,7 @@ export async function rememberServed(
             device: device.id,
             uid,
             href,
-            card: asServed(whole.get(uid) ?? '{}', card),
+            card: asServed(whole.get(uid) ?? JSON.stringify(card), card),
             deviceUid: null,
           })),
         )
@@ -41,6 +35,29 @@ export async function rememberServed(
         .execute();
     }
   });
+}
+
+/** The hub's cards as they were when the device was shown them: another change may have come since. */
+async function cardsThen(store: HubDb, served: readonly SeenCard[]): Promise<ReadonlyMap<string, string>> {
+  const bySeq = new Map<number, string[]>();
+  for (const { uid, seq } of served) bySeq.set(seq, [...(bySeq.get(seq) ?? []), uid]);
+  const whole = new Map<string, string>();
+  for (const [seq, uids] of bySeq) {
+    const rows = await store
+      .selectFrom('changes')
+      .select(['uid', 'after'])
+      .where('seq', 'in', (query) =>
+        query
+          .selectFrom('changes')
+          .select(({ fn }) => fn.max('seq').as('last'))
+          .where('uid', 'in', uids)
+          .where('seq', '<=', seq)
+          .groupBy('uid'),
+      )
+      .execute();
+    for (const { uid, after } of rows) if (after !== null) whole.set(uid, after);
+  }
+  return whole;
 }
 
 /** The hub's card; of a list with the members it was served with. */

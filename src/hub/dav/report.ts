@@ -1,4 +1,6 @@
-import { childOf, childrenOf, type XmlElement } from '@/core/base';
+import { createHash } from 'node:crypto';
+
+import { childOf, childrenOf, inBatches, type XmlElement } from '@/core/base';
 import { changedSince, toCard } from '@/hub/store';
 import {
   type DeviceView,
@@ -8,14 +10,15 @@ import {
   listsOf,
   membersOf,
   type SeenCard,
-  seqOf,
+  stateOf,
+  syncTokenOf,
 } from '@/hub/sync';
 
 import { readDataRequest } from './addressData';
 import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource } from './davRequest';
-import { multistatus, responseOf, statusOf } from './multistatus';
-import { bookPath, card as carddav, dav } from './names';
+import { multistatus, multistatusInPieces, responseOf, statusOf } from './multistatus';
+import { bookPath, card as carddav, dav, MAX_FOUND, MAX_TOLD, MAX_TOLD_WHOLE } from './names';
 import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
@@ -68,27 +71,46 @@ function responseFor({ request, view, wish, names, isDirectory }: ReportContext,
   return responseOf({ request, view, wish, seen, resource }, names);
 }
 
-/** The answers for cards, remembered as served where they are complete. */
-async function serve(context: ReportContext, seen: readonly SeenCard[]): Promise<Xml[]> {
-  if (!context.wish) return seen.map((one) => responseFor(context, one));
-  if (!context.isDirectory) await rememberServed(context.request, seen);
-  return (await trimForDevice(context.request, seen)).map((one) => responseFor(context, one));
+/** Cards in one piece of an answer: others are answered between two. */
+const PIECE = 50;
+
+/** The answers for cards, made piece by piece while they are sent, and remembered as served where they are complete. */
+async function* serve(context: ReportContext, seen: readonly SeenCard[]): AsyncGenerator<Xml[]> {
+  for (const piece of inBatches(seen, PIECE)) {
+    await breathe();
+    if (!context.wish) {
+      yield piece.map((one) => responseFor(context, one));
+      continue;
+    }
+    if (!context.isDirectory) await rememberServed(context.request, piece);
+    yield (await trimForDevice(context.request, piece)).map((one) => responseFor(context, one));
+  }
 }
 
-/** RFC 6352 §8.7. */
-async function multiget(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
+/** Lets everything else have its turn. */
+const breathe = () => new Promise<void>((resolve) => setImmediate(resolve));
+
+/** Pieces with others behind them. */
+async function* followedBy(pieces: AsyncIterable<Xml[]>, ...rest: readonly Xml[][]): AsyncGenerator<Xml[]> {
+  yield* pieces;
+  yield* rest;
+}
+
+/** RFC 6352 §8.7. A card that is named again is answered once. */
+function multiget(context: ReportContext, body: XmlElement): DavAnswer {
   const { view } = context;
-  const paths = childrenOf(body, dav('href')).map((one) => one.text.trim());
-  const found = paths.map((path) => view.byHref.get(hrefIn(path, pathIn(context)) ?? ''));
-  const served = await serve(
-    context,
-    found.flatMap((seen) => seen ?? []),
-  );
-  // In the requested order.
-  const responses = paths.map((path, i) =>
-    found[i] ? (served.shift() ?? statusOf(path, '404 Not Found')) : statusOf(path, '404 Not Found'),
-  );
-  return { ...multistatus(responses), served: context.wish ? found.filter(Boolean).length : 0 };
+  const found = new Map<string, SeenCard>();
+  const missing: Xml[] = [];
+  for (const path of new Set(childrenOf(body, dav('href')).map((one) => one.text.trim()))) {
+    const seen = view.byHref.get(hrefIn(path, pathIn(context)) ?? '');
+    if (seen) found.set(seen.uid, seen);
+    else missing.push(statusOf(path, '404 Not Found'));
+  }
+  const seen = [...found.values()];
+  return {
+    ...multistatusInPieces(followedBy(serve(context, seen), missing)),
+    served: context.wish ? seen.length : 0,
+  };
 }
 
 /** The last part of a card's address, which may be a whole URL; undefined for the address of something else. */
@@ -105,45 +127,87 @@ function hrefIn(path: string, base: string): string | undefined {
 /** RFC 6352 §8.6. */
 async function query(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
   const filter = readFilter(childOf(body, carddav('filter')));
-  const limit = Number(childOf(childOf(body, carddav('limit')), carddav('nresults'))?.text ?? Infinity);
+  const limit = Math.min(MAX_FOUND, limitIn(body, carddav));
   const found: SeenCard[] = [];
-  let isCut = false;
-  for (const seen of context.view.byUid.values()) {
-    if (!matchesFilter(seen.card, filter)) continue;
-    isCut = found.length >= limit;
-    if (isCut) break;
-    found.push(seen);
+  for (const piece of inBatches([...context.view.byUid.values()], PIECE)) {
+    await breathe();
+    found.push(...piece.filter(({ card }) => matchesFilter(card, filter)));
+    if (found.length > limit) break;
   }
-  const rest = isCut
-    ? [
-        statusOf(pathIn(context), '507 Insufficient Storage', [
-          element(dav('error'), element(dav('number-of-matches-within-limits'))),
-        ]),
-      ]
-    : [];
+  const rest = found.length > limit ? [isCut(context)] : [];
+  const told = found.slice(0, limit);
   return {
-    ...multistatus([...(await serve(context, found)), ...rest]),
-    served: context.wish ? found.length : 0,
+    ...multistatusInPieces(followedBy(serve(context, told), rest)),
+    served: context.wish ? told.length : 0,
   };
 }
 
-/** RFC 6578 §3: what was added, changed or removed since a token; without one, everything. */
+/** How many members a client wants at most (RFC 6352 §10.6, RFC 6578 §6.4); without end where it doesn't say. */
+function limitIn(body: XmlElement, name: (local: string) => string): number {
+  const said = childOf(childOf(body, name('limit')), name('nresults'))?.text.trim() ?? '';
+  return /^\d{1,9}$/.test(said) ? Number(said) : Infinity;
+}
+
+/** There is more than has been told. */
+function isCut(context: ReportContext): Xml {
+  return statusOf(pathIn(context), '507 Insufficient Storage', [
+    element(dav('error'), element(dav('number-of-matches-within-limits'))),
+  ]);
+}
+
+/** RFC 6578 §3: what was added, changed or removed since a token; without one, everything. Much is told in parts (§3.6). */
 async function syncCollection(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
   const { request, view } = context;
   const { device, db } = request;
   const token = childOf(body, dav('sync-token'))?.text.trim() ?? '';
-  const done = [element(dav('sync-token'), text(view.token))];
-  if (token === '') {
-    const all = [...view.byUid.values()];
-    if (!context.isDirectory) await endAliases(request);
-    const whole = multistatus(await serve(context, all), done);
-    return { ...whole, served: context.wish ? all.length : 0 };
-  }
-  if (token === view.token) return multistatus([], done);
-  if (context.isDirectory) return syncDirectory(context, token, done);
-  const since = seqOf(token);
-  if (since === undefined || since > view.seq || since < device.since)
+  const limit = Math.min(context.wish ? MAX_TOLD_WHOLE : MAX_TOLD, limitIn(body, dav));
+  if (token === view.token) return multistatus([], [tokenElement(token)]);
+  if (context.isDirectory) return syncDirectory(context, token);
+  // What others do from here on is told the next time.
+  const now = view.seq;
+  const from = token === '' ? undefined : stateOf(db, token);
+  if (token !== '' && (!from || from.seq > now || from.seq < device.since))
     throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
+  const part = from?.part;
+  const since = part ? part.since : (from?.seq ?? 0);
+  const told = part || !from ? (from?.seq ?? now) : now;
+  const here = new Map<string, SeenCard>();
+  const gone = new Set<string>();
+  const isWhole = !from || (part !== undefined && since === 0);
+  if (isWhole) for (const [uid, seen] of view.byUid) here.set(uid, seen);
+  else await tellChanges(context, since, { here, gone });
+  await endAliases(request);
+  const inOrder = [...here]
+    .map(([uid, seen]) => ({ seen, at: orderOf(uid) }))
+    .filter(({ at }) => part === undefined || at > part.after)
+    .sort((a, b) => (a.at < b.at ? -1 : 1));
+  const some = inOrder.slice(0, limit);
+  const isMore = inOrder.length > some.length;
+  const after = some.at(-1)?.at ?? part?.after ?? '0';
+  const next = syncTokenOf(db, isMore ? { seq: told, part: { since, after } } : { seq: told });
+  // What is gone is told at once: it is short.
+  return answerSync(context, { here: some.map(({ seen }) => seen), gone: part ? [] : gone, next, isMore });
+}
+
+/** The order in which members are told, which no change of them moves. */
+function orderOf(uid: string): string {
+  return createHash('sha256').update(uid).digest('hex').slice(0, 24);
+}
+
+function tokenElement(token: string): Xml {
+  return element(dav('sync-token'), text(token));
+}
+
+interface Told {
+  readonly here: Map<string, SeenCard>;
+  /** Addresses. */
+  readonly gone: Set<string>;
+}
+
+/** What a device is told of the changes since one. */
+async function tellChanges(context: ReportContext, since: number, { here, gone }: Told): Promise<void> {
+  const { request, view } = context;
+  const { device, db } = request;
   const changed = [...(await changedSince(db, since)).keys()];
   const memory = await db
     .selectFrom('memory')
@@ -160,19 +224,17 @@ async function syncCollection(context: ReportContext, body: XmlElement): Promise
     ...groups,
     ...(isList ? [...view.byUid.keys(), ...hrefs.keys()] : []),
   ]);
-  const here = [...concerned].flatMap((uid) => view.byUid.get(uid) ?? []);
+  for (const uid of concerned) {
+    const seen = view.byUid.get(uid);
+    if (seen) here.set(uid, seen);
+  }
   // Only what the device has been told of is told to be gone: the address of any other card is none of its business.
-  const told = await seenBefore(
-    context,
-    since,
-    [...concerned].filter((uid) => !view.byUid.has(uid) && !hrefs.has(uid)),
-  );
-  const gone = new Set(
-    [...concerned].flatMap((uid) => {
-      if (view.byUid.has(uid)) return [];
-      return hrefs.get(uid) ?? (told.has(uid) ? hrefFor(uid) : []);
-    }),
-  );
+  const unknown = [...concerned].filter((uid) => !view.byUid.has(uid) && !hrefs.has(uid));
+  const told = await seenBefore(context, since, unknown);
+  for (const uid of concerned) {
+    const href = hrefs.get(uid) ?? (told.has(uid) ? hrefFor(uid) : undefined);
+    if (!view.byUid.has(uid) && href !== undefined) gone.add(href);
+  }
   const joined = await db
     .selectFrom('gone')
     .select('href')
@@ -180,8 +242,6 @@ async function syncCollection(context: ReportContext, body: XmlElement): Promise
     .where('seq', '>', since)
     .execute();
   for (const { href } of joined) if (!view.byHref.has(href)) gone.add(href);
-  await endAliases(request);
-  return answerSync(context, { here, gone, done });
 }
 
 /** Which of some cards the passport let through at a change: their addresses may be known without their contents. */
@@ -211,28 +271,35 @@ async function seenBefore(
   return new Set(seen.map(({ uid }) => uid));
 }
 
-async function answerSync(
-  context: ReportContext,
-  {
-    here,
-    gone,
-    done,
-  }: { readonly here: readonly SeenCard[]; readonly gone: Iterable<string>; readonly done: Xml[] },
-): Promise<DavAnswer> {
-  const base = pathIn(context);
-  const left = [...gone].map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found'));
-  const answer = multistatus([...(await serve(context, here)), ...left], done);
-  return { ...answer, served: context.wish ? here.length : 0 };
+interface SyncAnswer {
+  readonly here: readonly SeenCard[];
+  /** Addresses. */
+  readonly gone: Iterable<string>;
+  /** The token from which the next sync goes on. */
+  readonly next: string;
+  readonly isMore: boolean;
 }
 
-async function syncDirectory(context: ReportContext, token: string, done: Xml[]): Promise<DavAnswer> {
+function answerSync(context: ReportContext, { here, gone, next, isMore }: SyncAnswer): DavAnswer {
+  const base = pathIn(context);
+  const left = [...gone].map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found'));
+  const rest = [...left, ...(isMore ? [isCut(context)] : []), tokenElement(next)];
+  return {
+    ...multistatusInPieces(followedBy(serve(context, here), rest)),
+    served: context.wish ? here.length : 0,
+  };
+}
+
+async function syncDirectory(context: ReportContext, token: string): Promise<DavAnswer> {
   const { request, view } = context;
+  if (token === '')
+    return answerSync(context, { here: [...view.byUid.values()], gone: [], next: view.token, isMore: false });
   const today = request.now.slice(0, 10);
   const changed = await directoryChanges(request.db, { token, seq: view.seq, today });
   if (!changed) throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
   const here = [...changed].flatMap((uid) => view.byUid.get(uid) ?? []);
   const gone = [...changed].flatMap((uid) => (view.byUid.has(uid) ? [] : hrefFor(uid)));
-  return answerSync(context, { here, gone, done });
+  return answerSync(context, { here, gone, next: view.token, isMore: false });
 }
 
 function pathIn({ request, isDirectory }: ReportContext): string {

@@ -39,11 +39,25 @@ export function element(
 
 /** A whole document. */
 export function xmlDocument(name: string, content: readonly Xml[]): string {
-  const namespaces = Object.fromEntries(
-    Object.entries(NAMESPACES).map(([uri, prefix]) => [`xmlns:${prefix}`, uri]),
-  );
-  return `<?xml version="1.0" encoding="utf-8"?>\n${element(name, content, namespaces)}\n`;
+  return `${HEAD}${element(name, content, NAMESPACE_ATTRIBUTES)}\n`;
 }
+
+/** A whole document whose content comes in pieces. */
+export async function* xmlInPieces(
+  name: string,
+  content: AsyncIterable<readonly Xml[]>,
+): AsyncGenerator<string, void, undefined> {
+  const [begin = '', end = ''] = `${element(name, INSIDE, NAMESPACE_ATTRIBUTES)}\n`.split(INSIDE);
+  yield HEAD + begin;
+  for await (const piece of content) yield piece.join('');
+  yield end;
+}
+
+const INSIDE = text('inside');
+const HEAD = '<?xml version="1.0" encoding="utf-8"?>\n';
+const NAMESPACE_ATTRIBUTES = Object.fromEntries(
+  Object.entries(NAMESPACES).map(([uri, prefix]) => [`xmlns:${prefix}`, uri]),
+);
 
 function attribute(value: string): string {
   return text(value).replaceAll('"', '&quot;');

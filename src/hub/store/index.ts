@@ -3,9 +3,11 @@
  */
 export { allCards, changedSince, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
 export { notifyOfChange, onChange } from './changeEvents';
+export { epochOf, type Heads, headsOf, sharedWith } from './epochs';
+export { holdStore } from './holdStore';
 export { lastMail } from './lastMail';
 export { findMemory } from './memory';
-export { backUpStore, inTransaction, openStore } from './openStore';
+export { backUpStore, inTransaction, isReady, openStore } from './openStore';
 export type {
   AccountsTable,
   BrowsersTable,
@@ -20,4 +22,5 @@ export type {
 export { seal, unseal } from './seal';
 export { SEED_SAYS, seedDemo } from './seedDemo';
 export { noteToSettle } from './settle';
+export { StoreFault } from './storeFault';
 export { keepApart } from './whoseStore';

@@ -4,9 +4,11 @@ import { join } from 'node:path';
 import { LibsqlDialect } from '@libsql/kysely-libsql';
 import { Kysely, sql } from 'kysely';
 
+import { openEpochs } from './epochs';
 import { migrate } from './migrations';
 import type { HubDb, HubTables } from './schema';
 import { keepKey } from './seal';
+import { inWords } from './storeFault';
 
 /** Nobody else on the machine reads what the hub keeps. */
 const OWNER_ONLY = 0o700;
@@ -32,6 +34,7 @@ export async function openStore(folder: string): Promise<HubDb> {
   const [db, writer] = [await connect(folder), await connect(folder)];
   keepKey(db, folder);
   writers.set(db, writer);
+  await openEpochs(db);
   const destroy = db.destroy.bind(db);
   return Object.assign(db, {
     destroy: () => Promise.all([destroy(), writer.destroy()]).then(() => undefined),
@@ -51,23 +54,50 @@ let turn: Promise<unknown> = Promise.resolve();
 /**
  * Runs writes in one transaction at a time: SQLite has one writer. Begun and ended by statements on a lasting
  * connection: the library's own transactions each leave a connection open.
+ *
+ * @throws StoreFault where the disk or somebody else at the store is in the way
  */
 export function inTransaction<T>(db: HubDb, work: (db: HubDb) => Promise<T>): Promise<T> {
-  const done = turn.then(() => transact(writers.get(db) ?? db, work));
+  const done = turn.then(() => transact(writerOf(db), work));
   turn = done.catch(() => undefined);
   return done;
 }
 
+/** The connection that writes. */
+export function writerOf(db: HubDb): HubDb {
+  return writers.get(db) ?? db;
+}
+
 async function transact<T>(writer: HubDb, work: (db: HubDb) => Promise<T>): Promise<T> {
-  await sql`begin immediate`.execute(writer);
   try {
+    await sql`begin immediate`.execute(writer);
     const value = await work(writer);
     await sql`commit`.execute(writer);
     return value;
   } catch (error) {
     await sql`rollback`.execute(writer).catch(() => undefined);
-    throw error;
+    throw inWords(error);
   }
+}
+
+/** How long the store may take to say that it can be read and written, in milliseconds. */
+const READY_MS = 5000;
+
+/** Whether the store can be read and written. */
+export async function isReady(db: HubDb): Promise<boolean> {
+  let late: ReturnType<typeof setTimeout> | undefined;
+  const tooLate = new Promise<false>((resolve) => (late = setTimeout(() => resolve(false), READY_MS)));
+  const works = inTransaction(db, (store) =>
+    store
+      .insertInto('about')
+      .values({ name: 'ready', value: '' })
+      .onConflict((conflict) => conflict.column('name').doUpdateSet({ value: '' }))
+      .execute(),
+  ).then(
+    () => true,
+    () => false,
+  );
+  return Promise.race([works, tooLate]).finally(() => clearTimeout(late));
 }
 
 /** Copies the store in its current state to another file, while it is in use. */

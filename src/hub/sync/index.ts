@@ -41,5 +41,5 @@ export {
 } from './passports/passports';
 export { pendingFor } from './passports/pendingFor';
 export { previewSync } from './passports/previewSync';
-export { seqOf } from './passports/syncToken';
+export { stateOf, type SyncState, syncTokenOf } from './passports/syncToken';
 export { undoSync } from './passports/undoSync';

@@ -1,6 +1,7 @@
 /** Answers of the hub that a reader may see. */
 export const texts = {
   thereIsNothingHere: 'there is nothing here',
+  hubCouldNotAnswer: 'the hub could not answer this',
   thisIsNoCalendar: 'this is no calendar, or no address of one',
   thereAreCalendarsAlready: (most: number) => `there are ${most} calendars already`,
   thereIsNoSuch: 'there is no such calendar',

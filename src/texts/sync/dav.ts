@@ -19,4 +19,9 @@ export const texts = {
   putOnto: (name: string) => `Put onto ${name}`,
   thereIsNoSuch: 'there is no such card',
   deleted: (name: string) => `Deleted ${name}`,
+  serverLeadsTo: (origin: string) =>
+    `the server leads to ${origin}; where that is right, connect it under that address`,
+  serverLeadsInCircles: 'the server leads on and on',
+  serverIsSilent: (host: string) => `${host} doesn’t answer`,
+  serverSaysTooMuch: 'the server says more than can be taken at once',
 };

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 
-import type { Card } from '@/core/card';
+import type { Sharp } from 'sharp';
 
-import type { Pixels } from './decodePicture';
+import type { Card } from '@/core/card';
 
 /** JPEG quality, 0 to 100: enough for a face on a small screen. */
 const QUALITY = 80;
@@ -18,30 +18,30 @@ const kept = new Map<string, Promise<string>>();
  * @param side - the longer side at most, in pixels
  */
 export function cutPicture(uri: string, side: number): Promise<string> {
-  const key = `${side} ${createHash('sha256').update(uri).digest('base64')}`;
-  const known = kept.get(key);
-  if (known) return known;
-  const cut = cutNow(uri, side);
-  kept.set(key, cut);
-  const [oldest] = kept.keys();
-  if (kept.size > KEPT && oldest !== undefined) kept.delete(oldest);
-  return cut;
+  return keptIn(kept, `${side} ${hashOf(uri)}`, () => cutNow(uri, side));
 }
 
 async function cutNow(uri: string, side: number): Promise<string> {
-  const picture = await readPicture(uri);
-  if (!picture || Math.max(picture.width, picture.height) <= side) return uri;
-  picture.scaleToFit({ w: side, h: side });
-  const octets = await picture.getBuffer('image/jpeg', { quality: QUALITY });
-  return `data:image/jpeg;base64,${octets.toString('base64')}`;
+  const octets = await withOctets(uri, async (picture) => {
+    const { width, height } = await picture.metadata();
+    if (Math.max(width, height) <= side) return undefined;
+    // Upright, as the note on how the camera was held isn't kept.
+    return picture
+      .autoOrient()
+      .resize({ width: side, height: side, fit: 'inside' })
+      .flatten({ background: '#ffffff' })
+      .jpeg({ quality: QUALITY })
+      .toBuffer();
+  });
+  return octets ? `data:image/jpeg;base64,${octets.toString('base64')}` : uri;
 }
 
-/** Decodes a picture; undefined for one without pixels or in an unknown format. The decoder is loaded on first use. */
-async function readPicture(uri: string): Promise<Pixels | undefined> {
-  const [, type, data] = /^data:image\/(jpeg|png);base64,(.*)$/s.exec(uri) ?? [];
-  if ((type !== 'jpeg' && type !== 'png') || data === undefined) return undefined;
-  const { decodePicture } = await import('./decodePicture');
-  return decodePicture(type, Buffer.from(data, 'base64'));
+/** Works on a picture that has pixels; undefined for one without, in an unknown format or damaged. The decoder is loaded on first use. */
+async function withOctets<T>(uri: string, work: (picture: Sharp) => Promise<T>): Promise<T | undefined> {
+  const data = /^data:image\/(?:jpeg|png|webp|gif);base64,(.*)$/s.exec(uri)?.[1];
+  if (data === undefined) return undefined;
+  const { withPicture } = await import('./decodePicture');
+  return withPicture(Buffer.from(data, 'base64'), work);
 }
 
 /** A card with its photos resized. @param side - in pixels; null for as they are */
@@ -66,28 +66,55 @@ const NEAR = 10;
 /** Whether two pictures show the same, in whatever size and encoding. */
 export async function isSamePicture(a: string, b: string): Promise<boolean> {
   if (a === b) return true;
-  const [first, second] = [await readPicture(a), await readPicture(b)];
+  const [first, second] = await Promise.all([looksOf(a), looksOf(b)]);
   if (!first || !second) return false;
-  const shapes = [first, second].map(({ width, height }) => width / height);
   // With another crop it is another picture.
-  if (Math.abs(Math.log((shapes[0] ?? 1) / (shapes[1] ?? 1))) > 0.05) return false;
-  const [one, other] = [squaresOf(first), squaresOf(second)];
-  const apart = one.reduce((sum, value, i) => sum + Math.abs(value - (other[i] ?? 0)), 0);
-  return apart / one.length <= NEAR;
+  if (Math.abs(Math.log(first.shape / second.shape)) > 0.05) return false;
+  const apart = first.squares.reduce((sum, value, i) => sum + Math.abs(value - (second.squares[i] ?? 0)), 0);
+  return apart / first.squares.length <= NEAR;
 }
 
-/** The mean red, green and blue of each square. */
-function squaresOf({ width, height, bitmap: { data } }: Pixels): number[] {
-  const sums = new Array<number>(GRID * GRID * 3).fill(0);
-  const counts = new Array<number>(GRID * GRID).fill(0);
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1) {
-      const square = Math.floor((y * GRID) / height) * GRID + Math.floor((x * GRID) / width);
-      const at = (y * width + x) * 4;
-      counts[square] = (counts[square] ?? 0) + 1;
-      for (let c = 0; c < 3; c += 1) sums[square * 3 + c] = (sums[square * 3 + c] ?? 0) + (data[at + c] ?? 0);
-    }
-  return sums.map((sum, i) => sum / Math.max(1, counts[Math.floor(i / 3)] ?? 1));
+/** What a picture is compared by. */
+interface Looks {
+  /** Width by height. */
+  readonly shape: number;
+  /** The mean red, green and blue of each square. */
+  readonly squares: readonly number[];
+}
+
+const looks = new Map<string, Promise<Looks | undefined>>();
+
+/** Kept, as a device that changes a number sends the same picture along. */
+function looksOf(uri: string): Promise<Looks | undefined> {
+  return keptIn(looks, hashOf(uri), () =>
+    withOctets(uri, async (picture) => {
+      const { data, info } = await picture
+        .autoOrient()
+        .removeAlpha()
+        .toColourspace('srgb')
+        .resize({ width: GRID, height: GRID, fit: 'fill' })
+        .raw()
+        .toBuffer({ resolveWithObject: true });
+      const { width, height, orientation = 1 } = await picture.metadata();
+      // From 5 on it lies on its side (Exif 2.3, Orientation).
+      const shape = orientation < 5 ? width / height : height / width;
+      return { shape, squares: [...data].filter((_, i) => i % info.channels < 3) };
+    }),
+  );
+}
+
+function hashOf(uri: string): string {
+  return createHash('sha256').update(uri).digest('base64');
+}
+
+function keptIn<T>(among: Map<string, Promise<T>>, key: string, make: () => Promise<T>): Promise<T> {
+  const known = among.get(key);
+  if (known) return known;
+  const made = make();
+  among.set(key, made);
+  const [oldest] = among.keys();
+  if (among.size > KEPT && oldest !== undefined) among.delete(oldest);
+  return made;
 }
 
 /** Replaces pictures that a device sent by those it was served, where they show the same. */

@@ -1,27 +1,39 @@
-import { createJimp } from '@jimp/core';
-import jpeg from '@jimp/js-jpeg';
-import png from '@jimp/js-png';
-import { methods as resizing } from '@jimp/plugin-resize';
+import sharp, { type Sharp } from 'sharp';
 
-const CODECS = { jpeg: jpeg(), png: png() } as const;
-const Picture = createJimp({ plugins: [resizing], formats: [jpeg, png] });
-/** A picture with its pixels. */
-export type Pixels = InstanceType<typeof Picture>;
-
-/** The most pixels decoded: a small file may claim to hold far more than fits into memory. */
+/** The most pixels decoded: a small file may claim to hold far more than fits into memory. Checked before any is. */
 const MAX_PIXELS = 50_000_000;
+/** How long one picture may take, in seconds. */
+const MAX_S = 10;
+/** Pictures worked on at once, each on a thread beside the one that answers. */
+const AT_ONCE = 2;
 
-/** Decodes a picture; undefined where it is damaged or claims to be too large. */
-export async function decodePicture(type: keyof typeof CODECS, octets: Buffer): Promise<Pixels | undefined> {
-  if (type === 'png' && pixelsOfPng(octets) > MAX_PIXELS) return undefined;
+// One thread a picture, and nothing kept of it: the hub is small.
+sharp.concurrency(1);
+sharp.cache(false);
+
+let free = AT_ONCE;
+const waiting: (() => void)[] = [];
+
+/**
+ * Works on a picture beside everything else.
+ *
+ * @returns undefined where it is damaged, too large or takes too long
+ */
+export async function withPicture<T>(
+  octets: Buffer,
+  work: (picture: Sharp) => Promise<T>,
+): Promise<T | undefined> {
+  if (free === 0) await new Promise<void>((go) => waiting.push(go));
+  else free -= 1;
   try {
-    return Picture.fromBitmap(await CODECS[type].decode(octets));
+    return await work(
+      sharp(octets, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).timeout({ seconds: MAX_S }),
+    );
   } catch {
     return undefined;
+  } finally {
+    const next = waiting.shift();
+    if (next) next();
+    else free += 1;
   }
-}
-
-/** Width times height from a PNG header (ISO/IEC 15948 §11.2.2). The JPEG decoder has such a limit itself. */
-function pixelsOfPng(octets: Buffer): number {
-  return octets.length < 24 ? 0 : octets.readUInt32BE(16) * octets.readUInt32BE(20);
 }

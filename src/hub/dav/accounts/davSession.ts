@@ -7,6 +7,8 @@ import {
   updateObject,
 } from 'tsdav';
 
+import { pinnedFetch } from './pinnedFetch';
+
 /** Where a client signs in. */
 export interface DavAccount {
   /** The host's address, from which the cards are found by discovery. */
@@ -14,11 +16,15 @@ export interface DavAccount {
   readonly user: string;
   readonly password: string;
   readonly version: '3.0' | '4.0';
+  /** How long the server may take for one answer, in milliseconds. */
+  readonly answerMs?: number;
 }
 
 /** Cards added, changed and deleted. */
 export interface DavNews {
   readonly syncToken: string;
+  /** Whether it is all that is there: whatever isn't named is gone. */
+  readonly isWhole: boolean;
   readonly changed: readonly { readonly href: string; readonly etag: string; readonly text: string }[];
   readonly gone: readonly string[];
 }
@@ -39,29 +45,48 @@ export interface DavSession {
 const AT_ONCE = 100;
 
 /** Signs in and finds the cards (RFC 6764, RFC 5397, RFC 6352 §7.1). @throws Error in words */
-export async function openDavSession({ base, user, password, version }: DavAccount): Promise<DavSession> {
+export async function openDavSession({
+  base,
+  user,
+  password,
+  version,
+  answerMs,
+}: DavAccount): Promise<DavSession> {
+  const pinned = pinnedFetch(base, answerMs);
   const client = await createDAVClient({
     serverUrl: base,
     credentials: { username: user, password },
     authMethod: 'Basic',
     defaultAccountType: 'carddav',
+    fetch: pinned,
   });
   const [book] = await client.fetchAddressBooks();
   if (!book) throw new Error('there are no cards to be found under that address');
   const headers = { Authorization: `Basic ${Buffer.from(`${user}:${password}`).toString('base64')}` };
   const at = (href: string) => new URL(encodeURIComponent(href), book.url).href;
   return {
-    news: (syncToken) => readNews({ url: book.url, headers, version }, syncToken),
+    news: (syncToken) => readNews({ url: book.url, headers, version, fetch: pinned }, syncToken),
     put: async (href, text, etag) => {
       const type = { 'content-type': 'text/vcard; charset=utf-8' };
       const condition: Record<string, string> =
         etag === undefined ? {} : etag === '' ? { 'If-None-Match': '*' } : { 'If-Match': etag };
-      const asked = { url: at(href), data: text, headers: { ...headers, ...type, ...condition } };
+      const asked = {
+        url: at(href),
+        data: text,
+        headers: { ...headers, ...type, ...condition },
+        fetch: pinned,
+      };
       return (await (etag === '' ? createObject(asked) : updateObject(asked))).status;
     },
     remove: async (href, etag) =>
-      (await deleteObject({ url: at(href), headers, ...(etag === undefined || etag === '' ? {} : { etag }) }))
-        .status,
+      (
+        await deleteObject({
+          url: at(href),
+          headers,
+          fetch: pinned,
+          ...(etag === undefined || etag === '' ? {} : { etag }),
+        })
+      ).status,
   };
 }
 
@@ -69,40 +94,79 @@ interface Place {
   readonly url: string;
   readonly headers: Record<string, string>;
   readonly version: string;
+  readonly fetch: typeof fetch;
 }
 
+/** Answers put together where a server tells its news in parts (RFC 6578 §3.6): enough for some hundred thousand cards. */
+const MAX_PARTS = 1000;
+
 async function readNews(place: Place, syncToken: string): Promise<DavNews> {
+  const gone = new Set<string>();
+  const there = new Map<string, string>();
+  let token = syncToken;
+  for (let part = 0; part < MAX_PARTS; part += 1) {
+    const said = await readPart(place, token);
+    // An expired token: start over.
+    if (!said) return readNews(place, '');
+    for (const path of said.gone) {
+      there.delete(lastPart(path));
+      gone.add(lastPart(path));
+    }
+    for (const path of said.there) {
+      there.set(lastPart(path), path);
+      gone.delete(lastPart(path));
+    }
+    const isOver = !said.isMore || said.token === token;
+    token = said.token;
+    if (isOver) break;
+  }
+  const paths = [...there.values()];
+  const changed: DavNews['changed'][number][] = [];
+  for (let i = 0; i < paths.length; i += AT_ONCE)
+    changed.push(...(await readCards(place, paths.slice(i, i + AT_ONCE))));
+  return { syncToken: token, isWhole: syncToken === '', changed, gone: [...gone] };
+}
+
+interface Part {
+  readonly token: string;
+  readonly there: readonly string[];
+  readonly gone: readonly string[];
+  readonly isMore: boolean;
+}
+
+/** @returns undefined for a token that isn't good any more */
+async function readPart(place: Place, syncToken: string): Promise<Part | undefined> {
   const responses = await syncCollection({
-    ...{ url: place.url, headers: place.headers, syncLevel: 1, syncToken },
+    ...{ url: place.url, headers: place.headers, fetch: place.fetch, syncLevel: 1, syncToken },
     props: { 'd:getetag': {} },
   });
   const [first] = responses;
-  // An expired token: start over.
-  if (first?.status === 403 && syncToken !== '') return readNews(place, '');
+  if (first?.status === 403 && syncToken !== '') return undefined;
   if (first && !first.href && !first.ok) throw new Error(`the server answered ${first.status}`);
   const token = tokenIn(first?.raw);
   if (token === undefined)
     throw new Error(`the server answered ${first?.status ?? 0} ${first?.statusText ?? ''}`);
-  const named = responses.flatMap(({ href, status, props }) =>
-    href === undefined ? [] : [{ path: href, status, etag: textOf(props?.['getetag']) }],
-  );
-  const gone = named.filter(({ status }) => status === 404).map(({ path }) => lastPart(path));
-  const there = named.filter(({ status }) => status !== 404);
-  const changed: DavNews['changed'][number][] = [];
-  for (let i = 0; i < there.length; i += AT_ONCE) {
-    const some = there.slice(i, i + AT_ONCE).map(({ path }) => path);
-    changed.push(...(await readCards(place, some)));
-  }
-  return { syncToken: token, changed, gone };
+  const named = responses.flatMap(({ href, status }) => (href === undefined ? [] : [{ href, status }]));
+  const paths = (is: (status: number) => boolean) =>
+    named.filter(({ status }) => is(status)).map(({ href }) => href);
+  return {
+    token,
+    there: paths((status) => status !== GONE && status !== CUT),
+    gone: paths((status) => status === GONE),
+    isMore: named.some(({ status }) => status === CUT),
+  };
 }
 
+/** Of a member that isn't there any more, and of a collection whose news are told in parts (RFC 6578 §3.5, §3.6). */
+const [GONE, CUT] = [404, 507];
+
 async function readCards(
-  { url, headers, version }: Place,
+  { url, headers, version, fetch: pinned }: Place,
   objectUrls: string[],
 ): Promise<DavNews['changed'][number][]> {
   const attributes = { 'content-type': 'text/vcard', version };
   const found = await addressBookMultiGet({
-    ...{ url, headers, objectUrls, depth: '1' },
+    ...{ url, headers, objectUrls, depth: '1', fetch: pinned },
     props: { 'd:getetag': {}, 'card:address-data': { _attributes: attributes } },
   });
   return found.flatMap(({ href, props }) => {

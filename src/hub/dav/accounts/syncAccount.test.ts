@@ -1,8 +1,11 @@
 /** @jest-environment node */
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import type { AddressInfo } from 'node:net';
+
 import type { Card } from '@/core/card';
 import type { AccountRequest } from '@/core/sync';
 import { allCards, findCard, type HubDb, lastSeq, putCard } from '@/hub/store';
-import { addDevice } from '@/hub/sync';
+import { addDevice, changePassport } from '@/hub/sync';
 import type { Credentials } from '@/hub/sync/passports/passports';
 import { startTestHub, TEST_NOW, type TestHub, testPerson } from '@/hub/testing';
 
@@ -131,4 +134,92 @@ test('a wrong password, a wrong address and a password without TLS are refused i
   await expect(add({ base: 'nonsense' })).rejects.toThrow('the address begins with https://');
   await expect(add({ base: 'http://cards.example' })).rejects.toThrow('without TLS');
   expect(await listAccounts(here)).toEqual([]);
+});
+
+test('a deletion that was missed while a token expired is found, and an edit of that card doesn’t fail for ever', async () => {
+  await put(here, ADA);
+  await put(here, BO);
+  await add();
+  await visit();
+  await put(there, undefined, BO.uid);
+  await put(there, undefined, ADA.uid);
+  // The token ends, as a server's may at any time.
+  await changePassport(there, 'The other hub', { notes: true });
+  await put(here, { ...ADA, phones: { p1: { number: '+442079460999' } } });
+  await visit();
+  await visit();
+  // Nobody has changed Bo here: the deletion counts. An edit beats a deletion.
+  expect([await names(here), await names(there)]).toEqual([['Ada Lowther'], ['Ada Lowther']]);
+  expect((await findCard(there, ADA.uid))?.phones?.['p1']?.number).toBe('+442079460999');
+  expect(await visit()).toEqual({ came: 0, went: 0 });
+});
+
+test('a tag that the server doesn’t have any more is asked for anew', async () => {
+  await put(here, ADA);
+  await add();
+  await visit();
+  // What was sent comes back once as news, with its tag.
+  await visit();
+  const [account] = await listAccounts(here);
+  const row = await here.selectFrom('memory').select('href').executeTakeFirstOrThrow();
+  await here
+    .updateTable('accounts')
+    .set({ etags: JSON.stringify({ [row.href]: '"gone"' }) })
+    .where('device', '=', account?.device ?? 0)
+    .execute();
+  await put(here, { ...ADA, phones: { p1: { number: '+442079460999' } } });
+  expect(await visit()).toMatchObject({ went: 0 });
+  expect(await visit()).toMatchObject({ went: 1 });
+  expect((await findCard(there, ADA.uid))?.phones?.['p1']?.number).toBe('+442079460999');
+});
+
+/** A server that answers as it is told, and keeps what it was asked. */
+async function startServer(answer: (request: IncomingMessage, response: ServerResponse) => void) {
+  const asked: { readonly url: string; readonly authorization: string | undefined }[] = [];
+  const one = createServer((request, response) => {
+    asked.push({ url: request.url ?? '', authorization: request.headers.authorization });
+    answer(request, response);
+  });
+  await new Promise<void>((resolve) => one.listen(0, '127.0.0.1', resolve));
+  const stop = async () => {
+    one.closeAllConnections();
+    await new Promise((resolve) => one.close(resolve));
+  };
+  return { asked, stop, base: `http://127.0.0.1:${(one.address() as AddressInfo).port}` };
+}
+
+test('a password goes to no other server than the one it was typed for, wherever that leads', async () => {
+  const other = await startServer((_, response) => response.writeHead(404).end());
+  const ways: ((response: ServerResponse) => void)[] = [
+    (response) => response.writeHead(301, { Location: `${other.base}/dav/` }).end(),
+    (response) =>
+      response.writeHead(308, { Location: `${other.base.replace('127.0.0.1', 'localhost')}/` }).end(),
+    (response) =>
+      response
+        .writeHead(207, { 'Content-Type': 'application/xml' })
+        .end(
+          `<multistatus xmlns="DAV:"><response><href>/</href><propstat><prop><current-user-principal><href>${other.base}/me/</href></current-user-principal></prop><status>HTTP/1.1 200 OK</status></propstat></response></multistatus>`,
+        ),
+  ];
+  for (const way of ways) {
+    const one = await startServer((_, response) => way(response));
+    await expect(add({ base: one.base })).rejects.toThrow(/the server leads to/);
+    await one.stop();
+  }
+  expect(other.asked).toEqual([]);
+  await other.stop();
+});
+
+test('a server that is silent ends a visit, in words', async () => {
+  const silent = await startServer(() => undefined);
+  await put(here, ADA);
+  await add();
+  await here.updateTable('accounts').set({ base: silent.base }).execute();
+  const [account] = await listAccounts(here);
+  if (!account) throw new Error('there is no account');
+  const context = { db: here, now: NOW, country: 'GB', answerMs: 300 };
+  await expect(syncAccount(context, account)).rejects.toThrow(/doesn’t answer/);
+  const [sync] = await here.selectFrom('syncs').select('fault').orderBy('id', 'desc').execute();
+  expect(sync?.fault).toMatch(/doesn’t answer/);
+  await silent.stop();
 });

@@ -19,6 +19,8 @@ export interface AccountContext {
   readonly now: string;
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country: string;
+  /** How long the server may take for one answer, in milliseconds. */
+  readonly answerMs?: number;
 }
 
 /** How many cards were received and sent. */
@@ -33,15 +35,33 @@ export interface AccountVisit {
  *
  * @throws Error in words where the server can't be reached or refuses
  */
-export async function syncAccount(context: AccountContext, account: Account): Promise<AccountVisit> {
+export function syncAccount(context: AccountContext, account: Account): Promise<AccountVisit> {
+  const { db } = context;
+  const visits = running.get(db) ?? new Map<number, Promise<AccountVisit>>();
+  running.set(db, visits);
+  const known = visits.get(account.device);
+  if (known) return known;
+  const visit = visitAccount(context, account).finally(() => visits.delete(account.device));
+  visits.set(account.device, visit);
+  return visit;
+}
+
+/** One visit of a server at a time. */
+const running = new WeakMap<HubDb, Map<number, Promise<AccountVisit>>>();
+
+async function visitAccount(context: AccountContext, account: Account): Promise<AccountVisit> {
   const { db, now } = context;
   const next = new Date(Date.parse(now) + account.everyMinutes * 60_000).toISOString();
   await change(db, account, { next });
   try {
     const { base, user } = account;
     const password = unseal(db, account.password);
-    const session = await openDavSession({ base, user, password, version: '3.0' });
-    const news = await session.news(account.syncToken);
+    const { answerMs } = context;
+    const session = await openDavSession({
+      ...{ base, user, password, version: '3.0' },
+      ...(answerMs === undefined ? {} : { answerMs }),
+    });
+    const news = withMissing(await session.news(account.syncToken), await hrefsAt(db, account));
     const etags = new Map(Object.entries(JSON.parse(account.etags) as Record<string, string>));
     for (const { href, etag } of news.changed) etags.set(href, etag);
     for (const href of news.gone) etags.delete(href);
@@ -49,12 +69,12 @@ export async function syncAccount(context: AccountContext, account: Account): Pr
     const sync = isNews ? await syncNow(db, account.passport, now) : undefined;
     const taken =
       account.passport.direction === 'out' ? noNews : await takeNews({ ...context, sync }, account, news);
-    const went =
+    const { went, isToReadAll } =
       account.passport.direction === 'in'
-        ? 0
+        ? { went: 0, isToReadAll: false }
         : await sendNews(context, account, { session, etags, joined: taken.joined });
     await change(db, account, {
-      syncToken: news.syncToken,
+      syncToken: isToReadAll ? '' : news.syncToken,
       etags: JSON.stringify(Object.fromEntries(etags)),
     });
     // A server doesn't sign in here: its passport records when it was visited.
@@ -69,6 +89,19 @@ export async function syncAccount(context: AccountContext, account: Account): Pr
     await noteVisit(db, account.passport, now, { came: 0, went: 0, fault });
     throw error;
   }
+}
+
+/** A whole listing says of all that isn't in it that it is gone: an expired token may have missed the deletion. */
+function withMissing(news: DavNews, hrefs: readonly string[]): DavNews {
+  if (!news.isWhole) return news;
+  const named = new Set(news.changed.map(({ href }) => href));
+  return { ...news, gone: [...news.gone, ...hrefs.filter((href) => !named.has(href))] };
+}
+
+/** The addresses at which the server is known to have something. */
+async function hrefsAt(db: HubDb, { device }: Account): Promise<string[]> {
+  const rows = await db.selectFrom('memory').select('href').where('device', '=', device).execute();
+  return rows.map(({ href }) => href);
 }
 
 interface Taken {
@@ -138,24 +171,34 @@ interface Sending {
   readonly joined: ReadonlySet<string>;
 }
 
+interface Sent {
+  readonly went: number;
+  /** Whether the server has something else somewhere than it has told. */
+  readonly isToReadAll: boolean;
+}
+
 async function sendNews(
   { db }: AccountContext,
   account: Account,
   { session, etags, joined }: Sending,
-): Promise<number> {
+): Promise<Sent> {
   const { passport, device } = account;
   const { added, changed, removed } = await pendingFor(db, passport);
   const view = await viewOf(db, passport);
   const again = [...joined].flatMap((uid) => view.byUid.get(uid) ?? []);
   const fresh = new Set(added);
-  let went = 0;
+  let [went, isToReadAll] = [0, false];
   for (const seen of new Set([...added, ...changed, ...again])) {
     const { href } = seen;
     const [cut = seen] = await trimForDevice({ device: passport }, [seen]);
     const text = writeData(cut.card, { version: '3.0', properties: undefined });
     const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
-    // Changed on the server in the meantime: it is merged with the next sync.
-    if (status === 412) continue;
+    // Changed or deleted on the server in the meantime: it is merged with the next sync, which reads all there is, as the
+    // change may be older than what the server tells news of.
+    if (status === 412) {
+      isToReadAll = true;
+      continue;
+    }
     if (status >= 300) throw new Error(`the server answered ${status} to a card`);
     etags.delete(href);
     await rememberServed({ db, device: passport }, [seen]);
@@ -163,7 +206,10 @@ async function sendNews(
   }
   for (const { uid, href } of removed) {
     const status = await session.remove(href, etags.get(href));
-    if (status === 412) continue;
+    if (status === 412) {
+      isToReadAll = true;
+      continue;
+    }
     if (status >= 300 && status !== 404) throw new Error(`the server answered ${status} to a deletion`);
     etags.delete(href);
     await inTransaction(db, (store) =>
@@ -171,7 +217,7 @@ async function sendNews(
     );
     went += 1;
   }
-  return went;
+  return { went, isToReadAll };
 }
 
 function change(

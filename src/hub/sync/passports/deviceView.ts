@@ -19,6 +19,8 @@ export interface SeenCard {
   /** Strong, with its quotes. */
   readonly etag: string;
   readonly card: Card;
+  /** The change up to which it is looked at: the book's card was then what this is made of. */
+  readonly seq: number;
 }
 
 /** What a device may see of the book at a moment. */
@@ -40,10 +42,13 @@ class KeptView implements DeviceView {
   readonly lists = new Map<string, Card>();
   private index: DuplicateIndex | undefined;
 
-  constructor(readonly stamp: string) {}
+  constructor(
+    private readonly db: HubDb,
+    readonly stamp: string,
+  ) {}
 
   get token(): string {
-    return syncTokenOf(this.seq);
+    return syncTokenOf(this.db, { seq: this.seq });
   }
 
   put(uid: string, seen: SeenCard | undefined): void {
@@ -133,7 +138,7 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
   if (known?.stamp === stamp && known.seq === seq) return known;
   const changed = known?.stamp === stamp ? await changedSince(db, known.seq) : undefined;
   const isWhole = !known || !changed || lists.some((list) => changed.has(list));
-  const view = isWhole ? new KeptView(stamp) : known;
+  const view = isWhole ? new KeptView(db, stamp) : known;
   const members = await membersOf(db, lists);
   const cards: Iterable<readonly [string, Card | undefined]> = isWhole
     ? (await allCards(db)).map((card) => [card.uid, card] as const)
@@ -145,13 +150,15 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
     const filled = card && isRuleList(card) ? await filledList(db, card) : card;
     const isSeen = filled !== undefined && isLetThrough(device, filled, members);
     if (filled?.kind === 'group' || view.lists.has(uid)) view.putList(uid, isSeen ? filled : undefined);
-    if (filled?.kind !== 'group') view.put(uid, isSeen ? seenAs(view, device, filled, hrefs) : undefined);
+    if (filled?.kind !== 'group')
+      view.put(uid, isSeen ? seenAs(view, device, { card: filled, seq }, hrefs) : undefined);
   }
   // A list names only those that the device may know of.
   for (const [uid, list] of view.lists) {
     const open = { ...list, members: visibleMembers(list, view) };
     const href = view.byUid.get(uid)?.href ?? hrefs.get(uid);
-    const seen = seenAs(view, device, open, href === undefined ? hrefs : new Map([[uid, href]]));
+    const known = href === undefined ? hrefs : new Map([[uid, href]]);
+    const seen = seenAs(view, device, { card: open, seq }, known);
     if (seen.etag !== view.byUid.get(uid)?.etag) view.put(uid, seen);
   }
   view.seq = seq;
@@ -161,7 +168,7 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
 
 /** A device that only sends sees what it has sent, as it did: nothing of the book goes to it. */
 async function ownView(db: HubDb, device: Device): Promise<DeviceView> {
-  const view = new KeptView('');
+  const view = new KeptView(db, '');
   view.seq = await lastSeq(db);
   const rows = await db
     .selectFrom('memory')
@@ -171,15 +178,20 @@ async function ownView(db: HubDb, device: Device): Promise<DeviceView> {
     .execute();
   for (const { uid, href, card: text } of rows) {
     const card = servedCard(toCard(text), device);
-    view.put(uid, { uid, href, etag: etagOf(card, device), card });
+    view.put(uid, { uid, href, etag: etagOf(card, device), card, seq: view.seq });
   }
   return view;
 }
 
-function seenAs(view: KeptView, device: Device, card: Card, hrefs: ReadonlyMap<string, string>): SeenCard {
+function seenAs(
+  view: KeptView,
+  device: Device,
+  { card, seq }: Pick<SeenCard, 'card' | 'seq'>,
+  hrefs: ReadonlyMap<string, string>,
+): SeenCard {
   const served = servedCard(card, device);
   return {
-    ...{ uid: card.uid, card: served, etag: etagOf(served, device) },
+    ...{ uid: card.uid, card: served, etag: etagOf(served, device), seq },
     href: freeHref(view, card.uid, hrefs.get(card.uid) ?? hrefFor(card.uid)),
   };
 }

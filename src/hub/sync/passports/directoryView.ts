@@ -38,7 +38,7 @@ export async function directoryView(
   if (known?.token === token) return known;
   // A device never edits the directory: it sees what a reader sees.
   const seen = (await entriesFor(db, 'reader', today)).map(({ card }): SeenCard => {
-    return { uid: card.uid, href: hrefFor(card.uid), etag: etagOf(card, device), card };
+    return { uid: card.uid, href: hrefFor(card.uid), etag: etagOf(card, device), card, seq };
   });
   const view: DeviceView = {
     ...{ seq, token },

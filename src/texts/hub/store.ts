@@ -1,0 +1,7 @@
+/** What the hub's store says where it can't work. */
+export const texts = {
+  diskIsFull: 'the disk of the hub is full; nothing was changed, make room and try again',
+  diskIsReadOnly: 'the hub can’t write to its disk; nothing was changed',
+  diskCantBeUsed: 'the hub can’t use its disk; nothing was changed',
+  storeIsBusy: 'the hub is busy; nothing was changed, try again in a moment',
+};
