@@ -113,7 +113,7 @@ function testHub(): Services['hub'] {
   const fail = () => Promise.reject(new HubFault('the hub can’t be reached', 0));
   return {
     ...{ pair: fail, demoCode: fail, newCode: fail, unpair: fail, push: fail, pull: fail, putMembers: fail },
-    ...{ putRecords: fail, records: fail },
+    ...{ putRecords: fail, records: fail, epoch: fail, known: fail },
     ...{ devices: fail, addDevice: fail, changeDevice: fail, removeDevice: fail, log: fail },
     ...{ ahead: fail, standIn: fail, addStandIn: fail, resetStandIn: fail, visit: fail, setOffline: fail },
     ...{

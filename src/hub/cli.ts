@@ -4,7 +4,15 @@ import { parseArgs } from 'node:util';
 import { errorMessage } from '@/core/base';
 import { shownAs } from '@/core/card';
 import { utcNow } from '@/hub/base';
-import { allCards, backUpStore, type HubDb, openStore } from '@/hub/store';
+import {
+  allCards,
+  BackupFault,
+  type HubDb,
+  letDevicesIn,
+  makeBackup,
+  openStore,
+  restoreBackup,
+} from '@/hub/store';
 import {
   addDevice,
   type Device,
@@ -16,27 +24,63 @@ import {
   removeDevice,
 } from '@/hub/sync';
 
+import { type Diagnosis, examine } from './doctor';
+import { readPassphrase } from './readPassphrase';
+
 const USAGE =
-  'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | pair | log | backup FILE';
+  'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | pair | log | backup FILE | restore FILE | resume | doctor';
 
 /** Unusable input: one line on stderr, exit 2. */
 class Unusable extends Error {}
 
-/** The hub's tool: devices and their passports, the log, a backup. */
+/** The hub's tool: devices and their passports, the log, backups, how the hub is. */
 async function main(argv: readonly string[]): Promise<void> {
   const { positionals, values } = readArgs(argv);
-  const db = await openStore(values.data ?? process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data'));
+  const folder = values.data ?? process.env['CORDIALIS_DATA'] ?? join(process.cwd(), 'data');
   const [verb, ...rest] = positionals;
+  // Before the store is opened, which would make one.
+  if (verb === 'restore' && rest[0] !== undefined) return print(await restore(rest[0], folder));
+  if (verb === 'doctor') return print(await doctor(folder));
+  const db = await openStore(folder);
   let result: unknown;
   if (verb === 'device') result = await device(db, rest, values);
   else if (verb === 'pair') result = { code: await makeCode(db, Date.now()), minutes: 10 };
   else if (verb === 'log') result = await log(db);
   else if (verb === 'backup' && rest[0] !== undefined) {
-    await backUpStore(db, rest[0]);
+    await makeBackup(db, rest[0], await readPassphrase(process.env, true));
     result = { backup: rest[0] };
+  } else if (verb === 'resume') {
+    await letDevicesIn(db);
+    result = { resumed: true };
   } else throw new Unusable(USAGE);
-  process.stdout.write(`${JSON.stringify(result)}\n`);
+  print(result);
   await db.destroy();
+}
+
+function print(result: unknown): void {
+  process.stdout.write(`${JSON.stringify(result)}\n`);
+}
+
+async function doctor(folder: string): Promise<Pick<Diagnosis, 'problems'>> {
+  const diagnosis = await diagnose(folder);
+  if (diagnosis.problems.length > 0) process.exitCode = 1;
+  return diagnosis;
+}
+
+async function diagnose(folder: string): Promise<Pick<Diagnosis, 'problems'>> {
+  try {
+    const db = await openStore(folder);
+    const found = await examine(db, folder, { nowMs: Date.now(), env: process.env });
+    await db.destroy();
+    return found;
+  } catch (error) {
+    return { problems: [`the store can’t be opened: ${errorMessage(error)}`] };
+  }
+}
+
+async function restore(path: string, folder: string): Promise<object> {
+  const passphrase = await readPassphrase(process.env, false);
+  return restoreBackup({ path, folder, utcNow: utcNow() }, passphrase);
 }
 
 interface Flags {
@@ -115,7 +159,8 @@ async function log(db: HubDb): Promise<unknown> {
 }
 
 main(process.argv.slice(2)).catch((error: unknown) => {
-  if (!(error instanceof Unusable)) throw error;
+  if (!(error instanceof Unusable || error instanceof RangeError || error instanceof BackupFault))
+    throw error;
   process.stderr.write(`${error.message}\n`);
   process.exitCode = 2;
 });

@@ -265,10 +265,10 @@ test('what the hub refuses stays queued with its reason, is not sent again as it
   Object.assign(one.services, {
     hub: {
       ...hub,
-      push: (token: string, push: Parameters<typeof hub.push>[1]) => {
+      push: (at: Parameters<typeof hub.push>[0], push: Parameters<typeof hub.push>[1]) => {
         pushes += 1;
         const isBad = push.changes.some(({ card }) => JSON.stringify(card).includes('bad'));
-        return isBad ? Promise.resolve({ [ADA.uid]: 'the card is too large' }) : hub.push(token, push);
+        return isBad ? Promise.resolve({ [ADA.uid]: 'the card is too large' }) : hub.push(at, push);
       },
     },
   });

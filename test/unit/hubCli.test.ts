@@ -1,6 +1,6 @@
 // The hub's tool as a person calls it: one JSON value on stdout, one line on stderr for bad input.
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -11,7 +11,7 @@ function hub(...args: string[]) {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
     [join(ROOT, 'scripts/hub.mjs'), ...args, '--data', data],
-    { cwd: ROOT, encoding: 'utf8' },
+    { cwd: ROOT, encoding: 'utf8', env: { ...process.env, CORDIALIS_PASSPHRASE: 'harbour lights at nine' } },
   );
   return { status, stderr, value: stdout === '' ? undefined : (JSON.parse(stdout) as unknown) };
 }
@@ -48,6 +48,38 @@ test('the log is told, a backup made, and what can’t be understood refused in 
   const copy = join(data, 'copy.db');
   expect(hub('backup', copy).value).toEqual({ backup: copy });
   expect(existsSync(copy)).toBe(true);
+  const again = hub('backup', copy);
+  expect([again.status, again.stderr.trim()]).toEqual([2, `there is a file at ${copy} already`]);
   const unknown = hub('device', 'dance', 'Phone');
   expect([unknown.status, unknown.stderr]).toEqual([2, expect.stringMatching(/^usage: hub device add NAME/)]);
+});
+
+test('a backup is restored, and what can’t be is refused in one line and changes nothing', () => {
+  const copy = join(data, 'whole.db');
+  hub('device', 'add', 'Before');
+  hub('backup', copy);
+  hub('device', 'add', 'After');
+  const noBackup = hub('restore', join(ROOT, 'package.json'));
+  expect([noBackup.status, noBackup.stderr.trim()]).toEqual([2, 'that is no backup of a hub']);
+  expect((hub('device', 'list').value as { name: string }[]).map(({ name }) => name)).toEqual([
+    'Before',
+    'After',
+  ]);
+  const { value } = hub('restore', copy);
+  expect(value).toEqual({ cards: 0, devicesWait: false, before: expect.stringContaining('before-restore-') });
+  expect((hub('device', 'list').value as { name: string }[]).map(({ name }) => name)).toEqual(['Before']);
+  expect(existsSync(join((value as { before: string }).before, 'hub.db'))).toBe(true);
+});
+
+test('the doctor says how the hub is, and ends with 1 where something is wrong', () => {
+  const { status, value } = hub('doctor');
+  expect([status, value]).toMatchObject([
+    0,
+    { problems: [], certificate: null, sizes: { cards: 0, devices: 1 } },
+  ]);
+  const store = join(data, 'hub.db');
+  writeFileSync(store, 'no store at all, but long enough to be looked at'.repeat(500));
+  for (const beside of ['-wal', '-shm']) rmSync(`${store}${beside}`, { force: true });
+  const broken = hub('doctor');
+  expect([broken.status, broken.value]).toEqual([1, { problems: [expect.stringMatching(/store can’t be opened/)] }]);
 });

@@ -5,7 +5,12 @@ import {
   credentialsSchema,
   devicesSchema,
   type DevicesStatus,
+  type EpochAnswer,
+  epochSchema,
+  type Heads,
   type HeldCardView,
+  type KnownAnswer,
+  knownSchema,
   type LogLine,
   logLineSchema,
   mailHeadSchema,
@@ -36,6 +41,12 @@ import {
 } from '@/core/sync';
 import { askHub, type HubQuestion, listenToHub } from '@/platform';
 
+/** By what a browser is known to the hub, and in which epoch of the hub's store its cursors are. */
+export interface HubAccess {
+  readonly token: string;
+  readonly epoch?: string | undefined;
+}
+
 /** What the book asks of the hub. Each throws HubFault. */
 export interface HubClient {
   pair(code: string, name: string): Promise<{ readonly token: string; readonly name: string }>;
@@ -44,11 +55,16 @@ export interface HubClient {
   /** A code by which another browser is paired. */
   newCode(token: string): Promise<string>;
   unpair(token: string, name?: string): Promise<void>;
-  push(token: string, push: Push): Promise<Readonly<Record<string, string>>>;
-  pull(token: string, since: number): Promise<Pull>;
+  /** HubFault 412, as of the next three, where the hub has been restored from a backup: its cursors are asked for anew. */
+  push(at: HubAccess, push: Push): Promise<Readonly<Record<string, string>>>;
+  pull(at: HubAccess, since: number): Promise<Pull>;
   /** Pushes talks and settings. @returns what the hub doesn't take, by id, with its reasons */
-  putRecords(token: string, push: RecordsPush): Promise<Readonly<Record<string, string>>>;
-  records(token: string, since: number): Promise<RecordsPull>;
+  putRecords(at: HubAccess, push: RecordsPush): Promise<Readonly<Record<string, string>>>;
+  records(at: HubAccess, since: number): Promise<RecordsPull>;
+  /** The hub's epoch, and up to where what a browser knows of its own has happened in it. */
+  epoch(at: HubAccess): Promise<EpochAnswer>;
+  /** Which cards and talks the hub had at two numbers. */
+  known(token: string, at: Heads): Promise<KnownAnswer>;
   putMembers(token: string, list: string, uids: readonly string[]): Promise<void>;
   devices(token: string): Promise<DevicesStatus>;
   addDevice(token: string, wish: PassportRequest): Promise<NewPassport>;
@@ -98,6 +114,10 @@ export type DeviceRequest = Partial<Omit<PassportRequest, 'name'>> & {
   readonly everyMinutes?: number;
 };
 
+function inEpoch(epoch: string | undefined): string {
+  return epoch === undefined ? '' : `epoch=${encodeURIComponent(epoch)}`;
+}
+
 const serverVisitSchema = z.object({ came: z.number(), went: z.number() });
 const codeSchema = z.object({ code: z.string() });
 const refusedSchema = z.object({ refused: z.record(z.string(), z.string()) });
@@ -118,15 +138,24 @@ export function makeHubClient(
     unpair: async (token, name) => {
       await ask({ method: 'DELETE', path: '/pair', token, body: name === undefined ? {} : { name } });
     },
-    push: async (token, push) =>
-      refusedSchema.parse(await ask({ method: 'POST', path: '/exchange/push', token, body: push })).refused,
-    pull: async (token, since) =>
-      pullSchema.parse(await ask({ path: `/exchange/pull?since=${since}`, token })),
-    putRecords: async (token, push) =>
-      refusedSchema.parse(await ask({ method: 'POST', path: '/exchange/records', token, body: push }))
-        .refused,
-    records: async (token, since) =>
-      recordsPullSchema.parse(await ask({ path: `/exchange/records?since=${since}`, token })),
+    push: async ({ token, epoch }, push) => {
+      const path = `/exchange/push?${inEpoch(epoch)}`;
+      return refusedSchema.parse(await ask({ method: 'POST', path, token, body: push })).refused;
+    },
+    pull: async ({ token, epoch }, since) =>
+      pullSchema.parse(await ask({ path: `/exchange/pull?since=${since}&${inEpoch(epoch)}`, token })),
+    putRecords: async ({ token, epoch }, push) => {
+      const path = `/exchange/records?${inEpoch(epoch)}`;
+      return refusedSchema.parse(await ask({ method: 'POST', path, token, body: push })).refused;
+    },
+    records: async ({ token, epoch }, since) =>
+      recordsPullSchema.parse(
+        await ask({ path: `/exchange/records?since=${since}&${inEpoch(epoch)}`, token }),
+      ),
+    epoch: async ({ token, epoch }) =>
+      epochSchema.parse(await ask({ path: `/exchange/epoch?${inEpoch(epoch)}`, token })),
+    known: async (token, { cards, records }) =>
+      knownSchema.parse(await ask({ path: `/exchange/known?cards=${cards}&records=${records}`, token })),
     putMembers: async (token, list, uids) => {
       const path = `/exchange/members/${encodeURIComponent(list)}`;
       await ask({ method: 'PUT', path, token, body: uids });

@@ -13,7 +13,7 @@ export {
   writeFileInWorker,
   writeInvitationInWorker,
 } from './filesClient';
-export { type HubClient, hubClient, type StandInKind } from './hubClient';
+export { type HubAccess, type HubClient, hubClient, type StandInKind } from './hubClient';
 export { type ExtractResult, type InspectorClient, InspectorWorker } from './inspectorClient';
 export { guessOwnAddressesInWorker, readMailInWorker } from './mailClient';
 export type { Job } from './runJob';

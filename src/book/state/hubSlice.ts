@@ -9,6 +9,12 @@ export const pairingSchema = z.object({
   token: z.string(),
   /** What the hub calls this browser. */
   name: z.string(),
+  /** The epoch of the hub's store in which the cursors are; undefined for a pairing from before there were any. */
+  epoch: z.string().optional(),
+  /** Whether the hub has said that it is in another epoch. */
+  hasLeft: z.boolean().optional(),
+  /** Whether the hub has been restored to a state before what is known here: what it lacks is pushed again. */
+  isAhead: z.boolean().optional(),
   /** The change of the hub up to which everything is here. */
   since: z.number().int().min(0),
   /** Whether every card still has to be pushed. */

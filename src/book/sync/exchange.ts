@@ -13,6 +13,7 @@ import { shownAs, type Uid } from '@/core/card';
 import { HubFault, localDay, withTabLock } from '@/platform';
 import { texts } from '@/texts/sync/sync';
 
+import { joinEpoch, leaveEpoch, OTHER_EPOCH, pushAgain } from './epoch';
 import { readPairing, setPairing } from './keptPairing';
 import { pullFromHub } from './pullFromHub';
 import { pushAll, pushQueued } from './pushToHub';
@@ -30,11 +31,13 @@ export function exchange(bookName: string): AppThunk<Promise<void>> {
   return (dispatch) => withTabLock(`${bookName}-exchange`, () => dispatch(exchangeOnce()));
 }
 
-function exchangeOnce(): AppThunk<Promise<void>> {
+/** @param isAgain - the hub has just said that it is in another epoch */
+function exchangeOnce(isAgain = false): AppThunk<Promise<void>> {
   return async (dispatch, getState, { utcNow, writer }) => {
     if (!selectHub(getState()).pairing || selectReading(getState()) !== undefined) return;
     try {
       await dispatch(readPairing());
+      await dispatch(joinEpoch());
       for (let round = 0; round < MAX_ROUNDS; round += 1) {
         const pairing = selectHub(getState()).pairing;
         if (!pairing) return;
@@ -47,6 +50,11 @@ function exchangeOnce(): AppThunk<Promise<void>> {
       dispatch(exchangeFinished({ lastAt: utcNow() }));
     } catch (error) {
       if (!selectHub(getState()).pairing) return;
+      // It begins again at once, with other cursors.
+      if (!isAgain && error instanceof HubFault && error.status === OTHER_EPOCH) {
+        await dispatch(leaveEpoch());
+        return await dispatch(exchangeOnce(true));
+      }
       const isLetGo = error instanceof HubFault && error.status === 401;
       if (isLetGo) await dispatch(setPairing(undefined));
       dispatch(exchangeFinished({ fault: isLetGo ? texts.thisBrowserIsNoLonger : errorMessage(error) }));
@@ -101,6 +109,7 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<void>> {
       if (!selectHub(getState()).pairing) return;
       await dispatch(setPairing({ ...pairing, isFirst: false }));
     }
+    if (pairing.isAhead === true) await dispatch(pushAgain(pairing));
     await dispatch(pushQueued(pairing));
     const { since, isWhole, lists, toSettle, mail } = await dispatch(pullFromHub(pairing, pairing.isFirst));
     await writer.flush();
@@ -109,23 +118,26 @@ function exchangeRound(pairing: Pairing): AppThunk<Promise<void>> {
     const now = selectHub(getState()).pairing;
     if (isWhole && !writer.isBusy && now && since !== now.since)
       await dispatch(setPairing({ ...now, since }));
-    await dispatch(tellMembers(pairing, lists));
     const { exchangeRecords, takeNewMail } = await import('./records');
     await dispatch(exchangeRecords());
+    const { pairing: then } = selectHub(getState());
+    if (then?.isAhead === true) await dispatch(setPairing({ ...then, isAhead: false }));
+    // Rules may ask for talks: who is on a list is known once all of them are here.
+    if (then?.records !== undefined) await dispatch(tellMembers(then, lists));
     await dispatch(takeNewMail(pairing.token, mail));
   };
 }
 
-/** Members pushed last, by pairing token and list: another hub knows nothing of them. */
+/** Members pushed last, by pairing token, epoch and list: another hub knows nothing of them, nor one that was restored. */
 const membersTold = new Map<string, string>();
 
 /** Pushes the members of lists that passports need: rules may use talks, which the hub doesn't have. */
-function tellMembers({ token }: Pairing, lists: readonly string[]): AppThunk<Promise<void>> {
+function tellMembers({ token, epoch = '' }: Pairing, lists: readonly string[]): AppThunk<Promise<void>> {
   return async (_, __, { hub, search }) => {
     for (const list of lists) {
       const uids = await search.onList(list, localDay());
       const text = uids.toSorted().join(' ');
-      const key = `${token} ${list}`;
+      const key = `${token} ${epoch} ${list}`;
       if (membersTold.get(key) === text) continue;
       await hub.putMembers(token, list, uids);
       membersTold.set(key, text);

@@ -27,13 +27,13 @@ export interface PulledCards {
 }
 
 /** Pulls others' changes, page by page; a step of the history for each source. @param isQuiet - nothing is said of it */
-export function pullFromHub({ token, since }: Pairing, isQuiet: boolean): AppThunk<Promise<PulledCards>> {
+export function pullFromHub(pairing: Pairing, isQuiet: boolean): AppThunk<Promise<PulledCards>> {
   return async (dispatch, _, { hub }) => {
     await dispatch(takeSetAside(isQuiet));
     let isWhole = true;
-    let at = since;
+    let at = pairing.since;
     for (;;) {
-      const page = await hub.pull(token, at);
+      const page = await hub.pull(pairing, at);
       isWhole = (await dispatch(takeCards(page.cards, isQuiet))) && isWhole;
       at = page.seq;
       if (page.isMore) continue;

@@ -1,3 +1,4 @@
+import type { HubAccess } from '@/book/clients';
 import { inTurn, newStep, noteStep, parseShard, putNow } from '@/book/commit';
 import type { TalkChange } from '@/book/history';
 import { type AppThunk, noticeShown, recordsSetAside, selectCardsByUid, selectSetAside } from '@/book/state';
@@ -23,20 +24,20 @@ type Pulled = RecordsPull['records'][number];
 
 /** Applies others' changes of talks and settings. @param isQuiet - without a step of the history */
 export function pullRecords(
-  token: string,
+  access: HubAccess,
   since: number,
   isQuiet: boolean,
 ): AppThunk<Promise<PulledRecords>> {
   return async (dispatch, _, { hub }) => {
     let isWhole = true;
     await dispatch(takeTalksSetAside(isQuiet));
-    for (let at = since; ;) {
-      const page = await hub.records(token, at);
+    for (let from = since; ;) {
+      const page = await hub.records(access, from);
       await dispatch(applyPulledSettings(page.records.filter(({ kind }) => kind === 'setting')));
       const talks = page.records.filter(({ kind }) => kind === 'talk');
       if (talks.length > 0) isWhole = (await dispatch(takeTalks(talks, isQuiet))) && isWhole;
-      at = page.seq;
-      if (!page.isMore) return { since: at, isWhole };
+      from = page.seq;
+      if (!page.isMore) return { since: from, isWhole };
     }
   };
 }

@@ -1,3 +1,4 @@
+import type { HubAccess } from '@/book/clients';
 import { parseShard } from '@/book/commit';
 import { type AppThunk, exchangeFinished, selectCardsByUid, selectSummaries } from '@/book/state';
 import { KEYS, keysUnder, type RefusedTalk } from '@/book/store';
@@ -11,17 +12,38 @@ import { HubFault } from '@/platform';
 /** Characters in one request, roughly: files are pushed with their talks. */
 const MAX_LETTERS = 8_000_000;
 
-/** Pushes every talk, month by month, once after pairing; starting over is idempotent. */
-export function pushAllTalks(token: string): AppThunk<Promise<void>> {
+/**
+ * Pushes every talk, month by month, once after pairing; starting over is idempotent.
+ *
+ * @param since - the record up to which all is known; 0 for none
+ * @returns the ids of all that are here
+ */
+export function pushAllTalks(at: HubAccess, since = 0): AppThunk<Promise<ReadonlySet<string>>> {
   return async (dispatch, _, services) => {
+    const here = new Set<string>();
     await services.writer.flush();
     const keys = keysUnder(await services.storage.getAllKeys(), KEYS.talks).sort();
     for (const [done, key] of keys.entries()) {
       dispatch(exchangeFinished({ work: { done, total: keys.length, what: 'months' } }));
       const talks = parseShard(await services.storage.getItem(key));
-      const refused = await dispatch(send(token, 0, await dispatch(recordsOf(talks))));
+      const refused = await dispatch(send(at, since, await dispatch(recordsOf(talks))));
       dispatch(noteRefused(talks, refused));
+      for (const { id } of talks) here.add(id);
     }
+    return here;
+  };
+}
+
+/** Says of talks that they aren't here any more. */
+export function pushGoneTalks(at: HubAccess, since: number, ids: readonly string[]): AppThunk<Promise<void>> {
+  return async (dispatch) => {
+    await dispatch(
+      send(
+        at,
+        since,
+        ids.map((id) => ({ kind: 'talk', id, value: null })),
+      ),
+    );
   };
 }
 
@@ -29,7 +51,7 @@ export function pushAllTalks(token: string): AppThunk<Promise<void>> {
  * Pushes talks that have changed since the last push. @param since - the record up to which all is
  * known
  */
-export function pushTalks(token: string, since: number): AppThunk<Promise<void>> {
+export function pushTalks(at: HubAccess, since: number): AppThunk<Promise<void>> {
   return async (dispatch, _, services) => {
     const { writer, storage } = services;
     await dispatch(queueTurned());
@@ -57,9 +79,9 @@ export function pushTalks(token: string, since: number): AppThunk<Promise<void>>
       for (const intake of intakes)
         if (!talks.some((talk) => talk.intake === intake)) gone.push({ intake, month });
     }
-    const refused = await dispatch(send(token, since, [...records.values()]));
+    const refused = await dispatch(send(at, since, [...records.values()]));
     for (const piece of inBatches(gone, RECORDS_AT_ONCE))
-      await services.hub.putRecords(token, { since, records: [], gone: [...piece] });
+      await services.hub.putRecords(at, { since, records: [], gone: [...piece] });
     dispatch(noteRefused(asked, refused, queued));
     for (const [month, keys] of queued)
       await writer.unqueueTalks(month, new Map([...keys].filter(([id]) => !Object.hasOwn(refused, id))));
@@ -125,14 +147,14 @@ type Reasons = Readonly<Record<string, string>>;
 
 /** @returns what the hub doesn't take */
 function send(
-  token: string,
+  at: HubAccess,
   since: number,
   records: readonly SharedRecord[],
 ): AppThunk<Promise<Record<string, string>>> {
   return async (dispatch) => {
     const refused: Record<string, string> = {};
     const put = async (some: readonly SharedRecord[]) =>
-      Object.assign(refused, await dispatch(sendSome(token, since, some)));
+      Object.assign(refused, await dispatch(sendSome(at, since, some)));
     for (const piece of inBatches(records, RECORDS_AT_ONCE)) {
       let some: SharedRecord[] = [];
       let letters = 0;
@@ -156,20 +178,20 @@ const REFUSALS: readonly number[] = [400, 413, 422];
 
 /** Where the hub doesn't take a request as a whole, each half is tried, so that one talk doesn't hold up all others. */
 function sendSome(
-  token: string,
+  at: HubAccess,
   since: number,
   records: readonly SharedRecord[],
 ): AppThunk<Promise<Reasons>> {
   return async (dispatch, _, { hub }) => {
     try {
-      return await hub.putRecords(token, { since, records: [...records], gone: [] });
+      return await hub.putRecords(at, { since, records: [...records], gone: [] });
     } catch (error) {
       const [only] = records;
       if (!(error instanceof HubFault) || !REFUSALS.includes(error.status) || !only) throw error;
       if (records.length === 1) return { [only.id]: error.message };
       const middle = Math.ceil(records.length / 2);
-      const first = await dispatch(sendSome(token, since, records.slice(0, middle)));
-      return { ...first, ...(await dispatch(sendSome(token, since, records.slice(middle)))) };
+      const first = await dispatch(sendSome(at, since, records.slice(0, middle)));
+      return { ...first, ...(await dispatch(sendSome(at, since, records.slice(middle)))) };
     }
   };
 }

@@ -40,12 +40,15 @@ export function pushQueued(pairing: Pairing): AppThunk<Promise<void>> {
   };
 }
 
+/** Says of cards that they aren't here any more. */
+export function pushGone(pairing: Pairing, uids: readonly Uid[]): AppThunk<Promise<void>> {
+  return async (dispatch) => {
+    for (const piece of inBatches(uids, CARDS_AT_ONCE)) await dispatch(push(pairing, piece, true));
+  };
+}
+
 /** @param withDeletions - whether a card that isn't here has been deleted here */
-function push(
-  { token, since }: Pairing,
-  uids: readonly Uid[],
-  withDeletions: boolean,
-): AppThunk<Promise<Refused>> {
+function push(pairing: Pairing, uids: readonly Uid[], withDeletions: boolean): AppThunk<Promise<Refused>> {
   return async (_, getState, { hub, photos }) => {
     const byUid = selectCardsByUid(getState());
     const open = uids.flatMap((uid): Card[] => {
@@ -59,6 +62,6 @@ function push(
       const card = sent.get(uid) ?? null;
       return card || withDeletions ? [{ uid, card }] : [];
     });
-    return changes.length === 0 ? {} : hub.push(token, { since, changes });
+    return changes.length === 0 ? {} : hub.push(pairing, { since: pairing.since, changes });
   };
 }

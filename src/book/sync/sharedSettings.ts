@@ -1,3 +1,4 @@
+import type { HubAccess } from '@/book/clients';
 import { changeSettings } from '@/book/commit';
 import {
   type AppThunk,
@@ -32,8 +33,20 @@ export function beginSettings(): AppThunk<Promise<void>> {
   return (_, __, services) => keepPushed(services, {});
 }
 
+/** Pushes every setting of the book, whatever the hub has. */
+export function pushAllSettings(at: HubAccess, since: number): AppThunk<Promise<void>> {
+  return async (_, getState, services) => {
+    const settings = Object.entries(selectSettings(getState())).filter(
+      ([key]) => !OWN.has(key as keyof Settings),
+    );
+    const records = settings.map(([id, value]): SharedRecord => ({ kind: 'setting', id, value }));
+    await services.hub.putRecords(at, { since, records, gone: [] });
+    await keepPushed(services, Object.fromEntries(settings));
+  };
+}
+
 /** Pushes settings that differ from the hub's; of unknown ones, those that were ever set. */
-export function pushSettings(token: string, since: number): AppThunk<Promise<void>> {
+export function pushSettings(at: HubAccess, since: number): AppThunk<Promise<void>> {
   return async (_, getState, services) => {
     const settings = selectSettings(getState());
     const pushed = await readPushed(services);
@@ -43,7 +56,7 @@ export function pushSettings(token: string, since: number): AppThunk<Promise<voi
       return [{ kind: 'setting', id: key, value: settings[key] }];
     });
     if (records.length === 0) return;
-    await services.hub.putRecords(token, { since, records, gone: [] });
+    await services.hub.putRecords(at, { since, records, gone: [] });
     await keepPushed(services, {
       ...pushed,
       ...Object.fromEntries(records.map(({ id, value }) => [id, value])),

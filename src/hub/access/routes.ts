@@ -38,6 +38,8 @@ const API: readonly Row[] = [
   ['DELETE', '/api/calendar/:token', 'page'],
   ['GET', '/calendar/:name', 'anybody'],
 
+  ['GET', '/api/exchange/epoch', 'browser'],
+  ['GET', '/api/exchange/known', 'browser'],
   ['POST', '/api/exchange/push', 'browser'],
   ['GET', '/api/exchange/pull', 'browser'],
   ['POST', '/api/exchange/records', 'browser'],

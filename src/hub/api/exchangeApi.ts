@@ -1,11 +1,20 @@
-import express, { type Response, Router } from 'express';
+import express, { type RequestHandler, type Response, Router } from 'express';
 import { z } from 'zod';
 
 import { pushSchema, recordsPushSchema } from '@/core/sync';
 import { browserOf } from '@/hub/access';
 import { utcNow } from '@/hub/base';
-import { type HubDb, inTransaction, onChange } from '@/hub/store';
-import { answerPull, answerRecordsPull, applyPush, applyRecordsPush, setMembers } from '@/hub/sync';
+import {
+  epochOf,
+  firstEpoch,
+  type HubDb,
+  inTransaction,
+  letDevicesIn,
+  onChange,
+  sharedWith,
+} from '@/hub/store';
+import { answerPull, answerRecordsPull, applyPush, applyRecordsPush, knownAt, setMembers } from '@/hub/sync';
+import { texts } from '@/texts/hub/api';
 
 import { describeIssue } from './describeIssue';
 import { numberOf } from './numberOf';
@@ -22,7 +31,21 @@ const uidsSchema = z.array(z.string()).max(200_000);
 /** The exchange of cards with paired browsers. @param country - ISO 3166-1 alpha-2 */
 export function exchangeApi(db: HubDb, country: string): Router {
   const router = Router();
+  for (const path of ['/push', '/pull', '/records']) router.use(path, onlyThisEpoch(db));
   router.use(express.json({ limit: MAX_BODY }));
+  router.get('/epoch', (request, response) => {
+    const { epoch } = request.query;
+    response.set('Cache-Control', 'no-store').json({
+      epoch: epochOf(db),
+      shared: sharedWith(db, typeof epoch === 'string' ? epoch : firstEpoch(db)) ?? null,
+    });
+  });
+  router.get('/known', async (request, response) => {
+    const [cards, records] = [numberOf(request.query['cards']), numberOf(request.query['records'])];
+    if (cards === undefined || records === undefined)
+      return void response.status(400).json({ error: 'cards and records are numbers' });
+    response.set('Cache-Control', 'no-store').json(await knownAt(db, { cards, records }));
+  });
   router.post('/push', async (request, response) => {
     const push = pushSchema.safeParse(request.body);
     if (!push.success)
@@ -35,6 +58,8 @@ export function exchangeApi(db: HubDb, country: string): Router {
     if (since === undefined)
       return void response.status(400).json({ error: 'since is the number of a change' });
     const browser = browserOf(request);
+    // It has pushed what it knew: nothing is told to devices as gone that it has.
+    await letDevicesIn(db);
     const now = utcNow();
     if (browser.seen?.slice(0, 16) !== now.slice(0, 16))
       await inTransaction(db, (store) =>
@@ -62,6 +87,15 @@ export function exchangeApi(db: HubDb, country: string): Router {
   });
   router.get('/events', (request, response) => tellChanges(response, (end) => request.on('close', end)));
   return router;
+}
+
+/** Numbers of another epoch mean something else here: whoever comes with them asks for its own first. */
+function onlyThisEpoch(db: HubDb): RequestHandler {
+  return (request, response, next) => {
+    const { epoch = firstEpoch(db) } = request.query;
+    if (epoch === epochOf(db)) return next();
+    response.status(412).json({ error: texts.hubHasBeenRestored });
+  };
 }
 
 /** Announces changes as server-sent events (WHATWG HTML §9.2) until the connection closes. */

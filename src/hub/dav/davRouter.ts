@@ -8,8 +8,10 @@ import express, {
   Router,
 } from 'express';
 
-import { type HubDb, inTransaction, StoreFault } from '@/hub/store';
+import { doDevicesWait, type HubDb, inTransaction, StoreFault } from '@/hub/store';
 import { type Device, noteVisit, syncNow } from '@/hub/sync';
+
+import { texts } from '@/texts/sync/dav';
 
 import { writeData } from './addressData';
 import { DavError } from './davError';
@@ -44,6 +46,7 @@ export function onlyDevices(db: HubDb): RequestHandler {
   return orFault(async (request, _, next) => {
     const device = await door.whoIs(request);
     if (device.paused === 1) throw new DavError(403, 'this device’s passport is paused');
+    if (await doDevicesWait(db)) throw new DavError(503, texts.devicesWait);
     asking.set(request, device);
     next();
   });
@@ -203,12 +206,16 @@ async function send(
   else response.end(body);
 }
 
+/** When to come again (RFC 9110 §10.2.3), in seconds. */
+const WAITS: Readonly<Record<number, string>> = { 429: '600', 503: '60' };
+
 function sendFault(response: Response, error: DavError): void {
   const body = error.body();
   response.status(error.status).set('DAV', COMPLIANCE);
   if (error.status === 401) response.set('WWW-Authenticate', 'Basic realm="Cordialis", charset="UTF-8"');
   if (error.status === 405) response.set('Allow', METHODS);
-  if (error.status === 429) response.set('Retry-After', '600');
+  const wait = WAITS[error.status];
+  if (wait !== undefined) response.set('Retry-After', wait);
   response.type(body === undefined ? 'text/plain' : 'application/xml').end(body ?? `${error.message}\n`);
 }
 

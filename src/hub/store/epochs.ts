@@ -26,15 +26,20 @@ const kept = new WeakMap<HubDb, readonly Epoch[]>();
 
 /** Reads the epochs of a store, beginning its first if need be. They change only while no hub is using it. */
 export async function openEpochs(db: HubDb): Promise<void> {
-  const row = await db.selectFrom('about').select('value').where('name', '=', NAME).executeTakeFirst();
-  const known = row && z.array(epochSchema).parse(JSON.parse(row.value));
+  const known = await epochsIn(db);
   const epochs = known ?? [newEpoch()];
   if (!known) await keepEpochs(db, epochs);
   kept.set(db, epochs);
 }
 
+/** The epochs that a store has written down; undefined for none. */
+export async function epochsIn(db: HubDb): Promise<readonly Epoch[] | undefined> {
+  const row = await db.selectFrom('about').select('value').where('name', '=', NAME).executeTakeFirst();
+  return row && z.array(epochSchema).parse(JSON.parse(row.value));
+}
+
 /** An epoch of its own. */
-export function newEpoch(): Epoch {
+function newEpoch(): Epoch {
   return { id: randomBytes(6).toString('hex') };
 }
 
@@ -58,6 +63,11 @@ export function epochsOf(db: HubDb): readonly Epoch[] {
 /** The epoch that lasts. */
 export function epochOf(db: HubDb): string {
   return epochsOf(db).at(-1)?.id ?? '';
+}
+
+/** The epoch of whoever doesn't say: of the time before there were others. */
+export function firstEpoch(db: HubDb): string {
+  return epochsOf(db)[0]?.id ?? '';
 }
 
 /** Up to where an epoch has happened here as well; undefined for the one that lasts, all of which has. */

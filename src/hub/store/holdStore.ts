@@ -24,6 +24,7 @@ export async function holdStore(folder: string): Promise<(() => Promise<void>) |
     held.add(lock);
     return async () => {
       held.delete(lock);
+      await sql`rollback`.execute(lock);
       await lock.destroy();
     };
   } catch (error) {

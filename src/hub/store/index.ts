@@ -1,9 +1,14 @@
 /**
- * The hub's store: SQLite through Kysely, migrations, backups.
+ * The hub's store: SQLite through Kysely, migrations.
+ *
+ * backups/  copies with the key, and their restoration
  */
+export { makeBackup } from './backups/makeBackup';
+export { BackupFault, restoreBackup } from './backups/restoreBackup';
+export { doDevicesWait, letDevicesIn } from './backups/waiting';
 export { allCards, changedSince, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
 export { notifyOfChange, onChange } from './changeEvents';
-export { epochOf, type Heads, headsOf, sharedWith } from './epochs';
+export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';
 export { holdStore } from './holdStore';
 export { lastMail } from './lastMail';
 export { findMemory } from './memory';

@@ -42,11 +42,16 @@ export async function openStore(folder: string): Promise<HubDb> {
 }
 
 async function connect(folder: string): Promise<HubDb> {
-  const db = new Kysely<HubTables>({ dialect: new LibsqlDialect({ url: `file:${join(folder, 'hub.db')}` }) });
+  const db = connectTo(join(folder, 'hub.db'));
   await sql`pragma journal_mode = wal`.execute(db);
   await sql`pragma synchronous = full`.execute(db);
   await sql.raw(`pragma busy_timeout = ${BUSY_MS}`).execute(db);
   return db;
+}
+
+/** A file of SQLite as it is: nothing is made, migrated or set. */
+export function connectTo(file: string): HubDb {
+  return new Kysely<HubTables>({ dialect: new LibsqlDialect({ url: `file:${file}` }) });
 }
 
 let turn: Promise<unknown> = Promise.resolve();

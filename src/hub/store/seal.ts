@@ -40,7 +40,8 @@ export function unseal(db: HubDb, sealed: string): string {
   }
 }
 
-function keyOf(db: HubDb): Buffer {
+/** The store's key. */
+export function keyOf(db: HubDb): Buffer {
   const key = keys.get(db);
   if (!key) throw new Error('the store has no key');
   return key;

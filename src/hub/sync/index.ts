@@ -7,6 +7,7 @@
  */
 export { answerPull } from './browsers/answerPull';
 export { applyPush } from './browsers/applyPush';
+export { knownAt } from './browsers/knownAt';
 export { type Browser, findBrowser, forgetBrowser, makeCode, pairBrowser } from './browsers/pairing';
 export { answerRecordsPull, applyRecordsPush } from './browsers/records';
 export { setMembers } from './browsers/setMembers';

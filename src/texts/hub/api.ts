@@ -2,6 +2,7 @@
 export const texts = {
   thereIsNothingHere: 'there is nothing here',
   hubCouldNotAnswer: 'the hub could not answer this',
+  hubHasBeenRestored: 'the hub has been restored from a backup; ask for its epoch first',
   thisIsNoCalendar: 'this is no calendar, or no address of one',
   thereAreCalendarsAlready: (most: number) => `there are ${most} calendars already`,
   thereIsNoSuch: 'there is no such calendar',

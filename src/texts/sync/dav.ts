@@ -24,4 +24,6 @@ export const texts = {
   serverLeadsInCircles: 'the server leads on and on',
   serverIsSilent: (host: string) => `${host} doesn’t answer`,
   serverSaysTooMuch: 'the server says more than can be taken at once',
+  devicesWait:
+    'the hub has been restored from a backup: devices wait until a browser has brought what was done since',
 };

@@ -27,7 +27,7 @@ import {
   type StandInState,
 } from '@/hub/standins';
 import { syncStandIn } from '@/hub/standins/syncStandIn';
-import { allCards, backUpStore, type HubDb, lastSeq, openStore } from '@/hub/store';
+import { allCards, backUpStore, epochOf, type HubDb, lastSeq, openStore } from '@/hub/store';
 import {
   addDevice,
   answerPull,
@@ -168,6 +168,7 @@ export class World {
       const browser = await findBrowser(this.db, token, 0);
       if (!browser) throw new HubFault('nobody', 401);
       const url = new URL(path, 'http://hub.example');
+      if (url.pathname === '/exchange/epoch') return { epoch: epochOf(this.db), shared: null };
       if (url.pathname === '/exchange/pull')
         return JSON.parse(
           JSON.stringify(await answerPull(this.db, browser, Number(url.searchParams.get('since')))),

@@ -38,6 +38,23 @@ export const pullSchema = z.object({
 /** The answer to a pull. */
 export type Pull = z.infer<typeof pullSchema>;
 
+/** The last numbers of an epoch: of the changes of cards, and of talks and settings. */
+const headsSchema = z.object({ cards: z.number().int().min(0), records: z.number().int().min(0) });
+/** The last numbers of an epoch: of the changes of cards, and of talks and settings. */
+export type Heads = z.infer<typeof headsSchema>;
+/** In which epoch the hub's store is: numbers mean something within one only. */
+export const epochSchema = z.object({
+  epoch: z.string(),
+  /** Up to where the epoch that was asked with has happened here; null where it is the same. */
+  shared: headsSchema.nullable(),
+});
+/** In which epoch the hub's store is. */
+export type EpochAnswer = z.infer<typeof epochSchema>;
+/** What the hub had at some numbers. */
+export const knownSchema = z.object({ cards: z.array(z.string()), talks: z.array(z.string()) });
+/** What the hub had at some numbers. */
+export type KnownAnswer = z.infer<typeof knownSchema>;
+
 /** Talks and settings in one request or one answer at most. */
 export const RECORDS_AT_ONCE = 500;
 

@@ -1,0 +1,127 @@
+import {
+  chmodSync,
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
+import { join } from 'node:path';
+
+import { sql } from 'kysely';
+
+import { type Epoch, epochsAfter, epochsIn, headsOf, keepEpochs } from '../epochs';
+import { holdStore } from '../holdStore';
+import { connectTo, openStore } from '../openStore';
+import { aboutOf, unsetAbout } from './about';
+import { SEALED_KEY } from './makeBackup';
+import { unsealKey } from './sealKey';
+import { haveDevicesWait } from './waiting';
+
+/** A backup that can't be restored, in words. Nothing was changed. */
+export class BackupFault extends Error {}
+
+/** What was restored. */
+export interface Restored {
+  readonly cards: number;
+  /** Where the files are that it has taken the place of; undefined where there were none. */
+  readonly before: string | undefined;
+  /** Whether devices wait until a browser has come. */
+  readonly devicesWait: boolean;
+}
+
+/** A store's files: the store itself, what SQLite keeps beside it, and the key. */
+const [STORE, BESIDE, KEY] = ['hub.db', ['hub.db-wal', 'hub.db-shm'], 'hub.key'] as const;
+
+/**
+ * Restores a backup into a data folder that no hub is using. What was there is moved aside. The store begins another epoch, so that
+ * browsers and devices that know more than the backup are told apart from those that know less.
+ *
+ * @param utcNow - names where what was there lies
+ * @throws BackupFault
+ */
+export async function restoreBackup(
+  { path, folder, utcNow }: { readonly path: string; readonly folder: string; readonly utcNow: string },
+  passphrase: string,
+): Promise<Restored> {
+  if (!existsSync(path)) throw new BackupFault(`there is no file at ${path}`);
+  const release = await holdStore(folder);
+  if (!release) throw new BackupFault(`a hub is using ${folder}; end it first`);
+  const half = mkdtempSync(join(folder, 'restoring-'));
+  try {
+    copyFileSync(path, join(half, STORE));
+    chmodSync(join(half, STORE), 0o600);
+    writeFileSync(join(half, KEY), await checkedKey(join(half, STORE), passphrase), { mode: 0o600 });
+    const { cards, devicesWait } = await beginEpoch(half, await epochsAt(join(folder, STORE)));
+    return { cards, devicesWait, before: takePlace(half, folder, utcNow) };
+  } finally {
+    rmSync(half, { recursive: true, force: true });
+    await release();
+  }
+}
+
+/** The key of a backup, whose file is whole. @throws BackupFault */
+async function checkedKey(file: string, passphrase: string): Promise<Buffer> {
+  const copy = connectTo(file);
+  try {
+    const { rows } = await sql<{ integrity_check: string }>`pragma integrity_check`.execute(copy);
+    const [first] = rows;
+    if (first?.integrity_check !== 'ok') throw new BackupFault('the backup is damaged');
+    const sealed = await aboutOf(copy, SEALED_KEY);
+    if (sealed === undefined) throw new BackupFault('the backup has no key: it wasn’t made by hub backup');
+    const key = await unsealKey(sealed, passphrase);
+    if (!key) throw new BackupFault('that is not the passphrase of this backup');
+    return key;
+  } catch (error) {
+    throw error instanceof BackupFault ? error : new BackupFault('that is no backup of a hub');
+  } finally {
+    await copy.destroy();
+  }
+}
+
+/** The epochs of the store that is replaced; none where there is none, or it is damaged. */
+async function epochsAt(file: string): Promise<readonly Epoch[]> {
+  if (!existsSync(file)) return [];
+  const db = connectTo(file);
+  const epochs = await epochsIn(db).catch(() => undefined);
+  // What SQLite keeps beside it goes into it, where it can be read at all.
+  await sql`pragma wal_checkpoint(truncate)`.execute(db).catch(() => undefined);
+  await db.destroy();
+  return epochs ?? [];
+}
+
+async function beginEpoch(
+  folder: string,
+  replaced: readonly Epoch[],
+): Promise<Pick<Restored, 'cards' | 'devicesWait'>> {
+  const db = await openStore(folder);
+  const epochs = (await epochsIn(db)) ?? [];
+  await keepEpochs(db, epochsAfter({ epochs, heads: await headsOf(db) }, replaced));
+  await unsetAbout(db, SEALED_KEY);
+  const browser = await db.selectFrom('browsers').select('id').limit(1).executeTakeFirst();
+  if (browser) await haveDevicesWait(db);
+  const { count } = await db
+    .selectFrom('cards')
+    .select(({ fn }) => fn.countAll<number>().as('count'))
+    .executeTakeFirstOrThrow();
+  await sql`pragma wal_checkpoint(truncate)`.execute(db);
+  await db.destroy();
+  return { cards: Number(count), devicesWait: browser !== undefined };
+}
+
+/**
+ * Puts the restored files in the place of those that are there, which are kept. Killed half-way, nothing
+ * is lost, and the same can be done again.
+ */
+function takePlace(half: string, folder: string, utcNow: string): string | undefined {
+  const was = [STORE, ...BESIDE, KEY].filter((name) => existsSync(join(folder, name)));
+  const before = join(folder, `before-restore-${utcNow.replace(/[^0-9TZ]/g, '')}`);
+  if (was.length > 0) mkdirSync(before, { recursive: true, mode: 0o700 });
+  for (const name of was) copyFileSync(join(folder, name), join(before, name));
+  renameSync(join(half, KEY), join(folder, KEY));
+  for (const name of BESIDE) rmSync(join(folder, name), { force: true });
+  renameSync(join(half, STORE), join(folder, STORE));
+  return was.length > 0 ? before : undefined;
+}
