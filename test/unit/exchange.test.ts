@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import { makeHubClient } from '@/book/clients/hubClient';
-import { changeBook, undo } from '@/book/commit';
+import { changeBook, readAllTalks, undo } from '@/book/commit';
 import { openBook } from '@/book/openBook';
 import { selectCardsByUid, selectHub } from '@/book/state';
 import { dropRefused, pairWithHub, unpairFromHub } from '@/book/sync';
@@ -320,4 +320,45 @@ test('a card from the hub that can’t be read here is set aside and named, and 
   await one.writer.flush();
   expect(one.store.getState().cards.byUid.get(ADA.uid)?.name).toEqual(ADA.name);
   expect(one.storage.entries.has(key)).toBe(false);
+});
+
+test('a browser that joins tells nobody off a list whose rule asks for talks before it has them', async () => {
+  const list: Card = {
+    ...testPerson('list', 'Talked to lately'),
+    kind: 'group',
+    'cordialis.example:rule': { all: [] },
+  };
+  await addDevice(db, { name: 'Phone', direction: 'both', lists: ['list'] }, NOW);
+  // As the rule would: whoever has been talked with.
+  const openWithRule = async (name: string, cards: readonly Card[] = []) => {
+    const client = makeHubClient(ask, () => () => undefined);
+    const told: string[][] = [];
+    const book = openTestBook(new MemoryStorage(), cards, {
+      hub: { ...client, putMembers: (...asked) => (told.push([...asked[2]]), client.putMembers(...asked)) },
+    });
+    const { dispatch } = book.store;
+    Object.assign(book.services.search, {
+      onList: async () => (await dispatch(readAllTalks())).flatMap((talk) => talk.with),
+    });
+    await dispatch(openBook());
+    return { dispatch, told };
+  };
+  const one = await openWithRule('One', [ADA, list]);
+  const talk = {
+    id: 't',
+    kind: 'call',
+    day: '2026-11-03',
+    direction: 'out',
+    with: ['ada'],
+    said: 'Hello',
+  } as const;
+  await one.dispatch(
+    changeBook({ cause: 'edit', label: 'Noted', talks: [{ after: { ...talk, with: ['ada'] } }] }),
+  );
+  await one.dispatch(pairWithHub(await makeCode(db, Date.now()), 'One'));
+  await one.dispatch(exchange('One'));
+  const two = await openWithRule('Two');
+  await two.dispatch(pairWithHub(await makeCode(db, Date.now()), 'Two'));
+  await two.dispatch(exchange('Two'));
+  expect([one.told, two.told]).toEqual([[['ada']], [['ada']]]);
 });

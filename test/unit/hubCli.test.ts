@@ -81,5 +81,8 @@ test('the doctor says how the hub is, and ends with 1 where something is wrong',
   writeFileSync(store, 'no store at all, but long enough to be looked at'.repeat(500));
   for (const beside of ['-wal', '-shm']) rmSync(`${store}${beside}`, { force: true });
   const broken = hub('doctor');
-  expect([broken.status, broken.value]).toEqual([1, { problems: [expect.stringMatching(/store can’t be opened/)] }]);
+  expect([broken.status, broken.value]).toEqual([
+    1,
+    { problems: [expect.stringMatching(/store can’t be opened/)] },
+  ]);
 });

@@ -105,7 +105,7 @@ async function openBrowser(name: string, cards: readonly Card[] = []) {
     talk: (change: { before?: Talk; after?: Talk }) =>
       edit({ cause: 'edit', label: 'Noted', talks: [change] }),
     talks: async () => (await dispatch(readAllTalks())).map(({ said }) => said).sort(),
-    set: (leapDay: 'before' | 'after') => dispatch(changeSettings({ leapDay } as never)),
+    set: (leapDay: 'february-28' | 'march-1') => dispatch(changeSettings({ leapDay })),
     leapDay: () => selectSettings(getState()).leapDay,
     fault: () => selectHub(getState()).fault,
   };
@@ -129,6 +129,7 @@ test('a browser that is ahead of the backup brings back what was done since: not
   const backup = await backUp();
   await one.put(person('ada', 'ada@new.example'), person('dee'));
   await one.remove('bo');
+  one.set('march-1');
   await one.talk({ after: talk('later') });
   await one.talk({ before: talk('dropped') });
   await one.talk({ before: talk('kept'), after: talk('kept', 'said more') });
@@ -143,6 +144,7 @@ test('a browser that is ahead of the backup brings back what was done since: not
   await other.exchange();
   expect(other.cards()).toEqual(['ada', 'cy', 'dee']);
   expect(await other.talks()).toEqual(['said later', 'said more']);
+  expect(other.leapDay()).toBe('march-1');
   // All is as before: nothing goes round.
   const seq = await onHub();
   await one.exchange();

@@ -143,7 +143,8 @@ test('what both have said of a talk without knowing of each other is both kept; 
 
 test('talks that the hub doesn’t take are named with the reason, and stop no other; each is changed or kept here', async () => {
   const { one, other } = await two();
-  const isPush = ({ method, path }: HubQuestion) => method === 'POST' && path.startsWith('/exchange/records?');
+  const isPush = ({ method, path }: HubQuestion) =>
+    method === 'POST' && path.startsWith('/exchange/records?');
   onItsWay = (question) => {
     if (!isPush(question)) return question;
     const text = JSON.stringify(question.body);
