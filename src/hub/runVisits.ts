@@ -1,7 +1,7 @@
 import { faultOf, type HubLog, utcNow } from '@/hub/base';
-import { listAccounts, syncAccount } from '@/hub/dav';
 import { dropOrphans, findStandIn, STAND_INS, type StandInKind, visitNow } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
+import { listAccounts, syncAccount } from '@/hub/sync';
 import { deliverMail } from '@/hub/write';
 
 /** How often due syncs are checked, in milliseconds. */

@@ -1,5 +1,4 @@
 import { childOf, childrenOf, readXml, type XmlElement } from '@/core/base';
-import type { DavSession } from '@/hub/dav';
 import { DavError } from '@/hub/dav/davError';
 import type { DavAnswer, DavRequest } from '@/hub/dav/davRequest';
 import { deleteCardResource } from '@/hub/dav/deleteCardResource';
@@ -7,6 +6,7 @@ import { bookPath, card as carddav, dav } from '@/hub/dav/names';
 import { putCardResource } from '@/hub/dav/putCardResource';
 import { report } from '@/hub/dav/report';
 import type { HubDb } from '@/hub/store';
+import type { DavSession } from '@/hub/sync';
 import { listDevices } from '@/hub/sync';
 
 const XML = 'xmlns:d="DAV:" xmlns:c="urn:ietf:params:xml:ns:carddav"';

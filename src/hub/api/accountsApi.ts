@@ -3,8 +3,8 @@ import { Router } from 'express';
 import { errorMessage } from '@/core/base';
 import { accountSchema } from '@/core/sync';
 import { utcNow } from '@/hub/base';
-import { addAccount, listAccounts, syncAccount } from '@/hub/dav';
 import type { HubDb } from '@/hub/store';
+import { addAccount, listAccounts, syncAccount } from '@/hub/sync';
 import { texts } from '@/texts/hub/api';
 
 import { describeIssue } from './describeIssue';

@@ -1,8 +1,7 @@
 import type { DevicesStatus, DeviceStatus } from '@/core/sync';
-import { listAccounts } from '@/hub/dav';
 import { everyMinutesOf, findStandIn, STAND_INS, type StandInKind } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
-import { type Browser, type Device, listDevices, listsOf, viewOf } from '@/hub/sync';
+import { type Browser, type Device, listAccounts, listDevices, listsOf, viewOf } from '@/hub/sync';
 
 /** Syncs shown per device. */
 const SYNCS_TOLD = 20;

@@ -1,11 +1,8 @@
 import { childrenOf, type XmlElement } from '@/core/base';
 import type { Card } from '@/core/card';
-import { getFormat } from '@/core/formats';
+import { type DataVersion, writeForDevice } from '@/hub/sync';
 
 import { card as carddav } from './names';
-
-/** Versions of vCard served and accepted. */
-export type DataVersion = '3.0' | '4.0';
 
 /** The address data that a client asks for: a version, perhaps only some properties (RFC 6352 §10.4). */
 export interface DataRequest {
@@ -29,8 +26,7 @@ export function readDataRequest(element: XmlElement): DataRequest | undefined {
 
 /** A card in the form a client asks for. */
 export function writeData(card: Card, { version, properties }: DataRequest): string {
-  const format = getFormat(version === '4.0' ? 'vcard4' : 'vcard3');
-  const whole = format?.write([card], { extensions: false }) ?? '';
+  const whole = writeForDevice(card, version);
   if (!properties) return whole;
   return whole
     .split(/\r\n(?![ \t])/)

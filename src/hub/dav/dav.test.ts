@@ -360,9 +360,18 @@ test('a card that was changed here is not lost to a deletion there, and comes ba
   await fetchCard(phone, href);
   const { text } = await sync(phone);
   await put({ ...ADA, keywords: { press: true } });
-  expect((await ask(phone, 'DELETE', href)).status).toBe(204);
+  // RFC 9110 §15.5.10: said, and not answered as if it were done.
+  const refused = await ask(phone, 'DELETE', href);
+  expect([refused.status, refused.text]).toEqual([409, expect.stringMatching(/changed since/)]);
   expect(await findCard(db, ADA.uid)).toMatchObject({ keywords: { press: true } });
   expect(hrefsIn((await sync(phone, tokenIn(text))).text)).toEqual([href]);
+  // Whoever has seen it, or names the version that is here, means it.
+  const etag = (await fetchCard(phone, href)).headers.get('etag') ?? '';
+  await put({ ...ADA, keywords: { choir: true } });
+  expect((await ask(phone, 'DELETE', href, undefined, { 'If-Match': etag })).status).toBe(412);
+  await fetchCard(phone, href);
+  expect((await ask(phone, 'DELETE', href)).status).toBe(204);
+  expect(await findCard(db, ADA.uid)).toBeUndefined();
 });
 
 test('a newcomer that looks like somebody of the book and says more is a card of its own', async () => {

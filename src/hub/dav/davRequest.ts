@@ -1,22 +1,11 @@
-import type { HubDb } from '@/hub/store';
-import type { Device } from '@/hub/sync';
+import type { SyncContext } from '@/hub/sync';
 
 /** A request of a device that has signed in. */
-export interface DavRequest {
-  readonly db: HubDb;
-  readonly device: Device;
+export interface DavRequest extends SyncContext {
   readonly method: string;
   /** By lower-case name; undefined where there is none. */
   readonly header: (name: string) => string | undefined;
   readonly body: string;
-  /** UTCDateTime. */
-  readonly now: string;
-  /** ISO 3166-1 alpha-2, for numbers without a country code. */
-  readonly country: string;
-  /** The sync that changes belong to. */
-  readonly sync?: number | undefined;
-  /** Whether it is a server whose cards are marked as stored there. */
-  readonly isServer?: boolean;
 }
 
 /** What is answered. */

@@ -9,20 +9,19 @@ import express, {
 } from 'express';
 
 import { doDevicesWait, type HubDb, inTransaction, StoreFault } from '@/hub/store';
-import { type Device, noteVisit, syncNow } from '@/hub/sync';
-
+import { aliasOf, type Device, noteVisit, rememberServed, syncNow, trimForDevice } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
 import { writeData } from './addressData';
+import { checkConditions } from './conditions';
 import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource, resourceAt } from './davRequest';
 import { deleteCardResource } from './deleteCardResource';
 import { dav, MAX_BODY_OCTETS, ROOT } from './names';
 import { propfind } from './propfind';
-import { checkConditions, putCardResource } from './putCardResource';
-import { aliasOf, rememberServed } from './rememberServed';
+import { putCardResource } from './putCardResource';
 import { report } from './report';
-import { trimForDevice, viewFor } from './viewFor';
+import { viewFor } from './viewFor';
 import { Doorkeeper } from './whoIs';
 
 /** What the router needs. */

@@ -1,12 +1,12 @@
 import { childOf, readXml, type XmlElement } from '@/core/base';
-import { type DeviceView, directoryView, type SeenCard, viewOf } from '@/hub/sync';
+import { type DeviceView, directoryView, type SeenCard, trimForDevice, viewOf } from '@/hub/sync';
 
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
 import { multistatus, responseOf } from './multistatus';
 import { card as carddav, dav } from './names';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
-import { trimForDevice, viewFor } from './viewFor';
+import { viewFor } from './viewFor';
 import type { Xml } from './writeXml';
 
 /** PROPFIND (RFC 4918 §9.1), depth 0 and 1; without a body all properties are meant. */

@@ -5,13 +5,16 @@ import { changedSince, toCard } from '@/hub/store';
 import {
   type DeviceView,
   directoryChanges,
+  endAliases,
   hrefFor,
   isLetThrough,
   listsOf,
   membersOf,
+  rememberServed,
   type SeenCard,
   stateOf,
   syncTokenOf,
+  trimForDevice,
 } from '@/hub/sync';
 
 import { readDataRequest } from './addressData';
@@ -22,8 +25,7 @@ import { bookPath, card as carddav, dav, MAX_FOUND, MAX_TOLD, MAX_TOLD_WHOLE } f
 import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
-import { endAliases, rememberServed } from './rememberServed';
-import { trimForDevice, viewFor } from './viewFor';
+import { viewFor } from './viewFor';
 import { element, text, type Xml } from './writeXml';
 
 /** REPORT (RFC 3253 §3.6): addressbook-multiget, addressbook-query, sync-collection. */

@@ -2,7 +2,7 @@ import { encodeUtf8 } from '@/core/base';
 import type { Card } from '@/core/card';
 import { getFormat, type ReadableFormat } from '@/core/formats';
 import { withCutPictures } from '@/hub/card';
-import { type DavSession, openDavSession } from '@/hub/dav';
+import { type DavSession, openDavSession } from '@/hub/sync';
 
 import type { HeldCard, StandIn, StandInState } from './standIn';
 
@@ -82,7 +82,7 @@ async function send(session: DavSession, device: StandIn, held: HeldCard): Promi
   if (state === 'deleted') {
     // A card changed in the meantime comes back with the fetched changes.
     const status = await session.remove(href, etag);
-    return status === 412 ? 204 : status;
+    return status === 412 || status === 409 ? 204 : status;
   }
   const text = device.write(card);
   const status = await session.put(href, text, state === 'new' ? '' : etag);

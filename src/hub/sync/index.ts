@@ -1,9 +1,12 @@
 /**
  * Sync on the hub: the passports of devices, browsers that share the book, other CardDAV servers.
  *
+ * It knows of no requests: CardDAV, browsers, other servers and simulated devices call it.
+ *
  * passports/  what each device may receive, what it was last served, what it changed
+ * engine/     taking in and deleting cards of devices and servers, remembering what they were shown
  * browsers/   pairing, pushing and pulling
- * accounts/   the hub as a client of other servers
+ * servers/    the hub as a client of other servers
  */
 export { answerPull } from './browsers/answerPull';
 export { applyPush } from './browsers/applyPush';
@@ -11,6 +14,13 @@ export { knownAt } from './browsers/knownAt';
 export { type Browser, findBrowser, forgetBrowser, makeCode, pairBrowser } from './browsers/pairing';
 export { answerRecordsPull, applyRecordsPush } from './browsers/records';
 export { setMembers } from './browsers/setMembers';
+export { type SyncContext, SyncRefusal } from './engine/context';
+export { type DataVersion, readFromDevice, versionOf, writeForDevice } from './engine/deviceText';
+export { dropCard } from './engine/dropCard';
+export { recordHeld } from './engine/recordHeld';
+export { aliasOf, endAliases, rememberServed } from './engine/rememberServed';
+export { type Incoming, takeCard } from './engine/takeCard';
+export { trimForDevice } from './engine/trimForDevice';
 export {
   asSeen,
   type DeviceView,
@@ -44,3 +54,6 @@ export { pendingFor } from './passports/pendingFor';
 export { previewSync } from './passports/previewSync';
 export { stateOf, type SyncState, syncTokenOf } from './passports/syncToken';
 export { undoSync } from './passports/undoSync';
+export { addAccount, listAccounts } from './servers/accounts';
+export { type DavSession, openDavSession } from './servers/davSession';
+export { syncAccount } from './servers/syncAccount';

@@ -18,6 +18,8 @@ export const texts = {
   joinedCardOfTo: (device: string, card: string) => `Joined a card of ${device} to ${card}`,
   putOnto: (name: string) => `Put onto ${name}`,
   thereIsNoSuch: 'there is no such card',
+  changedSinceDeviceSawIt:
+    'the card has been changed since this device was shown it; it is told with the next sync',
   deleted: (name: string) => `Deleted ${name}`,
   serverLeadsTo: (origin: string) =>
     `the server leads to ${origin}; where that is right, connect it under that address`,

@@ -1,15 +1,15 @@
 import type { Card } from '@/core/card';
 import { type HubDb, inTransaction, toCard } from '@/hub/store';
-import type { SeenCard } from '@/hub/sync';
 
-import type { DavRequest } from './davRequest';
+import type { SeenCard } from '../passports/deviceView';
+import type { SyncContext } from './context';
 
 /** Rows per statement: SQLite takes some thousand values in one. */
 const AT_ONCE = 100;
 
 /** Records what a device has been served: what it sends later is compared with it. */
 export async function rememberServed(
-  { db, device }: Pick<DavRequest, 'db' | 'device'>,
+  { db, device }: Pick<SyncContext, 'db' | 'device'>,
   served: readonly SeenCard[],
 ): Promise<void> {
   // A device that only sends holds what it has sent, which is remembered when it does.
@@ -68,7 +68,7 @@ function asServed(text: string, served: Card): string {
 
 /** Retires a resource's address for a device: what it put there is served under another address. */
 export async function noteGone(
-  { db, device }: Pick<DavRequest, 'db' | 'device'>,
+  { db, device }: Pick<SyncContext, 'db' | 'device'>,
   href: string,
   seq: number,
   uid: string | null = null,
@@ -82,7 +82,7 @@ export async function noteGone(
 
 /** The card that a retired address still answers for; undefined for any other address. */
 export async function aliasOf(
-  { db, device }: Pick<DavRequest, 'db' | 'device'>,
+  { db, device }: Pick<SyncContext, 'db' | 'device'>,
   href: string,
 ): Promise<string | undefined> {
   const row = await db
@@ -95,7 +95,7 @@ export async function aliasOf(
 }
 
 /** A sync tells the device what is gone: retired addresses answer no longer. */
-export async function endAliases({ db, device }: Pick<DavRequest, 'db' | 'device'>): Promise<void> {
+export async function endAliases({ db, device }: Pick<SyncContext, 'db' | 'device'>): Promise<void> {
   await db
     .updateTable('gone')
     .set({ uid: null })

@@ -1,14 +1,15 @@
 import { errorMessage } from '@/core/base';
 import { type HubDb, inTransaction, unseal } from '@/hub/store';
-import { noteVisit, pendingFor, syncNow, viewOf } from '@/hub/sync';
 
-import { writeData } from '../addressData';
-import { DavError } from '../davError';
-import type { DavRequest } from '../davRequest';
-import { deleteCardResource } from '../deleteCardResource';
-import { putCardResource } from '../putCardResource';
-import { rememberServed } from '../rememberServed';
-import { trimForDevice } from '../viewFor';
+import { type SyncContext, SyncRefusal } from '../engine/context';
+import { readFromDevice, versionOf, writeForDevice } from '../engine/deviceText';
+import { dropCard } from '../engine/dropCard';
+import { rememberServed } from '../engine/rememberServed';
+import { takeCard } from '../engine/takeCard';
+import { trimForDevice } from '../engine/trimForDevice';
+import { viewOf } from '../passports/deviceView';
+import { noteVisit, syncNow } from '../passports/noteVisit';
+import { pendingFor } from '../passports/pendingFor';
 import type { Account } from './accounts';
 import { type DavNews, type DavSession, openDavSession } from './davSession';
 
@@ -124,35 +125,36 @@ async function takeNews(context: Taking, account: Account, news: DavNews): Promi
   let came = 0;
   for (const { href, text } of news.changed) {
     const wasThere = before.byHref.has(href) && (await memoryAt(db, account, href)) !== undefined;
-    try {
-      const taken = await putCardResource(asDevice(context, account, text), href);
-      came += taken.came ?? 0;
-    } catch (error) {
-      // An unreadable card stays on the server; the others are processed.
-      if (!(error instanceof DavError)) throw error;
-      continue;
-    }
+    // An unreadable card stays on the server; the others are processed.
+    const version = versionOf(text);
+    const { cards } = readFromDevice(text, version);
+    const [sent] = cards;
+    if (!sent || cards.length > 1) continue;
+    const taken = await orUndefined(takeCard(asDevice(context, account), { href, sent, version }));
+    if (!taken) continue;
+    came += taken.came;
     const uid = await memoryAt(db, account, href);
     if (!wasThere && uid !== undefined && known.has(uid)) joined.add(uid);
   }
   for (const href of news.gone) {
     if ((await memoryAt(db, account, href)) === undefined) continue;
-    const taken = await deleteCardResource(asDevice(context, account, ''), href).catch((error: unknown) => {
-      if (!(error instanceof DavError)) throw error;
-      return undefined;
-    });
-    came += taken?.came ?? 0;
+    came += (await orUndefined(dropCard(asDevice(context, account), { href })))?.came ?? 0;
   }
   return { came, joined };
 }
 
-function asDevice(
-  { db, now, country, sync }: Taking,
-  { passport: device }: Account,
-  body: string,
-): DavRequest {
-  const header = (name: string) => (name === 'content-type' ? 'text/vcard' : undefined);
-  return { db, device, now, country, sync, isServer: true, method: 'PUT', header, body };
+/** What of a server isn't taken stays there. */
+async function orUndefined<T>(work: Promise<T>): Promise<T | undefined> {
+  try {
+    return await work;
+  } catch (error) {
+    if (!(error instanceof SyncRefusal)) throw error;
+    return undefined;
+  }
+}
+
+function asDevice({ db, now, country, sync }: Taking, { passport: device }: Account): SyncContext {
+  return { db, device, now, country, sync, isServer: true };
 }
 
 async function memoryAt(db: HubDb, { device }: Account, href: string): Promise<string | undefined> {
@@ -191,7 +193,7 @@ async function sendNews(
   for (const seen of new Set([...added, ...changed, ...again])) {
     const { href } = seen;
     const [cut = seen] = await trimForDevice({ device: passport }, [seen]);
-    const text = writeData(cut.card, { version: '3.0', properties: undefined });
+    const text = writeForDevice(cut.card, '3.0');
     const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
     // Changed or deleted on the server in the meantime: it is merged with the next sync, which reads all there is, as the
     // change may be older than what the server tells news of.

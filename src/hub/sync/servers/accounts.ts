@@ -2,8 +2,8 @@ import type { Selectable } from 'kysely';
 
 import type { AccountRequest } from '@/core/sync';
 import { type AccountsTable, type HubDb, inTransaction, seal } from '@/hub/store';
-import { addDevice, type Device, findDevice, listDevices } from '@/hub/sync';
 
+import { addDevice, type Device, findDevice, listDevices } from '../passports/passports';
 import { openDavSession } from './davSession';
 
 /** Another server, of which the hub is a client, with its passport. */
