@@ -11,6 +11,8 @@ import { ensureWebBuild } from './webBuild.mjs';
 await ensureInstalled();
 // npm run bench -- histories: only the many random histories of devices and browsers, which take an hour.
 if (process.argv.includes('histories')) tryHistories();
+// npm run bench -- kills: only a hub that is killed two hundred times under load, which takes some minutes.
+if (process.argv.includes('kills')) tryKills();
 // Only here, as it may have been installed just now.
 const { buildSync } = await import('esbuild');
 const CHROMIUM = ensureChromium();
@@ -111,6 +113,15 @@ function tryHistories() {
     process.execPath,
     ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testPathPattern', 'unit/convergence'],
     { cwd: ROOT, stdio: 'inherit', env: { ...process.env, HISTORIES: '25000', SEED: String(seed) } },
+  );
+  process.exit(status ?? 1);
+}
+
+function tryKills() {
+  const { status } = spawnSync(
+    process.execPath,
+    ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testPathPattern', 'unit/kills'],
+    { cwd: ROOT, stdio: 'inherit', env: { ...process.env, KILLS: process.env.KILLS ?? '200' } },
   );
   process.exit(status ?? 1);
 }
