@@ -20,6 +20,8 @@ export interface TestHub {
   readonly base: string;
   /** Where the store is; goes when it stops. */
   readonly folder: string;
+  /** Ends it and begins another with its store: whatever it had in memory only is gone. */
+  restart(): Promise<TestHub>;
   stop(): Promise<void>;
 }
 
@@ -33,7 +35,14 @@ export async function startTestHub(
   addMore?: (app: Express, db: HubDb) => void,
   utcNow: () => string = () => TEST_NOW,
 ): Promise<TestHub> {
-  const folder = mkdtempSync(join(tmpdir(), 'cordialis-hub-'));
+  return startIn(mkdtempSync(join(tmpdir(), 'cordialis-hub-')), addMore, utcNow);
+}
+
+async function startIn(
+  folder: string,
+  addMore: ((app: Express, db: HubDb) => void) | undefined,
+  utcNow: () => string,
+): Promise<TestHub> {
   const db = await openStore(folder);
   const app = express();
   app.use(gate({ db, isDemo: false, utcNow }));
@@ -43,13 +52,20 @@ export async function startTestHub(
   const server = await new Promise<Server>((resolve) => {
     const one = app.listen(0, '127.0.0.1', () => resolve(one));
   });
+  const end = async () => {
+    server.closeAllConnections();
+    await new Promise((resolve) => server.close(resolve));
+    await db.destroy();
+  };
   return {
     ...{ db, folder },
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    restart: async () => {
+      await end();
+      return startIn(folder, addMore, utcNow);
+    },
     stop: async () => {
-      server.closeAllConnections();
-      await new Promise((resolve) => server.close(resolve));
-      await db.destroy();
+      await end();
       rmSync(folder, { recursive: true, force: true });
     },
   };

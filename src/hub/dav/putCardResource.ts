@@ -1,4 +1,4 @@
-import { type Incoming,readFromDevice, recordHeld, takeCard, versionOf, viewOf } from '@/hub/sync';
+import { type Incoming, readFromDevice, recordHeld, takeCard, versionOf, viewOf } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
 import { checkConditions, tagsIn } from './conditions';
