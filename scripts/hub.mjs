@@ -2,5 +2,5 @@
 import { runProgram } from './programs.mjs';
 import { ensureInstalled } from './setup.mjs';
 
-await ensureInstalled();
+await ensureInstalled({ isToRun: true });
 await runProgram('hub-tool', process.argv.slice(2));

@@ -16,7 +16,7 @@ const SMALL = {
 
 /** @param args - for the hub: --demo or nothing */
 export async function serve(args) {
-  await ensureInstalled();
+  await ensureInstalled({ isToRun: true });
   await ensureWebBuild();
   const hub = await startHub(args, { stdio: 'inherit' });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => hub.kill(signal));

@@ -39,21 +39,39 @@ export function binPath(name) {
   return join(ROOT, 'node_modules', places[name]);
 }
 
-/** Installs the packages of the lock file where they are missing or others. Of two commands started at once one waits. */
-export async function ensureInstalled() {
+/**
+ * Installs the packages of the lock file where they are missing or others. Of two commands started at once one waits.
+ *
+ * @param isToRun - the application is to be started, and nothing else: what only developing takes may be missing
+ */
+export async function ensureInstalled({ isToRun = false } = {}) {
   const [major = 0] = process.versions.node.split('.').map(Number);
   if (major < 20) fail(`Cordialis needs Node.js 20 or newer; this is ${process.version}.`);
-  if (isInstalled()) return;
+  if (isInstalled(isToRun)) return;
   await withLock('install', () => {
-    if (!isInstalled()) install();
+    if (!isInstalled(isToRun)) install();
   });
 }
 
 /** What was installed is written beside it: a moved or copied project brings it along. */
 const INSTALLED = join(ROOT, 'node_modules', '.cordialis-lock');
+/** What npm itself has written of it. */
+const BY_NPM = join(ROOT, 'node_modules', '.package-lock.json');
 
-function isInstalled() {
-  return existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashLock();
+function isInstalled(isToRun) {
+  if (existsSync(INSTALLED) && readFileSync(INSTALLED, 'utf8') === hashLock()) return true;
+  return isToRun && hasAllToRun();
+}
+
+/** Whether somebody has installed what running takes (npm ci --omit=dev), in the versions of the lock file. */
+function hasAllToRun() {
+  if (!existsSync(BY_NPM)) return false;
+  const packagesOf = (file) => JSON.parse(readFileSync(file, 'utf8')).packages;
+  const there = packagesOf(BY_NPM);
+  return Object.entries(packagesOf(join(ROOT, 'package-lock.json'))).every(
+    ([path, { version, dev, optional, peer, devOptional }]) =>
+      path === '' || dev || optional || peer || devOptional || there[path]?.version === version,
+  );
 }
 
 function hashLock() {

@@ -9,7 +9,7 @@ import { findCard } from '@/hub/store';
 import { addDevice, type Credentials } from '@/hub/sync';
 import { startTestHub, TEST_NOW, type TestHub } from '@/hub/testing';
 
-const RUNS = Number(process.env['HISTORIES'] ?? 25);
+const RUNS = Number(process.env['HISTORIES'] ?? 100);
 
 /** What the first device types, and the second; whoever makes a card types both. */
 type Fields = readonly [mail: string, phone: string];
