@@ -63,7 +63,7 @@ export async function examine(
 }
 
 /** What was written tells when it was: a clock that is behind it gives new changes the wrong place. */
-async function clockProblems(db: HubDb, nowMs: number): Promise<string[]> {
+export async function clockProblems(db: HubDb, nowMs: number): Promise<string[]> {
   const last = await db.selectFrom('changes').select('at').orderBy('seq', 'desc').limit(1).executeTakeFirst();
   return last && Date.parse(last.at) - nowMs > CLOCK_MS
     ? [`the clock says ${new Date(nowMs).toISOString()}, but the last change was made at ${last.at}`]

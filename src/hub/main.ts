@@ -8,6 +8,7 @@ import { COUNTRY, faultOf, openLog } from '@/hub/base';
 import { holdStore, keepApart, openStore, seedDemo } from '@/hub/store';
 import { makeCode } from '@/hub/sync';
 
+import { clockProblems } from './doctor';
 import { followCertificate } from './followCertificate';
 import { makeHub } from './makeHub';
 import { readProxy, readTls } from './readTls';
@@ -34,6 +35,10 @@ async function main(): Promise<void> {
   const log = openLog(process.env, dataRoot);
   await keepApart(db, isDemo ? 'demo' : 'own', dataRoot);
   log.info({ demo: isDemo, node: process.version }, 'starts');
+  for (const said of await clockProblems(db, Date.now())) {
+    log.warn('the clock is behind what was written');
+    console.error(said);
+  }
   const today = new Date().toISOString().slice(0, 10);
   const isNew = isDemo && (await seedDemo(db, today));
   if (isDemo) await stageDirectory(db, today);

@@ -1,5 +1,12 @@
 import { faultOf, type HubLog, utcNow } from '@/hub/base';
-import { dropOrphans, findStandIn, STAND_INS, type StandInKind, visitNow } from '@/hub/standins';
+import {
+  dropOrphans,
+  everyMinutesOf,
+  findStandIn,
+  STAND_INS,
+  type StandInKind,
+  visitNow,
+} from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
 import { listAccounts, syncAccount } from '@/hub/sync';
 import { deliverMail } from '@/hub/write';
@@ -26,7 +33,7 @@ export function runVisits({ db, base, country, log }: VisitsContext): () => void
     await deliverMail(db, Date.now());
     for (const kind of Object.keys(STAND_INS) as StandInKind[]) {
       const state = await findStandIn(db, kind);
-      if (!state || state.isOffline || state.next > utcNow()) continue;
+      if (!state || state.isOffline || !isDue(state.next, everyMinutesOf(kind, state), Date.now())) continue;
       // A device that fails is tried again at its next turn; its passport says why.
       await visitNow(db, kind, base).catch((error: unknown) =>
         log.warn({ device: kind, fault: faultOf(error) }, 'a visit failed'),
@@ -34,7 +41,8 @@ export function runVisits({ db, base, country, log }: VisitsContext): () => void
     }
     for (const account of await listAccounts(db)) {
       const { device } = account;
-      if (account.next > utcNow() || account.passport.paused === 1 || underWay.has(device)) continue;
+      if (!isDue(account.next, account.everyMinutes, Date.now())) continue;
+      if (account.passport.paused === 1 || underWay.has(device)) continue;
       underWay.add(device);
       void syncAccount({ db, now: utcNow(), country }, account)
         .catch((error: unknown) => log.warn({ device, fault: faultOf(error) }, 'a visit failed'))
@@ -50,4 +58,14 @@ export function runVisits({ db, base, country, log }: VisitsContext): () => void
       .finally(() => (isLooking = false));
   }, LOOK_MS);
   return () => clearInterval(timer);
+}
+
+/**
+ * Whether a visit is due. One that is further off than any was planned when the clock said something else.
+ *
+ * @param next - UTCDateTime
+ */
+export function isDue(next: string, everyMinutes: number, nowMs: number): boolean {
+  const leftMs = Date.parse(next) - nowMs;
+  return leftMs <= 0 || leftMs > everyMinutes * 60_000;
 }

@@ -1,5 +1,5 @@
 /** @jest-environment node */
-import { makeCode } from '@/hub/sync';
+import { findBrowser, makeCode, pairBrowser } from '@/hub/sync';
 import { startTestHub, type TestHub } from '@/hub/testing';
 
 import { pairApi } from './pairApi';
@@ -38,4 +38,21 @@ test('a code that was mistyped some times is good still, and tries are forgotten
     for (let i = 0; i < 9; i += 1) expect(await pair('WRONG')).toBe(403);
     expect(await pair(code)).toBe(201);
   }
+});
+
+test('a code that was made when the clock was ahead is no longer good', async () => {
+  const code = await makeCode(hub.db, Date.now() + 24 * 3600 * 1000);
+  expect(await pairBrowser(hub.db, { code, name: 'One' }, Date.now())).toBeUndefined();
+  const good = await makeCode(hub.db, Date.now());
+  expect(await pairBrowser(hub.db, { code: good, name: 'One' }, Date.now() + 1)).toMatchObject({
+    name: 'One',
+  });
+});
+
+test('a token that hasn’t been used for half a year is no longer good', async () => {
+  const nowMs = Date.now();
+  const paired = await pairBrowser(hub.db, { code: await makeCode(hub.db, nowMs), name: 'Old' }, nowMs);
+  const days = (count: number) => nowMs + count * 24 * 3600 * 1000;
+  expect(await findBrowser(hub.db, paired?.token ?? '', days(179))).toMatchObject({ name: 'Old' });
+  expect(await findBrowser(hub.db, paired?.token ?? '', days(181))).toBeUndefined();
 });

@@ -48,7 +48,9 @@ export async function pairBrowser(
       .selectAll()
       .where('hash', '=', hashOf(plain(code)))
       .executeTakeFirst();
-    if (!known || known.until < new Date(nowMs).toISOString()) return undefined;
+    const leftMs = known ? Date.parse(known.until) - nowMs : -1;
+    // One that would last longer than any was made when the clock said something else.
+    if (!known || leftMs < 0 || leftMs > CODE_LASTS_MS) return undefined;
     await store.deleteFrom('codes').where('hash', '=', known.hash).execute();
     const free = await freeName(store, name.trim() === '' ? texts.browser : name.trim().slice(0, 60));
     const created = `${new Date(nowMs).toISOString().slice(0, 19)}Z`;
