@@ -31,10 +31,12 @@ beforeEach(async () => {
   db = await openStore(folder);
   const log = openLog({}, folder);
   const app = express();
-  app.use(numberRequests(log), gate({ db, isDemo: false, utcNow }));
+  app.use(numberRequests(log, 400), gate({ db, isDemo: false, utcNow }));
   app.get('/api/places', () => {
     throw new TypeError('Anna Lindqvist, +44 20 7946 0018');
   });
+  // Never answers.
+  app.post('/api/pair', () => undefined);
   app.use('/api/health', healthApi(db));
   app.use('/api/exchange', exchangeApi(db, 'GB'));
   app.use('/dav', davRouter({ db, country: 'GB', utcNow }));
@@ -153,4 +155,14 @@ test('a store that can’t be written isn’t ready, but alive', async () => {
   expect((await fetch(`${base}/api/health/alive`)).status).toBe(200);
   await set('query_only = 0');
   await inTransaction(db, (store) => store.deleteFrom('codes').execute());
+});
+
+test('what isn’t answered in time is given up, and said', async () => {
+  const response = await fetch(`${base}/api/pair`, { method: 'POST' });
+  expect([response.status, response.headers.get('retry-after'), await response.json()]).toEqual([
+    503,
+    '60',
+    { error: expect.stringMatching(/took too long/), request: response.headers.get('x-request-id') },
+  ]);
+  expect(logged().map(({ msg }) => msg)).toContain('given up');
 });

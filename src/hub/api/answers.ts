@@ -7,18 +7,24 @@ import { faultOf, type HubLog } from '@/hub/base';
 import { StoreFault } from '@/hub/store';
 import { texts } from '@/texts/hub/api';
 
-/** Answers that take longer are worth a line, in milliseconds. */
-const SLOW_MS = 2000;
+/** Answers that take longer are worth a line, and those that haven't begun after this are given up, in milliseconds. */
+const [SLOW_MS, GIVE_UP_MS] = [2000, 60_000];
 
 /**
  * Gives each request a number of its own, told in the answer, and logs those that were refused, that failed or that took long: by
- * the route as the table writes it, as an address may name somebody.
+ * the route as the table writes it, as an address may name somebody. One that isn't answered in time is told so.
  */
-export function numberRequests(log: HubLog): RequestHandler {
+export function numberRequests(log: HubLog, giveUpMs = GIVE_UP_MS): RequestHandler {
   return (request, response, next) => {
     const id = randomUUID();
     response.set('X-Request-Id', id);
     const began = performance.now();
+    const late = setTimeout(() => {
+      if (response.headersSent) return;
+      log.error({ request: id, route: routeIn(request) }, 'given up');
+      response.status(503).set('Retry-After', '60').json({ error: texts.tookTooLong, request: id });
+    }, giveUpMs);
+    response.on('close', () => clearTimeout(late));
     response.on('finish', () => {
       const ms = Math.round(performance.now() - began);
       const { statusCode: status } = response;

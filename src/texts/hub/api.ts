@@ -1,6 +1,7 @@
 /** Answers of the hub that a reader may see. */
 export const texts = {
   thereIsNothingHere: 'there is nothing here',
+  tookTooLong: 'this took too long; nothing may have been done, look before asking again',
   hubCouldNotAnswer: 'the hub could not answer this',
   hubHasBeenRestored: 'the hub has been restored from a backup; ask for its epoch first',
   thisIsNoCalendar: 'this is no calendar, or no address of one',
