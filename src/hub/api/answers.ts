@@ -7,8 +7,8 @@ import { faultOf, type HubLog } from '@/hub/base';
 import { StoreFault } from '@/hub/store';
 import { texts } from '@/texts/hub/api';
 
-/** Answers that take longer are worth a line, and those that haven't begun after this are given up, in milliseconds. */
-const [SLOW_MS, GIVE_UP_MS] = [2000, 60_000];
+/** Answers that take longer are worth a line, and those that haven't begun after this are given up (a request itself may take two minutes), in milliseconds. */
+const [SLOW_MS, GIVE_UP_MS] = [2000, 150_000];
 
 /**
  * Gives each request a number of its own, told in the answer, and logs those that were refused, that failed or that took long: by

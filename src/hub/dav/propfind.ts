@@ -1,10 +1,11 @@
-import { childOf, readXml, type XmlElement } from '@/core/base';
+import { childOf, inBatches, readXml, type XmlElement } from '@/core/base';
 import { type DeviceView, directoryView, type SeenCard, trimForDevice, viewOf } from '@/hub/sync';
 
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
-import { multistatus, responseOf } from './multistatus';
+import { multistatus, multistatusInPieces, responseOf } from './multistatus';
 import { card as carddav, dav } from './names';
+import { breathe, PIECE } from './pieces';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
 import { viewFor } from './viewFor';
 import type { Xml } from './writeXml';
@@ -28,17 +29,28 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
     if (resource.kind === 'home')
       for (const book of await booksOf(request))
         responses.push(responseOf({ ...base, ...book }, names, isNames));
-    if (resource.kind === 'book')
-      for (const seen of await listed(request, view, isNames ? [] : names))
-        responses.push(
-          responseOf(
-            { ...base, seen, resource: { ...resource, kind: 'card', href: seen.href } },
-            names,
-            isNames,
-          ),
+    if (resource.kind === 'book') {
+      const { isDirectory = false } = resource;
+      const one = (seen: SeenCard) =>
+        responseOf(
+          { ...base, seen, resource: { kind: 'card', href: seen.href, isDirectory } },
+          names,
+          isNames,
         );
+      return multistatusInPieces(after(responses, listed(request, view, isNames ? [] : names), one));
+    }
   }
   return multistatus(responses);
+}
+
+/** The answers for cards after some others, made piece by piece while they are sent. */
+async function* after(
+  first: readonly Xml[],
+  pieces: AsyncIterable<readonly SeenCard[]>,
+  one: (seen: SeenCard) => Xml,
+): AsyncGenerator<readonly Xml[]> {
+  yield first;
+  for await (const piece of pieces) yield piece.map(one);
 }
 
 /** The collections of a device: its cards, and the common directory where its passport has that. */
@@ -54,14 +66,17 @@ async function booksOf(request: DavRequest): Promise<Pick<PropertySource, 'resou
 /** Properties that depend on a card's serialised form. */
 const OF_TEXT = [dav('getcontentlength'), carddav('address-data')];
 
-/** The cards of a collection; pictures are resized only where a requested property depends on it. */
-async function listed(
+/** The cards of a collection in pieces; pictures are resized only where a requested property depends on it. */
+async function* listed(
   request: DavRequest,
   { byUid }: DeviceView,
   names: readonly string[],
-): Promise<readonly SeenCard[]> {
-  const all = [...byUid.values()];
-  return names.some((name) => OF_TEXT.includes(name)) ? trimForDevice(request, all) : all;
+): AsyncGenerator<readonly SeenCard[]> {
+  const isOfText = names.some((name) => OF_TEXT.includes(name));
+  for (const piece of inBatches([...byUid.values()], PIECE)) {
+    await breathe();
+    yield isOfText ? await trimForDevice(request, piece) : piece;
+  }
 }
 
 function seenOf(resource: Resource, view: PropertySource['view']): Pick<PropertySource, 'seen'> {

@@ -22,6 +22,7 @@ import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource } from './davRequest';
 import { multistatus, multistatusInPieces, responseOf, statusOf } from './multistatus';
 import { bookPath, card as carddav, dav, MAX_FOUND, MAX_TOLD, MAX_TOLD_WHOLE } from './names';
+import { breathe, PIECE } from './pieces';
 import type { PropertySource } from './properties';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter } from './queryFilter';
@@ -73,9 +74,6 @@ function responseFor({ request, view, wish, names, isDirectory }: ReportContext,
   return responseOf({ request, view, wish, seen, resource }, names);
 }
 
-/** Cards in one piece of an answer: others are answered between two. */
-const PIECE = 50;
-
 /** The answers for cards, made piece by piece while they are sent, and remembered as served where they are complete. */
 async function* serve(context: ReportContext, seen: readonly SeenCard[]): AsyncGenerator<Xml[]> {
   for (const piece of inBatches(seen, PIECE)) {
@@ -88,9 +86,6 @@ async function* serve(context: ReportContext, seen: readonly SeenCard[]): AsyncG
     yield (await trimForDevice(context.request, piece)).map((one) => responseFor(context, one));
   }
 }
-
-/** Lets everything else have its turn. */
-const breathe = () => new Promise<void>((resolve) => setImmediate(resolve));
 
 /** Pieces with others behind them. */
 async function* followedBy(pieces: AsyncIterable<Xml[]>, ...rest: readonly Xml[][]): AsyncGenerator<Xml[]> {
