@@ -12,6 +12,7 @@ import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
 import { findPeople, newList, withMembers } from '@/core/lists';
 import { findRecipients } from '@/core/write';
 import { generateLargeBook } from '@/demo';
+import { gate } from '@/hub/access';
 import { directoryApi } from '@/hub/api';
 import { addUser, putEntries, searchEntries, signInUser } from '@/hub/directory';
 import { openStore } from '@/hub/store';
@@ -97,6 +98,7 @@ async function readersMs(
   const passphrase = 'a passphrase for the bench';
   await addUser(db, { name: 'Reader', role: 'reader', passphrase }, by);
   const app = express();
+  app.use(gate({ db, isDemo: false, utcNow: () => NOW }));
   app.use('/api/directory', directoryApi(db, { utcNow: () => NOW, newUid: () => 'none' }));
   const server = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
