@@ -135,6 +135,12 @@ test.each(DISKS)('$name is said in words, changes nothing, and is survived', asy
   const putIn = await put('of-the-phone');
   expect([putIn.status, await putIn.text()]).toEqual([status, expect.stringMatching(/disk/)]);
   expect((await fetch(`${base}/api/health/alive`)).status).toBe(200);
+  // When somebody came can't be noted, which is no reason not to tell them what there is.
+  await db.updateTable('devices').set({ seen: null }).execute();
+  expect(
+    (await fetch(`${base}/dav/books/phone/cards/`, { method: 'PROPFIND', headers: device })).status,
+  ).toBe(207);
+  expect((await fetch(`${base}/api/exchange/pull?since=0`, { headers })).status).toBe(200);
   const kept = ['first', ...statuses.flatMap((one, i) => (one === 200 ? [`more-${i}`] : []))];
   await set(off);
   const rows = await db.selectFrom('cards').select('uid').execute();

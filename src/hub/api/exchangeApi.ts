@@ -8,6 +8,7 @@ import {
   epochOf,
   firstEpoch,
   type HubDb,
+  ifPossible,
   inTransaction,
   letDevicesIn,
   onChange,
@@ -62,8 +63,10 @@ export function exchangeApi(db: HubDb, country: string): Router {
     await letDevicesIn(db);
     const now = utcNow();
     if (browser.seen?.slice(0, 16) !== now.slice(0, 16))
-      await inTransaction(db, (store) =>
-        store.updateTable('browsers').set({ seen: now }).where('id', '=', browser.id).execute(),
+      await ifPossible(
+        inTransaction(db, (store) =>
+          store.updateTable('browsers').set({ seen: now }).where('id', '=', browser.id).execute(),
+        ),
       );
     response.set('Cache-Control', 'no-store').json(await answerPull(db, browser, since));
   });

@@ -11,6 +11,8 @@ export const NO_LOG: HubLog = pino({ level: 'silent' });
 
 /** A log that has grown to this is put aside at the next start, in octets. */
 const LARGE = 10_000_000;
+/** What is kept of it while it can't be written, in octets. */
+const MOST_KEPT = 200_000;
 /** The log's file in the data folder. */
 export const LOG_FILE = 'hub.log';
 
@@ -24,11 +26,14 @@ export function openLog(env: Readonly<Record<string, string | undefined>>, folde
   if (wanted === 'off') return NO_LOG;
   if (wanted === 'stderr') return pino(OPTIONS, pino.destination({ dest: 2, sync: true }));
   if (existsSync(wanted) && statSync(wanted).size > LARGE) renameSync(wanted, `${wanted}.1`);
-  // Written at once: the last line before an end is the one that is looked for.
-  return pino(
-    OPTIONS,
-    pino.destination({ dest: wanted, mkdir: true, append: true, sync: true, mode: 0o600 }),
-  );
+  const lines = pino.destination({
+    ...{ dest: wanted, mkdir: true, append: true, mode: 0o600 },
+    // Written at once: the last line before an end is the one that is looked for.
+    ...{ sync: true, maxLength: MOST_KEPT },
+  });
+  // Nothing ends because a disk is full.
+  lines.on('error', () => undefined);
+  return pino(OPTIONS, lines);
 }
 
 const OPTIONS = { base: null, timestamp: pino.stdTimeFunctions.isoTime };

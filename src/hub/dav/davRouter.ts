@@ -8,7 +8,7 @@ import express, {
   Router,
 } from 'express';
 
-import { doDevicesWait, type HubDb, inTransaction, StoreFault } from '@/hub/store';
+import { doDevicesWait, type HubDb, ifPossible, inTransaction, StoreFault } from '@/hub/store';
 import { aliasOf, type Device, noteVisit, rememberServed, syncNow, trimForDevice } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
@@ -108,7 +108,7 @@ function resourceOf(request: Request): Resource {
 async function answer(request: Request, options: DavOptions): Promise<DavAnswer> {
   const [device, resource] = [deviceOf(request), resourceOf(request)];
   const now = options.utcNow();
-  await noteSeen(options.db, device, now);
+  await ifPossible(noteSeen(options.db, device, now));
   const isChange = request.method === 'PUT' || request.method === 'DELETE';
   const asked: DavRequest = {
     ...{ db: options.db, device, now, country: options.country },
@@ -119,12 +119,13 @@ async function answer(request: Request, options: DavOptions): Promise<DavAnswer>
   };
   try {
     const answered = await dispatch(asked, resource);
-    await noteVisit(options.db, device, now, { came: answered.came ?? 0, went: answered.served ?? 0 });
+    const visit = { came: answered.came ?? 0, went: answered.served ?? 0 };
+    await ifPossible(noteVisit(options.db, device, now, visit));
     return answered;
   } catch (error) {
     // A resource that isn't there is no fault of a sync.
     if (error instanceof DavError && ![404, 412].includes(error.status))
-      await noteVisit(options.db, device, now, { came: 0, went: 0, fault: error.message });
+      await ifPossible(noteVisit(options.db, device, now, { came: 0, went: 0, fault: error.message }));
     throw error;
   }
 }

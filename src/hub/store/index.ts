@@ -27,5 +27,5 @@ export type {
 export { seal, unseal } from './seal';
 export { SEED_SAYS, seedDemo } from './seedDemo';
 export { noteToSettle } from './settle';
-export { StoreFault } from './storeFault';
+export { ifPossible, StoreFault } from './storeFault';
 export { keepApart } from './whoseStore';

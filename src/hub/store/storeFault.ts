@@ -35,3 +35,12 @@ function codeOf(error: unknown): string | undefined {
   const code = typeof error === 'object' && error && 'code' in error ? error.code : undefined;
   return typeof code === 'string' ? code : undefined;
 }
+
+/** Does what only notes something, such as when somebody came: where the store can't be written it is left out, and no reason to refuse. */
+export async function ifPossible(noting: Promise<unknown>): Promise<void> {
+  try {
+    await noting;
+  } catch (error) {
+    if (!(error instanceof StoreFault)) throw error;
+  }
+}
