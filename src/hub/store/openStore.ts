@@ -1,19 +1,21 @@
 import { chmodSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { LibsqlDialect } from '@libsql/kysely-libsql';
-import { Kysely, sql } from 'kysely';
+import { sql } from 'kysely';
 
 import { openEpochs } from './epochs';
 import { migrate } from './migrations';
-import type { HubDb, HubTables } from './schema';
+import type { HubDb } from './schema';
 import { keepKey } from './seal';
+import { codeOf, connectTo, FAULTS } from './sqlite';
 import { inWords } from './storeFault';
 
 /** Nobody else on the machine reads what the hub keeps. */
 const OWNER_ONLY = 0o700;
-/** How long one connection waits while the other writes, in milliseconds. */
-const BUSY_MS = 10_000;
+/** How long a write waits while another process writes, and how often it looks, in milliseconds. */
+const [BUSY_MS, LOOK_MS] = [5000, 20];
+/** How long SQLite itself waits, which nothing else is done in, in milliseconds. */
+const WITHIN_MS = 50;
 /** The connection that writes: reads go on beside it, on the previous state. */
 const writers = new WeakMap<HubDb, HubDb>();
 
@@ -27,11 +29,9 @@ export async function openStore(folder: string): Promise<HubDb> {
   mkdirSync(folder, { recursive: true, mode: OWNER_ONLY });
   // A folder from before may be open to others. Where the system knows no such rights, this does nothing.
   chmodSync(folder, OWNER_ONLY);
-  // Migrating leaves connections behind that lack the settings made here.
-  const first = await connect(folder);
-  await migrate(first);
-  await first.destroy();
-  const [db, writer] = [await connect(folder), await connect(folder)];
+  const writer = await connect(folder);
+  await migrate(writer);
+  const db = await connect(folder);
   keepKey(db, folder);
   writers.set(db, writer);
   await openEpochs(db);
@@ -45,20 +45,15 @@ async function connect(folder: string): Promise<HubDb> {
   const db = connectTo(join(folder, 'hub.db'));
   await sql`pragma journal_mode = wal`.execute(db);
   await sql`pragma synchronous = full`.execute(db);
-  await sql.raw(`pragma busy_timeout = ${BUSY_MS}`).execute(db);
+  await sql.raw(`pragma busy_timeout = ${WITHIN_MS}`).execute(db);
   return db;
-}
-
-/** A file of SQLite as it is: nothing is made, migrated or set. */
-export function connectTo(file: string): HubDb {
-  return new Kysely<HubTables>({ dialect: new LibsqlDialect({ url: `file:${file}` }) });
 }
 
 let turn: Promise<unknown> = Promise.resolve();
 
 /**
- * Runs writes in one transaction at a time: SQLite has one writer. Begun and ended by statements on a lasting
- * connection: the library's own transactions each leave a connection open.
+ * Runs writes in one transaction at a time: SQLite has one writer. Begun as one that writes, so that no other process can come
+ * in between what it has read and what it writes.
  *
  * @throws StoreFault where the disk or somebody else at the store is in the way
  */
@@ -75,13 +70,28 @@ export function writerOf(db: HubDb): HubDb {
 
 async function transact<T>(writer: HubDb, work: (db: HubDb) => Promise<T>): Promise<T> {
   try {
-    await sql`begin immediate`.execute(writer);
+    await begin(writer);
     const value = await work(writer);
     await sql`commit`.execute(writer);
     return value;
   } catch (error) {
     await sql`rollback`.execute(writer).catch(() => undefined);
     throw inWords(error);
+  }
+}
+
+/** Begins a transaction that writes; while another process does, everything else goes on. */
+async function begin(writer: HubDb): Promise<void> {
+  const since = performance.now();
+  for (;;) {
+    try {
+      await sql`begin immediate`.execute(writer);
+      return;
+    } catch (error) {
+      const isBusy = codeOf(error) === FAULTS.busy || codeOf(error) === FAULTS.locked;
+      if (!isBusy || performance.now() - since > BUSY_MS) throw error;
+      await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+    }
   }
 }
 

@@ -1,5 +1,7 @@
 import { texts } from '@/texts/hub/store';
 
+import { codeOf, FAULTS } from './sqlite';
+
 /** The store can't be written or read for a reason outside it: nothing was changed, and the same may be asked again. */
 export class StoreFault extends Error {
   constructor(
@@ -13,27 +15,21 @@ export class StoreFault extends Error {
   }
 }
 
-/** What SQLite calls them (sqlite.org/rescode.html): the first two parts of its extended codes. */
-const OUTSIDE: readonly (readonly [begins: string, status: StoreFault['status'], says: string])[] = [
-  ['SQLITE_FULL', 507, texts.diskIsFull],
-  ['SQLITE_READONLY', 503, texts.diskIsReadOnly],
-  ['SQLITE_CANTOPEN', 503, texts.diskCantBeUsed],
-  ['SQLITE_IOERR', 503, texts.diskCantBeUsed],
-  ['SQLITE_BUSY', 503, texts.storeIsBusy],
-  ['SQLITE_LOCKED', 503, texts.storeIsBusy],
-];
+/** The faults whose reason is outside. */
+const OUTSIDE: ReadonlyMap<number, readonly [status: StoreFault['status'], says: string]> = new Map([
+  [FAULTS.full, [507, texts.diskIsFull]],
+  [FAULTS.readOnly, [503, texts.diskIsReadOnly]],
+  [FAULTS.cantOpen, [503, texts.diskCantBeUsed]],
+  [FAULTS.io, [503, texts.diskCantBeUsed]],
+  [FAULTS.busy, [503, texts.storeIsBusy]],
+  [FAULTS.locked, [503, texts.storeIsBusy]],
+]);
 
 /** An error of the store in words, where its reason is outside; any other as it is. */
 export function inWords(error: unknown): unknown {
   const code = codeOf(error);
-  const known = OUTSIDE.find(([begins]) => code?.startsWith(begins));
-  return known && code !== undefined ? new StoreFault(known[1], known[2], code) : error;
-}
-
-function codeOf(error: unknown): string | undefined {
-  // The driver's native part makes errors of its own.
-  const code = typeof error === 'object' && error && 'code' in error ? error.code : undefined;
-  return typeof code === 'string' ? code : undefined;
+  const known = code === undefined ? undefined : OUTSIDE.get(code);
+  return known ? new StoreFault(...known, `SQLITE_${code}`) : error;
 }
 
 /** Does what only notes something, such as when somebody came: where the store can't be written it is left out, and no reason to refuse. */

@@ -2,9 +2,10 @@ import { chmodSync, existsSync, renameSync, rmSync } from 'node:fs';
 
 import { sql } from 'kysely';
 
-import { backUpStore, connectTo } from '../openStore';
+import { backUpStore } from '../openStore';
 import type { HubDb } from '../schema';
 import { keyOf } from '../seal';
+import { connectTo } from '../sqlite';
 import { setAbout } from './about';
 import { sealKey } from './sealKey';
 

@@ -14,7 +14,8 @@ import { sql } from 'kysely';
 
 import { type Epoch, epochsAfter, epochsIn, headsOf, keepEpochs } from '../epochs';
 import { holdStore } from '../holdStore';
-import { connectTo, openStore } from '../openStore';
+import { openStore } from '../openStore';
+import { connectTo } from '../sqlite';
 import { aboutOf, unsetAbout } from './about';
 import { SEALED_KEY } from './makeBackup';
 import { unsealKey } from './sealKey';

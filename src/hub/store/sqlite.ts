@@ -1,0 +1,80 @@
+import type * as Packaged from '@photostructure/sqlite';
+
+import { Kysely, type SqliteDatabase, SqliteDialect } from 'kysely';
+
+import type { HubTables } from './schema';
+
+/** What Node has built in from some version on, and a package brings with the same interface before. */
+type Sqlite = Pick<typeof Packaged, 'DatabaseSync'>;
+
+let loaded: Promise<Sqlite> | undefined;
+
+/** Node's own SQLite where it is complete, else the package's. */
+function load(): Promise<Sqlite> {
+  loaded ??= loadNow();
+  return loaded;
+}
+
+async function loadNow(): Promise<Sqlite> {
+  const own = process.getBuiltinModule?.('node:sqlite') as
+    (Sqlite & { StatementSync?: StatementClass }) | undefined;
+  // Some versions can't say yet whether a statement gives rows.
+  if (own?.StatementSync && 'columns' in own.StatementSync.prototype) return own;
+  return import('@photostructure/sqlite');
+}
+
+interface StatementClass {
+  readonly prototype: object;
+}
+
+/** A file of SQLite as it is: nothing is made, migrated or set. One connection, whose statements run one after the other. */
+export function connectTo(file: string): Kysely<HubTables> {
+  return new Kysely<HubTables>({
+    dialect: new SqliteDialect({ database: async () => asKysely(await open(file)) }),
+  });
+}
+
+async function open(file: string): Promise<InstanceType<Sqlite['DatabaseSync']>> {
+  const { DatabaseSync: Database } = await load();
+  return new Database(file);
+}
+
+/** The interface that Kysely expects. */
+function asKysely(db: InstanceType<Sqlite['DatabaseSync']>): SqliteDatabase {
+  const bound = (parameters: readonly unknown[]) =>
+    parameters.map((one) => (one === undefined ? null : one)) as never[];
+  return {
+    close: () => db.close(),
+    prepare: (text) => {
+      const statement = db.prepare(text);
+      return {
+        reader: statement.columns().length > 0,
+        all: (parameters) => statement.all(...bound(parameters)),
+        run: (parameters) => statement.run(...bound(parameters)),
+        iterate: (parameters) => statement.iterate(...bound(parameters)) as IterableIterator<unknown>,
+      };
+    },
+  };
+}
+
+/** What SQLite calls some faults (sqlite.org/rescode.html): the primary ones. */
+export const FAULTS = { busy: 5, locked: 6, readOnly: 8, io: 10, full: 13, cantOpen: 14 } as const;
+
+/** The same as sqlite3_errstr says them, for where the package says nothing else. */
+const WORDS: Readonly<Record<string, number>> = {
+  'database is locked': FAULTS.busy,
+  'database table is locked': FAULTS.locked,
+  'attempt to write a readonly database': FAULTS.readOnly,
+  'disk I/O error': FAULTS.io,
+  'database or disk is full': FAULTS.full,
+  'unable to open database file': FAULTS.cantOpen,
+};
+
+/** The primary code of an error of SQLite; undefined for any other. */
+export function codeOf(error: unknown): number | undefined {
+  // The native part makes errors of its own.
+  if (typeof error !== 'object' || error === null) return undefined;
+  const { code, errcode, message } = error as { readonly [K in 'code' | 'errcode' | 'message']?: unknown };
+  if (typeof errcode === 'number') return errcode & 0xff;
+  return code === 'ERR_SQLITE_ERROR' ? WORDS[String(message)] : undefined;
+}
