@@ -91,6 +91,9 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
       .addColumn('name', 'text', (column) => column.primaryKey())
       .addColumn('value', 'text', (column) => column.notNull())
       .execute(),
+  // Whether a device has a card under a uid of its own is asked with each that it puts.
+  ({ schema }) =>
+    schema.createIndex('memory_device_uid').on('memory').columns(['device', 'deviceUid']).execute(),
 ];
 
 /** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */

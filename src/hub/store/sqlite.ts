@@ -1,6 +1,6 @@
 import type * as Packaged from '@photostructure/sqlite';
 
-import { Kysely, type SqliteDatabase, SqliteDialect } from 'kysely';
+import { Kysely, type SqliteDatabase, SqliteDialect, type SqliteStatement } from 'kysely';
 
 import type { HubTables } from './schema';
 
@@ -39,20 +39,37 @@ async function open(file: string): Promise<InstanceType<Sqlite['DatabaseSync']>>
   return new Database(file);
 }
 
+/** Statements kept ready on a connection: there are some hundred, and making one takes longer than running it. */
+const KEPT = 300;
+
 /** The interface that Kysely expects. */
 function asKysely(db: InstanceType<Sqlite['DatabaseSync']>): SqliteDatabase {
   const bound = (parameters: readonly unknown[]) =>
     parameters.map((one) => (one === undefined ? null : one)) as never[];
+  const kept = new Map<string, SqliteStatement>();
+  const make = (text: string): SqliteStatement => {
+    const statement = db.prepare(text);
+    return {
+      reader: statement.columns().length > 0,
+      all: (parameters) => statement.all(...bound(parameters)),
+      run: (parameters) => statement.run(...bound(parameters)),
+      iterate: (parameters) => statement.iterate(...bound(parameters)) as IterableIterator<unknown>,
+    };
+  };
   return {
     close: () => db.close(),
     prepare: (text) => {
-      const statement = db.prepare(text);
-      return {
-        reader: statement.columns().length > 0,
-        all: (parameters) => statement.all(...bound(parameters)),
-        run: (parameters) => statement.run(...bound(parameters)),
-        iterate: (parameters) => statement.iterate(...bound(parameters)) as IterableIterator<unknown>,
-      };
+      const known = kept.get(text);
+      if (known) return known;
+      const made = make(text);
+      // Migrations change what a statement means.
+      if (!/^\s*(select|insert|update|delete|begin|commit|rollback)\b/i.test(text)) kept.clear();
+      else {
+        kept.set(text, made);
+        const [oldest] = kept.keys();
+        if (kept.size > KEPT && oldest !== undefined) kept.delete(oldest);
+      }
+      return made;
     },
   };
 }
