@@ -6,6 +6,7 @@
 export { makeBackup } from './backups/makeBackup';
 export { BackupFault, restoreBackup } from './backups/restoreBackup';
 export { doDevicesWait, letDevicesIn } from './backups/waiting';
+export { type Book, bookOf, changedUids } from './bookOf';
 export { allCards, changedSince, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
 export { notifyOfChange, onChange } from './changeEvents';
 export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';

@@ -1,5 +1,4 @@
 import type * as Packaged from '@photostructure/sqlite';
-
 import { Kysely, type SqliteDatabase, SqliteDialect, type SqliteStatement } from 'kysely';
 
 import type { HubTables } from './schema';

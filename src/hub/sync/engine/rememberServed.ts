@@ -1,7 +1,7 @@
 import type { Card } from '@/core/card';
 import { type HubDb, inTransaction, toCard } from '@/hub/store';
 
-import type { SeenCard } from '../passports/deviceView';
+import type { SeenCard } from '../passports/keptView';
 import type { SyncContext } from './context';
 
 /** Rows per statement: SQLite takes some thousand values in one. */
@@ -39,25 +39,9 @@ export async function rememberServed(
 
 /** The hub's cards as they were when the device was shown them: another change may have come since. */
 async function cardsThen(store: HubDb, served: readonly SeenCard[]): Promise<ReadonlyMap<string, string>> {
-  const bySeq = new Map<number, string[]>();
-  for (const { uid, seq } of served) bySeq.set(seq, [...(bySeq.get(seq) ?? []), uid]);
-  const whole = new Map<string, string>();
-  for (const [seq, uids] of bySeq) {
-    const rows = await store
-      .selectFrom('changes')
-      .select(['uid', 'after'])
-      .where('seq', 'in', (query) =>
-        query
-          .selectFrom('changes')
-          .select(({ fn }) => fn.max('seq').as('last'))
-          .where('uid', 'in', uids)
-          .where('seq', '<=', seq)
-          .groupBy('uid'),
-      )
-      .execute();
-    for (const { uid, after } of rows) if (after !== null) whole.set(uid, after);
-  }
-  return whole;
+  const seqs = served.map(({ seq }) => seq);
+  const rows = await store.selectFrom('changes').select(['uid', 'after']).where('seq', 'in', seqs).execute();
+  return new Map(rows.flatMap(({ uid, after }) => (after === null ? [] : [[uid, after] as const])));
 }
 
 /** The hub's card; of a list with the members it was served with. */

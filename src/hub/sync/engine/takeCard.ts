@@ -18,7 +18,8 @@ import {
 } from '@/hub/store';
 import { texts } from '@/texts/sync/dav';
 
-import { asSeen, type DeviceView, type SeenCard, servedCard, viewOf } from '../passports/deviceView';
+import { asSeen, servedCard, viewOf } from '../passports/deviceView';
+import type { DeviceView, SeenCard } from '../passports/keptView';
 import { listsOf } from '../passports/passports';
 import { type SyncContext, SyncRefusal } from './context';
 import { type DataVersion, readFromDevice, writeForDevice } from './deviceText';

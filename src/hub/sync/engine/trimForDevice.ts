@@ -1,6 +1,6 @@
 import { withCutPictures } from '@/hub/card';
 
-import type { SeenCard } from '../passports/deviceView';
+import type { SeenCard } from '../passports/keptView';
 import type { SyncContext } from './context';
 
 /** Cards as served to a device, pictures resized to what it shows. */

@@ -3,81 +3,12 @@ import { createHash } from 'node:crypto';
 import { isSameJson } from '@/core/base';
 import type { Card } from '@/core/card';
 import { isRuleList } from '@/core/lists';
-import { duplicateFacts, DuplicateIndex } from '@/core/tidy';
 import { cardToSend } from '@/core/write';
-import { allCards, changedSince, type HubDb, lastSeq, toCard } from '@/hub/store';
+import { bookOf, changedUids, type HubDb, lastSeq, toCard } from '@/hub/store';
 
+import { type DeviceView, KeptView, type SeenCard } from './keptView';
 import { membersOf, sentMembers } from './membersOf';
 import { type Device, listsOf } from './passports';
-import { syncTokenOf } from './syncToken';
-
-/** A card as a device may see it. */
-export interface SeenCard {
-  readonly uid: string;
-  /** The last part of its address. */
-  readonly href: string;
-  /** Strong, with its quotes. */
-  readonly etag: string;
-  readonly card: Card;
-  /** The change up to which it is looked at: the book's card was then what this is made of. */
-  readonly seq: number;
-}
-
-/** What a device may see of the book at a moment. */
-export interface DeviceView {
-  readonly seq: number;
-  /** Of this state (RFC 6578 §4). */
-  readonly token: string;
-  readonly byUid: ReadonlyMap<string, SeenCard>;
-  readonly byHref: ReadonlyMap<string, SeenCard>;
-  /** The index that new cards are compared with; built on first use. */
-  duplicateIndex(): DuplicateIndex;
-}
-
-class KeptView implements DeviceView {
-  seq = 0;
-  readonly byUid = new Map<string, SeenCard>();
-  readonly byHref = new Map<string, SeenCard>();
-  /** Lists that are let through, with all their members. */
-  readonly lists = new Map<string, Card>();
-  private index: DuplicateIndex | undefined;
-
-  constructor(
-    private readonly db: HubDb,
-    readonly stamp: string,
-  ) {}
-
-  get token(): string {
-    return syncTokenOf(this.db, { seq: this.seq });
-  }
-
-  put(uid: string, seen: SeenCard | undefined): void {
-    const before = this.byUid.get(uid);
-    if (before && this.byHref.get(before.href) === before) this.byHref.delete(before.href);
-    this.byUid.delete(uid);
-    this.index?.remove(uid);
-    if (!seen) return;
-    this.byUid.set(uid, seen);
-    this.byHref.set(seen.href, seen);
-    this.index?.put(duplicateFacts(seen.card));
-  }
-
-  putList(uid: string, list: Card | undefined): void {
-    if (list) this.lists.set(uid, list);
-    else {
-      this.lists.delete(uid);
-      this.put(uid, undefined);
-    }
-  }
-
-  duplicateIndex(): DuplicateIndex {
-    if (!this.index) {
-      this.index = new DuplicateIndex();
-      for (const { card } of this.byUid.values()) this.index.put(duplicateFacts(card));
-    }
-    return this.index;
-  }
-}
 
 const views = new WeakMap<HubDb, Map<number, KeptView>>();
 
@@ -130,40 +61,56 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
   if (device.direction === 'in') return ownView(db, device);
   const kept = views.get(db) ?? new Map<number, KeptView>();
   views.set(db, kept);
-  const seq = await lastSeq(db);
+  const book = await bookOf(db);
+  const { seq } = book;
   const lists = listsOf(device);
-  const { scope, tag, since, notes, photos, photoSide, groups, own: isOwn } = device;
-  const stamp = JSON.stringify([scope, tag, lists, since, notes, photos, photoSide, groups, isOwn]);
+  const { scope, tag, since, groups, own: isOwn } = device;
+  const shape = shapeOf(device);
+  const stamp = JSON.stringify([scope, tag, lists, since, shape, groups, isOwn]);
   const known = kept.get(device.id);
-  if (known?.stamp === stamp && known.seq === seq) return known;
-  const changed = known?.stamp === stamp ? await changedSince(db, known.seq) : undefined;
-  const isWhole = !known || !changed || lists.some((list) => changed.has(list));
-  const view = isWhole ? new KeptView(db, stamp) : known;
+  const [nowMs, isSameStamp] = [Date.now(), known?.stamp === stamp];
+  if (known) known.usedMs = nowMs;
+  if (known && isSameStamp && known.seq === seq) return known;
+  const changed = known && isSameStamp ? await changedUids(db, known.seq) : undefined;
+  const isWhole = !known || !changed || lists.some((list) => changed.includes(list));
+  const isForAll = scope === 'all' && tag === null && lists.length === 0 && isOwn === 0;
+  const view = isWhole ? new KeptView(db, stamp, isForAll ? shape : undefined) : known;
   const members = await membersOf(db, lists);
-  const cards: Iterable<readonly [string, Card | undefined]> = isWhole
-    ? (await allCards(db)).map((card) => [card.uid, card] as const)
-    : (changed ?? []);
-  const hrefs = await hrefsOf(db, device, isWhole ? undefined : [...(changed?.keys() ?? [])]);
+  const uids = isWhole ? [...book.cards.keys()] : changed;
+  const hrefs = await hrefsOf(db, device, isWhole ? undefined : uids);
   // Those that the device knows come first: their addresses are taken.
-  const inOrder = [...cards].sort(([a], [b]) => Number(hrefs.has(b)) - Number(hrefs.has(a)));
-  for (const [uid, card] of inOrder) {
-    const filled = card && isRuleList(card) ? await filledList(db, card) : card;
+  const inOrder = uids.toSorted((a, b) => Number(hrefs.has(b)) - Number(hrefs.has(a)));
+  for (const uid of inOrder) {
+    const one = book.cards.get(uid);
+    if (!one) forgetShapes(db, uid);
+    const filled = one && isRuleList(one.card) ? await filledList(db, one.card) : one?.card;
     const isSeen = filled !== undefined && isLetThrough(device, filled, members);
     if (filled?.kind === 'group' || view.lists.has(uid)) view.putList(uid, isSeen ? filled : undefined);
-    if (filled?.kind !== 'group')
-      view.put(uid, isSeen ? seenAs(view, device, { card: filled, seq }, hrefs) : undefined);
+    if (filled?.kind === 'group') continue;
+    view.put(uid, isSeen && one ? seenAs(view, db, device, { ...one, card: filled }, hrefs) : undefined);
   }
   // A list names only those that the device may know of.
   for (const [uid, list] of view.lists) {
     const open = { ...list, members: visibleMembers(list, view) };
     const href = view.byUid.get(uid)?.href ?? hrefs.get(uid);
-    const known = href === undefined ? hrefs : new Map([[uid, href]]);
-    const seen = seenAs(view, device, { card: open, seq }, known);
+    const addresses = href === undefined ? hrefs : new Map([[uid, href]]);
+    const of = book.cards.get(uid)?.seq ?? seq;
+    const seen = seenAs(view, db, device, { card: open, seq: of }, addresses);
     if (seen.etag !== view.byUid.get(uid)?.etag) view.put(uid, seen);
   }
   view.seq = seq;
+  view.usedMs = nowMs;
   kept.set(device.id, view);
+  for (const [id, one] of kept) if (nowMs - one.usedMs > KEPT_MS) kept.delete(id);
   return view;
+}
+
+/** How long a view is kept that nobody looks at, in milliseconds: devices come every quarter of an hour. */
+const KEPT_MS = 10 * 60_000;
+
+/** What of a card goes along: devices for which it is the same see the same. */
+function shapeOf({ notes, photos, photoSide }: Pick<Device, 'notes' | 'photos' | 'photoSide'>): string {
+  return JSON.stringify([notes, photos, photoSide]);
 }
 
 /** A device that only sends sees what it has sent, as it did: nothing of the book goes to it. */
@@ -183,17 +130,38 @@ async function ownView(db: HubDb, device: Device): Promise<DeviceView> {
   return view;
 }
 
+/** Cards as they are seen, by shape and uid: made once for all devices that see the same of them. */
+const shapes = new WeakMap<HubDb, Map<string, Map<string, SeenCard>>>();
+
 function seenAs(
   view: KeptView,
+  db: HubDb,
   device: Device,
   { card, seq }: Pick<SeenCard, 'card' | 'seq'>,
   hrefs: ReadonlyMap<string, string>,
 ): SeenCard {
+  const { uid } = card;
+  const href = freeHref(view, uid, hrefs.get(uid) ?? hrefFor(uid));
+  const seen = card.kind === 'group' ? undefined : shapeIn(db, device).get(uid);
+  if (seen?.seq === seq) return seen.href === href ? seen : { ...seen, href };
   const served = servedCard(card, device);
-  return {
-    ...{ uid: card.uid, card: served, etag: etagOf(served, device), seq },
-    href: freeHref(view, card.uid, hrefs.get(card.uid) ?? hrefFor(card.uid)),
-  };
+  const made = { uid, card: served, etag: etagOf(served, device), seq, href };
+  if (card.kind !== 'group') shapeIn(db, device).set(uid, made);
+  return made;
+}
+
+/** Of a card that is gone nothing is kept. */
+function forgetShapes(db: HubDb, uid: string): void {
+  for (const cards of shapes.get(db)?.values() ?? []) cards.delete(uid);
+}
+
+function shapeIn(db: HubDb, device: Device): Map<string, SeenCard> {
+  const known = shapes.get(db) ?? new Map<string, Map<string, SeenCard>>();
+  shapes.set(db, known);
+  const shape = shapeOf(device);
+  const cards = known.get(shape) ?? new Map<string, SeenCard>();
+  known.set(shape, cards);
+  return cards;
 }
 
 /** The address itself, or where the device has put something else there, one that nothing else has. */

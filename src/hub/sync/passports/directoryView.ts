@@ -2,7 +2,8 @@ import { DuplicateIndex } from '@/core/tidy';
 import { entriesFor } from '@/hub/directory';
 import type { HubDb } from '@/hub/store';
 
-import { type DeviceView, etagOf, hrefFor, type SeenCard } from './deviceView';
+import { etagOf, hrefFor } from './deviceView';
+import type { DeviceView, SeenCard } from './keptView';
 import type { Device } from './passports';
 
 const BASE = 'http://cordialis.example/sync/directory/';

@@ -3,7 +3,8 @@ import type { Selectable } from 'kysely';
 import { isSameJson } from '@/core/base';
 import { type HubDb, type MemoryTable, toCard } from '@/hub/store';
 
-import { type SeenCard, servedCard, viewOf } from './deviceView';
+import { servedCard, viewOf } from './deviceView';
+import type { SeenCard } from './keptView';
 import type { Device } from './passports';
 
 /** Changes a device hasn't received yet. */
