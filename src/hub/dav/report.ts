@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 
 import { childOf, childrenOf, inBatches, type XmlElement } from '@/core/base';
-import { changedSince, toCard } from '@/hub/store';
+import { changedUids, toCard } from '@/hub/store';
 import {
   type DeviceView,
   directoryChanges,
@@ -174,16 +174,34 @@ async function syncCollection(context: ReportContext, body: XmlElement): Promise
   if (isWhole) for (const [uid, seen] of view.byUid) here.set(uid, seen);
   else await tellChanges(context, since, { here, gone });
   await endAliases(request);
-  const inOrder = [...here]
-    .map(([uid, seen]) => ({ seen, at: orderOf(uid) }))
-    .filter(({ at }) => part === undefined || at > part.after)
-    .sort((a, b) => (a.at < b.at ? -1 : 1));
-  const some = inOrder.slice(0, limit);
-  const isMore = inOrder.length > some.length;
-  const after = some.at(-1)?.at ?? part?.after ?? '0';
+  const { some, after, isMore } = firstOf(here, limit, part?.after);
   const next = syncTokenOf(db, isMore ? { seq: told, part: { since, after } } : { seq: told });
   // What is gone is told at once: it is short.
-  return answerSync(context, { here: some.map(({ seen }) => seen), gone: part ? [] : gone, next, isMore });
+  return answerSync(context, { here: some, gone: part ? [] : gone, next, isMore });
+}
+
+interface FirstOf {
+  readonly some: readonly SeenCard[];
+  /** Up to where in the order they reach. */
+  readonly after: string;
+  readonly isMore: boolean;
+}
+
+/** The first members after one, in the order in which they are told. */
+function firstOf(here: ReadonlyMap<string, SeenCard>, limit: number, from: string | undefined): FirstOf {
+  // Putting thousands in order costs as much as telling them.
+  if (from === undefined && here.size <= limit)
+    return { some: [...here.values()], after: '0', isMore: false };
+  const inOrder = [...here]
+    .map(([uid, seen]) => ({ seen, at: orderOf(uid) }))
+    .filter(({ at }) => from === undefined || at > from)
+    .sort((a, b) => (a.at < b.at ? -1 : 1));
+  const some = inOrder.slice(0, limit);
+  return {
+    some: some.map(({ seen }) => seen),
+    after: some.at(-1)?.at ?? from ?? '0',
+    isMore: inOrder.length > some.length,
+  };
 }
 
 /** The order in which members are told, which no change of them moves. */
@@ -205,7 +223,7 @@ interface Told {
 async function tellChanges(context: ReportContext, since: number, { here, gone }: Told): Promise<void> {
   const { request, view } = context;
   const { device, db } = request;
-  const changed = [...(await changedSince(db, since)).keys()];
+  const changed = await changedUids(db, since);
   const memory = await db
     .selectFrom('memory')
     .select(['uid', 'href'])

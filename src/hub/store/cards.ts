@@ -37,18 +37,6 @@ export async function allCards(db: HubDb): Promise<Card[]> {
   return rows.map(({ card }) => toCard(card));
 }
 
-/** The cards changed since a change, by uid; undefined for deleted ones. */
-export async function changedSince(db: HubDb, seq: number): Promise<Map<string, Card | undefined>> {
-  const rows = await db
-    .selectFrom('changes')
-    .leftJoin('cards', 'cards.uid', 'changes.uid')
-    .select(['changes.uid', 'cards.card'])
-    .distinct()
-    .where('changes.seq', '>', seq)
-    .execute();
-  return new Map(rows.map(({ uid, card }) => [uid, card === null ? undefined : toCard(card)]));
-}
-
 /** Stores a card, or deletes it, and logs the change. @returns the number of the change */
 export async function putCard(
   db: HubDb,

@@ -7,7 +7,7 @@ export { makeBackup } from './backups/makeBackup';
 export { BackupFault, restoreBackup } from './backups/restoreBackup';
 export { doDevicesWait, letDevicesIn } from './backups/waiting';
 export { type Book, bookOf, changedUids } from './bookOf';
-export { allCards, changedSince, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
+export { allCards, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
 export { notifyOfChange, onChange } from './changeEvents';
 export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';
 export { holdStore } from './holdStore';
