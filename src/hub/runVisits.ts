@@ -2,7 +2,7 @@ import { faultOf, type HubLog, utcNow } from '@/hub/base';
 import {
   dropOrphans,
   everyMinutesOf,
-  findStandIn,
+  findStandInHead,
   STAND_INS,
   type StandInKind,
   visitNow,
@@ -32,7 +32,7 @@ export function runVisits({ db, base, country, log }: VisitsContext): () => void
     await dropOrphans(db);
     await deliverMail(db, Date.now());
     for (const kind of Object.keys(STAND_INS) as StandInKind[]) {
-      const state = await findStandIn(db, kind);
+      const state = await findStandInHead(db, kind);
       if (!state || state.isOffline || !isDue(state.next, everyMinutesOf(kind, state), Date.now())) continue;
       // A device that fails is tried again at its next turn; its passport says why.
       await visitNow(db, kind, base).catch((error: unknown) =>

@@ -1,5 +1,5 @@
 import type { DevicesStatus, DeviceStatus } from '@/core/sync';
-import { everyMinutesOf, findStandIn, STAND_INS, type StandInKind } from '@/hub/standins';
+import { everyMinutesOf, findStandInHead, STAND_INS, type StandInKind } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
 import { type Browser, type Device, listAccounts, listDevices, listsOf, viewOf } from '@/hub/sync';
 
@@ -11,7 +11,7 @@ export async function devicesStatus(db: HubDb, asking: Browser): Promise<Devices
   const devices: DeviceStatus[] = [];
   const standIns = new Map<string, Pick<DeviceStatus, 'standIn' | 'next' | 'everyMinutes'>>();
   for (const kind of Object.keys(STAND_INS) as StandInKind[]) {
-    const state = await findStandIn(db, kind);
+    const state = await findStandInHead(db, kind);
     if (!state) continue;
     const everyMinutes = everyMinutesOf(kind, state);
     standIns.set(state.user, { standIn: kind, next: state.isOffline ? null : state.next, everyMinutes });

@@ -1,7 +1,7 @@
 import express, { Router } from 'express';
 
 import { mailsToSendSchema } from '@/core/sync';
-import { findStandIn } from '@/hub/standins';
+import { findStandInHead } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
 import { listMails, MailFault, newMail, openMail, sendMails } from '@/hub/write';
 import { texts } from '@/texts/hub/api';
@@ -32,7 +32,7 @@ export function mailboxApi(db: HubDb): Router {
   router.post('/', async (request, response) => {
     const wish = mailsToSendSchema.safeParse(request.body);
     if (!wish.success) return void response.status(400).json({ error: describeIssue(wish.error) });
-    if (!(await findStandIn(db, 'mail')))
+    if (!(await findStandInHead(db, 'mail')))
       return void response.status(409).json({ error: texts.mailClientIsNotInUse });
     try {
       response.status(202).json({ waiting: await sendMails(db, wish.data.messages, Date.now()) });

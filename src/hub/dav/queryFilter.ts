@@ -71,10 +71,16 @@ function readMatch({ attributes, text }: XmlElement): TextMatch {
 /** Whether a card matches. A filter without conditions matches every card. */
 export function matchesFilter(card: Card, { isAll, props }: Filter): boolean {
   if (props.length === 0) return true;
-  const lines = linesOf(card);
+  // Pictures are large, and nobody looks for a person by one.
+  const isOfMedia = props.some(({ name }) => MEDIA.test(name));
+  const { media: _, ...light } = card;
+  const lines = linesOf(isOfMedia ? card : light);
   const test = (prop: PropFilter) => matchesProp(prop, lines);
   return isAll ? props.every(test) : props.some(test);
 }
+
+/** Properties that are written from a card's media (RFC 6350 §6). */
+const MEDIA = /(^|\.)(PHOTO|LOGO|SOUND|JSPROP)$/;
 
 function linesOf(card: Card): ContentLine[] {
   const octets = new TextEncoder().encode(writeData(card, PLAIN_VERSION_4));

@@ -5,5 +5,12 @@ export { addHeld, duplicateHeld, editHeld, removeHeld } from './editHeld';
 export { everyMinutesOf, isStandInKind, STAND_INS } from './kinds';
 export { setEvery } from './setEvery';
 export type { StandInKind, StandInState } from './standIn';
-export { addStandIn, dropOrphans, findStandIn, keepStandIn, resetStandIn } from './standInStore';
+export {
+  addStandIn,
+  dropOrphans,
+  findStandIn,
+  findStandInHead,
+  keepStandIn,
+  resetStandIn,
+} from './standInStore';
 export { visitNow } from './visitNow';

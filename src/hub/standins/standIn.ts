@@ -31,8 +31,8 @@ export interface HeldCard {
   readonly state: 'same' | 'new' | 'changed' | 'deleted';
 }
 
-/** The state of a simulated device. */
-export interface StandInState {
+/** The state of a simulated device without what it holds. */
+export interface StandInHead {
   readonly user: string;
   readonly password: string;
   /** '' before the first sync. */
@@ -42,6 +42,10 @@ export interface StandInState {
   readonly next: string;
   /** The chosen interval in minutes, where one was set. */
   readonly everyMinutes?: number;
+}
+
+/** The state of a simulated device. */
+export interface StandInState extends StandInHead {
   /** By uid as the device knows it. */
   readonly cards: Readonly<Record<string, HeldCard>>;
 }

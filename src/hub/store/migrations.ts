@@ -94,6 +94,7 @@ export const MIGRATIONS: readonly ((db: Kysely<never>) => Promise<unknown>)[] = 
   // Whether a device has a card under a uid of its own is asked with each that it puts.
   ({ schema }) =>
     schema.createIndex('memory_device_uid').on('memory').columns(['device', 'deviceUid']).execute(),
+  ({ schema }) => schema.alterTable('standIns').addColumn('head', 'text').execute(),
 ];
 
 /** Browsers that have been paired, what they sent last of each card, and codes by which another one is paired. */

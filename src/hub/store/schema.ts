@@ -228,6 +228,8 @@ export interface StandInsTable {
   kind: string;
   /** JSON, the device's own business. */
   state: string;
+  /** The same without its cards, which are large; null where it was written before this column. */
+  head: string | null;
 }
 
 /** A server of which the hub is a client; what it may have is said by its passport among the devices. */

@@ -1,6 +1,6 @@
 import { isRuleList } from '@/core/lists';
 import { CARDS_AT_ONCE, type Pull } from '@/core/sync';
-import { type HubDb, lastMail, lastSeq, toCard } from '@/hub/store';
+import { bookOf, type HubDb, lastMail, lastSeq, toCard } from '@/hub/store';
 
 import { type Device, listDevices, listsOf } from '../passports/passports';
 import type { Browser } from './pairing';
@@ -54,14 +54,6 @@ export async function answerPull(db: HubDb, browser: Browser, since: number): Pr
 async function ruleListsFor(db: HubDb, devices: readonly Device[]): Promise<string[]> {
   const takers = devices.filter(({ groups, tag, paused }) => groups === 1 && tag === null && paused === 0);
   if (!takers.some((device) => listsOf(device).length === 0)) return [];
-  // Of thousands of cards only a few dozen are lists: only these are parsed.
-  const rows = await db
-    .selectFrom('cards')
-    .select('card')
-    .where('card', 'like', '%"kind":"group"%')
-    .execute();
-  return rows
-    .map(({ card }) => toCard(card))
-    .filter(isRuleList)
-    .map(({ uid }) => uid);
+  const { cards } = await bookOf(db);
+  return [...cards.values()].flatMap(({ card }) => (isRuleList(card) ? card.uid : []));
 }
