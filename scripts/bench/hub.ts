@@ -49,7 +49,7 @@ async function measureSync(): Promise<object> {
   /** All parts of one. */
   const syncWhole = async (from: string, data = '') => {
     let ms = 0;
-    for (let token = from; ; ) {
+    for (let token = from; ;) {
       const part = await sync(token, data);
       ms += part.ms;
       token = part.token;
