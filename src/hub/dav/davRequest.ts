@@ -16,8 +16,6 @@ export interface DavAnswer {
   readonly body?: string | AsyncIterable<string>;
   /** Complete cards in the answer. */
   readonly served?: number;
-  /** Cards that the request changed in the book. */
-  readonly came?: number;
 }
 
 /** What an address names for the signed-in device; anything else isn't found. */

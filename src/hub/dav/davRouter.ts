@@ -119,8 +119,8 @@ async function answer(request: Request, options: DavOptions): Promise<DavAnswer>
   };
   try {
     const answered = await dispatch(asked, resource);
-    const visit = { came: answered.came ?? 0, went: answered.served ?? 0 };
-    await ifPossible(noteVisit(options.db, device, now, visit));
+    // What came was counted with what it changed.
+    await ifPossible(noteVisit(options.db, device, now, { came: 0, went: answered.served ?? 0 }));
     return answered;
   } catch (error) {
     // A resource that isn't there is no fault of a sync.

@@ -9,6 +9,6 @@ export async function deleteCardResource(request: DavRequest, href: string): Pro
   const seen = (await viewOf(request.db, request.device)).byHref.get(href);
   if (seen) checkConditions(request, seen.etag);
   const isOfThisVersion = seen !== undefined && tagsIn(request.header('if-match') ?? '').includes(seen.etag);
-  const { came } = await orDavError(request, dropCard(request, { href, isOfThisVersion }));
-  return { status: 204, came };
+  await orDavError(request, dropCard(request, { href, isOfThisVersion }));
+  return { status: 204 };
 }

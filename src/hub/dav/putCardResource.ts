@@ -14,9 +14,9 @@ export async function putCardResource(request: DavRequest, href: string): Promis
   const match = request.header('if-match');
   if (seen && match !== undefined) await recordHeld(request, seen.uid, tagsIn(match));
   checkConditions(request, seen?.etag);
-  const { isNew, came } = await orDavError(request, takeCard(request, { href, ...read }));
+  const { isNew } = await orDavError(request, takeCard(request, { href, ...read }));
   // No entity tag: the stored card is not octet for octet what was sent (RFC 6352 §6.3.2.3).
-  return { status: isNew ? 201 : 204, came };
+  return { status: isNew ? 201 : 204 };
 }
 
 function readSent({ header, body }: DavRequest): Pick<Incoming, 'sent' | 'version'> {

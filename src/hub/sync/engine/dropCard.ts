@@ -1,10 +1,11 @@
 import { shownAs } from '@/core/card';
-import { findCard, findMemory, inTransaction, putCard, toCard } from '@/hub/store';
+import { findCard, findMemory, putCard, toCard } from '@/hub/store';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/dav';
 
 import { asSeen, isSameFor, viewOf } from '../passports/deviceView';
 import { type SyncContext, SyncRefusal } from './context';
+import { inSync } from './inSync';
 
 /** A deletion on a device. */
 export interface Deletion {
@@ -28,7 +29,7 @@ export async function dropCard(
   if (device.direction === 'out') throw new SyncRefusal('passport', texts.thisDeviceOnlyReceives);
   const seen = (await viewOf(db, device)).byHref.get(href);
   if (!seen) throw new SyncRefusal('nothing', texts.thereIsNoSuch);
-  return inTransaction(db, async (store) => {
+  return inSync(context, async (store): Promise<{ readonly came: 0 | 1 }> => {
     const current = await findCard(store, seen.uid);
     if (!current) return { came: 0 };
     const row = await findMemory(store, device.id, seen.uid);

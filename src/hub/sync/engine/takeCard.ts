@@ -11,7 +11,6 @@ import {
   findCard,
   findMemory,
   type HubDb,
-  inTransaction,
   noteToSettle,
   putCard,
   toCard,
@@ -23,6 +22,7 @@ import type { DeviceView, SeenCard } from '../passports/keptView';
 import { listsOf } from '../passports/passports';
 import { type SyncContext, SyncRefusal } from './context';
 import { type DataVersion, readFromDevice, writeForDevice } from './deviceText';
+import { inSync } from './inSync';
 import { noteGone } from './rememberServed';
 
 /** A card that comes from a device. */
@@ -82,7 +82,7 @@ async function changeKnown(context: SyncContext, known: Known): Promise<Taken> {
     const held = await heldBy(context.db, context, known);
     if (!held) throw new SyncRefusal('nothing', texts.cardHasJustBeen);
     const compared = await comparedWith(context, held.base, known);
-    const answer = await inTransaction(context.db, async (store) => {
+    const answer = await inSync(context, async (store) => {
       const now = await heldBy(store, context, known);
       if (!now) throw new SyncRefusal('nothing', texts.cardHasJustBeen);
       return now.text === held.text
@@ -181,9 +181,9 @@ function readBack(card: Card, version: DataVersion): Card {
  * and somebody who knows both people decides.
  */
 async function takeNew(context: SyncContext, { href, sent }: Incoming, view: DeviceView): Promise<Taken> {
-  const { db, device, now } = context;
+  const { device, now } = context;
   const duplicate = duplicateOf(sent, view.duplicateIndex());
-  return inTransaction(db, async (store) => {
+  return inSync(context, async (store) => {
     await noteKept(store, context, JSON.parse(device.keeps) as Keeps, sent);
     const same =
       // What the passport doesn't let through is as unknown as a card that was never there.

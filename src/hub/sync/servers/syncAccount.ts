@@ -82,9 +82,9 @@ async function visitAccount(context: AccountContext, account: Account): Promise<
     await inTransaction(db, (store) =>
       store.updateTable('devices').set({ seen: now }).where('id', '=', account.device).execute(),
     );
-    const visit = { came: taken.came, went };
-    await noteVisit(db, account.passport, now, visit);
-    return visit;
+    // What came was counted with what it changed.
+    await noteVisit(db, account.passport, now, { came: 0, went });
+    return { came: taken.came, went };
   } catch (error) {
     const fault = errorMessage(error);
     await noteVisit(db, account.passport, now, { came: 0, went: 0, fault });
