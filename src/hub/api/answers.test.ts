@@ -153,6 +153,21 @@ async function set(pragma: string): Promise<void> {
   await sql.raw(`pragma ${pragma}`).execute(writerOf(db));
 }
 
+test('an answer that is made while it is sent is refused as a whole where it can’t even begin', async () => {
+  expect((await push('first')).status).toBe(200);
+  const multiget = () =>
+    fetch(`${base}/dav/books/phone/cards/`, {
+      ...{ method: 'REPORT', headers: device },
+      body: `<c:addressbook-query xmlns:d="DAV:" xmlns:c="urn:ietf:params:xml:ns:carddav"><d:prop><c:address-data/></d:prop><c:filter/></c:addressbook-query>`,
+    });
+  await set('query_only = 1');
+  const refused = await multiget();
+  expect([refused.status, await refused.text()]).toEqual([503, expect.stringMatching(/disk/)]);
+  await set('query_only = 0');
+  const told = await multiget();
+  expect([told.status, (await told.text()).match(/BEGIN:VCARD/g)?.length]).toEqual([207, 1]);
+});
+
 test('a store that can’t be written isn’t ready, but alive', async () => {
   expect(await (await fetch(`${base}/api/health`)).json()).toEqual({ alive: true, ready: true });
   await set('query_only = 1');

@@ -200,10 +200,21 @@ async function send(
   method: string,
   { status, headers = {}, body = '' }: DavAnswer,
 ): Promise<void> {
+  const pieces = typeof body === 'string' ? undefined : await begun(body);
   response.status(status).set({ DAV: COMPLIANCE, 'Cache-Control': 'no-store', ...headers });
-  if (typeof body !== 'string') return pipeline(body, response);
-  if (method === 'HEAD') response.set('Content-Length', String(Buffer.byteLength(body))).end();
+  if (pieces) return pipeline(pieces, response);
+  if (method === 'HEAD') response.set('Content-Length', String(Buffer.byteLength(String(body)))).end();
   else response.end(body);
+}
+
+/** Pieces of which the first is made already: where that fails another answer can still be given. */
+async function begun(pieces: AsyncIterable<string>): Promise<AsyncIterable<string>> {
+  const rest = pieces[Symbol.asyncIterator]();
+  const first = await rest.next();
+  return (async function* () {
+    if (first.done !== true) yield first.value;
+    for (let next = await rest.next(); next.done !== true; next = await rest.next()) yield next.value;
+  })();
 }
 
 /** When to come again (RFC 9110 §10.2.3), in seconds. */

@@ -48,9 +48,13 @@ export async function* xmlInPieces(
   content: AsyncIterable<readonly Xml[]>,
 ): AsyncGenerator<string, void, undefined> {
   const [begin = '', end = ''] = `${element(name, INSIDE, NAMESPACE_ATTRIBUTES)}\n`.split(INSIDE);
-  yield HEAD + begin;
-  for await (const piece of content) yield piece.join('');
-  yield end;
+  // The first piece comes with the beginning: nothing is sent of an answer that fails at once.
+  let before = HEAD + begin;
+  for await (const piece of content) {
+    yield before + piece.join('');
+    before = '';
+  }
+  yield before + end;
 }
 
 const INSIDE = text('inside');
