@@ -1,7 +1,7 @@
 import { texts } from '@/texts/sync/dav';
 
-/** How long a server may take for one answer, all of it, in milliseconds. */
-const ANSWER_MS = 30_000;
+/** How long a server may take for one answer, and for a whole visit, in milliseconds. */
+const [ANSWER_MS, VISIT_MS] = [30_000, 15 * 60_000];
 /** The most octets of an answer: of some hundred cards with photos. */
 const MAX_OCTETS = 64_000_000;
 /** The most redirects followed. */
@@ -13,8 +13,9 @@ const MAX_REDIRECTS = 5;
  *
  * @param base - the address that somebody has typed
  */
-export function pinnedFetch(base: string, answerMs = ANSWER_MS): typeof fetch {
+export function pinnedFetch(base: string, answerMs = ANSWER_MS, visitMs = VISIT_MS): typeof fetch {
   const { origin } = new URL(base);
+  const began = performance.now();
   const go = async (url: URL, init: RequestInit, count: number): Promise<Response> => {
     if (url.origin !== origin) throw new Error(texts.serverLeadsTo(url.origin));
     const answer = await fetch(url, { ...init, redirect: 'manual' });
@@ -27,6 +28,7 @@ export function pinnedFetch(base: string, answerMs = ANSWER_MS): typeof fetch {
   };
   return async (input, init = {}) => {
     const url = new URL(input instanceof Request ? input.url : input);
+    if (performance.now() - began > visitMs) throw new Error(texts.visitTookTooLong(url.host));
     const late = AbortSignal.timeout(answerMs);
     const signal = init.signal ? AbortSignal.any([init.signal, late]) : late;
     try {
