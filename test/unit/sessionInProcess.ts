@@ -47,7 +47,7 @@ export function openSession(db: HubDb, user: string, version: '3.0' | '4.0', now
               dav('response'),
             );
       return {
-        isWhole: syncToken === '',
+        listed: syncToken === '' ? there.map(lastPartOf) : undefined,
         syncToken: childOf(changes, dav('sync-token'))?.text ?? '',
         gone: responses.filter((one) => childOf(one, dav('status'))).map(lastPartOf),
         changed: served.flatMap((one) => {

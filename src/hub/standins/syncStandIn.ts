@@ -54,7 +54,7 @@ export async function syncStandIn(
   const received: string[] = [];
   const removed: string[] = [];
   const uidOf = new Map([...cards].map(([uid, { href }]) => [href, uid]));
-  if (state.syncToken === '') forgetUnnamed(cards, news.changed);
+  if (news.listed) forgetUnlisted(cards, news.listed);
   for (const href of news.gone) {
     const uid = uidOf.get(href);
     const held = uid === undefined ? undefined : cards.get(uid);
@@ -89,9 +89,9 @@ async function send(session: DavSession, device: StandIn, held: HeldCard): Promi
   return status === 412 ? session.put(href, text, undefined) : status;
 }
 
-/** After a full listing, whatever wasn't named is gone. */
-function forgetUnnamed(cards: Map<string, HeldCard>, named: readonly { readonly href: string }[]): void {
-  const hrefs = new Set(named.map(({ href }) => href));
+/** After a full listing, whatever isn't on it is gone. */
+function forgetUnlisted(cards: Map<string, HeldCard>, listed: readonly string[]): void {
+  const hrefs = new Set(listed);
   for (const [uid, { href }] of [...cards]) if (!hrefs.has(href)) cards.delete(uid);
 }
 

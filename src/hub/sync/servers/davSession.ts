@@ -7,6 +7,8 @@ import {
   updateObject,
 } from 'tsdav';
 
+import { inBatches } from '@/core/base';
+
 import { pinnedFetch } from './pinnedFetch';
 
 /** Where a client signs in. */
@@ -23,8 +25,8 @@ export interface DavAccount {
 /** Cards added, changed and deleted. */
 export interface DavNews {
   readonly syncToken: string;
-  /** Whether it is all that is there: whatever isn't named is gone. */
-  readonly isWhole: boolean;
+  /** The addresses of all that is there, where it was listed as a whole: whatever isn't among them is gone. */
+  readonly listed: readonly string[] | undefined;
   readonly changed: readonly { readonly href: string; readonly etag: string; readonly text: string }[];
   readonly gone: readonly string[];
 }
@@ -103,8 +105,8 @@ const MAX_PARTS = 1000;
 async function readNews(place: Place, syncToken: string): Promise<DavNews> {
   const gone = new Set<string>();
   const there = new Map<string, string>();
-  let token = syncToken;
-  for (let part = 0; part < MAX_PARTS; part += 1) {
+  let [token, isOver] = [syncToken, false];
+  for (let part = 0; part < MAX_PARTS && !isOver; part += 1) {
     const said = await readPart(place, token);
     // An expired token: start over.
     if (!said) return readNews(place, '');
@@ -116,15 +118,17 @@ async function readNews(place: Place, syncToken: string): Promise<DavNews> {
       there.set(lastPart(path), path);
       gone.delete(lastPart(path));
     }
-    const isOver = !said.isMore || said.token === token;
+    isOver = !said.isMore;
+    // One that goes on and stays where it is never ends.
+    if (said.isMore && said.token === token) break;
     token = said.token;
-    if (isOver) break;
   }
-  const paths = [...there.values()];
   const changed: DavNews['changed'][number][] = [];
-  for (let i = 0; i < paths.length; i += AT_ONCE)
-    changed.push(...(await readCards(place, paths.slice(i, i + AT_ONCE))));
-  return { syncToken: token, isWhole: syncToken === '', changed, gone: [...gone] };
+  for (const paths of inBatches([...there.values()], AT_ONCE))
+    changed.push(...(await readCards(place, paths)));
+  // What is listed is there, even where the server doesn't give it.
+  const listed = syncToken === '' && isOver ? [...there.keys()] : undefined;
+  return { syncToken: token, listed, changed, gone: [...gone] };
 }
 
 interface Part {
@@ -162,11 +166,11 @@ const [GONE, CUT] = [404, 507];
 
 async function readCards(
   { url, headers, version, fetch: pinned }: Place,
-  objectUrls: string[],
+  paths: readonly string[],
 ): Promise<DavNews['changed'][number][]> {
   const attributes = { 'content-type': 'text/vcard', version };
   const found = await addressBookMultiGet({
-    ...{ url, headers, objectUrls, depth: '1', fetch: pinned },
+    ...{ url, headers, objectUrls: [...paths], depth: '1', fetch: pinned },
     props: { 'd:getetag': {}, 'card:address-data': { _attributes: attributes } },
   });
   return found.flatMap(({ href, props }) => {

@@ -223,3 +223,47 @@ test('a server that is silent ends a visit, in words', async () => {
   expect(sync?.fault).toMatch(/doesn’t answer/);
   await silent.stop();
 });
+
+test('what a server lists and doesn’t give is there all the same: nothing is deleted for it', async () => {
+  await put(here, ADA);
+  await put(here, BO);
+  let isHeldBack = false;
+  // Between the two: once it is told to, it keeps one card back.
+  const between = await startServer((request, response) => {
+    void (async () => {
+      const body: Buffer[] = [];
+      for await (const piece of request) body.push(piece as Buffer);
+      const answer = await fetch(server.base + (request.url ?? ''), {
+        method: request.method ?? 'GET',
+        headers: Object.entries(request.headers).flatMap(([name, value]): [string, string][] =>
+          /^(authorization|depth|content-type|if-)/.test(name) ? [[name, String(value)]] : [],
+        ),
+        ...(body.length === 0 ? {} : { body: Buffer.concat(body) }),
+        redirect: 'manual',
+      });
+      const text = await answer.text();
+      const isMultiget = Buffer.concat(body).includes('addressbook-multiget');
+      const said =
+        isHeldBack && isMultiget
+          ? text.replace(/<d:response>(?:(?!<d:response>).)*Bo Ek.*?<\/d:response>/s, '')
+          : text;
+      const location = answer.headers.get('location');
+      response
+        .writeHead(answer.status, {
+          'Content-Type': answer.headers.get('content-type') ?? 'text/plain',
+          ...(location === null ? {} : { Location: location }),
+        })
+        .end(said);
+    })();
+  });
+  await add({ base: between.base });
+  await visit();
+  isHeldBack = true;
+  await changePassport(there, 'The other hub', { notes: true });
+  await visit();
+  expect([await names(here), await names(there)]).toEqual([
+    ['Ada Lowther', 'Bo Ek'],
+    ['Ada Lowther', 'Bo Ek'],
+  ]);
+  await between.stop();
+});

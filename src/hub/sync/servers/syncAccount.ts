@@ -94,9 +94,9 @@ async function visitAccount(context: AccountContext, account: Account): Promise<
 
 /** A whole listing says of all that isn't in it that it is gone: an expired token may have missed the deletion. */
 function withMissing(news: DavNews, hrefs: readonly string[]): DavNews {
-  if (!news.isWhole) return news;
-  const named = new Set(news.changed.map(({ href }) => href));
-  return { ...news, gone: [...news.gone, ...hrefs.filter((href) => !named.has(href))] };
+  if (!news.listed) return news;
+  const listed = new Set(news.listed);
+  return { ...news, gone: [...news.gone, ...hrefs.filter((href) => !listed.has(href))] };
 }
 
 /** The addresses at which the server is known to have something. */
