@@ -1,8 +1,7 @@
 import { createInterface } from 'node:readline';
 import { Writable } from 'node:stream';
 
-/** Shorter passphrases are guessed too easily (NIST SP 800-63B requires at least 8). */
-const MIN_LETTERS = 12;
+import { MIN_PASSPHRASE } from '@/hub/base';
 
 /**
  * The passphrase of a backup: CORDIALIS_PASSPHRASE, or what somebody types, which isn't shown.
@@ -16,8 +15,8 @@ export async function readPassphrase(
   const given = env['CORDIALIS_PASSPHRASE'] ?? (process.stdin.isTTY ? await ask(isNew) : undefined);
   if (given === undefined)
     throw new RangeError('a backup has a passphrase: set CORDIALIS_PASSPHRASE, or call this in a terminal');
-  if (isNew && [...given].length < MIN_LETTERS)
-    throw new RangeError(`a passphrase has ${MIN_LETTERS} letters at least`);
+  if (isNew && [...given].length < MIN_PASSPHRASE)
+    throw new RangeError(`a passphrase has ${MIN_PASSPHRASE} letters at least`);
   return given;
 }
 

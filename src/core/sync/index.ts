@@ -31,6 +31,7 @@ export {
   type EpochAnswer,
   epochSchema,
   type Heads,
+  headsSchema,
   type HeldCardView,
   type KnownAnswer,
   knownSchema,

@@ -3,6 +3,15 @@
  */
 export { COUNTRY } from './country';
 export { type Fault, faultOf, type HubLog, LOG_FILE, NO_LOG, openLog } from './log';
-export { isOutdated, isSecret, keepSecret, type KeptSecret } from './secrets';
+export { sealOctets, unsealOctets } from './sealOctets';
+export {
+  type Cost,
+  deriveKey,
+  isOutdated,
+  isSecret,
+  keepSecret,
+  type KeptSecret,
+  MIN_PASSPHRASE,
+} from './secrets';
 export { mayTry, triesOf } from './tries';
 export { utcNow } from './utcNow';

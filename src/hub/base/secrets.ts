@@ -9,7 +9,7 @@ export interface KeptSecret {
 }
 
 /** The cost of a derivation (RFC 7914 §2): N blocks, their size, how often. */
-interface Cost {
+export interface Cost {
   readonly N: number;
   readonly r: number;
   readonly p: number;
@@ -22,19 +22,29 @@ const FIRST_COST: Cost = { N: 2 ** 14, r: 8, p: 1 };
 /** Octets of a derived key. */
 const KEY_OCTETS = 32;
 
-const derive = promisify<string, string, number, Cost, Buffer>(scrypt);
+const derive = promisify<string, string | Buffer, number, Cost & { maxmem: number }, Buffer>(scrypt);
+
+/** Derives a key of 32 octets from what somebody has typed (scrypt, RFC 7914). */
+export function deriveKey(secret: string, salt: string | Buffer, cost: Cost): Promise<Buffer> {
+  const { N, r, p } = cost;
+  // Twice what it takes (RFC 7914 §2): more is refused.
+  return derive(secret, salt, KEY_OCTETS, { ...cost, maxmem: 2 * 128 * r * (N + p) });
+}
+
+/** Passphrases with fewer letters are guessed too easily (NIST SP 800-63B requires at least 8). */
+export const MIN_PASSPHRASE = 12;
 
 /** Hashes a secret (scrypt, RFC 7914). */
 export async function keepSecret(secret: string): Promise<KeptSecret> {
   const salt = randomBytes(16).toString('hex');
-  const key = await derive(secret, salt, KEY_OCTETS, COST);
+  const key = await deriveKey(secret, salt, COST);
   return { salt, hash: `scrypt$${COST.N}$${COST.r}$${COST.p}$${key.toString('hex')}` };
 }
 
 /** Verifies a secret; undefined is false and takes as long, so that timing doesn't reveal who exists. */
 export async function isSecret(secret: string, kept: KeptSecret | undefined): Promise<boolean> {
   const { cost, key: right } = kept ? read(kept) : { cost: COST, key: Buffer.alloc(KEY_OCTETS) };
-  const key = await derive(secret, kept?.salt ?? 'nobody', KEY_OCTETS, cost);
+  const key = await deriveKey(secret, kept?.salt ?? 'nobody', cost);
   const isRight = right.length === key.length && timingSafeEqual(key, right);
   return kept !== undefined && isRight;
 }

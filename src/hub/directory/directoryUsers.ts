@@ -3,7 +3,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Selectable } from 'kysely';
 
 import type { Role } from '@/core/directory';
-import { isOutdated, isSecret, keepSecret } from '@/hub/base';
+import { isOutdated, isSecret, keepSecret, MIN_PASSPHRASE } from '@/hub/base';
 import { type DirectoryUsersTable, type HubDb, inTransaction } from '@/hub/store';
 import { texts } from '@/texts/directory/hub';
 
@@ -34,8 +34,6 @@ export class DirectoryError extends Error {
   }
 }
 
-/** Shorter passphrases are guessed too easily (NIST SP 800-63B requires at least 8). */
-const MIN_PASSPHRASE = 12;
 const MAX_NAME = 60;
 
 /** All users, in the order they were added. */

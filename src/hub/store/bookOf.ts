@@ -1,3 +1,4 @@
+import { inBatches } from '@/core/base';
 import type { Card } from '@/core/card';
 
 import { lastSeq, toCard } from './cards';
@@ -53,8 +54,7 @@ async function update(db: HubDb, kept: Kept): Promise<Kept> {
     return kept;
   }
   const uids = await changedUids(db, kept.seq);
-  for (let i = 0; i < uids.length; i += AT_ONCE) {
-    const some = uids.slice(i, i + AT_ONCE);
+  for (const some of inBatches(uids, AT_ONCE)) {
     const rows = await db
       .selectFrom('cards')
       .select(['uid', 'card', 'seq'])

@@ -2,12 +2,10 @@ import { randomBytes } from 'node:crypto';
 
 import { z } from 'zod';
 
-import type { HubDb } from './schema';
+import { type Heads, headsSchema } from '@/core/sync';
 
-/** The last numbers of a time: of the changes of cards, and of talks and settings. */
-const headsSchema = z.object({ cards: z.number().int().min(0), records: z.number().int().min(0) });
-/** The last numbers of a time: of the changes of cards, and of talks and settings. */
-export type Heads = z.infer<typeof headsSchema>;
+import { aboutOf, setAbout } from './about';
+import type { HubDb } from './schema';
 
 /**
  * An epoch: the time between two restorations of a store from a backup. A number of a change means something within its epoch
@@ -34,8 +32,8 @@ export async function openEpochs(db: HubDb): Promise<void> {
 
 /** The epochs that a store has written down; undefined for none. */
 export async function epochsIn(db: HubDb): Promise<readonly Epoch[] | undefined> {
-  const row = await db.selectFrom('about').select('value').where('name', '=', NAME).executeTakeFirst();
-  return row && z.array(epochSchema).parse(JSON.parse(row.value));
+  const said = await aboutOf(db, NAME);
+  return said === undefined ? undefined : z.array(epochSchema).parse(JSON.parse(said));
 }
 
 /** An epoch of its own. */
@@ -44,17 +42,12 @@ function newEpoch(): Epoch {
 }
 
 /** Writes the epochs of a store. */
-export async function keepEpochs(db: HubDb, epochs: readonly Epoch[]): Promise<void> {
-  const value = JSON.stringify(epochs);
-  await db
-    .insertInto('about')
-    .values({ name: NAME, value })
-    .onConflict((conflict) => conflict.column('name').doUpdateSet({ value }))
-    .execute();
+export function keepEpochs(db: HubDb, epochs: readonly Epoch[]): Promise<void> {
+  return setAbout(db, NAME, JSON.stringify(epochs));
 }
 
 /** All epochs of a store, the one that lasts at the end. */
-export function epochsOf(db: HubDb): readonly Epoch[] {
+function epochsOf(db: HubDb): readonly Epoch[] {
   const epochs = kept.get(db);
   if (!epochs) throw new Error('the store has no epochs');
   return epochs;

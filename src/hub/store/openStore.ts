@@ -3,6 +3,7 @@ import { join } from 'node:path';
 
 import { sql } from 'kysely';
 
+import { setAbout } from './about';
 import { openEpochs } from './epochs';
 import { migrate } from './migrations';
 import type { HubDb } from './schema';
@@ -10,6 +11,8 @@ import { keepKey } from './seal';
 import { codeOf, connectTo, FAULTS } from './sqlite';
 import { inWords } from './storeFault';
 
+/** The store in its folder; SQLite keeps others beside it. */
+export const STORE_FILE = 'hub.db';
 /** Nobody else on the machine reads what the hub keeps. */
 const OWNER_ONLY = 0o700;
 /** How long a write waits while another process writes, and how often it looks, in milliseconds. */
@@ -42,7 +45,7 @@ export async function openStore(folder: string): Promise<HubDb> {
 }
 
 async function connect(folder: string): Promise<HubDb> {
-  const db = connectTo(join(folder, 'hub.db'));
+  const db = connectTo(join(folder, STORE_FILE));
   await sql`pragma journal_mode = wal`.execute(db);
   await sql`pragma synchronous = full`.execute(db);
   await sql.raw(`pragma busy_timeout = ${WITHIN_MS}`).execute(db);
@@ -102,13 +105,7 @@ const READY_MS = 5000;
 export async function isReady(db: HubDb): Promise<boolean> {
   let late: ReturnType<typeof setTimeout> | undefined;
   const tooLate = new Promise<false>((resolve) => (late = setTimeout(() => resolve(false), READY_MS)));
-  const works = inTransaction(db, (store) =>
-    store
-      .insertInto('about')
-      .values({ name: 'ready', value: '' })
-      .onConflict((conflict) => conflict.column('name').doUpdateSet({ value: '' }))
-      .execute(),
-  ).then(
+  const works = inTransaction(db, (store) => setAbout(store, 'ready', '')).then(
     () => true,
     () => false,
   );

@@ -1,11 +1,15 @@
-import { createCipheriv, createDecipheriv, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
+import { sealOctets, unsealOctets } from '@/hub/base';
+
 import type { HubDb } from './schema';
 
-/** AES-256-GCM (NIST SP 800-38D): octets of the key, the nonce and the tag. */
-const [KEY, NONCE, TAG] = [32, 12, 16];
+/** Octets of a key. */
+const KEY = 32;
+/** The key's file in the store's folder. */
+export const KEY_FILE = 'hub.key';
 const MARK = 'sealed:';
 const keys = new WeakMap<HubDb, Buffer>();
 
@@ -14,30 +18,23 @@ const keys = new WeakMap<HubDb, Buffer>();
  * opens nothing.
  */
 export function keepKey(db: HubDb, folder: string): void {
-  const path = join(folder, 'hub.key');
+  const path = join(folder, KEY_FILE);
   if (!existsSync(path)) writeFileSync(path, randomBytes(KEY), { mode: 0o600, flag: 'wx' });
   keys.set(db, readFileSync(path));
 }
 
 /** Seals a secret that has to be used again, with the store's key. */
 export function seal(db: HubDb, secret: string): string {
-  const nonce = randomBytes(NONCE);
-  const cipher = createCipheriv('aes-256-gcm', keyOf(db), nonce);
-  const octets = Buffer.concat([nonce, cipher.update(secret, 'utf8'), cipher.final(), cipher.getAuthTag()]);
-  return MARK + octets.toString('base64');
+  return MARK + sealOctets(keyOf(db), Buffer.from(secret, 'utf8')).toString('base64');
 }
 
 /** Unseals a secret; an unsealed one is returned as it is. @throws Error in words for another key */
 export function unseal(db: HubDb, sealed: string): string {
   if (!sealed.startsWith(MARK)) return sealed;
-  const octets = Buffer.from(sealed.slice(MARK.length), 'base64');
-  const opener = createDecipheriv('aes-256-gcm', keyOf(db), octets.subarray(0, NONCE));
-  opener.setAuthTag(octets.subarray(-TAG));
-  try {
-    return opener.update(octets.subarray(NONCE, -TAG), undefined, 'utf8') + opener.final('utf8');
-  } catch {
+  const secret = unsealOctets(keyOf(db), Buffer.from(sealed.slice(MARK.length), 'base64'));
+  if (!secret)
     throw new Error('the password can’t be read with this hub’s key; remove the server and connect it again');
-  }
+  return secret.toString('utf8');
 }
 
 /** The store's key. */

@@ -1,9 +1,12 @@
+import { aboutOf, setAbout } from './about';
 import { inTransaction } from './openStore';
 import type { HubDb } from './schema';
 import { SEED_SAYS } from './seedDemo';
 
 /** Whose store it is: a demo hands its cards to anybody who asks, one's own to nobody. */
 export type Whose = 'own' | 'demo';
+/** Under which name a store says it. */
+const WHOSE = 'whose';
 
 /**
  * Marks a store as whose it is, and keeps it so: a demo's and one's own never meet.
@@ -12,18 +15,15 @@ export type Whose = 'own' | 'demo';
  * @throws Error where it is the other's
  */
 export async function keepApart(db: HubDb, whose: Whose, folder: string): Promise<void> {
-  const known = await db.selectFrom('about').select('value').where('name', '=', 'whose').executeTakeFirst();
-  const is = known?.value ?? (await told(db));
+  const known = await aboutOf(db, WHOSE);
+  const is = known ?? (await told(db));
   if (is !== undefined && is !== whose)
     throw new Error(
       is === 'demo'
         ? `the store in ${folder} is a demo’s; to have one’s own book elsewhere set CORDIALIS_DATA to another folder`
         : `the store in ${folder} holds somebody’s own book, which a demo doesn’t open; set CORDIALIS_DATA to another folder for the demo`,
     );
-  if (known) return;
-  await inTransaction(db, (store) =>
-    store.insertInto('about').values({ name: 'whose', value: whose }).execute(),
-  );
+  if (known === undefined) await inTransaction(db, (store) => setAbout(store, WHOSE, whose));
 }
 
 /** Whose a store is that doesn't say: a demo's began with the demo's cards; undefined for an empty one. */

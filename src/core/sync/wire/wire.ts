@@ -39,7 +39,7 @@ export const pullSchema = z.object({
 export type Pull = z.infer<typeof pullSchema>;
 
 /** The last numbers of an epoch: of the changes of cards, and of talks and settings. */
-const headsSchema = z.object({ cards: z.number().int().min(0), records: z.number().int().min(0) });
+export const headsSchema = z.object({ cards: z.number().int().min(0), records: z.number().int().min(0) });
 /** The last numbers of an epoch: of the changes of cards, and of talks and settings. */
 export type Heads = z.infer<typeof headsSchema>;
 /** In which epoch the hub's store is: numbers mean something within one only. */

@@ -2,11 +2,11 @@ import { chmodSync, existsSync, renameSync, rmSync } from 'node:fs';
 
 import { sql } from 'kysely';
 
+import { setAbout } from '../about';
 import { backUpStore } from '../openStore';
 import type { HubDb } from '../schema';
 import { keyOf } from '../seal';
 import { connectTo } from '../sqlite';
-import { setAbout } from './about';
 import { sealKey } from './sealKey';
 
 /** Under which name a backup has its sealed key. */

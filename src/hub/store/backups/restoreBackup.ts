@@ -12,11 +12,12 @@ import { join } from 'node:path';
 
 import { sql } from 'kysely';
 
+import { aboutOf, unsetAbout } from '../about';
 import { type Epoch, epochsAfter, epochsIn, headsOf, keepEpochs } from '../epochs';
 import { holdStore } from '../holdStore';
-import { openStore } from '../openStore';
+import { openStore, STORE_FILE } from '../openStore';
+import { KEY_FILE } from '../seal';
 import { connectTo } from '../sqlite';
-import { aboutOf, unsetAbout } from './about';
 import { SEALED_KEY } from './makeBackup';
 import { unsealKey } from './sealKey';
 import { haveDevicesWait } from './waiting';
@@ -34,7 +35,7 @@ export interface Restored {
 }
 
 /** A store's files: the store itself, what SQLite keeps beside it, and the key. */
-const [STORE, BESIDE, KEY] = ['hub.db', ['hub.db-wal', 'hub.db-shm'], 'hub.key'] as const;
+const [STORE, BESIDE, KEY] = [STORE_FILE, [`${STORE_FILE}-wal`, `${STORE_FILE}-shm`], KEY_FILE] as const;
 
 /**
  * Restores a backup into a data folder that no hub is using. What was there is moved aside. The store begins another epoch, so that

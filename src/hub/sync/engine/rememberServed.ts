@@ -1,3 +1,4 @@
+import { inBatches } from '@/core/base';
 import type { Card } from '@/core/card';
 import { type HubDb, inTransaction, toCard } from '@/hub/store';
 
@@ -15,8 +16,7 @@ export async function rememberServed(
   // A device that only sends holds what it has sent, which is remembered when it does.
   if (served.length === 0 || device.direction === 'in') return;
   await inTransaction(db, async (store) => {
-    for (let i = 0; i < served.length; i += AT_ONCE) {
-      const some = served.slice(i, i + AT_ONCE);
+    for (const some of inBatches(served, AT_ONCE)) {
       const whole = await cardsThen(store, some);
       await store
         .insertInto('memory')
