@@ -109,19 +109,19 @@ console.log('\nAll figures are in .bench/latest.json.');
 function tryHistories() {
   const seed = Number(process.env.SEED ?? Math.floor(Math.random() * 1e9));
   console.log(`Trying 50,000 random histories, from seed ${seed} …`);
-  const { status } = spawnSync(
-    process.execPath,
-    ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testPathPattern', 'unit/convergence'],
-    { cwd: ROOT, stdio: 'inherit', env: { ...process.env, HISTORIES: '25000', SEED: String(seed) } },
-  );
-  process.exit(status ?? 1);
+  tryTests('unit/convergence', { HISTORIES: '25000', SEED: String(seed) });
 }
 
 function tryKills() {
+  tryTests('unit/kills', { KILLS: process.env.KILLS ?? '200' });
+}
+
+/** Runs some unit tests, and ends as they do. */
+function tryTests(pattern, env) {
   const { status } = spawnSync(
     process.execPath,
-    ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testPathPattern', 'unit/kills'],
-    { cwd: ROOT, stdio: 'inherit', env: { ...process.env, KILLS: process.env.KILLS ?? '200' } },
+    ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testPathPattern', pattern],
+    { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } },
   );
   process.exit(status ?? 1);
 }

@@ -61,7 +61,7 @@ test('the last visit’s fault and the log’s last faults are told', async () =
   await addDevice(db, { name: 'Office', direction: 'both' }, TEST_NOW);
   const [office] = await listDevices(db);
   if (!office) throw new Error('no device');
-  await noteVisit(db, office, TEST_NOW, { came: 0, went: 0, fault: 'cards.example doesn’t answer' });
+  await noteVisit(db, office, TEST_NOW, { went: 0, fault: 'cards.example doesn’t answer' });
   appendFileSync(
     join(folder, 'hub.log'),
     '{"level":30,"msg":"refused"}\n{"level":50,"msg":"fault"}\nhalf a li',

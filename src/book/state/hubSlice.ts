@@ -11,8 +11,6 @@ export const pairingSchema = z.object({
   name: z.string(),
   /** The epoch of the hub's store in which the cursors are; undefined for a pairing from before there were any. */
   epoch: z.string().optional(),
-  /** Whether the hub has said that it is in another epoch. */
-  hasLeft: z.boolean().optional(),
   /** Whether the hub has been restored to a state before what is known here: what it lacks is pushed again. */
   isAhead: z.boolean().optional(),
   /** The change of the hub up to which everything is here. */

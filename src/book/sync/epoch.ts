@@ -6,28 +6,22 @@ import { pushAll, pushGone } from './pushToHub';
 /** The hub's answer to cursors of another epoch (RFC 9110 §15.5.13: a precondition that doesn't hold). */
 export const OTHER_EPOCH = 412;
 
-/** The hub has been restored from a backup: the next exchange asks in which epoch it is. */
-export function leaveEpoch(): AppThunk<Promise<void>> {
-  return async (dispatch, getState) => {
-    const { pairing } = selectHub(getState());
-    if (pairing) await dispatch(setPairing({ ...pairing, hasLeft: true }));
-  };
-}
-
 /**
  * Brings the cursors into the hub's epoch. What happened since the backup is as if it hadn't for the hub: where this browser knows
  * of it, it is ahead, and pushes again what the hub lacks.
+ *
+ * @param isOther - the hub has just said that it is in another epoch
  */
-export function joinEpoch(): AppThunk<Promise<void>> {
+export function joinEpoch(isOther: boolean): AppThunk<Promise<void>> {
   return async (dispatch, getState, { hub }) => {
     const { pairing } = selectHub(getState());
-    if (!pairing || (pairing.epoch !== undefined && pairing.hasLeft !== true)) return;
+    if (!pairing || (pairing.epoch !== undefined && !isOther)) return;
     const { epoch, shared } = await hub.epoch(pairing);
-    const { since, records, hasLeft: _, ...rest } = pairing;
+    const { since, records } = pairing;
     const isAhead = shared !== null && (since > shared.cards || (records ?? 0) > shared.records);
     await dispatch(
       setPairing({
-        ...{ ...rest, epoch, since: Math.min(since, shared?.cards ?? since) },
+        ...{ ...pairing, epoch, since: Math.min(since, shared?.cards ?? since) },
         ...(records === undefined ? {} : { records: Math.min(records, shared?.records ?? records) }),
         ...(isAhead ? { isAhead: true } : {}),
       }),

@@ -13,7 +13,7 @@ import { shownAs, type Uid } from '@/core/card';
 import { HubFault, localDay, withTabLock } from '@/platform';
 import { texts } from '@/texts/sync/sync';
 
-import { joinEpoch, leaveEpoch, OTHER_EPOCH, pushAgain } from './epoch';
+import { joinEpoch, OTHER_EPOCH, pushAgain } from './epoch';
 import { readPairing, setPairing } from './keptPairing';
 import { pullFromHub } from './pullFromHub';
 import { pushAll, pushQueued } from './pushToHub';
@@ -37,7 +37,7 @@ function exchangeOnce(isAgain = false): AppThunk<Promise<void>> {
     if (!selectHub(getState()).pairing || selectReading(getState()) !== undefined) return;
     try {
       await dispatch(readPairing());
-      await dispatch(joinEpoch());
+      await dispatch(joinEpoch(isAgain));
       for (let round = 0; round < MAX_ROUNDS; round += 1) {
         const pairing = selectHub(getState()).pairing;
         if (!pairing) return;
@@ -51,10 +51,8 @@ function exchangeOnce(isAgain = false): AppThunk<Promise<void>> {
     } catch (error) {
       if (!selectHub(getState()).pairing) return;
       // It begins again at once, with other cursors.
-      if (!isAgain && error instanceof HubFault && error.status === OTHER_EPOCH) {
-        await dispatch(leaveEpoch());
+      if (!isAgain && error instanceof HubFault && error.status === OTHER_EPOCH)
         return await dispatch(exchangeOnce(true));
-      }
       const isLetGo = error instanceof HubFault && error.status === 401;
       if (isLetGo) await dispatch(setPairing(undefined));
       dispatch(exchangeFinished({ fault: isLetGo ? texts.thisBrowserIsNoLonger : errorMessage(error) }));

@@ -3,7 +3,7 @@ import { type AppThunk, type Pairing, selectHub } from '@/book/state';
 import { setPairing } from './keptPairing';
 import { pullRecords } from './pullRecords';
 import { pushAllTalks, pushGoneTalks, pushTalks } from './pushTalks';
-import { beginSettings, pushAllSettings, pushSettings } from './sharedSettings';
+import { beginSettings, pushSettings } from './sharedSettings';
 
 /** Pushes changed talks and settings, then pulls. */
 export function exchangeRecords(): AppThunk<Promise<void>> {
@@ -42,6 +42,6 @@ function pushRecordsAgain(pairing: Pairing, since: number): AppThunk<Promise<voi
         known.talks.filter((id) => !here.has(id)),
       ),
     );
-    await dispatch(pushAllSettings(pairing, since));
+    await dispatch(pushSettings(pairing, since, true));
   };
 }

@@ -33,26 +33,18 @@ export function beginSettings(): AppThunk<Promise<void>> {
   return (_, __, services) => keepPushed(services, {});
 }
 
-/** Pushes every setting of the book, whatever the hub has. */
-export function pushAllSettings(at: HubAccess, since: number): AppThunk<Promise<void>> {
-  return async (_, getState, services) => {
-    const settings = Object.entries(selectSettings(getState())).filter(
-      ([key]) => !OWN.has(key as keyof Settings),
-    );
-    const records = settings.map(([id, value]): SharedRecord => ({ kind: 'setting', id, value }));
-    await services.hub.putRecords(at, { since, records, gone: [] });
-    await keepPushed(services, Object.fromEntries(settings));
-  };
-}
-
-/** Pushes settings that differ from the hub's; of unknown ones, those that were ever set. */
-export function pushSettings(at: HubAccess, since: number): AppThunk<Promise<void>> {
+/**
+ * Pushes settings that differ from the hub's; of unknown ones, those that were ever set.
+ *
+ * @param areAll - every one, whatever the hub has
+ */
+export function pushSettings(at: HubAccess, since: number, areAll = false): AppThunk<Promise<void>> {
   return async (_, getState, services) => {
     const settings = selectSettings(getState());
     const pushed = await readPushed(services);
     const records = (Object.keys(settings) as (keyof Settings)[]).flatMap((key): SharedRecord[] => {
       const known = Object.hasOwn(pushed, key) ? pushed[key] : defaultSettings[key];
-      if (OWN.has(key) || isSame(settings[key], known)) return [];
+      if (OWN.has(key) || (!areAll && isSame(settings[key], known))) return [];
       return [{ kind: 'setting', id: key, value: settings[key] }];
     });
     if (records.length === 0) return;

@@ -13,7 +13,7 @@ import { aliasOf, type Device, noteVisit, rememberServed, syncNow, trimForDevice
 import { texts } from '@/texts/sync/dav';
 
 import { writeData } from './addressData';
-import { checkConditions } from './conditions';
+import { checkConditions, tagsIn } from './conditions';
 import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource, resourceAt } from './davRequest';
 import { deleteCardResource } from './deleteCardResource';
@@ -79,6 +79,8 @@ function orFault(
     try {
       await work(request, response, next);
     } catch (error) {
+      // In the middle of an answer nothing else can be said.
+      if (response.headersSent) throw error;
       if (error instanceof StoreFault) sendFault(response, new DavError(error.status, error.message));
       else if (error instanceof DavError) sendFault(response, error);
       else throw error;
@@ -119,13 +121,12 @@ async function answer(request: Request, options: DavOptions): Promise<DavAnswer>
   };
   try {
     const answered = await dispatch(asked, resource);
-    // What came was counted with what it changed.
-    await ifPossible(noteVisit(options.db, device, now, { came: 0, went: answered.served ?? 0 }));
+    await ifPossible(noteVisit(options.db, device, now, { went: answered.served ?? 0 }));
     return answered;
   } catch (error) {
     // A resource that isn't there is no fault of a sync.
     if (error instanceof DavError && ![404, 412].includes(error.status))
-      await ifPossible(noteVisit(options.db, device, now, { came: 0, went: 0, fault: error.message }));
+      await ifPossible(noteVisit(options.db, device, now, { went: 0, fault: error.message }));
     throw error;
   }
 }
@@ -181,7 +182,7 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
   const seen = known ?? (alias === undefined ? undefined : view.byUid.get(alias));
   if (!seen) throw new DavError(404, 'there is no such card');
   const none = request.header('if-none-match');
-  if (none !== undefined && none.split(',').some((tag) => tag.trim() === seen.etag))
+  if (none !== undefined && tagsIn(none).includes(seen.etag))
     return { status: 304, headers: { ETag: seen.etag } };
   checkConditions({ header: (name) => (name === 'if-match' ? request.header(name) : undefined) }, seen.etag);
   const version = /version\s*=\s*"?4\.0/i.test(request.header('accept') ?? '') ? '4.0' : '3.0';
@@ -200,11 +201,11 @@ async function send(
   method: string,
   { status, headers = {}, body = '' }: DavAnswer,
 ): Promise<void> {
-  const pieces = typeof body === 'string' ? undefined : await begun(body);
+  const content = typeof body === 'string' ? body : await begun(body);
   response.status(status).set({ DAV: COMPLIANCE, 'Cache-Control': 'no-store', ...headers });
-  if (pieces) return pipeline(pieces, response);
-  if (method === 'HEAD') response.set('Content-Length', String(Buffer.byteLength(String(body)))).end();
-  else response.end(body);
+  if (typeof content !== 'string') return pipeline(content, response);
+  if (method === 'HEAD') response.set('Content-Length', String(Buffer.byteLength(content))).end();
+  else response.end(content);
 }
 
 /** Pieces of which the first is made already: where that fails another answer can still be given. */

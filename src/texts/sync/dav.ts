@@ -23,7 +23,7 @@ export const texts = {
   deleted: (name: string) => `Deleted ${name}`,
   serverLeadsTo: (origin: string) =>
     `the server leads to ${origin}; where that is right, connect it under that address`,
-  serverLeadsInCircles: 'the server leads on and on',
+  serverLeadsOnAndOn: 'the server leads on and on',
   serverIsSilent: (host: string) => `${host} doesn’t answer`,
   visitTookTooLong: (host: string) => `${host} is too slow; the rest is exchanged with the next visit`,
   serverSaysTooMuch: 'the server says more than can be taken at once',

@@ -202,12 +202,7 @@ async function takeNew(context: SyncContext, { href, sent }: Incoming, view: Dev
   });
 }
 
-async function addNew(
-  store: Parameters<typeof putCard>[0],
-  context: SyncContext,
-  href: string,
-  sent: Card,
-): Promise<Taken> {
+async function addNew(store: HubDb, context: SyncContext, href: string, sent: Card): Promise<Taken> {
   const { device, now } = context;
   const isTaken = (await findCard(store, sent.uid)) !== undefined;
   const uid = isTaken ? `urn:uuid:${randomUUID()}` : sent.uid;
@@ -223,7 +218,7 @@ async function addNew(
 
 /** A card that looks the same, where a new one says nothing beyond it. */
 async function findEqual(
-  store: Parameters<typeof putCard>[0],
+  store: HubDb,
   context: SyncContext,
   uid: string,
   sent: Card,

@@ -74,10 +74,13 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
   const changed = known && isSameStamp ? await changedUids(db, known.seq) : undefined;
   const isWhole = !known || !changed || lists.some((list) => changed.includes(list));
   const isForAll = scope === 'all' && tag === null && lists.length === 0 && isOwn === 0;
-  const view = isWhole ? new KeptView(db, stamp, isForAll ? shape : undefined) : known;
+  const view = isWhole
+    ? new KeptView(db, stamp, isForAll ? JSON.stringify([shape, groups]) : undefined)
+    : known;
   const members = await membersOf(db, lists);
   const uids = isWhole ? [...book.cards.keys()] : changed;
   const hrefs = await hrefsOf(db, device, isWhole ? undefined : uids);
+  const looking: Looking = { view, device, made: shapesIn(db, shape) };
   // Those that the device knows come first: their addresses are taken.
   const inOrder = uids.toSorted((a, b) => Number(hrefs.has(b)) - Number(hrefs.has(a)));
   for (const uid of inOrder) {
@@ -87,7 +90,7 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
     const isSeen = filled !== undefined && isLetThrough(device, filled, members);
     if (filled?.kind === 'group' || view.lists.has(uid)) view.putList(uid, isSeen ? filled : undefined);
     if (filled?.kind === 'group') continue;
-    view.put(uid, isSeen && one ? seenAs(view, db, device, { ...one, card: filled }, hrefs) : undefined);
+    view.put(uid, isSeen && one ? seenAs(looking, { ...one, card: filled }, hrefs) : undefined);
   }
   // A list names only those that the device may know of.
   for (const [uid, list] of view.lists) {
@@ -95,7 +98,7 @@ export async function viewOf(db: HubDb, device: Device): Promise<DeviceView> {
     const href = view.byUid.get(uid)?.href ?? hrefs.get(uid);
     const addresses = href === undefined ? hrefs : new Map([[uid, href]]);
     const of = book.cards.get(uid)?.seq ?? seq;
-    const seen = seenAs(view, db, device, { card: open, seq: of }, addresses);
+    const seen = seenAs(looking, { card: open, seq: of }, addresses);
     if (seen.etag !== view.byUid.get(uid)?.etag) view.put(uid, seen);
   }
   view.seq = seq;
@@ -133,21 +136,29 @@ async function ownView(db: HubDb, device: Device): Promise<DeviceView> {
 /** Cards as they are seen, by shape and uid: made once for all devices that see the same of them. */
 const shapes = new WeakMap<HubDb, Map<string, Map<string, SeenCard>>>();
 
+/** What a card is made into for a device. */
+interface Looking {
+  readonly view: KeptView;
+  readonly device: Device;
+  /** What has been made already for those that see the same. */
+  readonly made: Map<string, SeenCard>;
+}
+
 function seenAs(
-  view: KeptView,
-  db: HubDb,
-  device: Device,
+  { view, device, made }: Looking,
   { card, seq }: Pick<SeenCard, 'card' | 'seq'>,
   hrefs: ReadonlyMap<string, string>,
 ): SeenCard {
   const { uid } = card;
   const href = freeHref(view, uid, hrefs.get(uid) ?? hrefFor(uid));
-  const seen = card.kind === 'group' ? undefined : shapeIn(db, device).get(uid);
-  if (seen?.seq === seq) return seen.href === href ? seen : { ...seen, href };
+  // Of a list each sees other members.
+  const isShared = card.kind !== 'group';
+  const known = isShared ? made.get(uid) : undefined;
+  if (known?.seq === seq) return known.href === href ? known : { ...known, href };
   const served = servedCard(card, device);
-  const made = { uid, card: served, etag: etagOf(served, device), seq, href };
-  if (card.kind !== 'group') shapeIn(db, device).set(uid, made);
-  return made;
+  const seen = { uid, card: served, etag: etagOf(served, device), seq, href };
+  if (isShared) made.set(uid, seen);
+  return seen;
 }
 
 /** Of a card that is gone nothing is kept. */
@@ -155,13 +166,12 @@ function forgetShapes(db: HubDb, uid: string): void {
   for (const cards of shapes.get(db)?.values() ?? []) cards.delete(uid);
 }
 
-function shapeIn(db: HubDb, device: Device): Map<string, SeenCard> {
+function shapesIn(db: HubDb, shape: string): Map<string, SeenCard> {
   const known = shapes.get(db) ?? new Map<string, Map<string, SeenCard>>();
   shapes.set(db, known);
-  const shape = shapeOf(device);
-  const cards = known.get(shape) ?? new Map<string, SeenCard>();
-  known.set(shape, cards);
-  return cards;
+  const made = known.get(shape) ?? new Map<string, SeenCard>();
+  known.set(shape, made);
+  return made;
 }
 
 /** The address itself, or where the device has put something else there, one that nothing else has. */

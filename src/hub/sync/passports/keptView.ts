@@ -44,7 +44,7 @@ class SharedIndex {
 
 const shared = new WeakMap<HubDb, Map<string, SharedIndex>>();
 
-/** The index for those who see the same of every card. @param shape - what they see of it */
+/** The index for those who see the same of the same cards. @param shape - which and what */
 function sharedIndex(db: HubDb, shape: string): SharedIndex {
   const known = shared.get(db) ?? new Map<string, SharedIndex>();
   shared.set(db, known);
@@ -67,7 +67,7 @@ export class KeptView implements DeviceView {
   constructor(
     private readonly db: HubDb,
     readonly stamp: string,
-    /** What is seen of a card, where every card is seen; undefined where only some are. */
+    /** What is seen, for a device that sees it of all people, with lists or without; undefined where only some are seen. */
     private readonly whole?: string,
   ) {}
 

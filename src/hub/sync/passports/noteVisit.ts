@@ -7,8 +7,9 @@ const APART_MS = 60_000;
 /** How long visits are kept, in milliseconds. */
 const KEPT_MS = 90 * 24 * 3600 * 1000;
 
+/** What a request was, beside the changes that it brought, which are counted with them. */
 interface Visit {
-  readonly came: number;
+  /** Cards that it was served. */
   readonly went: number;
   readonly fault?: string;
 }
@@ -19,11 +20,11 @@ export function syncNow(db: HubDb, { id }: Pick<Device, 'id'>, now: string): Pro
   return known ? Promise.resolve(known.sync) : inTransaction(db, (store) => beginSync(db, store, id, now));
 }
 
-/** Counts the cards received and sent with one request. @param now - UTCDateTime */
+/** Counts the cards served with one request, and notes a fault. @param now - UTCDateTime */
 export function noteVisit(db: HubDb, { id }: Device, now: string, visit: Visit): Promise<void> {
   const known = currentOf(db, id, now);
   // A sync of many requests of which most bring nothing needn't write with each.
-  if (known && visit.came === 0 && visit.went === 0 && visit.fault === undefined) {
+  if (known && visit.went === 0 && visit.fault === undefined) {
     known.until = now;
     return Promise.resolve();
   }
@@ -32,7 +33,6 @@ export function noteVisit(db: HubDb, { id }: Device, now: string, visit: Visit):
     await store
       .updateTable('syncs')
       .set(({ eb }) => ({
-        came: eb('came', '+', visit.came),
         went: eb('went', '+', visit.went),
         ...(visit.fault === undefined ? {} : { fault: visit.fault }),
       }))

@@ -25,7 +25,7 @@ afterAll(() => {
   server.close();
 });
 
-test('it follows where a server leads within itself, and not in circles', async () => {
+test('it follows where a server leads within itself, and not without end', async () => {
   const go = pinnedFetch(`${base}/dav/`);
   expect(await (await go(`${base}/on`)).text()).toBe('here');
   expect((await go(`${base}/on`, { redirect: 'manual' })).status).toBe(302);

@@ -23,7 +23,7 @@ export function pinnedFetch(base: string, answerMs = ANSWER_MS, visitMs = VISIT_
     const isOn = answer.status >= 300 && answer.status < 400 && to !== null;
     if (!isOn || init.redirect === 'manual') return limited(answer);
     await answer.body?.cancel();
-    if (count >= MAX_REDIRECTS) throw new Error(texts.serverLeadsInCircles);
+    if (count >= MAX_REDIRECTS) throw new Error(texts.serverLeadsOnAndOn);
     return go(new URL(to, url), init, count + 1);
   };
   return async (input, init = {}) => {

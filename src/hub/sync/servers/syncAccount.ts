@@ -82,12 +82,11 @@ async function visitAccount(context: AccountContext, account: Account): Promise<
     await inTransaction(db, (store) =>
       store.updateTable('devices').set({ seen: now }).where('id', '=', account.device).execute(),
     );
-    // What came was counted with what it changed.
-    await noteVisit(db, account.passport, now, { came: 0, went });
+    await noteVisit(db, account.passport, now, { went });
     return { came: taken.came, went };
   } catch (error) {
     const fault = errorMessage(error);
-    await noteVisit(db, account.passport, now, { came: 0, went: 0, fault });
+    await noteVisit(db, account.passport, now, { went: 0, fault });
     throw error;
   }
 }
