@@ -10,6 +10,7 @@ import { type Card, newCard, parseName } from '@/core/card';
 import { gate } from '@/hub/access';
 import { davRouter, wellKnown } from '@/hub/dav';
 import { type HubDb, openStore } from '@/hub/store';
+import type { Credentials } from '@/hub/sync';
 
 /** The moment at which tests take place, a UTCDateTime. */
 export const TEST_NOW = '2026-11-26T10:00:00Z';
@@ -74,4 +75,31 @@ async function startIn(
 /** A person's card; for tests only. */
 export function testPerson(uid: string, full: string, more: Partial<Card> = {}): Card {
   return { ...newCard(uid, TEST_NOW), kind: 'individual', name: parseName(full) ?? {}, ...more };
+}
+
+/** A clock that says another second each time: what differs only by when it was written is no change; for tests only. */
+export function movingClock(): () => string {
+  let seconds = 0;
+  return () => new Date(Date.parse(TEST_NOW) + (seconds += 1) * 1000).toISOString().replace('.000', '');
+}
+
+/** What a device does with one of its cards over CardDAV; for tests only. */
+export async function askAs(
+  base: string,
+  { user, password }: Credentials,
+  method: string,
+  href: string,
+  { body, headers = {} }: { readonly body?: string; readonly headers?: Record<string, string> } = {},
+): Promise<{ readonly status: number; readonly text: string; readonly etag: string }> {
+  const response = await fetch(`${base}/dav/books/${user}/cards/${href}`, {
+    method,
+    ...(body === undefined ? {} : { body }),
+    headers: {
+      Authorization: `Basic ${btoa(`${user}:${password}`)}`,
+      'Content-Type': 'text/vcard; charset=utf-8',
+      ...headers,
+    },
+  });
+  const text = await response.text();
+  return { status: response.status, text, etag: response.headers.get('etag') ?? '' };
 }

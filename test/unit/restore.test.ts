@@ -23,7 +23,9 @@ import { davRouter } from '@/hub/dav';
 import { allCards, type HubDb, makeBackup, openStore, restoreBackup, seal, unseal } from '@/hub/store';
 import { addDevice, makeCode } from '@/hub/sync';
 import { TEST_NOW, testPerson } from '@/hub/testing';
-import { HubFault, type HubQuestion } from '@/platform';
+import type { HubQuestion } from '@/platform';
+
+import { askOver } from './askOver';
 
 const PASSPHRASE = 'harbour lights at nine';
 let folder = '';
@@ -77,18 +79,7 @@ async function restore(path: string): Promise<void> {
   await start();
 }
 
-async function ask({ method = 'GET', path, token, body }: HubQuestion): Promise<unknown> {
-  const response = await fetch(`${base}/api${path}`, {
-    method,
-    headers: {
-      ...(token === undefined ? {} : { Authorization: `Bearer ${token}` }),
-      'Content-Type': 'application/json',
-    },
-    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-  });
-  if (!response.ok) throw new HubFault(await response.text(), response.status);
-  return response.status === 204 ? undefined : response.json();
-}
+const ask = (question: HubQuestion) => askOver(base, question);
 
 async function openBrowser(name: string, cards: readonly Card[] = []) {
   const book = openTestBook(new MemoryStorage(), cards, { hub: makeHubClient(ask, () => () => undefined) });

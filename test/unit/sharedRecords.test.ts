@@ -14,6 +14,8 @@ import { makeCode } from '@/hub/sync';
 import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
 import { HubFault, type HubQuestion } from '@/platform';
 
+import { askOver } from './askOver';
+
 let hub: TestHub;
 let isOff = false;
 /** Changes what is asked on its way, or refuses it. */
@@ -31,17 +33,7 @@ afterEach(() => hub.stop());
 
 async function ask(question: HubQuestion): Promise<unknown> {
   if (isOff) throw new HubFault('the hub can’t be reached', 0);
-  const { method = 'GET', path, token, body } = onItsWay(question);
-  const response = await fetch(`${hub.base}/api${path}`, {
-    method,
-    headers: {
-      ...(token === undefined ? {} : { Authorization: `Bearer ${token}` }),
-      'Content-Type': 'application/json',
-    },
-    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-  });
-  if (!response.ok) throw new HubFault(await response.text(), response.status);
-  return response.status === 204 ? undefined : response.json();
+  return askOver(hub.base, onItsWay(question));
 }
 
 const ADA = testPerson('ada', 'Ada Lowther');

@@ -8,7 +8,9 @@ import { exchangeApi, mailboxApi, pairApi } from '@/hub/api';
 import { makeCode } from '@/hub/sync';
 import { startTestHub, type TestHub, testPerson } from '@/hub/testing';
 import { rowOf } from '@/hub/write/mailbox/mailbox';
-import { HubFault, type HubQuestion } from '@/platform';
+import type { HubQuestion } from '@/platform';
+
+import { askOver } from './askOver';
 
 /** What was read out of the files that were taken in. */
 const taken: string[] = [];
@@ -29,18 +31,7 @@ beforeEach(async () => {
 });
 afterEach(() => hub.stop());
 
-async function ask({ method = 'GET', path, token, body }: HubQuestion): Promise<unknown> {
-  const response = await fetch(`${hub.base}/api${path}`, {
-    method,
-    headers: {
-      ...(token === undefined ? {} : { Authorization: `Bearer ${token}` }),
-      'Content-Type': 'application/json',
-    },
-    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-  });
-  if (!response.ok) throw new HubFault(await response.text(), response.status);
-  return response.status === 204 ? undefined : response.json();
-}
+const ask = (question: HubQuestion) => askOver(hub.base, question);
 
 async function comesIn(subject: string): Promise<void> {
   const from = { name: 'Ada', address: 'ada@example.org' };

@@ -5,31 +5,18 @@ import fc from 'fast-check';
 import { shownAs } from '@/core/card';
 import { allCards, findCard, type HubDb, putCard } from '@/hub/store';
 import { addDevice, type Credentials } from '@/hub/sync';
-import { startTestHub, TEST_NOW, type TestHub } from '@/hub/testing';
+import { askAs, movingClock, startTestHub, TEST_NOW, type TestHub } from '@/hub/testing';
 
 let hub: TestHub;
 let db: HubDb;
 beforeEach(async () => {
-  let second = 0;
-  // Every request at another second: what differs only by when it was written is no change.
-  hub = await startTestHub(undefined, () =>
-    new Date(Date.parse(TEST_NOW) + (second += 1000)).toISOString().replace('.000', ''),
-  );
+  hub = await startTestHub(undefined, movingClock());
   ({ db } = hub);
 });
 afterEach(() => hub.stop());
 
-async function ask(who: Credentials, method: string, href: string, body?: string) {
-  const response = await fetch(`${hub.base}/dav/books/${who.user}/cards/${href}`, {
-    method,
-    ...(body === undefined ? {} : { body }),
-    headers: {
-      Authorization: `Basic ${btoa(`${who.user}:${who.password}`)}`,
-      'Content-Type': 'text/vcard; charset=utf-8',
-    },
-  });
-  return { status: response.status, text: await response.text() };
-}
+const ask = (who: Credentials, method: string, href: string, body?: string) =>
+  askAs(hub.base, who, method, href, body === undefined ? {} : { body });
 const device = (name: string) => addDevice(db, { name, direction: 'both' }, TEST_NOW);
 const vcard = (uid: string, name: string, more = '') =>
   `BEGIN:VCARD\r\nVERSION:4.0\r\nUID:${uid}\r\nFN:${name}\r\n${more}END:VCARD\r\n`;

@@ -7,7 +7,7 @@ import fc from 'fast-check';
 
 import { findCard } from '@/hub/store';
 import { addDevice, type Credentials } from '@/hub/sync';
-import { startTestHub, TEST_NOW, type TestHub } from '@/hub/testing';
+import { askAs, movingClock, startTestHub, TEST_NOW, type TestHub } from '@/hub/testing';
 
 const RUNS = Number(process.env['HISTORIES'] ?? 100);
 
@@ -21,10 +21,8 @@ interface Known {
 }
 
 let hub: TestHub;
-let second = 0;
-const clock = () => new Date(Date.parse(TEST_NOW) + (second += 1) * 1000).toISOString().replace('.000', '');
 beforeAll(async () => {
-  hub = await startTestHub(undefined, clock);
+  hub = await startTestHub(undefined, movingClock());
 });
 afterAll(() => hub.stop());
 
@@ -32,24 +30,8 @@ const hrefFor = (uid: string) => `${createHash('sha256').update(uid).digest('hex
 const mail = (n: number) => `m${n}@example.org`;
 const phone = (n: number) => `+4420794${String(60000 + n).padStart(6, '0')}`;
 
-interface Asked {
-  readonly body?: string;
-  readonly headers?: Record<string, string>;
-}
-
-async function ask(who: Credentials, method: string, href: string, { body, headers = {} }: Asked = {}) {
-  const response = await fetch(`${hub.base}/dav/books/${who.user}/cards/${href}`, {
-    method,
-    ...(body === undefined ? {} : { body }),
-    headers: {
-      Authorization: `Basic ${btoa(`${who.user}:${who.password}`)}`,
-      'Content-Type': 'text/vcard; charset=utf-8',
-      ...headers,
-    },
-  });
-  const text = await response.text();
-  return { status: response.status, text, etag: response.headers.get('etag') ?? '' };
-}
+const ask = (who: Credentials, method: string, href: string, more: Parameters<typeof askAs>[4]) =>
+  askAs(hub.base, who, method, href, more);
 
 const vcard = (uid: string, name: string, [one, other]: Fields) =>
   [
