@@ -12,6 +12,7 @@ import {
   makeBackup,
   openStore,
   restoreBackup,
+  storeAddress,
 } from '@/hub/store';
 import {
   addDevice,
@@ -41,7 +42,7 @@ async function main(argv: readonly string[]): Promise<void> {
   // Before the store is opened, which would make one.
   if (verb === 'restore' && rest[0] !== undefined) return print(await restore(rest[0], folder));
   if (verb === 'doctor') return print(await doctor(folder));
-  const db = await openStore(folder);
+  const db = await openStore(folder, storeAddress(process.env));
   let result: unknown;
   if (verb === 'device') result = await device(db, rest, values);
   else if (verb === 'pair') result = { code: await makeCode(db, Date.now()), minutes: 10 };
@@ -69,7 +70,7 @@ async function doctor(folder: string): Promise<Pick<Diagnosis, 'problems'>> {
 
 async function diagnose(folder: string): Promise<Pick<Diagnosis, 'problems'>> {
   try {
-    const db = await openStore(folder);
+    const db = await openStore(folder, storeAddress(process.env));
     const found = await examine(db, folder, { nowMs: Date.now(), env: process.env });
     await db.destroy();
     return found;

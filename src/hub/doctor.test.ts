@@ -3,9 +3,9 @@ import { appendFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { type HubDb, openStore, putCard } from '@/hub/store';
+import { type HubDb, putCard } from '@/hub/store';
 import { addDevice, listDevices, noteVisit } from '@/hub/sync';
-import { TEST_NOW, testPerson } from '@/hub/testing';
+import { openTestStore, TEST_NOW, testPerson } from '@/hub/testing';
 
 import { examine } from './doctor';
 
@@ -13,7 +13,7 @@ let folder = '';
 let db: HubDb;
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'cordialis-doctor-'));
-  db = await openStore(folder);
+  db = await openTestStore(folder);
 });
 afterEach(async () => {
   await db.destroy();

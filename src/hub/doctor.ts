@@ -2,10 +2,8 @@ import { X509Certificate } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statfsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { sql } from 'kysely';
-
 import { LOG_FILE } from '@/hub/base';
-import { doDevicesWait, type HubDb, isReady } from '@/hub/store';
+import { doDevicesWait, engineOf, type HubDb, isReady } from '@/hub/store';
 import { listDevices } from '@/hub/sync';
 
 import { readTls } from './readTls';
@@ -44,9 +42,7 @@ export async function examine(
   { nowMs, env }: { readonly nowMs: number; readonly env: Readonly<Record<string, string | undefined>> },
 ): Promise<Diagnosis> {
   const problems: string[] = [];
-  const { rows } = await sql<{ integrity_check: string }>`pragma integrity_check`.execute(db);
-  for (const { integrity_check: said } of rows)
-    if (said !== 'ok') problems.push(`the store is damaged: ${said}`);
+  problems.push(...(await engineOf(db).problems()));
   if (!(await isReady(db))) problems.push('the store can’t be written');
   if (await doDevicesWait(db))
     problems.push('devices wait for a browser since a backup was restored; hub resume lets them in');

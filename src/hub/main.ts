@@ -5,7 +5,7 @@ import { join } from 'node:path';
 
 import { errorMessage } from '@/core/base';
 import { COUNTRY, faultOf, openLog } from '@/hub/base';
-import { holdStore, keepApart, openStore, seedDemo } from '@/hub/store';
+import { holdStore, keepApart, openStore, seedDemo, storeAddress, takeCalendars } from '@/hub/store';
 import { makeCode } from '@/hub/sync';
 
 import { clockProblems } from './doctor';
@@ -28,12 +28,14 @@ async function main(): Promise<void> {
   if (!Number.isInteger(port) || port < 0 || port > 65_535) fail('PORT must be a number from 0 to 65535');
   const tls = readTls(process.env);
   const dataRoot = process.env['CORDIALIS_DATA'] ?? join(process.cwd(), isDemo ? 'data-demo' : 'data');
-  // Before it is opened: nobody changes it under another.
-  if (!(await holdStore(dataRoot)))
+  const address = storeAddress(process.env);
+  // Before it is opened: nobody changes it under another. Several may be at a store that lies elsewhere.
+  if (address === undefined && !(await holdStore(dataRoot)))
     fail(`another hub is using ${dataRoot}; end it first, or set CORDIALIS_DATA to another folder`);
-  const db = await openStore(dataRoot);
+  const db = await openStore(dataRoot, address);
   const log = openLog(process.env, dataRoot);
   await keepApart(db, isDemo ? 'demo' : 'own', dataRoot);
+  await takeCalendars(db, join(dataRoot, 'calendars'));
   log.info({ demo: isDemo, node: process.version }, 'starts');
   for (const said of await clockProblems(db, Date.now())) {
     log.warn('the clock is behind what was written');
@@ -47,7 +49,7 @@ async function main(): Promise<void> {
   const trustProxy = readProxy(process.env);
   const proxied = trustProxy === undefined ? undefined : process.env['CORDIALIS_NAME'];
   const hub = makeHub({
-    ...{ webRoot, dataRoot, db, log, names: tls ? [tls.name] : proxied === undefined ? [] : [proxied] },
+    ...{ webRoot, db, log, names: tls ? [tls.name] : proxied === undefined ? [] : [proxied] },
     ...(isDemo ? { demoDay: today } : {}),
     ...(trustProxy === undefined ? {} : { trustProxy }),
   });

@@ -36,8 +36,6 @@ export interface HubOptions {
   readonly webRoot: string;
   /** The day the demo is made for, 2026-11-24; without it the hub serves the user's own book. */
   readonly demoDay?: string;
-  /** The data folder; without it nothing is kept. */
-  readonly dataRoot?: string;
   /** Names under which other machines reach it over TLS. */
   readonly names?: readonly string[];
   /** The store; without it no device is served. */
@@ -52,7 +50,7 @@ const ONE_YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** Makes the hub's application; who listens is the caller's business. */
 export function makeHub(options: HubOptions): Express {
-  const { webRoot, demoDay, dataRoot, db, names = [], log = NO_LOG, trustProxy } = options;
+  const { webRoot, demoDay, db, names = [], log = NO_LOG, trustProxy } = options;
   const hub = express();
   hub.disable('x-powered-by');
   if (trustProxy !== undefined) hub.set('trust proxy', trustProxy);
@@ -65,12 +63,9 @@ export function makeHub(options: HubOptions): Express {
   hub.use(gate({ db, isDemo: demoDay !== undefined, utcNow }));
   hub.use('/api/health', healthApi(db));
   if (demoDay !== undefined) hub.use('/api/demo', demoApi(demoDay));
-  if (dataRoot !== undefined) {
-    const calendars = join(dataRoot, 'calendars');
-    hub.use('/api/calendar', calendarApi(calendars));
-    hub.use('/calendar', calendarFeed(calendars));
-  }
   if (db) {
+    hub.use('/api/calendar', calendarApi(db));
+    hub.use('/calendar', calendarFeed(db));
     hub.all('/.well-known/carddav', wellKnown);
     hub.use('/dav', davRouter({ db, country: COUNTRY, utcNow }));
     hub.use('/api/pair', pairApi(db, demoDay !== undefined));

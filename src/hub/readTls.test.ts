@@ -7,7 +7,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { openStore } from '@/hub/store';
+import { openTestStore } from '@/hub/testing';
 
 import { makeHub } from './makeHub';
 import { readProxy, readTls } from './readTls';
@@ -28,7 +28,7 @@ test('with a certificate devices are answered over TLS, and pages under its name
   if (!tls) throw new Error('no certificate was read');
   const folder = mkdtempSync(join(tmpdir(), 'cordialis-tls-'));
   writeFileSync(join(folder, 'index.html'), '<html><head></head></html>');
-  const db = await openStore(folder);
+  const db = await openTestStore(folder);
   const hub = makeHub({ webRoot: folder, db, names: [tls.name] });
   const server = createServer({ cert: tls.cert, key: tls.key }, hub).listen(0, '127.0.0.1');
   await once(server, 'listening');
@@ -62,7 +62,7 @@ test('behind a proxy that is named, and behind no other, it is believed from whe
   expect(readProxy({ CORDIALIS_TRUST_PROXY: 'loopback' })).toBe('loopback');
   const folder = mkdtempSync(join(tmpdir(), 'cordialis-proxy-'));
   writeFileSync(join(folder, 'index.html'), '<html><head></head></html>');
-  const db = await openStore(folder);
+  const db = await openTestStore(folder);
   for (const trustProxy of [undefined, 'loopback']) {
     const hub = makeHub({
       ...{ webRoot: folder, db, names: ['hub.example'] },

@@ -7,7 +7,7 @@ import {
   type StandInKind,
   visitNow,
 } from '@/hub/standins';
-import type { HubDb } from '@/hub/store';
+import { engineOf, type HubDb } from '@/hub/store';
 import { listAccounts, syncAccount } from '@/hub/sync';
 import { deliverMail } from '@/hub/write';
 
@@ -53,7 +53,9 @@ export function runVisits({ db, base, country, log }: VisitsContext): () => void
   const timer = setInterval(() => {
     if (isLooking) return;
     isLooking = true;
-    void look()
+    // Of several hubs at a store one makes the visits; where it ends, another goes on.
+    void engineOf(db)
+      .alone('visits', look)
       .catch((error: unknown) => log.error({ fault: faultOf(error) }, 'visits failed'))
       .finally(() => (isLooking = false));
   }, LOOK_MS);

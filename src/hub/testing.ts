@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -14,6 +15,22 @@ import type { Credentials } from '@/hub/sync';
 
 /** The moment at which tests take place, a UTCDateTime. */
 export const TEST_NOW = '2026-11-26T10:00:00Z';
+
+/**
+ * Opens a store for a test: in its folder, or in a schema of its own of the PostgreSQL server on which the tests are run; for tests
+ * only.
+ */
+export function openTestStore(folder: string): Promise<HubDb> {
+  return openStore(folder, testAddress(folder));
+}
+
+/** Where a test's store is, if not in its folder; for tests only. */
+export function testAddress(folder: string): string | undefined {
+  const server = process.env['CORDIALIS_TEST_STORE'];
+  if (server === undefined) return undefined;
+  const schema = `t_${createHash('sha256').update(folder).digest('hex').slice(0, 20)}`;
+  return `${server}?schema=${schema}`;
+}
 
 /** A hub with a store of its own that serves CardDAV on a free port of this machine; for tests only. */
 export interface TestHub {
@@ -44,7 +61,7 @@ async function startIn(
   addMore: ((app: Express, db: HubDb) => void) | undefined,
   utcNow: () => string,
 ): Promise<TestHub> {
-  const db = await openStore(folder);
+  const db = await openTestStore(folder);
   const app = express();
   app.use(gate({ db, isDemo: false, utcNow }));
   app.all('/.well-known/carddav', wellKnown);

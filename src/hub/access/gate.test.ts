@@ -13,8 +13,9 @@ import { DIRECTORY_ACTS } from '@/core/directory/mayDo';
 import { utcNow } from '@/hub/base';
 import { addUser, signInUser } from '@/hub/directory';
 import { makeHub } from '@/hub/makeHub';
-import { type HubDb, openStore } from '@/hub/store';
+import { type HubDb } from '@/hub/store';
 import { addDevice, makeCode, pairBrowser } from '@/hub/sync';
+import { openTestStore } from '@/hub/testing';
 
 import { type GuardedRoute, routesOf } from './routes';
 
@@ -34,8 +35,8 @@ class WholeHub {
 
   static async start(isDemo: boolean): Promise<WholeHub> {
     const dataRoot = mkdtempSync(join(folder, 'data-'));
-    const db = await openStore(dataRoot);
-    const app = makeHub({ webRoot: folder, dataRoot, db, ...(isDemo ? { demoDay: DEMO_DAY } : {}) });
+    const db = await openTestStore(dataRoot);
+    const app = makeHub({ webRoot: folder, db, ...(isDemo ? { demoDay: DEMO_DAY } : {}) });
     const server = await new Promise<Server>((resolve) => {
       const one = app.listen(0, '127.0.0.1', () => resolve(one));
     });

@@ -11,9 +11,10 @@ import { sql } from 'kysely';
 import { gate } from '@/hub/access';
 import { openLog, utcNow } from '@/hub/base';
 import { davRouter } from '@/hub/dav';
-import { type HubDb, inTransaction, openStore } from '@/hub/store';
-import { writerOf } from '@/hub/store/openStore';
+import { engineOf, type HubDb, inTransaction } from '@/hub/store';
+import type { SqliteEngine } from '@/hub/store/engines/sqlite/openSqlite';
 import { addDevice, makeCode, pairBrowser } from '@/hub/sync';
+import { openTestStore } from '@/hub/testing';
 
 import { answerFault, numberRequests } from './answers';
 import { exchangeApi } from './exchangeApi';
@@ -28,7 +29,7 @@ let device: Record<string, string> = {};
 
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'cordialis-answers-'));
-  db = await openStore(folder);
+  db = await openTestStore(folder);
   const log = openLog({}, folder);
   const app = express();
   app.use(numberRequests(log, 5000), gate({ db, isDemo: false, utcNow }));
@@ -150,7 +151,7 @@ test.each(DISKS)('$name is said in words, changes nothing, and is survived', asy
 });
 
 async function set(pragma: string): Promise<void> {
-  await sql.raw(`pragma ${pragma}`).execute(writerOf(db));
+  await sql.raw(`pragma ${pragma}`).execute((engineOf(db) as SqliteEngine).writer);
 }
 
 test('an answer that is made while it is sent is refused as a whole where it can’t even begin', async () => {

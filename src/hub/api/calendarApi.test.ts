@@ -1,8 +1,8 @@
 /** @jest-environment node */
-import { mkdtempSync, readdirSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
+import { takeCalendars } from '@/hub/store';
 import { makeCode, pairBrowser } from '@/hub/sync';
 import { startTestHub, type TestHub } from '@/hub/testing';
 
@@ -10,14 +10,12 @@ import { calendarApi, calendarFeed } from './calendarApi';
 
 const TOKEN = '0123456789abcdef0123456789abcdef';
 const TEXT = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nEND:VCALENDAR\r\n';
-const data = mkdtempSync(join(tmpdir(), 'cordialis-calendar-'));
-const folder = join(data, 'calendars');
 let hub: TestHub;
 let url: string;
 let browser = '';
 beforeAll(async () => {
-  hub = await startTestHub((app) =>
-    app.use('/api/calendar', calendarApi(folder)).use('/calendar', calendarFeed(folder)),
+  hub = await startTestHub((app, db) =>
+    app.use('/api/calendar', calendarApi(db)).use('/calendar', calendarFeed(db)),
   );
   url = hub.base;
   const code = await makeCode(hub.db, Date.now());
@@ -31,6 +29,8 @@ const put = (token: string, body: string, type = 'text/calendar') =>
     body,
     headers: { 'Content-Type': type, Authorization: `Bearer ${browser}` },
   });
+
+const kept = () => hub.db.selectFrom('calendars').selectAll().execute();
 
 test('a calendar that was put is served under its address, as a calendar, until it is taken away', async () => {
   expect((await put(TOKEN, TEXT)).status).toBe(204);
@@ -50,7 +50,7 @@ const refused = [
 for (const { name, token, body, type } of refused) {
   test(`${name} is refused, and nothing is written`, async () => {
     expect((await put(token, body, type)).status).toBe(400);
-    expect(readdirSync(folder)).toEqual([]);
+    expect(await kept()).toEqual([]);
   });
 }
 
@@ -67,7 +67,19 @@ test('nobody puts a calendar but a paired browser, and no other page', async () 
     await send({ Authorization: `Bearer ${browser}`, Origin: 'https://elsewhere.example' }),
   ].map(({ status }) => status);
   expect(statuses).toEqual([401, 401, 403]);
-  expect(readdirSync(folder)).toEqual([]);
+  expect(await kept()).toEqual([]);
+});
+
+test('calendars that lie in files come into the store once, and nothing else does', async () => {
+  const folder = join(hub.folder, 'calendars');
+  mkdirSync(folder);
+  writeFileSync(join(folder, `${TOKEN}.ics`), TEXT);
+  writeFileSync(join(folder, 'notes.txt'), 'mine');
+  for (let start = 0; start < 2; start += 1) await takeCalendars(hub.db, folder);
+  expect(await kept()).toEqual([{ token: TOKEN, text: TEXT }]);
+  expect(readdirSync(folder)).toEqual(['notes.txt']);
+  expect(await (await fetch(`${url}/calendar/${TOKEN}.ics`)).text()).toBe(TEXT);
+  await fetch(`${url}/api/calendar/${TOKEN}`, { method: 'DELETE' });
 });
 
 test('only so many calendars are kept', async () => {

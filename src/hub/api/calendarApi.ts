@@ -1,9 +1,6 @@
-import { mkdirSync, readdirSync } from 'node:fs';
-import { readFile, rename, rm, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
-
 import express, { Router } from 'express';
 
+import { dropCalendar, findCalendar, type HubDb, putCalendar } from '@/hub/store';
 import { texts } from '@/texts/hub/api';
 
 /** 128 random bits: whoever knows the address may read the calendar. */
@@ -16,49 +13,41 @@ const TOKEN = /^[0-9a-f]{32}$/;
 const MAX_BYTES = '40mb';
 const MAX_CALENDARS = 20;
 
-/** The file of one calendar; undefined for anything that isn't a token, so that no other file can be named. */
-function fileOf(folder: string, token: string | undefined): string | undefined {
-  return token !== undefined && TOKEN.test(token) ? join(folder, `${token}.ics`) : undefined;
+/** A token; undefined for anything else. */
+function tokenIn(text: unknown): string | undefined {
+  return typeof text === 'string' && TOKEN.test(text) ? text : undefined;
 }
 
-/** Stores the application's calendars under unguessable names. @param folder - made if missing */
-export function calendarApi(folder: string): Router {
-  mkdirSync(folder, { recursive: true });
+/** Stores the application's calendars under unguessable names. */
+export function calendarApi(db: HubDb): Router {
   const router = Router();
   router.put(
     '/:token',
     express.text({ type: 'text/calendar', limit: MAX_BYTES }),
     async (request, response) => {
-      const { token } = request.params;
-      const file = typeof token === 'string' ? fileOf(folder, token) : undefined;
+      const token = tokenIn(request.params.token);
       const text: unknown = request.body;
-      if (!file || typeof text !== 'string' || !text.startsWith('BEGIN:VCALENDAR'))
+      if (token === undefined || typeof text !== 'string' || !text.startsWith('BEGIN:VCALENDAR'))
         return void response.status(400).json({ error: texts.thisIsNoCalendar });
-      const others = readdirSync(folder).filter(
-        (name) => name.endsWith('.ics') && join(folder, name) !== file,
-      );
-      if (others.length >= MAX_CALENDARS)
+      if (!(await putCalendar(db, token, text, MAX_CALENDARS)))
         return void response.status(409).json({ error: texts.thereAreCalendarsAlready(MAX_CALENDARS) });
-      // Written to a temporary file and then renamed: a reader gets the old one or the new one, whole.
-      await writeFile(`${file}.new`, text);
-      await rename(`${file}.new`, file);
       response.status(204).end();
     },
   );
   router.delete('/:token', async (request, response) => {
-    const file = fileOf(folder, request.params.token);
-    if (file) await rm(file, { force: true });
+    const token = tokenIn(request.params.token);
+    if (token !== undefined) await dropCalendar(db, token);
     response.status(204).end();
   });
   return router;
 }
 
 /** Serves calendars to calendar programs: /calendar/TOKEN.ics. */
-export function calendarFeed(folder: string): Router {
+export function calendarFeed(db: HubDb): Router {
   const router = Router();
   router.get('/:name', async (request, response) => {
-    const file = fileOf(folder, request.params.name.replace(/\.ics$/, ''));
-    const text = file && (await readFile(file, 'utf8').catch(() => undefined));
+    const token = tokenIn(request.params.name.replace(/\.ics$/, ''));
+    const text = token === undefined ? undefined : await findCalendar(db, token);
     if (text === undefined) return void response.status(404).json({ error: texts.thereIsNoSuch });
     response.type('text/calendar').set('Cache-Control', 'private, max-age=900').send(text);
   });

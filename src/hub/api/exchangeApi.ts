@@ -88,7 +88,7 @@ export function exchangeApi(db: HubDb, country: string): Router {
     await setMembers(db, { list: request.params.list, uids: uids.data }, source);
     response.status(204).end();
   });
-  router.get('/events', (request, response) => tellChanges(response, (end) => request.on('close', end)));
+  router.get('/events', (request, response) => tellChanges(db, response, (end) => request.on('close', end)));
   return router;
 }
 
@@ -102,12 +102,12 @@ function onlyThisEpoch(db: HubDb): RequestHandler {
 }
 
 /** Announces changes as server-sent events (WHATWG HTML §9.2) until the connection closes. */
-function tellChanges(response: Response, onEnd: (end: () => void) => void): void {
+function tellChanges(db: HubDb, response: Response, onEnd: (end: () => void) => void): void {
   response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
   response.flushHeaders();
   response.write(': here\n\n');
   let gathered: ReturnType<typeof setTimeout> | undefined;
-  const stop = onChange((seq) => {
+  const stop = onChange(db, (seq) => {
     clearTimeout(gathered);
     gathered = setTimeout(() => response.write(`event: change\ndata: ${seq}\n\n`), GATHER_MS);
   });

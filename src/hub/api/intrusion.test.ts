@@ -6,10 +6,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 import { makeHub } from '@/hub/makeHub';
-import { type HubDb, openStore } from '@/hub/store';
+import { type HubDb } from '@/hub/store';
 import { addDevice, makeCode, pairBrowser } from '@/hub/sync';
 import type { Credentials } from '@/hub/sync/passports/passports';
-import { TEST_NOW } from '@/hub/testing';
+import { openTestStore, TEST_NOW } from '@/hub/testing';
 
 let folder = '';
 let db: HubDb;
@@ -22,11 +22,11 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'cordialis-intrusion-'));
   writeFileSync(join(folder, 'index.html'), '<html><head></head></html>');
   writeFileSync(join(folder, 'secret.txt'), 'not for anybody');
-  db = await openStore(join(folder, 'data'));
+  db = await openTestStore(join(folder, 'data'));
   token =
     (await pairBrowser(db, { code: await makeCode(db, Date.now()), name: 'One' }, Date.now()))?.token ?? '';
   phone = await addDevice(db, { name: 'Phone', direction: 'both' }, TEST_NOW);
-  const hub = makeHub({ webRoot: join(folder), dataRoot: join(folder, 'data'), db });
+  const hub = makeHub({ webRoot: join(folder), db });
   server = await new Promise<Server>((resolve) => {
     const one = hub.listen(0, '127.0.0.1', () => resolve(one));
   });

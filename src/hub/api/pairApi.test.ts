@@ -24,12 +24,12 @@ test('of many codes at once only ten are tried, and a good one is no worse for i
   expect(statuses.filter((status) => status === 429)).toHaveLength(40);
   expect(await hub.db.selectFrom('codes').selectAll().execute()).toHaveLength(1);
   expect(await pair(code)).toBe(429);
-  // Ten minutes later, as far as the limit goes: a hub started anew still knows the code.
-  const later = await startTestHub((app) => app.use('/api/pair', pairApi(hub.db, false)));
-  const headers = { 'Content-Type': 'application/json' };
-  const body = JSON.stringify({ code, name: 'Firefox' });
-  expect((await fetch(`${later.base}/api/pair`, { method: 'POST', body, headers })).status).toBe(201);
-  await later.stop();
+  // A hub that is started anew still counts.
+  hub = await hub.restart();
+  expect(await pair(code)).toBe(429);
+  // Ten minutes later, as far as the limit goes.
+  await hub.db.updateTable('tries').set({ untilMs: Date.now() }).execute();
+  expect(await pair(code)).toBe(201);
 });
 
 test('a code that was mistyped some times is good still, and tries are forgotten with it', async () => {

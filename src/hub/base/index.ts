@@ -13,5 +13,4 @@ export {
   type KeptSecret,
   MIN_PASSPHRASE,
 } from './secrets';
-export { mayTry, triesOf } from './tries';
 export { utcNow } from './utcNow';

@@ -2,20 +2,20 @@ import { createHash } from 'node:crypto';
 
 import type { Request } from 'express';
 
-import { mayTry, triesOf } from '@/hub/base';
-import type { HubDb } from '@/hub/store';
+import { type HubDb, ifPossible, type Limit, mayTry, wasRight } from '@/hub/store';
 import { type Device, knownLately, signIn } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
 import { DavError } from './davError';
 
-/** Wrong passwords for one name from one address, and for all names from one, in ten minutes. */
-const [PER_NAME, PER_ADDRESS] = [10, 60];
+const TEN_MINUTES_MS = 600_000;
+/** Wrong passwords for one name from one address. */
+const PER_NAME: Limit = { name: 'device', most: 10, withinMs: TEN_MINUTES_MS };
+/** The same for all names from one address. */
+const PER_ADDRESS: Limit = { name: 'devices', most: 60, withinMs: TEN_MINUTES_MS };
 
 /** Says which device asks. Tries are counted before a password is looked at, so that none is free by coming at once. */
 export class Doorkeeper {
-  private readonly byName = triesOf(PER_NAME);
-  private readonly byAddress = triesOf(PER_ADDRESS);
   /** The same password for the same name is looked at once, however many requests bring it at the same time. */
   private readonly underWay = new Map<string, Promise<Device | undefined>>();
 
@@ -39,11 +39,11 @@ export class Doorkeeper {
   }
 
   private async look(from: string, user: string, password: string): Promise<Device | undefined> {
-    const name = `${user} ${from}`;
-    if (!(await mayTry([this.byName, name], [this.byAddress, from])))
+    const [byName, byAddress] = [[PER_NAME, `${user} ${from}`] as const, [PER_ADDRESS, from] as const];
+    if (!(await mayTry(this.db, Date.now(), byName, byAddress)))
       throw new DavError(429, texts.tooManyWrongPasswords);
     const device = await signIn(this.db, user, password);
-    if (device) await Promise.all([this.byName.delete(name), this.byAddress.reward(from)]);
+    if (device) await ifPossible(wasRight(this.db, byName, byAddress));
     return device;
   }
 }

@@ -4,7 +4,15 @@ import type { Selectable } from 'kysely';
 
 import type { Role } from '@/core/directory';
 import { isOutdated, isSecret, keepSecret, MIN_PASSPHRASE } from '@/hub/base';
-import { type DirectoryUsersTable, type HubDb, inTransaction } from '@/hub/store';
+import {
+  type Counted,
+  type DirectoryUsersTable,
+  type HubDb,
+  inTransaction,
+  type Limit,
+  mayTry,
+  wasRight,
+} from '@/hub/store';
 import { texts } from '@/texts/directory/hub';
 
 import { noteInLog } from './directoryLog';
@@ -106,12 +114,8 @@ export function removeUser(db: HubDb, name: string, by: Actor): Promise<void> {
 
 /** How long a session lasts, in milliseconds: a working day. */
 const SESSION_MS = 12 * 3600 * 1000;
-/** Wrong passphrases before a name is locked, and for how long, in milliseconds. */
-const [MAX_WRONG, WAIT_MS] = [5, 5 * 60 * 1000];
-/** The most names remembered for wrong passphrases. */
-const MAX_TRIED = 10_000;
-type Tries = Map<string, { count: number; untilMs: number }>;
-const triesOf = new WeakMap<HubDb, Tries>();
+/** Wrong passphrases before a name is locked, from one address. */
+const PER_NAME: Limit = { name: 'directory', most: 5, withinMs: 5 * 60 * 1000 };
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
@@ -130,19 +134,12 @@ export async function signInUser(
   nowMs: number,
 ): Promise<(DirectoryUser & { readonly token: string }) | undefined> {
   // By name and address: whoever guesses elsewhere keeps nobody out.
-  const key = `${name.trim().toLowerCase()} ${from}`;
-  const wrong: Tries = triesOf.get(db) ?? new Map();
-  triesOf.set(db, wrong);
-  const known = wrong.get(key);
-  const count = known && nowMs < known.untilMs ? known.count : 0;
-  if (count >= MAX_WRONG) throw new DirectoryError(texts.tooManyWrongPassphrases, 429);
-  // Any name may be tried: they must not fill the memory.
-  if (wrong.size >= MAX_TRIED) wrong.clear();
+  const tries: Counted = [PER_NAME, `${name.trim().toLowerCase()} ${from}`];
   // Counted before it is looked at, so that none is free by coming at once.
-  wrong.set(key, { count: count + 1, untilMs: nowMs + WAIT_MS });
+  if (!(await mayTry(db, nowMs, tries))) throw new DirectoryError(texts.tooManyWrongPassphrases, 429);
   const user = await findUser(db, name.trim());
   if (!(await isSecret(passphrase, user)) || !user) return undefined;
-  wrong.delete(key);
+  await wasRight(db, tries);
   if (isOutdated(user)) await renew(db, user.id, passphrase);
   const token = randomBytes(32).toString('base64url');
   const until = new Date(nowMs + SESSION_MS).toISOString();

@@ -1,4 +1,4 @@
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 
 /** What a store says of itself under a name. */
 export async function aboutOf(db: HubDb, name: string): Promise<string | undefined> {

@@ -2,7 +2,7 @@ import { inBatches } from '@/core/base';
 import type { Card } from '@/core/card';
 
 import { lastSeq, toCard } from './cards';
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 
 /** A card with the change that last wrote it. */
 export interface BookCard {

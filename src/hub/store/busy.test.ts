@@ -6,10 +6,10 @@ import { join } from 'node:path';
 
 import { sql } from 'kysely';
 
+import { connectTo } from './engines/sqlite/connectTo';
+import { StoreFault } from './engines/storeFault';
 import { inTransaction, openStore } from './openStore';
-import type { HubDb } from './schema';
-import { connectTo } from './sqlite';
-import { StoreFault } from './storeFault';
+import type { HubDb } from './schema/tables';
 
 let folder = '';
 let db: HubDb;

@@ -1,7 +1,7 @@
 import type { Card } from '@/core/card';
 
-import { notifyOfChange } from './changeEvents';
-import type { HubDb } from './schema';
+import { notifyOfChange } from './openStore';
+import type { HubDb } from './schema/tables';
 
 /** The source of a change, and its text in the log. */
 export interface ChangeSource {
@@ -67,7 +67,7 @@ export async function putCard(
       .values({ uid, card: after, seq })
       .onConflict((conflict) => conflict.column('uid').doUpdateSet({ card: after, seq }))
       .execute();
-  notifyOfChange(seq);
+  notifyOfChange(db, seq);
   return seq;
 }
 

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { type Heads, headsSchema } from '@/core/sync';
 
 import { aboutOf, setAbout } from './about';
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 
 /**
  * An epoch: the time between two restorations of a store from a backup. A number of a change means something within its epoch

@@ -1,19 +1,31 @@
 /**
- * The hub's store: SQLite through Kysely, migrations.
+ * The hub's store, through Kysely: what is kept of cards, devices and browsers.
  *
  * backups/  copies with the key, and their restoration
+ * engines/  what differs between SQLite and PostgreSQL
+ * schema/   tables, and the steps from one schema to the next
  */
 export { makeBackup } from './backups/makeBackup';
 export { BackupFault, restoreBackup } from './backups/restoreBackup';
 export { doDevicesWait, letDevicesIn } from './backups/waiting';
 export { type Book, bookOf, changedUids } from './bookOf';
+export { dropCalendar, findCalendar, putCalendar, takeCalendars } from './calendars';
 export { allCards, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
-export { notifyOfChange, onChange } from './changeEvents';
+export { ifPossible, StoreFault } from './engines/storeFault';
 export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';
 export { holdStore } from './holdStore';
 export { lastMail } from './lastMail';
 export { findMemory } from './memory';
-export { backUpStore, inTransaction, isReady, openStore } from './openStore';
+export {
+  backUpStore,
+  engineOf,
+  inTransaction,
+  isReady,
+  notifyOfChange,
+  onChange,
+  openStore,
+  storeAddress,
+} from './openStore';
 export type {
   AccountsTable,
   BrowsersTable,
@@ -24,9 +36,9 @@ export type {
   MailsTable,
   MemoryTable,
   RecordsTable,
-} from './schema';
+} from './schema/tables';
 export { seal, unseal } from './seal';
 export { SEED_SAYS, seedDemo } from './seedDemo';
 export { noteToSettle } from './settle';
-export { ifPossible, StoreFault } from './storeFault';
+export { type Counted, type Limit, mayTry, wasRight } from './tries';
 export { keepApart } from './whoseStore';

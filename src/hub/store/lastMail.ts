@@ -1,4 +1,4 @@
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 
 /** The number of the last message sent or received; 0 for none. */
 export async function lastMail(db: HubDb): Promise<number> {

@@ -1,6 +1,6 @@
 import type { Selectable } from 'kysely';
 
-import type { HubDb, MemoryTable } from './schema';
+import type { HubDb, MemoryTable } from './schema/tables';
 
 /** What a device was last served of a card; undefined if it never was. */
 export function findMemory(

@@ -3,14 +3,16 @@ import { chmodSync, mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { inTransaction, openStore } from './openStore';
-import type { HubDb } from './schema';
+import { openTestStore } from '@/hub/testing';
+
+import { inTransaction } from './';
+import type { HubDb } from './schema/tables';
 
 let folder = '';
 let db: HubDb;
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'cordialis-store-'));
-  db = await openStore(folder);
+  db = await openTestStore(folder);
 });
 afterEach(async () => {
   await db.destroy();
@@ -38,7 +40,7 @@ test('what fails half-way has done nothing, and the next work is done all the sa
   async () => {
     expect(statSync(folder).mode & 0o777).toBe(0o700);
     chmodSync(folder, 0o755);
-    const again = await openStore(folder);
+    const again = await openTestStore(folder);
     expect(statSync(folder).mode & 0o777).toBe(0o700);
     await again.destroy();
   },

@@ -1,101 +1,104 @@
 import { chmodSync, mkdirSync } from 'node:fs';
-import { join } from 'node:path';
 
 import { sql } from 'kysely';
 
 import { setAbout } from './about';
+import type { Engine } from './engines/engine';
+import { openSqlite } from './engines/sqlite/openSqlite';
 import { openEpochs } from './epochs';
-import { migrate } from './migrations';
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 import { keepKey } from './seal';
-import { codeOf, connectTo, FAULTS } from './sqlite';
-import { inWords } from './storeFault';
 
-/** The store in its folder; SQLite keeps others beside it. */
-export const STORE_FILE = 'hub.db';
 /** Nobody else on the machine reads what the hub keeps. */
 const OWNER_ONLY = 0o700;
-/** How long a write waits while another process writes, and how often it looks, in milliseconds. */
-const [BUSY_MS, LOOK_MS] = [5000, 20];
-/** How long SQLite itself waits, which nothing else is done in, in milliseconds. */
-const WITHIN_MS = 50;
-/** The connection that writes: reads go on beside it, on the previous state. */
-const writers = new WeakMap<HubDb, HubDb>();
+
+interface Open {
+  readonly engine: Engine;
+  /** The last transaction that has been asked for. */
+  turn: Promise<unknown>;
+}
+
+const stores = new WeakMap<HubDb, Open>();
 
 /**
- * Opens the store in a folder, creating it if needed. What was answered is on the disk: the write-ahead log is
- * synchronised with every transaction.
+ * Opens a store, making it where there is none. What was answered is on the disk.
  *
- * @param folder - made where it is missing
+ * @param folder - the data folder: the store's key is there, and the store itself unless it lies elsewhere; made where it is missing
+ * @param address - of a PostgreSQL database, postgres://…; without it the store is a file of SQLite
  */
-export async function openStore(folder: string): Promise<HubDb> {
+export async function openStore(folder: string, address?: string): Promise<HubDb> {
   mkdirSync(folder, { recursive: true, mode: OWNER_ONLY });
   // A folder from before may be open to others. Where the system knows no such rights, this does nothing.
   chmodSync(folder, OWNER_ONLY);
-  const writer = await connect(folder);
-  await migrate(writer);
-  const db = await connect(folder);
-  keepKey(db, folder);
-  writers.set(db, writer);
-  await openEpochs(db);
-  const destroy = db.destroy.bind(db);
-  return Object.assign(db, {
-    destroy: () => Promise.all([destroy(), writer.destroy()]).then(() => undefined),
-  });
+  const engine = await openEngine(folder, address);
+  const { db } = engine;
+  stores.set(db, { engine, turn: Promise.resolve() });
+  try {
+    await keepKey(db, folder, address !== undefined);
+    await openEpochs(db);
+  } catch (error) {
+    await engine.close();
+    throw error;
+  }
+  return Object.assign(db, { destroy: () => engine.close() });
 }
 
-async function connect(folder: string): Promise<HubDb> {
-  const db = connectTo(join(folder, STORE_FILE));
-  await sql`pragma journal_mode = wal`.execute(db);
-  await sql`pragma synchronous = full`.execute(db);
-  await sql.raw(`pragma busy_timeout = ${WITHIN_MS}`).execute(db);
-  return db;
+async function openEngine(folder: string, address: string | undefined): Promise<Engine> {
+  if (address === undefined) return openSqlite(folder);
+  // Most hubs never read it.
+  const { openPostgres } = await import('./engines/postgres/openPostgres');
+  return openPostgres(address);
 }
 
-let turn: Promise<unknown> = Promise.resolve();
+/** Where the store lies, as CORDIALIS_STORE says it; undefined for the data folder. */
+export function storeAddress(env: Readonly<Record<string, string | undefined>>): string | undefined {
+  const said = env['CORDIALIS_STORE'] ?? '';
+  return said === '' ? undefined : said;
+}
+
+/** The database of an open store. @param db - the store itself, not a transaction */
+export function engineOf(db: HubDb): Engine {
+  return openOf(db).engine;
+}
+
+function openOf(db: HubDb): Open {
+  const open = stores.get(db);
+  if (!open) throw new Error('that is no store that has been opened');
+  return open;
+}
+
+/** The numbers of changes that a transaction has made, the last one. */
+const made = new WeakMap<HubDb, number>();
 
 /**
- * Runs writes in one transaction at a time: SQLite has one writer. Begun as one that writes, so that no other process can come
- * in between what it has read and what it writes.
+ * Runs writes in one transaction, of which there is one at a time. Work does nothing slow: everybody else waits.
  *
- * @throws StoreFault where the disk or somebody else at the store is in the way
+ * @throws StoreFault where the disk, the database or somebody else at the store is in the way
  */
-export function inTransaction<T>(db: HubDb, work: (db: HubDb) => Promise<T>): Promise<T> {
-  const done = turn.then(() => transact(writerOf(db), work));
-  turn = done.catch(() => undefined);
+export function inTransaction<T>(db: HubDb, work: (store: HubDb) => Promise<T>): Promise<T> {
+  const open = openOf(db);
+  const { engine } = open;
+  const done = open.turn.then(() =>
+    engine.transact(async (store) => {
+      made.delete(store);
+      const value = await work(store);
+      const seq = made.get(store);
+      if (seq !== undefined) await engine.tell(store, seq);
+      return value;
+    }),
+  );
+  open.turn = done.catch(() => undefined);
   return done;
 }
 
-/** The connection that writes. */
-export function writerOf(db: HubDb): HubDb {
-  return writers.get(db) ?? db;
+/** Has everybody who listens hear of a change once the transaction is written that makes it. */
+export function notifyOfChange(store: HubDb, seq: number): void {
+  made.set(store, Math.max(seq, made.get(store) ?? 0));
 }
 
-async function transact<T>(writer: HubDb, work: (db: HubDb) => Promise<T>): Promise<T> {
-  try {
-    await begin(writer);
-    const value = await work(writer);
-    await sql`commit`.execute(writer);
-    return value;
-  } catch (error) {
-    await sql`rollback`.execute(writer).catch(() => undefined);
-    throw inWords(error);
-  }
-}
-
-/** Begins a transaction that writes; while another process does, everything else goes on. */
-async function begin(writer: HubDb): Promise<void> {
-  const since = performance.now();
-  for (;;) {
-    try {
-      await sql`begin immediate`.execute(writer);
-      return;
-    } catch (error) {
-      const isBusy = codeOf(error) === FAULTS.busy || codeOf(error) === FAULTS.locked;
-      if (!isBusy || performance.now() - since > BUSY_MS) throw error;
-      await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
-    }
-  }
+/** Listens for changes, whichever hub makes them, until the returned function is called. */
+export function onChange(db: HubDb, listen: (seq: number) => void): () => void {
+  return engineOf(db).hear(listen);
 }
 
 /** How long the store may take to say that it can be read and written, in milliseconds. */
@@ -112,7 +115,7 @@ export async function isReady(db: HubDb): Promise<boolean> {
   return Promise.race([works, tooLate]).finally(() => clearTimeout(late));
 }
 
-/** Copies the store in its current state to another file, while it is in use. */
+/** Copies a store of SQLite in its current state to another file, while it is in use. */
 export async function backUpStore(db: HubDb, path: string): Promise<void> {
   await sql`vacuum into ${path}`.execute(db);
 }

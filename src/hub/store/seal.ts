@@ -1,10 +1,11 @@
-import { randomBytes } from 'node:crypto';
+import { createHmac, randomBytes } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { sealOctets, unsealOctets } from '@/hub/base';
 
-import type { HubDb } from './schema';
+import { aboutOf } from './about';
+import type { HubDb } from './schema/tables';
 
 /** Octets of a key. */
 const KEY = 32;
@@ -13,14 +14,41 @@ export const KEY_FILE = 'hub.key';
 const MARK = 'sealed:';
 const keys = new WeakMap<HubDb, Buffer>();
 
+/** Under which name a store that several hubs may be at says which key is its own. */
+const MARK_NAME = 'keyMark';
+
 /**
- * Loads the key file beside the store, creating it if needed; only its owner may read it. A copy of the store alone
+ * Loads the key file in a hub's folder, creating it if needed; only its owner may read it. A copy of the store alone
  * opens nothing.
+ *
+ * @param isShared - whether the store lies elsewhere, so that hubs with other folders may be at it
+ * @throws Error in words where the store is sealed with another key
  */
-export function keepKey(db: HubDb, folder: string): void {
+export async function keepKey(db: HubDb, folder: string, isShared: boolean): Promise<void> {
   const path = join(folder, KEY_FILE);
+  const mark = isShared ? await aboutOf(db, MARK_NAME) : undefined;
+  if (mark !== undefined && !existsSync(path))
+    throw new Error(`the store has a key already: copy ${KEY_FILE} into ${folder} from a hub that is at it`);
   if (!existsSync(path)) writeFileSync(path, randomBytes(KEY), { mode: 0o600, flag: 'wx' });
-  keys.set(db, readFileSync(path));
+  const key = readFileSync(path);
+  if (isShared && (await markIn(db, markOf(key))) !== markOf(key))
+    throw new Error(`${path} is not the key of this store: copy it from a hub that is at it`);
+  keys.set(db, key);
+}
+
+/** What tells a key from others without giving it away. */
+function markOf(key: Buffer): string {
+  return createHmac('sha256', key).update('cordialis: which key').digest('hex');
+}
+
+/** The mark of a store's key, this one where it has none yet. */
+async function markIn(db: HubDb, mark: string): Promise<string | undefined> {
+  await db
+    .insertInto('about')
+    .values({ name: MARK_NAME, value: mark })
+    .onConflict((conflict) => conflict.column('name').doNothing())
+    .execute();
+  return aboutOf(db, MARK_NAME);
 }
 
 /** Seals a secret that has to be used again, with the store's key. */

@@ -2,7 +2,7 @@ import { generateBook } from '@/demo';
 
 import { lastSeq, putCard } from './cards';
 import { inTransaction } from './openStore';
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 
 /** The log text for cards of the demo. */
 export const SEED_SAYS = 'From the demo';

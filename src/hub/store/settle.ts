@@ -1,7 +1,7 @@
 import { isSameJson } from '@/core/base';
 import type { Conflict } from '@/core/sync';
 
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 
 /** Values of a card that somebody has just changed differently from a change in the meantime. */
 export interface ToSettle {

@@ -3,19 +3,26 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import { openTestStore } from '@/hub/testing';
+
+import {} from './';
 import { allCards, putCard } from './cards';
-import { openStore } from './openStore';
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 import { seedDemo } from './seedDemo';
 import { keepApart, type Whose } from './whoseStore';
 
 let folder = '';
-beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'cordialis-whose-'))));
-afterEach(() => rmSync(folder, { recursive: true, force: true }));
+const folders: string[] = [];
+function another(): void {
+  folder = mkdtempSync(join(tmpdir(), 'cordialis-whose-'));
+  folders.push(folder);
+}
+beforeEach(another);
+afterAll(() => folders.forEach((one) => rmSync(one, { recursive: true, force: true })));
 
 /** Opens the store for somebody, does something with it, and closes it. */
 async function open(whose: Whose, work: (db: HubDb) => Promise<unknown> = async () => undefined) {
-  const db = await openStore(folder);
+  const db = await openTestStore(folder);
   try {
     await keepApart(db, whose, folder);
     await work(db);
@@ -51,16 +58,16 @@ test('an empty store is whose it is opened for first', async () => {
 
 test('a store from before it was said is told by how it began', async () => {
   const begin = async (work: (db: HubDb) => Promise<unknown>) => {
-    const db = await openStore(folder);
+    const db = await openTestStore(folder);
     await work(db);
     await db.destroy();
   };
   await begin((db) => seedDemo(db, '2026-11-26'));
   await expect(open('own')).rejects.toThrow(/demo/);
-  rmSync(folder, { recursive: true });
+  another();
   await begin(own);
   await expect(open('demo')).rejects.toThrow(/own book/);
-  rmSync(folder, { recursive: true });
+  another();
   // Whoever has paired a browser may have a book in it that is still empty.
   await begin((db) =>
     db.insertInto('browsers').values({ name: 'Firefox', token: 't', created: '', seen: '' }).execute(),

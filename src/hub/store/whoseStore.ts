@@ -1,6 +1,6 @@
 import { aboutOf, setAbout } from './about';
 import { inTransaction } from './openStore';
-import type { HubDb } from './schema';
+import type { HubDb } from './schema/tables';
 import { SEED_SAYS } from './seedDemo';
 
 /** Whose store it is: a demo hands its cards to anybody who asks, one's own to nobody. */

@@ -26,6 +26,8 @@ export const texts = {
   serverLeadsOnAndOn: 'the server leads on and on',
   serverIsSilent: (host: string) => `${host} doesn’t answer`,
   visitTookTooLong: (host: string) => `${host} is too slow; the rest is exchanged with the next visit`,
+  serverIsNoLongerConnected: 'that server is no longer connected',
+  serverIsBeingVisited: 'that server is being visited at the moment',
   serverSaysTooMuch: 'the server says more than can be taken at once',
   devicesWait:
     'the hub has been restored from a backup: devices wait until a browser has brought what was done since',

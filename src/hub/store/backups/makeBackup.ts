@@ -3,10 +3,10 @@ import { chmodSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { sql } from 'kysely';
 
 import { setAbout } from '../about';
+import { connectTo } from '../engines/sqlite/connectTo';
 import { backUpStore } from '../openStore';
-import type { HubDb } from '../schema';
+import type { HubDb } from '../schema/tables';
 import { keyOf } from '../seal';
-import { connectTo } from '../sqlite';
 import { sealKey } from './sealKey';
 
 /** Under which name a backup has its sealed key. */

@@ -13,11 +13,12 @@ import { join } from 'node:path';
 import { sql } from 'kysely';
 
 import { aboutOf, unsetAbout } from '../about';
+import { connectTo } from '../engines/sqlite/connectTo';
+import { STORE_FILE } from '../engines/sqlite/openSqlite';
 import { type Epoch, epochsAfter, epochsIn, headsOf, keepEpochs } from '../epochs';
 import { holdStore } from '../holdStore';
-import { openStore, STORE_FILE } from '../openStore';
+import { openStore } from '../openStore';
 import { KEY_FILE } from '../seal';
-import { connectTo } from '../sqlite';
 import { SEALED_KEY } from './makeBackup';
 import { unsealKey } from './sealKey';
 import { haveDevicesWait } from './waiting';

@@ -1,6 +1,6 @@
 import { aboutOf, setAbout, unsetAbout } from '../about';
 import { inTransaction } from '../openStore';
-import type { HubDb } from '../schema';
+import type { HubDb } from '../schema/tables';
 
 /** Under which name a store says that devices wait. */
 const NAME = 'devicesWait';

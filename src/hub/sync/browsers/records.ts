@@ -111,7 +111,7 @@ async function putRows(store: HubDb, rows: readonly NewRow[]): Promise<void> {
     const put = await store.insertInto('records').values(some).returning('seq').execute();
     last = put.at(-1)?.seq ?? last;
   }
-  if (last > 0) notifyOfChange(last);
+  if (last > 0) notifyOfChange(store, last);
 }
 
 /** Talks and settings since a cursor, the oldest first, without the browser's own. */

@@ -4,8 +4,6 @@ import { findCard, type HubDb, inTransaction, putCard, toCard } from '@/hub/stor
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/passports';
 
-import { endSync } from './noteVisit';
-
 /** The result of undoing a sync. */
 export interface UndoneSync {
   /** Cards restored to their state before it. */
@@ -69,7 +67,6 @@ export function undoSync(
       cards += 1;
     }
     await store.updateTable('syncs').set({ undone: now }).where('id', '=', sync).execute();
-    endSync(db, row.id);
     return { cards, missed };
   });
 }

@@ -1,5 +1,6 @@
 import { errorMessage } from '@/core/base';
-import { type HubDb, inTransaction, unseal } from '@/hub/store';
+import { engineOf, type HubDb, inTransaction, unseal } from '@/hub/store';
+import { texts } from '@/texts/sync/dav';
 
 import { type SyncContext, SyncRefusal } from '../engine/context';
 import { readFromDevice, versionOf, writeForDevice } from '../engine/deviceText';
@@ -10,7 +11,7 @@ import { trimForDevice } from '../engine/trimForDevice';
 import { viewOf } from '../passports/deviceView';
 import { noteVisit, syncNow } from '../passports/noteVisit';
 import { pendingFor } from '../passports/pendingFor';
-import type { Account } from './accounts';
+import { type Account, listAccounts } from './accounts';
 import { type DavNews, type DavSession, openDavSession } from './davSession';
 
 /** What a sync with a server needs. */
@@ -42,13 +43,25 @@ export function syncAccount(context: AccountContext, account: Account): Promise<
   running.set(db, visits);
   const known = visits.get(account.device);
   if (known) return known;
-  const visit = visitAccount(context, account).finally(() => visits.delete(account.device));
+  const visit = visitAlone(context, account).finally(() => visits.delete(account.device));
   visits.set(account.device, visit);
   return visit;
 }
 
 /** One visit of a server at a time. */
 const running = new WeakMap<HubDb, Map<number, Promise<AccountVisit>>>();
+
+/** Visits a server where no other hub at the store is at it. */
+async function visitAlone(context: AccountContext, { device }: Account): Promise<AccountVisit> {
+  const visit = await engineOf(context.db).alone(`server ${device}`, async () => {
+    // As it is now: another may have been there since it was looked up.
+    const account = (await listAccounts(context.db)).find((one) => one.device === device);
+    if (!account) throw new Error(texts.serverIsNoLongerConnected);
+    return visitAccount(context, account);
+  });
+  if (!visit) throw new Error(texts.serverIsBeingVisited);
+  return visit;
+}
 
 async function visitAccount(context: AccountContext, account: Account): Promise<AccountVisit> {
   const { db, now } = context;

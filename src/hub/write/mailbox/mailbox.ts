@@ -141,5 +141,5 @@ export async function deliverToInbox(
     .insertInto('mails')
     .values({ ...mail, box })
     .execute();
-  notifyOfChange(0);
+  notifyOfChange(store, 0);
 }

@@ -1,7 +1,9 @@
 import { type Kysely, sql } from 'kysely';
 
+import type { StoreKind } from './tables';
+
 /** The common directory: who has access, who is signed in, the entries, and the log that can only grow. */
-export async function addDirectory(db: Kysely<never>): Promise<void> {
+export async function addDirectory(db: Kysely<never>, kind: StoreKind): Promise<void> {
   const { schema } = db;
   await schema
     .createTable('directoryUsers')
@@ -38,10 +40,19 @@ export async function addDirectory(db: Kysely<never>): Promise<void> {
     .addColumn('before', 'text')
     .addColumn('after', 'text')
     .execute();
-  for (const act of ['update', 'delete'])
-    await sql
-      .raw(
-        `create trigger "directoryLog_${act}" before ${act} on "directoryLog" begin select raise(abort, 'the log of the directory is not changed'); end`,
-      )
-      .execute(db);
+  for (const statement of GUARDS[kind]) await sql.raw(statement).execute(db);
 }
+
+const REFUSED = 'the log of the directory is not changed';
+
+/** What refuses to change a line of the log or to delete it. */
+const GUARDS: Readonly<Record<StoreKind, readonly string[]>> = {
+  sqlite: ['update', 'delete'].map(
+    (act) =>
+      `create trigger "directoryLog_${act}" before ${act} on "directoryLog" begin select raise(abort, '${REFUSED}'); end`,
+  ),
+  postgres: [
+    `create function "directoryLog_refuse"() returns trigger language plpgsql as $$ begin raise exception '${REFUSED}'; end $$`,
+    `create trigger "directoryLog_kept" before update or delete or truncate on "directoryLog" for each statement execute function "directoryLog_refuse"()`,
+  ],
+};

@@ -1,7 +1,7 @@
 import type * as Packaged from '@photostructure/sqlite';
 import { Kysely, type SqliteDatabase, SqliteDialect, type SqliteStatement } from 'kysely';
 
-import type { HubTables } from './schema';
+import type { HubTables } from '../../schema/tables';
 
 /** What Node has built in from some version on, and a package brings with the same interface before. */
 type Sqlite = Pick<typeof Packaged, 'DatabaseSync'>;

@@ -217,6 +217,8 @@ export interface SyncsTable {
   came: number;
   /** Cards that it was served. */
   went: number;
+  /** UTCDateTime when it was last written that it goes on; null for one from before this column. */
+  until: string | null;
   /** In words; null where nothing went wrong. */
   fault: string | null;
   /** UTCDateTime at which what came was taken back; null where it stands. */
@@ -256,6 +258,23 @@ export interface AboutTable {
   value: string;
 }
 
+/** How often something has been tried. */
+export interface TriesTable {
+  /** A hash of what was tried, and from where. */
+  key: string;
+  count: number;
+  /** Milliseconds since 1970 until which it counts. */
+  untilMs: number;
+}
+
+/** A calendar that calendar programs read. */
+export interface CalendarsTable {
+  /** Whoever knows it may read it. */
+  token: string;
+  /** iCalendar (RFC 5545). */
+  text: string;
+}
+
 /** Everything the hub keeps. */
 export interface HubTables {
   about: AboutTable;
@@ -278,7 +297,12 @@ export interface HubTables {
   syncs: SyncsTable;
   standIns: StandInsTable;
   accounts: AccountsTable;
+  tries: TriesTable;
+  calendars: CalendarsTable;
 }
 
 /** The hub's store, or a transaction on it. */
 export type HubDb = Kysely<HubTables>;
+
+/** A kind of database in which a store may lie. */
+export type StoreKind = 'sqlite' | 'postgres';

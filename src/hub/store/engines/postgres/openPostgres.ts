@@ -1,0 +1,95 @@
+import { sql } from 'kysely';
+
+import { migrate } from '../../schema/migrate';
+import type { HubDb } from '../../schema/tables';
+import type { Engine } from '../engine';
+import { Jobs } from '../Jobs';
+import { lockKey, readAddress } from './address';
+import { connectTo } from './connect';
+import { inWords } from './inWords';
+import { Presence } from './Presence';
+
+/**
+ * A store in a schema of a PostgreSQL database, made where there is none. Any number of hubs may be at it: one transaction writes at a
+ * time, so that the numbers of changes are seen in their order, and a cursor means the same to whoever asks.
+ *
+ * @param address - postgres://…
+ * @throws StoreFault where the database is away
+ */
+export async function openPostgres(address: string): Promise<Engine> {
+  const place = readAddress(address);
+  const db = connectTo(place);
+  const close = db.destroy.bind(db);
+  const presence = new Presence(place, () => lastSeq(db));
+  const jobs = new Jobs();
+  try {
+    await sql`create schema if not exists ${sql.id(place.schema)}`.execute(db);
+    await checkEncoding(db);
+    await migrate(db, { kind: 'postgres', schema: place.schema });
+    await presence.begin();
+  } catch (error) {
+    await close();
+    throw inWords(error);
+  }
+  // Held until the end of the transaction, when what it has written can be seen.
+  const begin = sql.raw(`begin; select pg_advisory_xact_lock(${lockKey(place, 'the book')})`);
+  return {
+    kind: 'postgres',
+    db,
+    transact: (work) =>
+      db.connection().execute(async (connection) => {
+        try {
+          await begin.execute(connection);
+          const value = await work(connection);
+          const { rows } = await sql<{ command: string }>`commit`.execute(connection);
+          // A statement that failed and was passed over: nothing of the transaction stands.
+          if (rows[0]?.command === 'ROLLBACK') throw new Error('the transaction had failed before its end');
+          return value;
+        } catch (error) {
+          await sql`rollback`.execute(connection).catch(() => undefined);
+          throw inWords(error);
+        }
+      }),
+    tell: async (store, seq) => {
+      await sql`select pg_notify(${Presence.channelOf(place)}, ${String(seq)})`.execute(store);
+    },
+    hear: (listen) => presence.hear(listen),
+    alone: (job, work) =>
+      jobs.alone(job, async () => {
+        if (!(await presence.take(job))) return undefined;
+        try {
+          return await work();
+        } finally {
+          await presence.giveBack(job);
+        }
+      }),
+    problems: async () => {
+      const off = ['fsync', 'full_page_writes', 'synchronous_commit'];
+      const { rows } = await sql<{ name: string }>`
+        select name from pg_settings where name in (${sql.join(off)}) and setting = 'off'`.execute(db);
+      return rows.map(({ name }) => `the database has ${name} off: what it has answered may be lost`);
+    },
+    close: async () => {
+      await presence.end();
+      await close();
+    },
+  };
+}
+
+async function lastSeq(db: HubDb): Promise<number> {
+  const row = await db
+    .selectFrom('changes')
+    .select(({ fn }) => fn.max('seq').as('seq'))
+    .executeTakeFirst();
+  return row?.seq ?? 0;
+}
+
+/** @throws Error in words for a database that can't hold every script */
+async function checkEncoding(db: HubDb): Promise<void> {
+  const { rows } = await sql<{ server_encoding: string }>`show server_encoding`.execute(db);
+  const encoding = rows[0]?.server_encoding;
+  if (encoding !== 'UTF8')
+    throw new Error(
+      `the database in CORDIALIS_STORE is in ${encoding ?? 'an unknown encoding'}; one in UTF8 is needed`,
+    );
+}

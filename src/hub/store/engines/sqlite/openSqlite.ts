@@ -1,0 +1,100 @@
+import { EventEmitter } from 'node:events';
+import { join } from 'node:path';
+
+import { sql } from 'kysely';
+
+import { migrate } from '../../schema/migrate';
+import type { HubDb } from '../../schema/tables';
+import type { Engine } from '../engine';
+import { Jobs } from '../Jobs';
+import { codeOf, connectTo, FAULTS } from './connectTo';
+import { inWords } from './inWords';
+
+/** The store in its folder; SQLite keeps others beside it. */
+export const STORE_FILE = 'hub.db';
+/** How long a write waits while another process writes, and how often it looks, in milliseconds. */
+const [BUSY_MS, LOOK_MS] = [5000, 20];
+/** How long SQLite itself waits, which nothing else is done in, in milliseconds. */
+const WITHIN_MS = 50;
+
+/** The same, with the connection that writes. */
+export interface SqliteEngine extends Engine {
+  readonly writer: HubDb;
+}
+
+/**
+ * A store in a file of SQLite, made where there is none. What was answered is on the disk: the write-ahead log is synchronised with
+ * every transaction.
+ *
+ * @param folder - there already
+ */
+export async function openSqlite(folder: string): Promise<SqliteEngine> {
+  // One connection writes: reads go on beside it, on the previous state.
+  const writer = await connect(folder);
+  await migrate(writer, { kind: 'sqlite' });
+  const db = await connect(folder);
+  const news = new EventEmitter();
+  // Every open page of every browser listens.
+  news.setMaxListeners(0);
+  const jobs = new Jobs();
+  const close = db.destroy.bind(db);
+  /** What the transaction under way tells of. */
+  let told: number | undefined;
+  return {
+    ...{ kind: 'sqlite' as const, db, writer },
+    transact: async (work) => {
+      try {
+        await begin(writer);
+        told = undefined;
+        const value = await work(writer);
+        await sql`commit`.execute(writer);
+        if (told !== undefined) news.emit('change', told);
+        return value;
+      } catch (error) {
+        await sql`rollback`.execute(writer).catch(() => undefined);
+        throw inWords(error);
+      }
+    },
+    tell: async (_, seq) => void (told = seq),
+    hear: (listen) => {
+      news.on('change', listen);
+      return () => news.off('change', listen);
+    },
+    alone: (job, work) => jobs.alone(job, work),
+    problems: async () => {
+      const { rows } = await sql<{ integrity_check: string }>`pragma integrity_check`.execute(db);
+      const said = rows.map(({ integrity_check: one }) => one);
+      return said.filter((one) => one !== 'ok').map((one) => `the store is damaged: ${one}`);
+    },
+    close: async () => {
+      await close();
+      await writer.destroy();
+    },
+  };
+}
+
+async function connect(folder: string): Promise<HubDb> {
+  const db = connectTo(join(folder, STORE_FILE));
+  await sql`pragma journal_mode = wal`.execute(db);
+  await sql`pragma synchronous = full`.execute(db);
+  await sql.raw(`pragma busy_timeout = ${WITHIN_MS}`).execute(db);
+  return db;
+}
+
+/**
+ * Begins a transaction that writes, so that no other process can come in between what it has read and what it writes. While another
+ * one does, everything else goes on.
+ */
+async function begin(writer: HubDb): Promise<void> {
+  const since = performance.now();
+  for (;;) {
+    try {
+      await sql`begin immediate`.execute(writer);
+      return;
+    } catch (error) {
+      const isBusy = codeOf(error) === FAULTS.busy || codeOf(error) === FAULTS.locked;
+      if (!isBusy || performance.now() - since > BUSY_MS) throw error;
+      await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+    }
+  }
+}
