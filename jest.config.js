@@ -31,24 +31,44 @@ const ignored = webPreset.transformIgnorePatterns.map((pattern) =>
   pattern.includes('(?!') ? pattern.replace('(?!', '(?!any-ascii|@noble|') : pattern,
 );
 
+/** Plain TypeScript in Node. */
+const inNode = {
+  testEnvironment: 'node',
+  transform: { '\\.[jt]sx?$': transform },
+  transformIgnorePatterns: [
+    '/node_modules/(?!(comlink|any-ascii|@noble|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',
+  ],
+  moduleNameMapper: alias,
+};
+
+/** What keeps something in the hub's store is tried again on PostgreSQL, where scripts/postgres.mjs has started one. */
+const onPostgres = {
+  ...inNode,
+  displayName: 'postgres',
+  testMatch: [
+    '<rootDir>/src/hub/{access,api,dav,directory,standins,store,sync}/**/*.test.ts',
+    '<rootDir>/src/hub/{doctor,stageDirectory}.test.ts',
+    '<rootDir>/test/unit/{restore,processes/*}.test.ts',
+  ],
+  // How SQLite itself is locked and fails.
+  testPathIgnorePatterns: ['store/busy\\.test', 'api/answers\\.test'],
+  setupFiles: ['<rootDir>/test/jest/onPostgres.cjs'],
+};
+
 /** Plain TypeScript runs in Node; what draws something runs with jest-expo's web preset. */
 module.exports = {
   // Ends a test that hangs. How fast one is says nothing here: a busy machine is ten times slower.
   testTimeout: 180_000,
   projects: [
     {
+      ...inNode,
       displayName: 'core',
-      testEnvironment: 'node',
       testMatch: [
         '<rootDir>/src/{core,cli,demo,hub,book,places,platform,texts,ui}/**/*.test.ts',
         '<rootDir>/test/unit/**/*.test.ts',
       ],
-      transform: { '\\.[jt]sx?$': transform },
-      transformIgnorePatterns: [
-        '/node_modules/(?!(comlink|any-ascii|@noble|@react-native-async-storage|expo.*|@expo.*|react-native.*)/)',
-      ],
-      moduleNameMapper: alias,
     },
+    ...(process.env.TEST_POSTGRES === undefined ? [] : [onPostgres]),
     {
       displayName: 'ui',
       preset: 'jest-expo/web',

@@ -1,5 +1,5 @@
 // A PostgreSQL server of the tests' own, on a free port and in a folder of its own: installed where it is missing and may be.
-// node scripts/postgres.mjs COMMAND …: runs a command with the server's address in CORDIALIS_TEST_STORE, and ends it then.
+// node scripts/postgres.mjs COMMAND …: runs a command with the server's address in TEST_POSTGRES, and ends it then.
 import { spawn, spawnSync } from 'node:child_process';
 import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -9,6 +9,8 @@ import { pathToFileURL } from 'node:url';
 
 import { canInstall, installPackages } from './debian.mjs';
 
+/** Where files take no time to write. */
+const IN_MEMORY = '/dev/shm';
 /** Where Debian puts the versions. */
 const DEBIAN = '/usr/lib/postgresql';
 
@@ -32,7 +34,7 @@ function nobody() {
 /**
  * Starts one.
  *
- * @param isDurable - whether what it has answered is on the disk; tests, which only end its processes, do without
+ * @param isDurable - whether it is to lie on the disk, and not in memory: tests only end its processes
  * @returns its address, and what ends and restarts it; undefined where it can't be had
  */
 export async function startPostgres({ isDurable = false } = {}) {
@@ -43,7 +45,9 @@ export async function startPostgres({ isDurable = false } = {}) {
   const bin = programs();
   const who = nobody();
   if (!bin || (process.getuid?.() === 0 && !who)) return undefined;
-  const folder = mkdtempSync(join(tmpdir(), 'cordialis-postgres-'));
+  const folder = mkdtempSync(
+    join(!isDurable && existsSync(IN_MEMORY) ? IN_MEMORY : tmpdir(), 'cordialis-postgres-'),
+  );
   if (who) chownSync(folder, who.uid, who.gid);
   const data = join(folder, 'data');
   const made = spawnSync(
@@ -59,8 +63,6 @@ export async function startPostgres({ isDurable = false } = {}) {
     unix_socket_directories: folder,
     max_connections: 300,
   };
-  if (!isDurable)
-    Object.assign(settings, { fsync: 'off', synchronous_commit: 'on', full_page_writes: 'off' });
   const args = Object.entries(settings).flatMap(([name, value]) => ['-c', `${name}=${value}`]);
   let server;
   const begin = async () => {
@@ -120,7 +122,7 @@ if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
   }
   const child = spawn(command, args, {
     stdio: 'inherit',
-    env: { ...process.env, CORDIALIS_TEST_STORE: server.address },
+    env: { ...process.env, TEST_POSTGRES: server.address },
   });
   const status = await new Promise((resolve) => child.on('exit', resolve));
   await server.end();

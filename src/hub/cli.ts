@@ -10,9 +10,13 @@ import {
   type HubDb,
   letDevicesIn,
   makeBackup,
+  MoveFault,
+  moveStore,
+  notMoved,
   openStore,
   restoreBackup,
   storeAddress,
+  StoreFault,
 } from '@/hub/store';
 import {
   addDevice,
@@ -29,7 +33,7 @@ import { type Diagnosis, examine } from './doctor';
 import { readPassphrase } from './readPassphrase';
 
 const USAGE =
-  'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | pair | log | backup FILE | restore FILE | resume | doctor';
+  'usage: hub device add NAME [--out|--in] [--tag T | --list L] [--data DIR] | device list | device pause|resume|remove NAME | pair | log | backup FILE | restore FILE | move postgres://…|folder | resume | doctor';
 
 /** Unusable input: one line on stderr, exit 2. */
 class Unusable extends Error {}
@@ -42,7 +46,9 @@ async function main(argv: readonly string[]): Promise<void> {
   // Before the store is opened, which would make one.
   if (verb === 'restore' && rest[0] !== undefined) return print(await restore(rest[0], folder));
   if (verb === 'doctor') return print(await doctor(folder));
+  if (verb === 'move' && rest[0] !== undefined) return print(await move(rest[0], folder));
   const db = await openStore(folder, storeAddress(process.env));
+  await notMoved(db);
   let result: unknown;
   if (verb === 'device') result = await device(db, rest, values);
   else if (verb === 'pair') result = { code: await makeCode(db, Date.now()), minutes: 10 };
@@ -81,7 +87,20 @@ async function diagnose(folder: string): Promise<Pick<Diagnosis, 'problems'>> {
 
 async function restore(path: string, folder: string): Promise<object> {
   const passphrase = await readPassphrase(process.env, false);
-  return restoreBackup({ path, folder, utcNow: utcNow() }, passphrase);
+  return restoreBackup({ path, folder, address: storeAddress(process.env), utcNow: utcNow() }, passphrase);
+}
+
+/** Moves the store to where it is said: the address of a database, or `folder`. */
+async function move(to: string, folder: string): Promise<object> {
+  const moved = await moveStore({
+    ...{ folder, from: storeAddress(process.env), to: to === 'folder' ? undefined : to, utcNow: utcNow() },
+    say: (table, rows) => process.stderr.write(`${table}: ${rows}\n`),
+  });
+  const rows = Object.entries(moved).map(([table, sum]) => [table, sum.rows]);
+  return {
+    moved: Object.fromEntries(rows) as object,
+    next: to === 'folder' ? 'leave CORDIALIS_STORE out' : 'set CORDIALIS_STORE to it',
+  };
 }
 
 interface Flags {
@@ -160,8 +179,10 @@ async function log(db: HubDb): Promise<unknown> {
 }
 
 main(process.argv.slice(2)).catch((error: unknown) => {
-  if (!(error instanceof Unusable || error instanceof RangeError || error instanceof BackupFault))
-    throw error;
-  process.stderr.write(`${error.message}\n`);
+  const isExpected = [Unusable, RangeError, BackupFault, MoveFault, StoreFault].some(
+    (kind) => error instanceof kind,
+  );
+  if (!isExpected) throw error;
+  process.stderr.write(`${errorMessage(error)}\n`);
   process.exitCode = 2;
 });

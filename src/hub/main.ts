@@ -5,7 +5,15 @@ import { join } from 'node:path';
 
 import { errorMessage } from '@/core/base';
 import { COUNTRY, faultOf, openLog } from '@/hub/base';
-import { holdStore, keepApart, openStore, seedDemo, storeAddress, takeCalendars } from '@/hub/store';
+import {
+  holdStore,
+  keepApart,
+  notMoved,
+  openStore,
+  seedDemo,
+  storeAddress,
+  takeCalendars,
+} from '@/hub/store';
 import { makeCode } from '@/hub/sync';
 
 import { clockProblems } from './doctor';
@@ -35,6 +43,7 @@ async function main(): Promise<void> {
   const db = await openStore(dataRoot, address);
   const log = openLog(process.env, dataRoot);
   await keepApart(db, isDemo ? 'demo' : 'own', dataRoot);
+  await notMoved(db);
   await takeCalendars(db, join(dataRoot, 'calendars'));
   log.info({ demo: isDemo, node: process.version }, 'starts');
   for (const said of await clockProblems(db, Date.now())) {

@@ -3,21 +3,23 @@
  *
  * backups/  copies with the key, and their restoration
  * engines/  what differs between SQLite and PostgreSQL
+ * moves/    from one database to another
  * schema/   tables, and the steps from one schema to the next
  */
+export { backUpStore } from './backups/backUpStore';
 export { makeBackup } from './backups/makeBackup';
 export { BackupFault, restoreBackup } from './backups/restoreBackup';
 export { doDevicesWait, letDevicesIn } from './backups/waiting';
 export { type Book, bookOf, changedUids } from './bookOf';
 export { dropCalendar, findCalendar, putCalendar, takeCalendars } from './calendars';
 export { allCards, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
+export { holdStore } from './engines/sqlite/holdStore';
 export { ifPossible, StoreFault } from './engines/storeFault';
 export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';
-export { holdStore } from './holdStore';
 export { lastMail } from './lastMail';
 export { findMemory } from './memory';
+export { MoveFault, moveStore, notMoved } from './moves/moveStore';
 export {
-  backUpStore,
   engineOf,
   inTransaction,
   isReady,

@@ -35,6 +35,13 @@ test('what fails half-way has done nothing, and the next work is done all the sa
   expect(await lists(db)).toEqual(['b']);
 });
 
+test('a text that no store can hold is refused in words, and the next is written all the same', async () => {
+  const refused = await inTransaction(db, (store) => put(store, 'a\0')).catch((error: unknown) => error);
+  expect(refused).toMatchObject({ status: 400, message: expect.stringContaining('U+0000') });
+  await inTransaction(db, (store) => put(store, 'b'));
+  expect(await lists(db)).toEqual(['b']);
+});
+
 (process.platform === 'linux' ? test : test.skip)(
   'nobody else on the machine can read the folder',
   async () => {

@@ -1,7 +1,5 @@
 import { chmodSync, mkdirSync } from 'node:fs';
 
-import { sql } from 'kysely';
-
 import { setAbout } from './about';
 import type { Engine } from './engines/engine';
 import { openSqlite } from './engines/sqlite/openSqlite';
@@ -113,9 +111,4 @@ export async function isReady(db: HubDb): Promise<boolean> {
     () => false,
   );
   return Promise.race([works, tooLate]).finally(() => clearTimeout(late));
-}
-
-/** Copies a store of SQLite in its current state to another file, while it is in use. */
-export async function backUpStore(db: HubDb, path: string): Promise<void> {
-  await sql`vacuum into ${path}`.execute(db);
 }

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 
 import { sealOctets, unsealOctets } from '@/hub/base';
 
-import { aboutOf } from './about';
+import { aboutOf, setAbout, unsetAbout } from './about';
 import type { HubDb } from './schema/tables';
 
 /** Octets of a key. */
@@ -34,6 +34,11 @@ export async function keepKey(db: HubDb, folder: string, isShared: boolean): Pro
   if (isShared && (await markIn(db, markOf(key))) !== markOf(key))
     throw new Error(`${path} is not the key of this store: copy it from a hub that is at it`);
   keys.set(db, key);
+}
+
+/** Says which key a store is sealed with that several hubs may be at, or no more for one that lies in its folder. */
+export function setKeyMark(store: HubDb, key: Buffer | undefined): Promise<void> {
+  return key ? setAbout(store, MARK_NAME, markOf(key)) : unsetAbout(store, MARK_NAME);
 }
 
 /** What tells a key from others without giving it away. */

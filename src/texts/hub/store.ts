@@ -5,5 +5,6 @@ export const texts = {
   diskCantBeUsed: 'the hub can’t use its disk; nothing was changed',
   databaseIsReadOnly: 'the hub’s database can only be read at the moment; nothing was changed',
   databaseIsAway: 'the hub’s database can’t be reached at the moment; try again in a moment',
+  thereIsNul: 'a text has a sign in it that can’t be kept (U+0000); nothing was changed',
   storeIsBusy: 'the hub is busy; nothing was changed, try again in a moment',
 };

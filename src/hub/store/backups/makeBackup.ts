@@ -4,9 +4,9 @@ import { sql } from 'kysely';
 
 import { setAbout } from '../about';
 import { connectTo } from '../engines/sqlite/connectTo';
-import { backUpStore } from '../openStore';
 import type { HubDb } from '../schema/tables';
 import { keyOf } from '../seal';
+import { backUpStore } from './backUpStore';
 import { sealKey } from './sealKey';
 
 /** Under which name a backup has its sealed key. */

@@ -4,6 +4,7 @@ import {
   existsSync,
   mkdirSync,
   mkdtempSync,
+  readFileSync,
   renameSync,
   rmSync,
   writeFileSync,
@@ -13,12 +14,15 @@ import { join } from 'node:path';
 import { sql } from 'kysely';
 
 import { aboutOf, unsetAbout } from '../about';
+import type { Engine } from '../engines/engine';
 import { connectTo } from '../engines/sqlite/connectTo';
-import { STORE_FILE } from '../engines/sqlite/openSqlite';
+import { holdStore } from '../engines/sqlite/holdStore';
+import { openSqlite, STORE_FILE } from '../engines/sqlite/openSqlite';
 import { type Epoch, epochsAfter, epochsIn, headsOf, keepEpochs } from '../epochs';
-import { holdStore } from '../holdStore';
+import { copyStore } from '../moves/copyStore';
 import { openStore } from '../openStore';
-import { KEY_FILE } from '../seal';
+import { KEY_FILE, setKeyMark } from '../seal';
+import { copyToFile } from './backUpStore';
 import { SEALED_KEY } from './makeBackup';
 import { unsealKey } from './sealKey';
 import { haveDevicesWait } from './waiting';
@@ -38,31 +42,90 @@ export interface Restored {
 /** A store's files: the store itself, what SQLite keeps beside it, and the key. */
 const [STORE, BESIDE, KEY] = [STORE_FILE, [`${STORE_FILE}-wal`, `${STORE_FILE}-shm`], KEY_FILE] as const;
 
+/** What is restored, and where. */
+export interface Restoration {
+  readonly path: string;
+  /** The data folder. */
+  readonly folder: string;
+  /** The address of the database in which the store lies; undefined for the folder. */
+  readonly address?: string | undefined;
+  /** Names where what was there lies. */
+  readonly utcNow: string;
+}
+
 /**
- * Restores a backup into a data folder that no hub is using. What was there is moved aside. The store begins another epoch, so that
+ * Restores a backup into a store that no hub is using. What was there is moved aside. The store begins another epoch, so that
  * browsers and devices that know more than the backup are told apart from those that know less.
  *
- * @param utcNow - names where what was there lies
  * @throws BackupFault
  */
-export async function restoreBackup(
-  { path, folder, utcNow }: { readonly path: string; readonly folder: string; readonly utcNow: string },
-  passphrase: string,
-): Promise<Restored> {
+export async function restoreBackup(restoration: Restoration, passphrase: string): Promise<Restored> {
+  const { path, folder, address, utcNow } = restoration;
   if (!existsSync(path)) throw new BackupFault(`there is no file at ${path}`);
+  if (address !== undefined) return restoreInto(address, restoration, passphrase);
   const release = await holdStore(folder);
   if (!release) throw new BackupFault(`a hub is using ${folder}; end it first`);
   const half = mkdtempSync(join(folder, 'restoring-'));
   try {
-    copyFileSync(path, join(half, STORE));
-    chmodSync(join(half, STORE), 0o600);
-    writeFileSync(join(half, KEY), await checkedKey(join(half, STORE), passphrase), { mode: 0o600 });
+    await unpack(path, half, passphrase);
     const { cards, devicesWait } = await beginEpoch(half, await epochsAt(join(folder, STORE)));
     return { cards, devicesWait, before: takePlace(half, folder, utcNow) };
   } finally {
     rmSync(half, { recursive: true, force: true });
     await release();
   }
+}
+
+/** The same into another database: what was there is put aside as a file. */
+async function restoreInto(
+  address: string,
+  { path, folder, utcNow }: Restoration,
+  passphrase: string,
+): Promise<Restored> {
+  const { openPostgres } = await import('../engines/postgres/openPostgres');
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  const to = await openPostgres(address);
+  const half = mkdtempSync(join(folder, 'restoring-'));
+  try {
+    if (!(await to.hold())) throw new BackupFault('a hub is using the store; end it first');
+    await unpack(path, half, passphrase);
+    const replaced = await epochsIn(to.db);
+    const { cards, devicesWait } = await beginEpoch(half, replaced ?? []);
+    const before = replaced ? await putAside(to, folder, utcNow) : undefined;
+    const key = readFileSync(join(half, KEY));
+    const from = await openSqlite(half);
+    try {
+      await copyStore(from, to, { finish: (store) => setKeyMark(store, key) });
+    } finally {
+      await from.close();
+    }
+    // Killed before this, the hub says that it has another key than the store, and the same can be done again.
+    renameSync(join(half, KEY), join(folder, KEY));
+    return { cards, devicesWait, before };
+  } finally {
+    rmSync(half, { recursive: true, force: true });
+    await to.close();
+  }
+}
+
+/** Puts what a store has aside, as a file with its key beside it. @returns the folder */
+async function putAside(from: Engine, folder: string, utcNow: string): Promise<string> {
+  const before = beforeIn(folder, utcNow);
+  mkdirSync(before, { recursive: true, mode: 0o700 });
+  await copyToFile(from, join(before, STORE));
+  if (existsSync(join(folder, KEY))) copyFileSync(join(folder, KEY), join(before, KEY));
+  return before;
+}
+
+function beforeIn(folder: string, utcNow: string): string {
+  return join(folder, `before-restore-${utcNow.replace(/[^0-9TZ]/g, '')}`);
+}
+
+/** A backup as a store with its key, in a folder of its own. @throws BackupFault */
+async function unpack(path: string, half: string, passphrase: string): Promise<void> {
+  copyFileSync(path, join(half, STORE));
+  chmodSync(join(half, STORE), 0o600);
+  writeFileSync(join(half, KEY), await checkedKey(join(half, STORE), passphrase), { mode: 0o600 });
 }
 
 /** The key of a backup, whose file is whole. @throws BackupFault */
@@ -120,7 +183,7 @@ async function beginEpoch(
  */
 function takePlace(half: string, folder: string, utcNow: string): string | undefined {
   const was = [STORE, ...BESIDE, KEY].filter((name) => existsSync(join(folder, name)));
-  const before = join(folder, `before-restore-${utcNow.replace(/[^0-9TZ]/g, '')}`);
+  const before = beforeIn(folder, utcNow);
   if (was.length > 0) mkdirSync(before, { recursive: true, mode: 0o700 });
   for (const name of was) copyFileSync(join(folder, name), join(before, name));
   renameSync(join(half, KEY), join(folder, KEY));

@@ -18,6 +18,16 @@ export interface Engine {
   hear(listen: (seq: number) => void): () => void;
   /** Does something that only one hub on the store does at a time. @returns undefined where it is being done */
   alone<T>(job: string, work: () => Promise<T>): Promise<T | undefined>;
+  /** Reads what the store has at one moment, however long it takes. */
+  atOnce<T>(read: (store: HubDb) => Promise<T>): Promise<T>;
+  /** In a transaction: takes all rows out of tables, also out of those of which none is taken otherwise. */
+  empty(store: HubDb, tables: readonly string[]): Promise<void>;
+  /** The last number that a table has given to a row, of one that is gone too; 0 before the first. */
+  counterOf(store: HubDb, table: string, column: string): Promise<number>;
+  /** In a transaction: has a table count on from a number. */
+  setCounter(store: HubDb, table: string, column: string, last: number): Promise<void>;
+  /** Keeps all other hubs from the store until it is closed. @returns false where one is at it */
+  hold(): Promise<boolean>;
   /** What is wrong with the database itself, in words. */
   problems(): Promise<string[]>;
   close(): Promise<void>;

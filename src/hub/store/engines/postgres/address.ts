@@ -18,16 +18,18 @@ const [CONNECT_MS, LOCK_MS, IDLE_MS] = [5000, 5000, 20_000];
 /**
  * Reads an address such as postgres://hub@localhost/office?schema=anna: the schema is ours, the rest the driver's.
  *
- * @throws Error in words where it is none
+ * @throws RangeError in words where it is none
  */
 export function readAddress(address: string): Place {
   const url = URL.canParse(address) ? new URL(address) : undefined;
   if (!url || !['postgres:', 'postgresql:'].includes(url.protocol))
-    throw new Error('CORDIALIS_STORE is the address of a PostgreSQL database: postgres://user@host/database');
+    throw new RangeError(
+      'CORDIALIS_STORE is the address of a PostgreSQL database: postgres://user@host/database',
+    );
   const schema = url.searchParams.get('schema') ?? SCHEMA;
   // It stands in statements and in the server's settings.
   if (!/^[a-z_][a-z0-9_]{0,40}$/.test(schema))
-    throw new Error('the schema in CORDIALIS_STORE is made of small letters, digits and _');
+    throw new RangeError('the schema in CORDIALIS_STORE is made of small letters, digits and _');
   url.searchParams.delete('schema');
   return {
     schema,

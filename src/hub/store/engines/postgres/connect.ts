@@ -2,6 +2,7 @@ import { Kysely, PostgresDialect, type PostgresPool, type PostgresPoolClient } f
 import pg from 'pg';
 
 import type { HubTables } from '../../schema/tables';
+import { checkText } from '../storeFault';
 import type { Place } from './address';
 import { columnTypes } from './columnTypes';
 import { inWords } from './inWords';
@@ -65,7 +66,8 @@ function nameOf(text: string): string | undefined {
 }
 
 function wrap(client: pg.PoolClient): PostgresPoolClient {
-  const query = (text: string, values: readonly unknown[]) => {
+  const query = async (text: string, values: readonly unknown[]) => {
+    values.forEach(checkText);
     const name = values.length > 0 ? nameOf(text) : undefined;
     const asked = { text, values: [...values], ...(name === undefined ? {} : { name }) };
     return client.query(asked).catch(refuse);

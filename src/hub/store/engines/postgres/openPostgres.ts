@@ -7,7 +7,7 @@ import { Jobs } from '../Jobs';
 import { lockKey, readAddress } from './address';
 import { connectTo } from './connect';
 import { inWords } from './inWords';
-import { Presence } from './Presence';
+import { AT_WORK, Presence } from './Presence';
 
 /**
  * A store in a schema of a PostgreSQL database, made where there is none. Any number of hubs may be at it: one transaction writes at a
@@ -63,6 +63,29 @@ export async function openPostgres(address: string): Promise<Engine> {
           await presence.giveBack(job);
         }
       }),
+    atOnce: (read) =>
+      db.transaction().setIsolationLevel('repeatable read').setAccessMode('read only').execute(read),
+    empty: async (store, tables) => {
+      for (const table of tables) {
+        await sql`alter table ${sql.table(table)} disable trigger user`.execute(store);
+        await sql`delete from ${sql.table(table)}`.execute(store);
+        await sql`alter table ${sql.table(table)} enable trigger user`.execute(store);
+      }
+    },
+    counterOf: async (store, table, column) => {
+      const { rows } = await sql<{ last: number | null }>`
+        select pg_sequence_last_value(pg_get_serial_sequence(${quoted(table)}, ${column})::regclass) as last`.execute(
+        store,
+      );
+      return rows[0]?.last ?? 0;
+    },
+    setCounter: async (store, table, column, last) => {
+      // Before the first number is given, none is the last.
+      await sql`select setval(pg_get_serial_sequence(${quoted(table)}, ${column}), ${Math.max(last, 1)}, ${last > 0})`.execute(
+        store,
+      );
+    },
+    hold: () => presence.take(AT_WORK),
     problems: async () => {
       const off = ['fsync', 'full_page_writes', 'synchronous_commit'];
       const { rows } = await sql<{ name: string }>`
@@ -74,6 +97,11 @@ export async function openPostgres(address: string): Promise<Engine> {
       await close();
     },
   };
+}
+
+/** The name of a table, as it stands in a text for the database. */
+function quoted(table: string): string {
+  return `"${table}"`;
 }
 
 async function lastSeq(db: HubDb): Promise<number> {

@@ -2,6 +2,7 @@ import type * as Packaged from '@photostructure/sqlite';
 import { Kysely, type SqliteDatabase, SqliteDialect, type SqliteStatement } from 'kysely';
 
 import type { HubTables } from '../../schema/tables';
+import { checkText } from '../storeFault';
 
 /** What Node has built in from some version on, and a package brings with the same interface before. */
 type Sqlite = Pick<typeof Packaged, 'DatabaseSync'>;
@@ -44,7 +45,10 @@ const KEPT = 300;
 /** The interface that Kysely expects. */
 function asKysely(db: InstanceType<Sqlite['DatabaseSync']>): SqliteDatabase {
   const bound = (parameters: readonly unknown[]) =>
-    parameters.map((one) => (one === undefined ? null : one)) as never[];
+    parameters.map((one) => {
+      checkText(one);
+      return one === undefined ? null : one;
+    }) as never[];
   const kept = new Map<string, SqliteStatement>();
   const make = (text: string): SqliteStatement => {
     const statement = db.prepare(text);

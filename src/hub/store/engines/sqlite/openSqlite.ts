@@ -8,6 +8,7 @@ import type { HubDb } from '../../schema/tables';
 import type { Engine } from '../engine';
 import { Jobs } from '../Jobs';
 import { codeOf, connectTo, FAULTS } from './connectTo';
+import { holdStore } from './holdStore';
 import { inWords } from './inWords';
 
 /** The store in its folder; SQLite keeps others beside it. */
@@ -37,6 +38,7 @@ export async function openSqlite(folder: string): Promise<SqliteEngine> {
   // Every open page of every browser listens.
   news.setMaxListeners(0);
   const jobs = new Jobs();
+  let held: Awaited<ReturnType<typeof holdStore>>;
   const close = db.destroy.bind(db);
   /** What the transaction under way tells of. */
   let told: number | undefined;
@@ -61,12 +63,45 @@ export async function openSqlite(folder: string): Promise<SqliteEngine> {
       return () => news.off('change', listen);
     },
     alone: (job, work) => jobs.alone(job, work),
+    atOnce: async (read) => {
+      // On a connection of its own: others go on reading what is there now.
+      const reader = await connect(folder);
+      try {
+        await sql`begin`.execute(reader);
+        return await read(reader);
+      } finally {
+        await sql`rollback`.execute(reader).catch(() => undefined);
+        await reader.destroy();
+      }
+    },
+    empty: async (store, tables) => {
+      const { rows } = await sql<{ name: string; sql: string }>`
+        select name, sql from sqlite_master where type = 'trigger'`.execute(store);
+      for (const { name } of rows) await sql`drop trigger ${sql.id(name)}`.execute(store);
+      for (const table of tables) await sql`delete from ${sql.table(table)}`.execute(store);
+      for (const { sql: made } of rows) await sql.raw(made).execute(store);
+    },
+    counterOf: async (store, table) => {
+      const { rows } = await sql<{
+        seq: number;
+      }>`select seq from sqlite_sequence where name = ${table}`.execute(store);
+      return rows[0]?.seq ?? 0;
+    },
+    setCounter: async (store, table, _, last) => {
+      await sql`delete from sqlite_sequence where name = ${table}`.execute(store);
+      await sql`insert into sqlite_sequence (name, seq) values (${table}, ${last})`.execute(store);
+    },
+    hold: async () => {
+      held ??= await holdStore(folder);
+      return held !== undefined;
+    },
     problems: async () => {
       const { rows } = await sql<{ integrity_check: string }>`pragma integrity_check`.execute(db);
       const said = rows.map(({ integrity_check: one }) => one);
       return said.filter((one) => one !== 'ok').map((one) => `the store is damaged: ${one}`);
     },
     close: async () => {
+      await held?.();
       await close();
       await writer.destroy();
     },

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 
 import { sql } from 'kysely';
 
-import { codeOf, connectTo, FAULTS } from './engines/sqlite/connectTo';
+import { codeOf, connectTo, FAULTS } from './connectTo';
 
 /** Locks that are held by this process. */
 const held = new Set<unknown>();
