@@ -4,6 +4,7 @@ import { createServer } from 'node:https';
 import { join } from 'node:path';
 
 import { errorMessage } from '@/core/base';
+import { Metrics } from '@/hub/api';
 import { COUNTRY, faultOf, openLog } from '@/hub/base';
 import {
   holdStore,
@@ -17,10 +18,12 @@ import {
 import { makeCode } from '@/hub/sync';
 
 import { clockProblems } from './doctor';
+import { endWell } from './endWell';
 import { followCertificate } from './followCertificate';
 import { makeHub } from './makeHub';
 import { readProxy, readTls } from './readTls';
 import { runVisits } from './runVisits';
+import { metricsPort, serveMetrics } from './serveMetrics';
 import { stageDemo } from './stageDemo';
 import { stageDirectory } from './stageDirectory';
 
@@ -55,10 +58,15 @@ async function main(): Promise<void> {
   if (isDemo) await stageDirectory(db, today);
   const hasBrowsers = await db.selectFrom('browsers').select('id').limit(1).executeTakeFirst();
   const code = isDemo || hasBrowsers ? undefined : await makeCode(db, Date.now());
+  const metrics = new Metrics(db);
+  const measured = metricsPort(process.env);
+  let isEnding = false;
+  let endingSince = 0;
+  let stopVisits: () => void = () => undefined;
   const trustProxy = readProxy(process.env);
   const proxied = trustProxy === undefined ? undefined : process.env['CORDIALIS_NAME'];
   const hub = makeHub({
-    ...{ webRoot, db, log, names: tls ? [tls.name] : proxied === undefined ? [] : [proxied] },
+    ...{ webRoot, db, log, metrics, names: tls ? [tls.name] : proxied === undefined ? [] : [proxied] },
     ...(isDemo ? { demoDay: today } : {}),
     ...(trustProxy === undefined ? {} : { trustProxy }),
   });
@@ -79,14 +87,19 @@ async function main(): Promise<void> {
     const staged = isNew ? stageDemo(db, base, today) : Promise.resolve();
     void staged
       .catch((error: unknown) => log.error({ fault: faultOf(error) }, 'the demo’s devices are not in use'))
-      .then(() => runVisits({ db, base, country: COUNTRY, log }));
+      .then(() => {
+        if (!isEnding) stopVisits = runVisits({ db, base, country: COUNTRY, log, metrics });
+      });
   });
   limitTimes(server);
+  const servers: Server[] = [server];
+  if (measured !== undefined) servers.push(serveMetrics(metrics, measured, log));
   if (tls) {
     const secure = createServer({ cert: tls.cert, key: tls.key }, hub).on('error', (error) =>
       fail(`port ${tls.port} can't be used (${error.message}); choose another with CORDIALIS_TLS_PORT`),
     );
     limitTimes(secure);
+    servers.push(secure);
     followCertificate(secure, tls, { log, say: console.error });
     secure.listen(tls.port, '0.0.0.0', () =>
       console.log(`Other devices reach it at https://${tls.name}:${tls.port}`),
@@ -94,13 +107,21 @@ async function main(): Promise<void> {
   }
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
+      // Whoever says it again doesn't want to wait; a terminal says it to all its programs, and those to each other.
+      if (isEnding) return performance.now() - endingSince > AGAIN_MS ? process.exit(1) : undefined;
+      isEnding = true;
+      endingSince = performance.now();
       log.info({ signal }, 'ends');
-      server.close(() => process.exit(0));
-      server.closeAllConnections();
+      stopVisits();
+      const close = () => db.destroy();
+      const tellListeners = () => void hub.emit('ending');
+      void endWell({ servers, tellListeners, close, log }).then((isDone) => process.exit(isDone ? 0 : 1));
     });
   }
 }
 
+/** How long after the first a second signal is somebody's impatience, in milliseconds. */
+const AGAIN_MS = 1000;
 /** How long the head of a request may take, all of it, and how long a connection is kept for another, in milliseconds. */
 const [HEAD_MS, WHOLE_MS, IDLE_MS] = [20_000, 120_000, 10_000];
 

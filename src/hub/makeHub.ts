@@ -21,6 +21,7 @@ import {
   feedsApi,
   healthApi,
   mailboxApi,
+  type Metrics,
   numberRequests,
   pairApi,
   placesApi,
@@ -43,6 +44,8 @@ export interface HubOptions {
   readonly log?: HubLog;
   /** How many proxies stand before it, or their addresses, as Express takes it; none unless said. */
   readonly trustProxy?: number | string;
+  /** What measures it. */
+  readonly metrics?: Metrics;
 }
 
 /** Files whose names carry a hash of their contents may be kept for good. */
@@ -50,11 +53,13 @@ const ONE_YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** Makes the hub's application; who listens is the caller's business. */
 export function makeHub(options: HubOptions): Express {
-  const { webRoot, demoDay, db, names = [], log = NO_LOG, trustProxy } = options;
+  const { webRoot, demoDay, db, names = [], log = NO_LOG, trustProxy, metrics } = options;
   const hub = express();
   hub.disable('x-powered-by');
   if (trustProxy !== undefined) hub.set('trust proxy', trustProxy);
-  hub.use(numberRequests(log));
+  hub.use(numberRequests(log, undefined, metrics));
+  // Whoever listens for changes hears of its end.
+  hub.setMaxListeners(0);
   hub.use(securityHeaders(), keepToTls());
   hub.use(compression());
   // Other names than the hub's own, which only a demo answers.

@@ -1,3 +1,4 @@
+import type { Metrics } from '@/hub/api';
 import { faultOf, type HubLog, utcNow } from '@/hub/base';
 import {
   dropOrphans,
@@ -22,12 +23,17 @@ export interface VisitsContext {
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country: string;
   readonly log: HubLog;
+  readonly metrics?: Metrics | undefined;
 }
 
 /** Runs due syncs of simulated devices and servers while the hub runs. @returns a function that stops it */
-export function runVisits({ db, base, country, log }: VisitsContext): () => void {
+export function runVisits({ db, base, country, log, metrics }: VisitsContext): () => void {
   /** Servers that are being visited: a silent one keeps no other waiting. */
   const underWay = new Set<number>();
+  const failed = (device: string | number, error: unknown) => {
+    metrics?.visited(true);
+    log.warn({ device, fault: faultOf(error) }, 'a visit failed');
+  };
   const look = async () => {
     await dropOrphans(db);
     await deliverMail(db, Date.now());
@@ -35,8 +41,9 @@ export function runVisits({ db, base, country, log }: VisitsContext): () => void
       const state = await findStandInHead(db, kind);
       if (!state || state.isOffline || !isDue(state.next, everyMinutesOf(kind, state), Date.now())) continue;
       // A device that fails is tried again at its next turn; its passport says why.
-      await visitNow(db, kind, base).catch((error: unknown) =>
-        log.warn({ device: kind, fault: faultOf(error) }, 'a visit failed'),
+      await visitNow(db, kind, base).then(
+        () => metrics?.visited(false),
+        (error: unknown) => failed(kind, error),
       );
     }
     for (const account of await listAccounts(db)) {
@@ -45,7 +52,10 @@ export function runVisits({ db, base, country, log }: VisitsContext): () => void
       if (account.passport.paused === 1 || underWay.has(device)) continue;
       underWay.add(device);
       void syncAccount({ db, now: utcNow(), country }, account)
-        .catch((error: unknown) => log.warn({ device, fault: faultOf(error) }, 'a visit failed'))
+        .then(
+          () => metrics?.visited(false),
+          (error: unknown) => failed(device, error),
+        )
         .finally(() => underWay.delete(device));
     }
   };

@@ -7,6 +7,8 @@ import { faultOf, type HubLog } from '@/hub/base';
 import { StoreFault } from '@/hub/store';
 import { texts } from '@/texts/hub/api';
 
+import type { Metrics } from './metrics';
+
 /** Answers that take longer are worth a line, and those that haven't begun after this are given up (a request itself may take two minutes), in milliseconds. */
 const [SLOW_MS, GIVE_UP_MS] = [2000, 150_000];
 
@@ -14,7 +16,7 @@ const [SLOW_MS, GIVE_UP_MS] = [2000, 150_000];
  * Gives each request a number of its own, told in the answer, and logs those that were refused, that failed or that took long: by
  * the route as the table writes it, as an address may name somebody. One that isn't answered in time is told so.
  */
-export function numberRequests(log: HubLog, giveUpMs = GIVE_UP_MS): RequestHandler {
+export function numberRequests(log: HubLog, giveUpMs = GIVE_UP_MS, metrics?: Metrics): RequestHandler {
   return (request, response, next) => {
     const id = randomUUID();
     response.set('X-Request-Id', id);
@@ -28,10 +30,13 @@ export function numberRequests(log: HubLog, giveUpMs = GIVE_UP_MS): RequestHandl
     response.on('finish', () => {
       const ms = Math.round(performance.now() - began);
       const { statusCode: status } = response;
+      const isStream = isListening(response.get('content-type'));
+      // Of one that stays open it says nothing how long it did.
+      if (!isStream) metrics?.answered(routeIn(request), status, ms);
       const line = { request: id, route: routeIn(request), status, ms };
       if (status >= 500) log.error(line, 'failed');
       else if (status >= 400) log.info(line, 'refused');
-      else if (ms > SLOW_MS && !isListening(response.get('content-type'))) log.warn(line, 'slow');
+      else if (ms > SLOW_MS && !isStream) log.warn(line, 'slow');
     });
     next();
   };

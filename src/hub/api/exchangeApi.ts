@@ -88,7 +88,18 @@ export function exchangeApi(db: HubDb, country: string): Router {
     await setMembers(db, { list: request.params.list, uids: uids.data }, source);
     response.status(204).end();
   });
-  router.get('/events', (request, response) => tellChanges(db, response, (end) => request.on('close', end)));
+  router.get('/events', (request, response) => {
+    const { app } = request;
+    // A hub that ends sends its listeners to the others, or to come back.
+    const leave = () => void response.end();
+    app.once('ending', leave);
+    tellChanges(db, response, (end) =>
+      request.on('close', () => {
+        app.off('ending', leave);
+        end();
+      }),
+    );
+  });
   return router;
 }
 

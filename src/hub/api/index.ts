@@ -11,6 +11,7 @@ export { exchangeApi } from './exchangeApi';
 export { feedsApi } from './feedsApi';
 export { healthApi } from './healthApi';
 export { mailboxApi } from './mailboxApi';
+export { Metrics } from './metrics';
 export { pairApi } from './pairApi';
 export { placesApi } from './placesApi';
 export { standInsApi } from './standInsApi';

@@ -27,6 +27,7 @@ export {
   onChange,
   openStore,
   storeAddress,
+  waitingFor,
 } from './openStore';
 export type {
   AccountsTable,

@@ -14,6 +14,8 @@ interface Open {
   readonly engine: Engine;
   /** The last transaction that has been asked for. */
   turn: Promise<unknown>;
+  /** How many have been asked for and haven't ended. */
+  waiting: number;
 }
 
 const stores = new WeakMap<HubDb, Open>();
@@ -30,7 +32,7 @@ export async function openStore(folder: string, address?: string): Promise<HubDb
   chmodSync(folder, OWNER_ONLY);
   const engine = await openEngine(folder, address);
   const { db } = engine;
-  stores.set(db, { engine, turn: Promise.resolve() });
+  stores.set(db, { engine, turn: Promise.resolve(), waiting: 0 });
   try {
     await keepKey(db, folder, address !== undefined);
     await openEpochs(db);
@@ -76,6 +78,7 @@ const made = new WeakMap<HubDb, number>();
 export function inTransaction<T>(db: HubDb, work: (store: HubDb) => Promise<T>): Promise<T> {
   const open = openOf(db);
   const { engine } = open;
+  open.waiting += 1;
   const done = open.turn.then(() =>
     engine.transact(async (store) => {
       made.delete(store);
@@ -85,8 +88,16 @@ export function inTransaction<T>(db: HubDb, work: (store: HubDb) => Promise<T>):
       return value;
     }),
   );
-  open.turn = done.catch(() => undefined);
+  open.turn = done.then(
+    () => (open.waiting -= 1),
+    () => (open.waiting -= 1),
+  );
   return done;
+}
+
+/** How many transactions of this hub wait for their turn, or are under way. */
+export function waitingFor(db: HubDb): number {
+  return openOf(db).waiting;
 }
 
 /** Has everybody who listens hear of a change once the transaction is written that makes it. */

@@ -26,6 +26,8 @@ export interface Engine {
   counterOf(store: HubDb, table: string, column: string): Promise<number>;
   /** In a transaction: has a table count on from a number. */
   setCounter(store: HubDb, table: string, column: string, last: number): Promise<void>;
+  /** How large the store is, in octets. */
+  octets(): Promise<number>;
   /** Keeps all other hubs from the store until it is closed. @returns false where one is at it */
   hold(): Promise<boolean>;
   /** What is wrong with the database itself, in words. */

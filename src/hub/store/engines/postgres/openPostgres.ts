@@ -85,6 +85,12 @@ export async function openPostgres(address: string): Promise<Engine> {
         store,
       );
     },
+    octets: async () => {
+      const { rows } = await sql<{ octets: number | null }>`
+        select sum(pg_total_relation_size(format('%I.%I', schemaname, tablename)::regclass)) as octets
+        from pg_tables where schemaname = ${place.schema}`.execute(db);
+      return rows[0]?.octets ?? 0;
+    },
     hold: () => presence.take(AT_WORK),
     problems: async () => {
       const off = ['fsync', 'full_page_writes', 'synchronous_commit'];

@@ -91,6 +91,11 @@ export async function openSqlite(folder: string): Promise<SqliteEngine> {
       await sql`delete from sqlite_sequence where name = ${table}`.execute(store);
       await sql`insert into sqlite_sequence (name, seq) values (${table}, ${last})`.execute(store);
     },
+    octets: async () => {
+      const { rows } = await sql<{ octets: number }>`
+        select page_count * page_size as octets from pragma_page_count(), pragma_page_size()`.execute(db);
+      return rows[0]?.octets ?? 0;
+    },
     hold: async () => {
       held ??= await holdStore(folder);
       return held !== undefined;
