@@ -1,10 +1,12 @@
 // A PostgreSQL server of the tests' own, on a free port and in a folder of its own: installed where it is missing and may be.
 // node scripts/postgres.mjs COMMAND …: runs a command with the server's address in TEST_POSTGRES, and ends it then.
+// node scripts/postgres.mjs --served: says its address, and restarts it with each line on standard input.
 import { spawn, spawnSync } from 'node:child_process';
 import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { createInterface } from 'node:readline';
 import { pathToFileURL } from 'node:url';
 
 import { canInstall, installPackages } from './debian.mjs';
@@ -115,11 +117,26 @@ function freePort() {
 
 if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
   const [command, ...args] = process.argv.slice(2);
-  const server = await startPostgres();
-  if (!server || !command) {
-    console.error(command ? 'PostgreSQL can’t be had here' : 'usage: node scripts/postgres.mjs COMMAND …');
+  const server = command ? await startPostgres() : undefined;
+  if (!server) {
+    console.error(
+      command ? 'PostgreSQL can’t be had here' : 'usage: node scripts/postgres.mjs COMMAND … | --served',
+    );
     process.exit(2);
   }
+  if (command === '--served') await serve(server);
+  else await runWith(server, command, args);
+}
+
+/** For another program: says the address, and restarts the server with each line that comes, until no more can. */
+async function serve(server) {
+  console.log(server.address);
+  const lines = createInterface({ input: process.stdin });
+  lines.on('line', () => void server.restart().then(() => console.log('restarted')));
+  lines.on('close', () => void server.end());
+}
+
+async function runWith(server, command, args) {
   const child = spawn(command, args, {
     stdio: 'inherit',
     env: { ...process.env, TEST_POSTGRES: server.address },

@@ -1,7 +1,7 @@
 import { chmodSync, mkdirSync } from 'node:fs';
 
 import { setAbout } from './about';
-import type { Engine } from './engines/engine';
+import type { Engine, Settle } from './engines/engine';
 import { openSqlite } from './engines/sqlite/openSqlite';
 import { openEpochs } from './epochs';
 import type { HubDb } from './schema/tables';
@@ -30,24 +30,19 @@ export async function openStore(folder: string, address?: string): Promise<HubDb
   mkdirSync(folder, { recursive: true, mode: OWNER_ONLY });
   // A folder from before may be open to others. Where the system knows no such rights, this does nothing.
   chmodSync(folder, OWNER_ONLY);
-  const engine = await openEngine(folder, address);
-  const { db } = engine;
-  stores.set(db, { engine, turn: Promise.resolve(), waiting: 0 });
-  try {
-    await keepKey(db, folder, address !== undefined);
-    await openEpochs(db);
-  } catch (error) {
-    await engine.close();
-    throw error;
-  }
-  return Object.assign(db, { destroy: () => engine.close() });
+  const { db, close } = await openEngine(folder, address, async (engine) => {
+    stores.set(engine.db, { engine, turn: Promise.resolve(), waiting: 0 });
+    await keepKey(engine.db, folder, address !== undefined);
+    await openEpochs(engine.db);
+  });
+  return Object.assign(db, { destroy: close });
 }
 
-async function openEngine(folder: string, address: string | undefined): Promise<Engine> {
-  if (address === undefined) return openSqlite(folder);
+async function openEngine(folder: string, address: string | undefined, settle: Settle): Promise<Engine> {
+  if (address === undefined) return openSqlite(folder, settle);
   // Most hubs never read it.
   const { openPostgres } = await import('./engines/postgres/openPostgres');
-  return openPostgres(address);
+  return openPostgres(address, settle);
 }
 
 /** Where the store lies, as CORDIALIS_STORE says it; undefined for the data folder. */

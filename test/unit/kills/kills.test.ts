@@ -4,7 +4,7 @@
 import { openStore } from '@/hub/store';
 import { addDevice, type Credentials } from '@/hub/sync';
 
-import { HubProcess } from './hubProcess';
+import { HubProcess } from '../hubProcess';
 
 const KILLS = Number(process.env['KILLS'] ?? 5);
 const DEVICES = 4;

@@ -1,5 +1,8 @@
 import type { HubDb, StoreKind } from '../schema/tables';
 
+/** What is done with a store that is being opened, before anybody else opens it. */
+export type Settle = (engine: Engine) => Promise<void>;
+
 /** A database in which a store lies: what isn't the same for all of them. */
 export interface Engine {
   readonly kind: StoreKind;

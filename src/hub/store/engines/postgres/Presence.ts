@@ -73,6 +73,21 @@ export class Presence {
       .catch(() => undefined);
   }
 
+  /** Does something when nobody else at the store is at it, however long that takes. @throws StoreFault where the database goes away */
+  async inTurn(what: string, work: () => Promise<void>): Promise<void> {
+    const key = lockKey(this.place, what);
+    const ask = (text: string) =>
+      this.client?.query(text).catch((error: unknown) => {
+        throw inWords(error);
+      });
+    await ask(`begin; set local lock_timeout = 0; select pg_advisory_lock(${key}); commit`);
+    try {
+      await work();
+    } finally {
+      await this.giveBack(what);
+    }
+  }
+
   async end(): Promise<void> {
     this.isEnded = true;
     clearTimeout(this.again);

@@ -26,6 +26,8 @@ export function connectTo({ config }: Place): Kysely<HubTables> {
   const pool = new pg.Pool({ ...config, types: TYPES, max: MOST });
   // One that waits and is cut off is replaced with the next that is needed.
   pool.on('error', () => undefined);
+  // Nor does one that is cut off while it is used end the hub: what was asked of it fails.
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return new Kysely<HubTables>({
     dialect: new PostgresDialect({ pool: inWordsPool(pool) }),
     plugins: [columnTypes],

@@ -2,7 +2,7 @@ import { sql } from 'kysely';
 
 import { migrate } from '../../schema/migrate';
 import type { HubDb } from '../../schema/tables';
-import type { Engine } from '../engine';
+import type { Engine, Settle } from '../engine';
 import { Jobs } from '../Jobs';
 import { lockKey, readAddress } from './address';
 import { connectTo } from './connect';
@@ -14,26 +14,18 @@ import { AT_WORK, Presence } from './Presence';
  * time, so that the numbers of changes are seen in their order, and a cursor means the same to whoever asks.
  *
  * @param address - postgres://…
+ * @param settle - is done before another hub opens the store
  * @throws StoreFault where the database is away
  */
-export async function openPostgres(address: string): Promise<Engine> {
+export async function openPostgres(address: string, settle: Settle = async () => undefined): Promise<Engine> {
   const place = readAddress(address);
   const db = connectTo(place);
   const close = db.destroy.bind(db);
   const presence = new Presence(place, () => lastSeq(db));
   const jobs = new Jobs();
-  try {
-    await sql`create schema if not exists ${sql.id(place.schema)}`.execute(db);
-    await checkEncoding(db);
-    await migrate(db, { kind: 'postgres', schema: place.schema });
-    await presence.begin();
-  } catch (error) {
-    await close();
-    throw inWords(error);
-  }
   // Held until the end of the transaction, when what it has written can be seen.
   const begin = sql.raw(`begin; select pg_advisory_xact_lock(${lockKey(place, 'the book')})`);
-  return {
+  const engine: Engine = {
     kind: 'postgres',
     db,
     transact: (work) =>
@@ -103,6 +95,19 @@ export async function openPostgres(address: string): Promise<Engine> {
       await close();
     },
   };
+  try {
+    await presence.begin();
+    await presence.inTurn('opening', async () => {
+      await sql`create schema if not exists ${sql.id(place.schema)}`.execute(db);
+      await checkEncoding(db);
+      await migrate(db, { kind: 'postgres', schema: place.schema });
+      await settle(engine);
+    });
+    return engine;
+  } catch (error) {
+    await engine.close();
+    throw inWords(error);
+  }
 }
 
 /** The name of a table, as it stands in a text for the database. */

@@ -5,7 +5,7 @@ import { sql } from 'kysely';
 
 import { migrate } from '../../schema/migrate';
 import type { HubDb } from '../../schema/tables';
-import type { Engine } from '../engine';
+import type { Engine, Settle } from '../engine';
 import { Jobs } from '../Jobs';
 import { codeOf, connectTo, FAULTS } from './connectTo';
 import { holdStore } from './holdStore';
@@ -28,8 +28,12 @@ export interface SqliteEngine extends Engine {
  * every transaction.
  *
  * @param folder - there already
+ * @param settle - is done before anybody else uses the store
  */
-export async function openSqlite(folder: string): Promise<SqliteEngine> {
+export async function openSqlite(
+  folder: string,
+  settle: Settle = async () => undefined,
+): Promise<SqliteEngine> {
   // One connection writes: reads go on beside it, on the previous state.
   const writer = await connect(folder);
   await migrate(writer, { kind: 'sqlite' });
@@ -42,7 +46,7 @@ export async function openSqlite(folder: string): Promise<SqliteEngine> {
   const close = db.destroy.bind(db);
   /** What the transaction under way tells of. */
   let told: number | undefined;
-  return {
+  const engine: SqliteEngine = {
     ...{ kind: 'sqlite' as const, db, writer },
     transact: async (work) => {
       try {
@@ -111,6 +115,13 @@ export async function openSqlite(folder: string): Promise<SqliteEngine> {
       await writer.destroy();
     },
   };
+  try {
+    await settle(engine);
+    return engine;
+  } catch (error) {
+    await engine.close();
+    throw error;
+  }
 }
 
 async function connect(folder: string): Promise<HubDb> {

@@ -5,7 +5,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-const ROOT = join(__dirname, '../../..');
+const ROOT = join(__dirname, '../..');
 
 /** The built program, which is brought up to date first. */
 function programFile(): string {
@@ -37,18 +37,20 @@ export class HubProcess {
     readonly data: string,
     private readonly web: string,
     private readonly port: number,
+    /** The address of its store, where that isn't in the data folder. */
+    private readonly store: string | undefined,
   ) {}
 
-  /** With an empty store; not yet begun. */
-  static async make(): Promise<HubProcess> {
+  /** With an empty store; not yet begun. @param store - where it is, if not in the data folder */
+  static async make(store?: string): Promise<HubProcess> {
     const folder = mkdtempSync(join(tmpdir(), 'cordialis-kills-'));
     writeFileSync(join(folder, 'index.html'), '<html><head></head></html>');
-    return new HubProcess(programFile(), join(folder, 'data'), folder, await freePort());
+    return new HubProcess(programFile(), join(folder, 'data'), folder, await freePort(), store);
   }
 
   /** Another over the same store. */
   async beside(): Promise<HubProcess> {
-    return new HubProcess(this.program, this.data, this.web, await freePort());
+    return new HubProcess(this.program, this.data, this.web, await freePort(), this.store);
   }
 
   get base(): string {
@@ -62,6 +64,7 @@ export class HubProcess {
       PORT: String(this.port),
       CORDIALIS_WEB: this.web,
       CORDIALIS_DATA: this.data,
+      ...(this.store === undefined ? {} : { CORDIALIS_STORE: this.store }),
     };
     const child = spawn(process.execPath, [this.program], { env, stdio: ['ignore', 'pipe', 'pipe'] });
     for (const stream of [child.stdout, child.stderr])
@@ -78,14 +81,16 @@ export class HubProcess {
     }
   }
 
-  /** Ends it without a word (SIGKILL). */
-  async kill(): Promise<void> {
+  /** Ends it without a word, or asks it to end. @returns its exit code */
+  async kill(signal: 'SIGKILL' | 'SIGTERM' = 'SIGKILL'): Promise<number | null> {
     const { child } = this;
-    if (!child) return;
-    const ended = once(child, 'exit');
-    child.kill('SIGKILL');
-    await ended;
+    if (!child) return null;
+    if (child.exitCode !== null) throw new Error(`the hub had ended by itself: ${this.said.slice(-2000)}`);
+    const ended = once(child, 'exit') as Promise<[number | null]>;
+    child.kill(signal);
     this.child = undefined;
+    const [code] = await ended;
+    return code;
   }
 
   /** Ends it, with everything it has on the disk. */
