@@ -12,6 +12,8 @@ import type { Card } from '@/core/card';
 import { addHeld, editHeld, STAND_INS, type StandInKind, type StandInState } from '@/hub/standins';
 import { syncOver } from '@/hub/standins/syncStandIn';
 import { allCards, type HubDb, openStore } from '@/hub/store';
+import { migrate } from '@/hub/store/schema/migrate';
+import { type Step, STEPS } from '@/hub/store/schema/steps';
 import { addDevice, makeCode, pairBrowser } from '@/hub/sync';
 import { testPerson } from '@/hub/testing';
 import type { HubQuestion } from '@/platform';
@@ -30,6 +32,15 @@ type Who = StandInKind | (typeof BROWSERS)[number];
 const FAILURES = Number(process.env['KILLS'] ?? 8);
 /** In what time news are told to whoever has listened without a break, in milliseconds: a busy machine is slow. */
 const IN_TIME_MS = 5000;
+
+/** What the next version would add. */
+const NEXT: Step = {
+  ...{ name: '9001 nicknames', isBreak: false },
+  up: async ({ schema }) => {
+    for (const table of ['cards', 'devices', 'memory', 'browsers'])
+      await schema.alterTable(table).addColumn('nickname', 'text').execute();
+  },
+};
 
 /** Here and on the way to a new machine alike: where there is no server, nothing of it can be tried. */
 const withServer = process.env['TEST_POSTGRES'] === undefined ? test.skip : test;
@@ -192,6 +203,9 @@ withServer(
     for (let failure = 0; failure < FAILURES; failure += 1) {
       const before = tally.synced;
       while (tally.synced < before + 10) await pause(10);
+      // In the midst of it one of them is of the next version: the others go on, and come back, beside it.
+      if (failure === Math.floor(FAILURES / 2))
+        await migrate(db, { kind: 'postgres', schema: 'cordialis', steps: [...STEPS, NEXT] });
       const hub = hubs[Math.floor(random() * hubs.length)];
       if (failure % 4 === 3) await server.restart();
       else if (failure % 4 === 2) {

@@ -1,5 +1,5 @@
 import type * as Packaged from '@photostructure/sqlite';
-import { Kysely, type SqliteDatabase, SqliteDialect, type SqliteStatement } from 'kysely';
+import { Kysely, SqliteAdapter, type SqliteDatabase, SqliteDialect, type SqliteStatement } from 'kysely';
 
 import type { HubTables } from '../../schema/tables';
 import { checkText } from '../storeFault';
@@ -27,10 +27,23 @@ interface StatementClass {
   readonly prototype: object;
 }
 
+/** SQLite changes a schema in a transaction as it does all else (sqlite.org/lang_transaction.html), which Kysely doesn't count on. */
+class TransactionalAdapter extends SqliteAdapter {
+  override get supportsTransactionalDdl(): boolean {
+    return true;
+  }
+}
+
+class TransactionalDialect extends SqliteDialect {
+  override createAdapter(): SqliteAdapter {
+    return new TransactionalAdapter();
+  }
+}
+
 /** A file of SQLite as it is: nothing is made, migrated or set. One connection, whose statements run one after the other. */
 export function connectTo(file: string): Kysely<HubTables> {
   return new Kysely<HubTables>({
-    dialect: new SqliteDialect({ database: async () => asKysely(await open(file)) }),
+    dialect: new TransactionalDialect({ database: async () => asKysely(await open(file)) }),
   });
 }
 
