@@ -121,7 +121,8 @@ async function answer(request: Request, options: DavOptions): Promise<DavAnswer>
   };
   try {
     const answered = await dispatch(asked, resource);
-    await ifPossible(noteVisit(options.db, device, now, { went: answered.served ?? 0 }));
+    // A change has noted by itself that the visit goes on.
+    if (!isChange) await ifPossible(noteVisit(options.db, device, now, { went: answered.served ?? 0 }));
     return answered;
   } catch (error) {
     // A resource that isn't there is no fault of a sync.

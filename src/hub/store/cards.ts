@@ -1,7 +1,7 @@
 import type { Card } from '@/core/card';
 
-import { notifyOfChange } from './openStore';
 import type { HubDb } from './schema/tables';
+import { notifyOfChange } from './Writes';
 
 /** The source of a change, and its text in the log. */
 export interface ChangeSource {

@@ -19,16 +19,7 @@ export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';
 export { lastMail } from './lastMail';
 export { findMemory } from './memory';
 export { MoveFault, moveStore, notMoved } from './moves/moveStore';
-export {
-  engineOf,
-  inTransaction,
-  isReady,
-  notifyOfChange,
-  onChange,
-  openStore,
-  storeAddress,
-  waitingFor,
-} from './openStore';
+export { engineOf, inTransaction, isReady, onChange, openStore, storeAddress, waitingFor } from './openStore';
 export type {
   AccountsTable,
   BrowsersTable,
@@ -45,3 +36,4 @@ export { SEED_SAYS, seedDemo } from './seedDemo';
 export { noteToSettle } from './settle';
 export { type Counted, type Limit, mayTry, wasRight } from './tries';
 export { keepApart } from './whoseStore';
+export { notifyOfChange } from './Writes';

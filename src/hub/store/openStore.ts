@@ -6,16 +6,14 @@ import { openSqlite } from './engines/sqlite/openSqlite';
 import { openEpochs } from './epochs';
 import type { HubDb } from './schema/tables';
 import { keepKey } from './seal';
+import { Writes } from './Writes';
 
 /** Nobody else on the machine reads what the hub keeps. */
 const OWNER_ONLY = 0o700;
 
 interface Open {
   readonly engine: Engine;
-  /** The last transaction that has been asked for. */
-  turn: Promise<unknown>;
-  /** How many have been asked for and haven't ended. */
-  waiting: number;
+  readonly writes: Writes;
 }
 
 const stores = new WeakMap<HubDb, Open>();
@@ -31,7 +29,7 @@ export async function openStore(folder: string, address?: string): Promise<HubDb
   // A folder from before may be open to others. Where the system knows no such rights, this does nothing.
   chmodSync(folder, OWNER_ONLY);
   const { db, close } = await openEngine(folder, address, async (engine) => {
-    stores.set(engine.db, { engine, turn: Promise.resolve(), waiting: 0 });
+    stores.set(engine.db, { engine, writes: new Writes(engine) });
     await keepKey(engine.db, folder, address !== undefined);
     await openEpochs(engine.db);
   });
@@ -62,42 +60,18 @@ function openOf(db: HubDb): Open {
   return open;
 }
 
-/** The numbers of changes that a transaction has made, the last one. */
-const made = new WeakMap<HubDb, number>();
-
 /**
- * Runs writes in one transaction, of which there is one at a time. Work does nothing slow: everybody else waits.
+ * Writes something as a whole or not at all, with nobody writing in between. Work does nothing slow: everybody else waits.
  *
  * @throws StoreFault where the disk, the database or somebody else at the store is in the way
  */
 export function inTransaction<T>(db: HubDb, work: (store: HubDb) => Promise<T>): Promise<T> {
-  const open = openOf(db);
-  const { engine } = open;
-  open.waiting += 1;
-  const done = open.turn.then(() =>
-    engine.transact(async (store) => {
-      made.delete(store);
-      const value = await work(store);
-      const seq = made.get(store);
-      if (seq !== undefined) await engine.tell(store, seq);
-      return value;
-    }),
-  );
-  open.turn = done.then(
-    () => (open.waiting -= 1),
-    () => (open.waiting -= 1),
-  );
-  return done;
+  return openOf(db).writes.do(work);
 }
 
 /** How many transactions of this hub wait for their turn, or are under way. */
 export function waitingFor(db: HubDb): number {
-  return openOf(db).waiting;
-}
-
-/** Has everybody who listens hear of a change once the transaction is written that makes it. */
-export function notifyOfChange(store: HubDb, seq: number): void {
-  made.set(store, Math.max(seq, made.get(store) ?? 0));
+  return openOf(db).writes.count;
 }
 
 /** Listens for changes, whichever hub makes them, until the returned function is called. */

@@ -3,6 +3,7 @@ import { Kysely, SqliteAdapter, type SqliteDatabase, SqliteDialect, type SqliteS
 
 import type { HubTables } from '../../schema/tables';
 import { checkText } from '../storeFault';
+import { inWords } from './faults';
 
 /** What Node has built in from some version on, and a package brings with the same interface before. */
 type Sqlite = Pick<typeof Packaged, 'DatabaseSync'>;
@@ -55,6 +56,15 @@ async function open(file: string): Promise<InstanceType<Sqlite['DatabaseSync']>>
 /** Statements kept ready on a connection: there are some hundred, and making one takes longer than running it. */
 const KEPT = 300;
 
+/** Does something with the database; a fault whose reason is outside comes in words. */
+function said<T>(work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    throw inWords(error);
+  }
+}
+
 /** The interface that Kysely expects. */
 function asKysely(db: InstanceType<Sqlite['DatabaseSync']>): SqliteDatabase {
   const bound = (parameters: readonly unknown[]) =>
@@ -64,11 +74,11 @@ function asKysely(db: InstanceType<Sqlite['DatabaseSync']>): SqliteDatabase {
     }) as never[];
   const kept = new Map<string, SqliteStatement>();
   const make = (text: string): SqliteStatement => {
-    const statement = db.prepare(text);
+    const statement = said(() => db.prepare(text));
     return {
       reader: statement.columns().length > 0,
-      all: (parameters) => statement.all(...bound(parameters)),
-      run: (parameters) => statement.run(...bound(parameters)),
+      all: (parameters) => said(() => statement.all(...bound(parameters))),
+      run: (parameters) => said(() => statement.run(...bound(parameters))),
       iterate: (parameters) => statement.iterate(...bound(parameters)) as IterableIterator<unknown>,
     };
   };
@@ -88,26 +98,4 @@ function asKysely(db: InstanceType<Sqlite['DatabaseSync']>): SqliteDatabase {
       return made;
     },
   };
-}
-
-/** What SQLite calls some faults (sqlite.org/rescode.html): the primary ones. */
-export const FAULTS = { busy: 5, locked: 6, readOnly: 8, io: 10, full: 13, cantOpen: 14 } as const;
-
-/** The same as sqlite3_errstr says them, for where the package says nothing else. */
-const WORDS: Readonly<Record<string, number>> = {
-  'database is locked': FAULTS.busy,
-  'database table is locked': FAULTS.locked,
-  'attempt to write a readonly database': FAULTS.readOnly,
-  'disk I/O error': FAULTS.io,
-  'database or disk is full': FAULTS.full,
-  'unable to open database file': FAULTS.cantOpen,
-};
-
-/** The primary code of an error of SQLite; undefined for any other. */
-export function codeOf(error: unknown): number | undefined {
-  // The native part makes errors of its own.
-  if (typeof error !== 'object' || error === null) return undefined;
-  const { code, errcode, message } = error as { readonly [K in 'code' | 'errcode' | 'message']?: unknown };
-  if (typeof errcode === 'number') return errcode & 0xff;
-  return code === 'ERR_SQLITE_ERROR' ? WORDS[String(message)] : undefined;
 }

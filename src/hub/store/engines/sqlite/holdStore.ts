@@ -3,7 +3,8 @@ import { join } from 'node:path';
 
 import { sql } from 'kysely';
 
-import { codeOf, connectTo, FAULTS } from './connectTo';
+import { connectTo } from './connectTo';
+import { isBusy } from './faults';
 
 /** Locks that are held by this process. */
 const held = new Set<unknown>();
@@ -30,7 +31,7 @@ export async function holdStore(folder: string): Promise<(() => Promise<void>) |
     };
   } catch (error) {
     await lock.destroy();
-    if (codeOf(error) === FAULTS.busy) return undefined;
+    if (isBusy(error)) return undefined;
     throw error;
   }
 }

@@ -7,9 +7,9 @@ import { migrate } from '../../schema/migrate';
 import type { HubDb } from '../../schema/tables';
 import type { Engine, Settle } from '../engine';
 import { Jobs } from '../Jobs';
-import { codeOf, connectTo, FAULTS } from './connectTo';
+import { connectTo } from './connectTo';
+import { isBusy } from './faults';
 import { holdStore } from './holdStore';
-import { inWords } from './inWords';
 
 /** The store in its folder; SQLite keeps others beside it. */
 export const STORE_FILE = 'hub.db';
@@ -58,7 +58,7 @@ export async function openSqlite(
         return value;
       } catch (error) {
         await sql`rollback`.execute(writer).catch(() => undefined);
-        throw inWords(error);
+        throw error;
       }
     },
     tell: async (_, seq) => void (told = seq),
@@ -143,8 +143,7 @@ async function begin(writer: HubDb): Promise<void> {
       await sql`begin immediate`.execute(writer);
       return;
     } catch (error) {
-      const isBusy = codeOf(error) === FAULTS.busy || codeOf(error) === FAULTS.locked;
-      if (!isBusy || performance.now() - since > BUSY_MS) throw error;
+      if (!isBusy(error) || performance.now() - since > BUSY_MS) throw error;
       await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
     }
   }
