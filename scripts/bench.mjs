@@ -1,9 +1,11 @@
 // npm run bench: the figures that the design sets aims for, on generated books; kept in .bench/latest.json.
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { ensureChromium } from './chromium.mjs';
+import { installPackages } from './debian.mjs';
+import { startPostgres } from './postgres.mjs';
 import { ensureProgram } from './programs.mjs';
 import { ensureInstalled, fail, ROOT } from './setup.mjs';
 import { ensureWebBuild } from './webBuild.mjs';
@@ -15,9 +17,11 @@ if (process.argv.includes('histories')) tryHistories();
 if (process.argv.includes('kills')) tryKills();
 // Only here, as it may have been installed just now.
 const { buildSync } = await import('esbuild');
-const CHROMIUM = ensureChromium();
-await ensureWebBuild();
 process.env.HUB_PROGRAM = await ensureProgram('hub');
+// npm run bench -- beside: the hub on both databases, and another CardDAV server, under the same load.
+if (process.argv.includes('beside')) await measureBeside();
+process.env.CHROMIUM = ensureChromium();
+await ensureWebBuild();
 
 bundle('memory');
 // npm run bench -- moving: that part alone, as JSON.
@@ -112,6 +116,15 @@ function tryHistories() {
   tryTests('unit/convergence', { HISTORIES: '25000', SEED: String(seed) });
 }
 
+async function measureBeside() {
+  if (!existsSync('/usr/share/php/Sabre/DAV')) installPackages(['php-sabre-dav', 'php-sqlite3', 'php-cli']);
+  const postgres = await startPostgres({ isDurable: true });
+  if (postgres) process.env.BENCH_POSTGRES = postgres.address;
+  console.log(JSON.stringify(measure('beside'), undefined, 2));
+  await postgres?.end();
+  process.exit(0);
+}
+
 function tryKills() {
   tryTests('unit/kills', { KILLS: process.env.KILLS ?? '200' });
 }
@@ -132,7 +145,7 @@ function measure(part) {
     cwd: ROOT,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, CHROMIUM },
+    env: process.env,
   });
   if (result.status !== 0) fail(`The figures of ${part} could not be measured; the lines above say why.`);
   return JSON.parse(result.stdout.trim().split('\n').at(-1));
