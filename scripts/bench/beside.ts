@@ -149,11 +149,13 @@ async function measure(server: Server): Promise<Record<string, number>> {
   const looks = await each(LOOKS, look);
   // A listing of all, and then by what the server offers what has changed.
   const began = performance.now();
-  await ask('PROPFIND', '', '<d:propfind xmlns:d="DAV:"><d:prop><d:getetag/></d:prop></d:propfind>', {
+  const listed = await ask('PROPFIND', '', '<d:propfind xmlns:d="DAV:"><d:prop><d:getetag/></d:prop></d:propfind>', {
     Depth: '1',
     'Content-Type': 'application/xml',
   });
   const listingMs = performance.now() - began;
+  const members = listed.match(/<\/d:response>/gi)?.length ?? 0;
+  if (members < CARDS) throw new Error(`${members} of ${CARDS} were listed`);
   const changes: number[] = [];
   let token = await syncTokenOf(ask);
   for (let i = 0; i < 20; i += 1) {

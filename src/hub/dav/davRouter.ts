@@ -122,8 +122,14 @@ async function answer(request: Request, options: DavOptions): Promise<DavAnswer>
   try {
     const answered = await dispatch(asked, resource);
     // A change has noted by itself that the visit goes on.
-    if (!isChange) await ifPossible(noteVisit(options.db, device, now, { went: answered.served ?? 0 }));
-    return answered;
+    if (isChange) return answered;
+    const { body = '', served = 0 } = answered;
+    // What is remembered with the first piece is written together with it.
+    const [begunBody] = await Promise.all([
+      typeof body === 'string' ? body : begun(body),
+      ifPossible(noteVisit(options.db, device, now, { went: served })),
+    ]);
+    return { ...answered, body: begunBody };
   } catch (error) {
     // A resource that isn't there is no fault of a sync.
     if (error instanceof DavError && ![404, 412].includes(error.status))
@@ -202,11 +208,10 @@ async function send(
   method: string,
   { status, headers = {}, body = '' }: DavAnswer,
 ): Promise<void> {
-  const content = typeof body === 'string' ? body : await begun(body);
   response.status(status).set({ DAV: COMPLIANCE, 'Cache-Control': 'no-store', ...headers });
-  if (typeof content !== 'string') return pipeline(content, response);
-  if (method === 'HEAD') response.set('Content-Length', String(Buffer.byteLength(content))).end();
-  else response.end(content);
+  if (typeof body !== 'string') return pipeline(body, response);
+  if (method === 'HEAD') response.set('Content-Length', String(Buffer.byteLength(body))).end();
+  else response.end(body);
 }
 
 /** Pieces of which the first is made already: where that fails another answer can still be given. */

@@ -6,6 +6,7 @@ import {
   directoryChanges,
   endAliases,
   hrefFor,
+  hrefsOf,
   isLetThrough,
   listsOf,
   membersOf,
@@ -93,21 +94,13 @@ async function tellChanges(context: ReportContext, since: number, { here, gone }
   const { request, view } = context;
   const { device, db } = request;
   const changed = await changedUids(db, since);
-  const memory = await db
-    .selectFrom('memory')
-    .select(['uid', 'href'])
-    .where('device', '=', device.id)
-    .execute();
-  const hrefs = new Map(memory.map(({ uid, href }) => [uid, href]));
   // Membership is on the list's own card: a member's card hasn't changed.
   const isList = listsOf(device).some((list) => changed.includes(list));
   // Whom a list names follows whom the passport lets through.
   const groups = [...view.byUid.values()].filter(({ card }) => card.kind === 'group').map(({ uid }) => uid);
-  const concerned = new Set([
-    ...changed,
-    ...groups,
-    ...(isList ? [...view.byUid.keys(), ...hrefs.keys()] : []),
-  ]);
+  const some = [...changed, ...groups];
+  const hrefs = await hrefsOf(db, device, isList ? undefined : some);
+  const concerned = new Set(isList ? [...some, ...view.byUid.keys(), ...hrefs.keys()] : some);
   for (const uid of concerned) {
     const seen = view.byUid.get(uid);
     if (seen) here.set(uid, seen);

@@ -21,7 +21,16 @@ export { recordHeld } from './engine/recordHeld';
 export { aliasOf, endAliases, rememberServed } from './engine/rememberServed';
 export { type Incoming, takeCard } from './engine/takeCard';
 export { trimForDevice } from './engine/trimForDevice';
-export { asSeen, etagOf, hrefFor, isLetThrough, isSameFor, servedCard, viewOf } from './passports/deviceView';
+export {
+  asSeen,
+  etagOf,
+  hrefFor,
+  hrefsOf,
+  isLetThrough,
+  isSameFor,
+  servedCard,
+  viewOf,
+} from './passports/deviceView';
 export { directoryChanges, directoryView } from './passports/directoryView';
 export type { DeviceView, SeenCard } from './passports/keptView';
 export { markSources } from './passports/markSources';

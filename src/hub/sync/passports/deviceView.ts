@@ -196,7 +196,7 @@ async function filledList(db: HubDb, list: Card): Promise<Card | undefined> {
 const FEW = 500;
 
 /** The addresses under which the device knows cards. @param uids - only of these, where they are few */
-async function hrefsOf(
+export async function hrefsOf(
   db: HubDb,
   device: Device,
   uids: readonly string[] | undefined,
