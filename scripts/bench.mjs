@@ -19,7 +19,9 @@ if (process.argv.includes('kills')) tryKills();
 const { buildSync } = await import('esbuild');
 process.env.HUB_PROGRAM = await ensureProgram('hub');
 // npm run bench -- beside: the hub on both databases, and another CardDAV server, under the same load.
-if (process.argv.includes('beside')) await measureBeside();
+if (process.argv.includes('beside')) await measureOnBoth('beside');
+// npm run bench -- load: how many devices one machine carries.
+if (process.argv.includes('load')) await measureOnBoth('load');
 process.env.CHROMIUM = ensureChromium();
 await ensureWebBuild();
 
@@ -116,11 +118,12 @@ function tryHistories() {
   tryTests('unit/convergence', { HISTORIES: '25000', SEED: String(seed) });
 }
 
-async function measureBeside() {
-  if (!existsSync('/usr/share/php/Sabre/DAV')) installPackages(['php-sabre-dav', 'php-sqlite3', 'php-cli']);
+async function measureOnBoth(part) {
+  if (part === 'beside' && !existsSync('/usr/share/php/Sabre/DAV'))
+    installPackages(['php-sabre-dav', 'php-sqlite3', 'php-cli']);
   const postgres = await startPostgres({ isDurable: true });
   if (postgres) process.env.BENCH_POSTGRES = postgres.address;
-  console.log(JSON.stringify(measure('beside'), undefined, 2));
+  console.log(JSON.stringify(measure(part), undefined, 2));
   await postgres?.end();
   process.exit(0);
 }
