@@ -34,12 +34,11 @@ export async function putEntries(db: HubDb, entries: readonly DirectoryEntry[], 
       });
     }
   });
-  books.delete(db);
 }
 
 /** Removes an entry. @returns whether they were in it */
 export async function removeEntry(db: HubDb, uid: string, by: Actor): Promise<boolean> {
-  const isGone = await inTransaction(db, async (store) => {
+  return inTransaction(db, async (store) => {
     const known = await store
       .selectFrom('directoryEntries')
       .selectAll()
@@ -51,8 +50,6 @@ export async function removeEntry(db: HubDb, uid: string, by: Actor): Promise<bo
     await noteInLog(store, { by, act: 'remove', uid, says, before: JSON.stringify(known) });
     return true;
   });
-  books.delete(db);
-  return isGone;
 }
 
 /** The entries a role may see on a day, by name. */
@@ -90,13 +87,21 @@ interface Book {
 }
 
 /** The directory in memory, rebuilt after a change: it is searched far more often than changed. */
-const books = new WeakMap<HubDb, Promise<Book>>();
+const books = new WeakMap<HubDb, { readonly head: number; readonly book: Promise<Book> }>();
 
-function bookOf(db: HubDb): Promise<Book> {
+async function bookOf(db: HubDb): Promise<Book> {
+  // Each change is a line of the log, whichever hub makes it.
+  const row = await db
+    .selectFrom('directoryLog')
+    .select(({ fn }) => fn.max('id').as('id'))
+    .executeTakeFirst();
+  const head = row?.id ?? 0;
   const known = books.get(db);
-  if (known) return known;
+  if (known?.head === head) return known.book;
   const book = readBook(db);
-  books.set(db, book);
+  books.set(db, { head, book });
+  // One that couldn't be read is read again.
+  book.catch(() => books.delete(db));
   return book;
 }
 

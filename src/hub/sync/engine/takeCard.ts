@@ -17,8 +17,9 @@ import {
 } from '@/hub/store';
 import { texts } from '@/texts/sync/dav';
 
-import { asSeen, servedCard, viewOf } from '../passports/deviceView';
+import { asSeen, isLetThrough, servedCard, viewOf } from '../passports/deviceView';
 import type { DeviceView, SeenCard } from '../passports/keptView';
+import { membersOf } from '../passports/membersOf';
 import { listsOf } from '../passports/passports';
 import { type SyncContext, SyncRefusal } from './context';
 import { type DataVersion, readFromDevice, writeForDevice } from './deviceText';
@@ -185,9 +186,11 @@ async function takeNew(context: SyncContext, { href, sent }: Incoming, view: Dev
   const duplicate = duplicateOf(sent, view.duplicateIndex());
   return inSync(context, async (store) => {
     await noteKept(store, context, JSON.parse(device.keeps) as Keeps, sent);
+    const there = await findCard(store, sent.uid);
+    // What the passport doesn't let through is as unknown as a card that was never there; what has come since the view was made isn't.
+    const isKnown = there && (view.byUid.has(there.uid) || (await isVisible(store, device, there)));
     const same =
-      // What the passport doesn't let through is as unknown as a card that was never there.
-      (view.byUid.has(sent.uid) ? await findCard(store, sent.uid) : undefined) ??
+      (isKnown ? there : undefined) ??
       (duplicate === undefined ? undefined : await findEqual(store, context, duplicate, sent));
     if (!same) return addNew(store, context, href, sent);
     const after: Card = marked({ ...unitedWith(same, sent, context), uid: same.uid, updated: now }, context);
@@ -200,6 +203,10 @@ async function takeNew(context: SyncContext, { href, sent }: Incoming, view: Dev
     else await remember(store, context, { uid: same.uid, href, card: after, deviceUid: sent.uid });
     return { isNew: true, came: 1 };
   });
+}
+
+async function isVisible(store: HubDb, device: SyncContext['device'], card: Card): Promise<boolean> {
+  return isLetThrough(device, card, await membersOf(store, listsOf(device)));
 }
 
 async function addNew(store: HubDb, context: SyncContext, href: string, sent: Card): Promise<Taken> {
