@@ -48,7 +48,7 @@ const onPostgres = {
   testMatch: [
     '<rootDir>/src/hub/{access,api,dav,directory,standins,store,sync}/**/*.test.ts',
     '<rootDir>/src/hub/{doctor,stageDirectory}.test.ts',
-    '<rootDir>/test/unit/{restore,processes/*}.test.ts',
+    '<rootDir>/test/unit/{restore,processes/*,convergence/convergence}.test.ts',
   ],
   // How SQLite itself is locked and fails.
   testPathIgnorePatterns: ['store/busy\\.test', 'api/answers\\.test'],

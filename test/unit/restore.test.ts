@@ -20,9 +20,9 @@ import { gate } from '@/hub/access';
 import { answerFault, devicesApi, exchangeApi, pairApi } from '@/hub/api';
 import { NO_LOG } from '@/hub/base';
 import { davRouter } from '@/hub/dav';
-import { allCards, type HubDb, makeBackup, openStore, restoreBackup, seal, unseal } from '@/hub/store';
+import { allCards, type HubDb, makeBackup, restoreBackup, seal, unseal } from '@/hub/store';
 import { addDevice, makeCode } from '@/hub/sync';
-import { TEST_NOW, testPerson } from '@/hub/testing';
+import { openTestStore, TEST_NOW, testAddress, testPerson } from '@/hub/testing';
 import type { HubQuestion } from '@/platform';
 
 import { askOver } from './askOver';
@@ -46,7 +46,7 @@ afterEach(async () => {
 });
 
 async function start(): Promise<void> {
-  db = await openStore(data);
+  db = await openTestStore(data);
   const app = express();
   const utcNow = () => TEST_NOW;
   app.use(gate({ db, isDemo: false, utcNow }));
@@ -75,7 +75,8 @@ const backUp = async () => {
 /** Ends the hub, restores, and begins it again. */
 async function restore(path: string): Promise<void> {
   await stop();
-  await restoreBackup({ path, folder: data, utcNow: `2026-11-26T10:00:${count}Z` }, PASSPHRASE);
+  const utcNow = `2026-11-26T10:00:${count}Z`;
+  await restoreBackup({ path, folder: data, address: testAddress(data), utcNow }, PASSPHRASE);
   await start();
 }
 

@@ -27,7 +27,9 @@ import {
   type StandInState,
 } from '@/hub/standins';
 import { syncStandIn } from '@/hub/standins/syncStandIn';
-import { allCards, backUpStore, epochOf, type HubDb, lastSeq, openStore } from '@/hub/store';
+import { allCards, backUpStore, engineOf, epochOf, type HubDb, lastSeq, openStore } from '@/hub/store';
+import { copyStore } from '@/hub/store/moves/copyStore';
+import { keyOf, setKeyMark } from '@/hub/store/seal';
 import {
   addDevice,
   answerPull,
@@ -40,6 +42,7 @@ import {
   pairBrowser,
   viewOf,
 } from '@/hub/sync';
+import { openTestStore, testAddress } from '@/hub/testing';
 import { HubFault, type HubQuestion } from '@/platform';
 
 import { openSession } from '../sessionInProcess';
@@ -88,11 +91,24 @@ interface Start {
 }
 let start: Promise<Start> | undefined;
 
-function openStoreIn(fill: (path: string) => void): Promise<HubDb> {
+/** Opens a store of its own. @param from - the file of SQLite with which it begins */
+async function openStoreIn(from?: string): Promise<HubDb> {
   const path = join(folder, String((count += 1)));
   mkdirSync(path);
-  fill(path);
-  return openStore(path);
+  if (from === undefined) return openTestStore(path);
+  copyFileSync(from, join(path, 'hub.db'));
+  if (testAddress(path) !== undefined) await fillFromFile(path);
+  return openTestStore(path);
+}
+
+/** Fills a store that lies elsewhere with what is in the file beside its key. */
+async function fillFromFile(path: string): Promise<void> {
+  const [source, target] = [await openStore(path), await openTestStore(path)];
+  await copyStore(engineOf(source), engineOf(target), {
+    finish: (store) => setKeyMark(store, keyOf(target)),
+  });
+  await source.destroy();
+  await target.destroy();
 }
 
 type Book = ReturnType<typeof openTestBook>;
@@ -110,7 +126,7 @@ export class World {
   /** A world in which every device and browser has all cards; made once, and then copied. */
   static async open(newStorage = () => new MemoryStorage()): Promise<World> {
     const { path, states, storages } = await (start ??= World.begin());
-    const world = new World(await openStoreIn((to) => copyFileSync(path, join(to, 'hub.db'))));
+    const world = new World(await openStoreIn(path));
     for (const [kind, state] of states) world.states.set(kind, state);
     for (const [name, entries] of storages) {
       const storage = newStorage();
@@ -121,7 +137,7 @@ export class World {
   }
 
   private static async begin(): Promise<Start> {
-    const world = new World(await openStoreIn(() => undefined));
+    const world = new World(await openStoreIn());
     for (const name of BROWSERS) {
       const book = world.openBrowser(name, new MemoryStorage(), name === 'One' ? START : []);
       await book.store.dispatch(openBook());

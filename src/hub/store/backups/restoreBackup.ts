@@ -117,8 +117,13 @@ async function putAside(from: Engine, folder: string, utcNow: string): Promise<s
   return before;
 }
 
+/** Where what was there is put: in the place of nothing that was put aside before. */
 function beforeIn(folder: string, utcNow: string): string {
-  return join(folder, `before-restore-${utcNow.replace(/[^0-9TZ]/g, '')}`);
+  const name = `before-restore-${utcNow.replace(/[^0-9TZ]/g, '')}`;
+  for (let count = 1; ; count += 1) {
+    const path = join(folder, count === 1 ? name : `${name}-${count}`);
+    if (!existsSync(path)) return path;
+  }
 }
 
 /** A backup as a store with its key, in a folder of its own. @throws BackupFault */
