@@ -39,7 +39,7 @@ interface Passed {
 
 function forward({ asked, answer, body }: Passed, [base, ...others]: readonly string[]): void {
   if (base === undefined) {
-    answer.writeHead(502).end();
+    answer.writeHead(502).end('no hub answers');
     return;
   }
   const { method, url, headers } = asked;
@@ -56,7 +56,7 @@ function forward({ asked, answer, body }: Passed, [base, ...others]: readonly st
     if (answer.headersSent) answer.destroy();
     // Only what nobody has got is asked of another: the rest may have been done.
     else if (error.code === 'ECONNREFUSED') forward({ asked, answer, body }, others);
-    else answer.writeHead(502).end();
+    else answer.writeHead(502).end('no hub answers');
   });
   passed.end(body);
 }
