@@ -24,10 +24,11 @@ const AWAY_WORDS =
 
 /** An error of PostgreSQL in words, where its reason is outside; any other as it is. */
 export function inWords(error: unknown): unknown {
-  if (!(error instanceof Error) || error instanceof StoreFault) return error;
-  const { code, message } = error as Error & { readonly code?: unknown };
+  // The system's own errors are made elsewhere.
+  if (typeof error !== 'object' || error === null || error instanceof StoreFault) return error;
+  const { code, message } = error as { readonly [K in 'code' | 'message']?: unknown };
   const known = typeof code === 'string' ? OUTSIDE.find(([begin]) => code.startsWith(begin)) : undefined;
   if (known) return new StoreFault(known[1], known[2], `PG_${String(code)}`);
-  const isAway = (typeof code === 'string' && AWAY.test(code)) || AWAY_WORDS.test(message);
+  const isAway = (typeof code === 'string' && AWAY.test(code)) || AWAY_WORDS.test(String(message));
   return isAway ? new StoreFault(503, texts.databaseIsAway, 'PG_AWAY') : error;
 }
