@@ -2,6 +2,9 @@ import { EventEmitter } from 'node:events';
 
 import pg from 'pg';
 
+import { texts } from '@/texts/hub/store';
+
+import { StoreFault } from '../storeFault';
 import { lockKey, type Place } from './address';
 import { TYPES } from './connect';
 import { inWords } from './inWords';
@@ -76,11 +79,13 @@ export class Presence {
   /** Does something when nobody else at the store is at it, however long that takes. @throws StoreFault where the database goes away */
   async inTurn(what: string, work: () => Promise<void>): Promise<void> {
     const key = lockKey(this.place, what);
-    const ask = (text: string) =>
-      this.client?.query(text).catch((error: unknown) => {
-        throw inWords(error);
-      });
-    await ask(`begin; set local lock_timeout = 0; select pg_advisory_lock(${key}); commit`);
+    const { client } = this;
+    if (!client) throw new StoreFault(503, texts.databaseIsAway, 'PG_AWAY');
+    try {
+      await client.query(`begin; set local lock_timeout = 0; select pg_advisory_lock(${key}); commit`);
+    } catch (error) {
+      throw inWords(error);
+    }
     try {
       await work();
     } finally {
