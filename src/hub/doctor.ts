@@ -109,7 +109,7 @@ async function lastVisits(db: HubDb): Promise<Diagnosis['visits']> {
 }
 
 async function sizesOf(db: HubDb, folder: string): Promise<Record<string, number>> {
-  const sizes: Record<string, number> = {};
+  const sizes: Record<string, number> = { store: await engineOf(db).octets() };
   for (const name of readdirSync(folder)) {
     const { size } = statSync(join(folder, name));
     if (/^hub\./.test(name)) sizes[name] = size;

@@ -104,3 +104,18 @@ for (const which of ['one hub', 'two hubs'] as const) {
     }
   });
 }
+
+test('devices of the same name are added at once: one is, and the others are refused in words', async () => {
+  const added = await Promise.allSettled(
+    Array.from({ length: 4 }, () => addDevice(hub.db, { name: 'New phone', direction: 'both' }, TEST_NOW)),
+  );
+  expect(added.filter(({ status }) => status === 'fulfilled')).toHaveLength(1);
+  for (const one of added)
+    if (one.status === 'rejected')
+      expect(one.reason).toMatchObject({ message: 'there is a device called New phone' });
+  // Names that make the same user name get one each.
+  const both = await Promise.all(
+    ['New pad', 'new-pad'].map((name) => addDevice(hub.db, { name, direction: 'both' }, TEST_NOW)),
+  );
+  expect(new Set(both.map(({ user }) => user)).size).toBe(2);
+});

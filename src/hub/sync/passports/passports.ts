@@ -48,25 +48,26 @@ const PASSWORD_SIGNS = 20;
 export async function addDevice(db: HubDb, passport: Passport, now: string): Promise<Credentials> {
   const name = passport.name.trim();
   if (name === '') throw new RangeError('a device needs a name');
-  const known = await db.selectFrom('devices').select('id').where('name', '=', name).executeTakeFirst();
-  if (known) throw new RangeError(`there is a device called ${name}`);
-  const user = await freeUser(db, name);
   const password = randomSigns(PASSWORD_SIGNS);
   const { salt, hash } = await keepSecret(password);
   const { direction, tag = null, lists = [], notes = true, photos = true, groups = false } = passport;
   const { photoSide = null, own = false, directory = 0 } = passport;
   const scope = passport.scope ?? scopeIn(passport) ?? 'all';
-  await inTransaction(db, async (store) =>
-    store
+  const user = await inTransaction(db, async (store) => {
+    const known = await store.selectFrom('devices').select('id').where('name', '=', name).executeTakeFirst();
+    if (known) throw new RangeError(`there is a device called ${name}`);
+    const free = await freeUser(store, name);
+    await store
       .insertInto('devices')
       .values({
-        ...{ name, user, salt, hash, direction, scope, tag, lists: JSON.stringify(lists) },
+        ...{ name, user: free, salt, hash, direction, scope, tag, lists: JSON.stringify(lists) },
         ...{ notes: flag(notes), photos: flag(photos), groups: flag(groups) },
         ...{ photoSide, own: flag(own), directory },
         ...{ paused: 0, created: now, seen: null, since: await lastSeq(store), keeps: '{}' },
       })
-      .execute(),
-  );
+      .execute();
+    return free;
+  });
   return { user, password };
 }
 
