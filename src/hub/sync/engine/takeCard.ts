@@ -206,6 +206,8 @@ async function takeNew(context: SyncContext, { href, sent }: Incoming, view: Dev
 }
 
 async function isVisible(store: HubDb, device: SyncContext['device'], card: Card): Promise<boolean> {
+  // One that only sends knows nothing but what it has sent.
+  if (device.direction === 'in') return false;
   return isLetThrough(device, card, await membersOf(store, listsOf(device)));
 }
 
