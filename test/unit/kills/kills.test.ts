@@ -5,20 +5,12 @@ import { openStore } from '@/hub/store';
 import { addDevice, type Credentials } from '@/hub/sync';
 
 import { HubProcess } from '../hubProcess';
+import { randomOf } from '../randomOf';
 
 const KILLS = Number(process.env['KILLS'] ?? 5);
 const DEVICES = 4;
 const PLACES = 5;
 const NOW = '2026-11-26T10:00:00Z';
-
-/** Numbers that look random, the same each time. */
-function randomOf(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state * 1664525 + 1013904223) % 2 ** 32;
-    return state / 2 ** 32;
-  };
-}
 
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
 

@@ -20,6 +20,7 @@ import type { HubQuestion } from '@/platform';
 
 import { askOver } from '../askOver';
 import { HubProcess } from '../hubProcess';
+import { randomOf } from '../randomOf';
 import { Balancer } from './Balancer';
 import { Listener } from './Listener';
 import { PostgresServer } from './PostgresServer';
@@ -45,14 +46,6 @@ const NEXT: Step = {
 /** Here and on the way to a new machine alike: where there is no server, nothing of it can be tried. */
 const withServer = process.env['TEST_POSTGRES'] === undefined ? test.skip : test;
 
-/** Numbers that look random, the same each time. */
-function randomOf(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state * 1664525 + 1013904223) % 2 ** 32;
-    return state / 2 ** 32;
-  };
-}
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
 
 /** Three devices and two browsers that work through the proxy; each changes its own cards, and one that all have. */

@@ -24,11 +24,7 @@ export class Presence {
   private readonly news = new EventEmitter();
   private again: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(
-    private readonly place: Place,
-    /** The last change, for when some may have been missed. */
-    private readonly head: () => Promise<number>,
-  ) {
+  constructor(private readonly place: Place) {
     // Every open page of every browser listens.
     this.news.setMaxListeners(0);
   }
@@ -113,8 +109,8 @@ export class Presence {
       this.begin()
         .then(async () => {
           if (this.isEnded) return this.end();
-          // What was told meanwhile was told to nobody here.
-          this.news.emit('change', await this.head());
+          // What was told meanwhile was told to nobody here: whoever listens looks, by whatever number.
+          this.news.emit('change', 0);
         })
         .catch(() => (this.isEnded ? undefined : this.comeBack()));
     }, AGAIN_MS);

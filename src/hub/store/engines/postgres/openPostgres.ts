@@ -6,7 +6,6 @@ import type { Engine, Settle } from '../engine';
 import { Jobs } from '../Jobs';
 import { lockKey, readAddress } from './address';
 import { connectTo } from './connect';
-import { inWords } from './inWords';
 import { AT_WORK, Presence } from './Presence';
 
 /**
@@ -21,7 +20,7 @@ export async function openPostgres(address: string, settle: Settle = async () =>
   const place = readAddress(address);
   const db = connectTo(place);
   const close = db.destroy.bind(db);
-  const presence = new Presence(place, () => lastSeq(db));
+  const presence = new Presence(place);
   const jobs = new Jobs();
   // Held until the end of the transaction, when what it has written can be seen.
   const begin = sql.raw(`begin; select pg_advisory_xact_lock(${lockKey(place, 'the book')})`);
@@ -39,7 +38,7 @@ export async function openPostgres(address: string, settle: Settle = async () =>
           return value;
         } catch (error) {
           await sql`rollback`.execute(connection).catch(() => undefined);
-          throw inWords(error);
+          throw error;
         }
       }),
     tell: async (store, seq) => {
@@ -106,21 +105,13 @@ export async function openPostgres(address: string, settle: Settle = async () =>
     return engine;
   } catch (error) {
     await engine.close();
-    throw inWords(error);
+    throw error;
   }
 }
 
 /** The name of a table, as it stands in a text for the database. */
 function quoted(table: string): string {
   return `"${table}"`;
-}
-
-async function lastSeq(db: HubDb): Promise<number> {
-  const row = await db
-    .selectFrom('changes')
-    .select(({ fn }) => fn.max('seq').as('seq'))
-    .executeTakeFirst();
-  return row?.seq ?? 0;
 }
 
 /** @throws Error in words for a database that can't hold every script */
