@@ -1,6 +1,5 @@
 import { childrenOf, type XmlElement } from '@/core/base';
-import type { Card } from '@/core/card';
-import { type DataVersion, writeForDevice } from '@/hub/sync';
+import type { DataVersion } from '@/hub/sync';
 
 import { card as carddav } from './names';
 
@@ -24,9 +23,8 @@ export function readDataRequest(element: XmlElement): DataRequest | undefined {
   return { version, properties: names.length === 0 ? undefined : new Set([...NEEDED, ...names]) };
 }
 
-/** A card in the form a client asks for. */
-export function writeData(card: Card, { version, properties }: DataRequest): string {
-  const whole = writeForDevice(card, version);
+/** Of a card's text the properties that a client asks for. */
+export function partOf(whole: string, { properties }: DataRequest): string {
   if (!properties) return whole;
   return whole
     .split(/\r\n(?![ \t])/)
@@ -37,6 +35,3 @@ export function writeData(card: Card, { version, properties }: DataRequest): str
 
 /** RFC 6352 §5.1: vCard 3.0 is the default. */
 export const PLAIN_VERSION_3: DataRequest = { version: '3.0', properties: undefined };
-
-/** A whole card in vCard 4.0, which holds the most. */
-export const PLAIN_VERSION_4: DataRequest = { version: '4.0', properties: undefined };

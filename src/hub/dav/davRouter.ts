@@ -9,10 +9,9 @@ import express, {
 } from 'express';
 
 import { doDevicesWait, type HubDb, ifPossible, inTransaction, StoreFault } from '@/hub/store';
-import { aliasOf, type Device, noteVisit, rememberServed, syncNow, trimForDevice } from '@/hub/sync';
+import { aliasOf, cardAt, cardOf, type Device, noteVisit, rememberServed, syncNow, textsFor } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
-import { writeData } from './addressData';
 import { checkConditions, tagsIn } from './conditions';
 import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource, resourceAt } from './davRequest';
@@ -184,9 +183,9 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
       body: 'This is for CardDAV clients.\n',
     };
   const view = await viewFor(request, resource);
-  const known = view.byHref.get(resource.href);
+  const known = await cardAt(view, resource.href);
   const alias = known || isOfDirectory(resource) ? undefined : await aliasOf(request, resource.href);
-  const seen = known ?? (alias === undefined ? undefined : view.byUid.get(alias));
+  const seen = known ?? (alias === undefined ? undefined : await cardOf(view, alias));
   if (!seen) throw new DavError(404, 'there is no such card');
   const none = request.header('if-none-match');
   if (none !== undefined && tagsIn(none).includes(seen.etag))
@@ -194,11 +193,11 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
   checkConditions({ header: (name) => (name === 'if-match' ? request.header(name) : undefined) }, seen.etag);
   const version = /version\s*=\s*"?4\.0/i.test(request.header('accept') ?? '') ? '4.0' : '3.0';
   if (request.method === 'GET' && known && !isOfDirectory(resource)) await rememberServed(request, [seen]);
-  const [cut = seen] = await trimForDevice(request, [seen]);
+  const [body = ''] = await textsFor(request, [seen], version);
   return {
     status: 200,
     headers: { 'Content-Type': `text/vcard; charset=utf-8; version=${version}`, ETag: seen.etag },
-    body: writeData(cut.card, { version, properties: undefined }),
+    body,
     served: request.method === 'GET' ? 1 : 0,
   };
 }

@@ -1,4 +1,4 @@
-import { dropCard, viewOf } from '@/hub/sync';
+import { cardAt, dropCard, viewOf } from '@/hub/sync';
 
 import { checkConditions, tagsIn } from './conditions';
 import { orDavError } from './davError';
@@ -6,7 +6,7 @@ import type { DavAnswer, DavRequest } from './davRequest';
 
 /** DELETE of a card (RFC 4918 §9.6). */
 export async function deleteCardResource(request: DavRequest, href: string): Promise<DavAnswer> {
-  const seen = (await viewOf(request.db, request.device)).byHref.get(href);
+  const seen = await cardAt(await viewOf(request.db, request.device), href);
   if (seen) checkConditions(request, seen.etag);
   const isOfThisVersion = seen !== undefined && tagsIn(request.header('if-match') ?? '').includes(seen.etag);
   await orDavError(request, dropCard(request, { href, isOfThisVersion }));

@@ -1,7 +1,8 @@
-import type { DeviceView, SeenCard } from '@/hub/sync';
+import type { DeviceView } from '@/hub/sync';
 
-import { type DataRequest, PLAIN_VERSION_3, writeData } from './addressData';
+import { type DataRequest, partOf, PLAIN_VERSION_3 } from './addressData';
 import { type DavRequest, isOfDirectory, type Resource } from './davRequest';
+import type { SeenForm } from './forms';
 import {
   bookPath,
   card as carddav,
@@ -20,7 +21,7 @@ export interface PropertySource {
   readonly view: DeviceView;
   readonly resource: Resource;
   /** Of a card. */
-  readonly seen?: SeenCard;
+  readonly seen?: SeenForm;
   /** How the client wants address-data; undefined where it doesn't ask for it. */
   readonly wish?: DataRequest | undefined;
 }
@@ -34,7 +35,7 @@ const onlyBook =
   (source) =>
     source.resource.kind === 'book' ? property(source) : undefined;
 const onlyCard =
-  (property: (seen: SeenCard, source: PropertySource) => Xml): Property =>
+  (property: (seen: SeenForm, source: PropertySource) => Xml): Property =>
   (source) =>
     source.seen ? property(source.seen, source) : undefined;
 
@@ -81,11 +82,9 @@ export const PROPERTIES: Readonly<Record<string, Property>> = {
   [CTAG]: onlyBook(({ view }) => text(view.token)),
   [dav('getetag')]: onlyCard(({ etag }) => text(etag)),
   [dav('getcontenttype')]: onlyCard(() => text('text/vcard; charset=utf-8')),
-  [dav('getcontentlength')]: onlyCard((seen) =>
-    text(String(Buffer.byteLength(writeData(seen.card, PLAIN_VERSION_3)))),
-  ),
-  [carddav('address-data')]: onlyCard((seen, { wish }) =>
-    text(writeData(seen.card, wish ?? PLAIN_VERSION_3)),
+  [dav('getcontentlength')]: onlyCard(({ text: whole = '' }) => text(String(Buffer.byteLength(whole)))),
+  [carddav('address-data')]: onlyCard(({ text: whole = '' }, { wish }) =>
+    text(partOf(whole, wish ?? PLAIN_VERSION_3)),
   ),
 };
 

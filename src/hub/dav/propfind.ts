@@ -1,10 +1,11 @@
 import { childOf, inBatches, readXml, type XmlElement } from '@/core/base';
-import { type DeviceView, directoryView, type SeenCard, trimForDevice, viewOf } from '@/hub/sync';
+import { cardAt, type DeviceView, directoryView, viewOf } from '@/hub/sync';
 
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
+import { areOfText, formsOf, type SeenForm } from './forms';
 import { multistatus, multistatusInPieces, responseOf } from './multistatus';
-import { card as carddav, dav } from './names';
+import { dav } from './names';
 import { breathe, PIECE } from './pieces';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
 import { viewFor } from './viewFor';
@@ -20,7 +21,7 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
   const names = isNames ? Object.keys(PROPERTIES) : (namesIn(childOf(body, dav('prop'))) ?? ALL_PROPERTIES);
   const view = await viewFor(request, resource);
   const base = { request, view };
-  const own: PropertySource = { ...base, resource, ...seenOf(resource, view) };
+  const own: PropertySource = { ...base, resource, ...(await seenOf(request, resource, view, names)) };
   if (resource.kind === 'card' && !own.seen) throw new DavError(404, 'there is no such card');
   const responses: Xml[] = [responseOf(own, names, isNames)];
   if (depth === '1') {
@@ -31,7 +32,7 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
         responses.push(responseOf({ ...base, ...book }, names, isNames));
     if (resource.kind === 'book') {
       const { isDirectory = false } = resource;
-      const one = (seen: SeenCard) =>
+      const one = (seen: SeenForm) =>
         responseOf(
           { ...base, seen, resource: { kind: 'card', href: seen.href, isDirectory } },
           names,
@@ -46,8 +47,8 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
 /** The answers for cards after some others, made piece by piece while they are sent. */
 async function* after(
   first: readonly Xml[],
-  pieces: AsyncIterable<readonly SeenCard[]>,
-  one: (seen: SeenCard) => Xml,
+  pieces: AsyncIterable<readonly SeenForm[]>,
+  one: (seen: SeenForm) => Xml,
 ): AsyncGenerator<readonly Xml[]> {
   yield first;
   for await (const piece of pieces) yield piece.map(one);
@@ -63,24 +64,29 @@ async function booksOf(request: DavRequest): Promise<Pick<PropertySource, 'resou
   ];
 }
 
-/** Properties that depend on a card's serialised form. */
-const OF_TEXT = [dav('getcontentlength'), carddav('address-data')];
-
-/** The cards of a collection in pieces; pictures are resized only where a requested property depends on it. */
+/** The cards of a collection in pieces, with their texts where a requested property depends on them. */
 async function* listed(
   request: DavRequest,
-  { byUid }: DeviceView,
+  view: DeviceView,
   names: readonly string[],
-): AsyncGenerator<readonly SeenCard[]> {
-  const isOfText = names.some((name) => OF_TEXT.includes(name));
-  for (const piece of inBatches([...byUid.values()], PIECE)) {
-    await breathe();
-    yield isOfText ? await trimForDevice(request, piece) : piece;
-  }
+): AsyncGenerator<readonly SeenForm[]> {
+  const isOfText = areOfText(names);
+  for await (const some of view.heads())
+    for (const piece of inBatches(some, PIECE)) {
+      await breathe();
+      yield isOfText ? await formsOf(request, view, piece) : piece;
+    }
 }
 
-function seenOf(resource: Resource, view: PropertySource['view']): Pick<PropertySource, 'seen'> {
-  const seen = resource.kind === 'card' ? view.byHref.get(resource.href) : undefined;
+async function seenOf(
+  request: DavRequest,
+  resource: Resource,
+  view: DeviceView,
+  names: readonly string[],
+): Promise<Pick<PropertySource, 'seen'>> {
+  const head = resource.kind === 'card' ? await cardAt(view, resource.href) : undefined;
+  if (!head || !areOfText(names)) return head ? { seen: head } : {};
+  const [seen] = await formsOf(request, view, [head]);
   return seen ? { seen } : {};
 }
 

@@ -1,4 +1,4 @@
-import { type Incoming, readFromDevice, recordHeld, takeCard, versionOf, viewOf } from '@/hub/sync';
+import { cardAt, type Incoming, readFromDevice, recordHeld, takeCard, versionOf, viewOf } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
 import { checkConditions, tagsIn } from './conditions';
@@ -10,7 +10,7 @@ import { card as carddav, MAX_RESOURCE_OCTETS } from './names';
 export async function putCardResource(request: DavRequest, href: string): Promise<DavAnswer> {
   const { db, device } = request;
   const read = readSent(request);
-  const seen = (await viewOf(db, device)).byHref.get(href);
+  const seen = await cardAt(await viewOf(db, device), href);
   const match = request.header('if-match');
   if (seen && match !== undefined) await recordHeld(request, seen.uid, tagsIn(match));
   checkConditions(request, seen?.etag);

@@ -1,8 +1,8 @@
 import { childOf, childrenOf, foldText, type XmlElement } from '@/core/base';
 import type { Card } from '@/core/card';
-import { type ContentLine, parseContentLine, readLogicalLines, unescapeText } from '@/core/formats';
+import { type ContentLine, unescapeText } from '@/core/formats';
+import { linesOf, queriedLines, type Words } from '@/hub/sync';
 
-import { PLAIN_VERSION_4, writeData } from './addressData';
 import { DavError } from './davError';
 import { card as carddav } from './names';
 
@@ -73,8 +73,7 @@ export function matchesFilter(card: Card, { isAll, props }: Filter): boolean {
   if (props.length === 0) return true;
   // Pictures are large, and nobody looks for a person by one.
   const isOfMedia = props.some(({ name }) => MEDIA.test(name));
-  const { media: _, ...light } = card;
-  const lines = linesOf(isOfMedia ? card : light);
+  const lines = isOfMedia ? linesOf(card) : queriedLines(card);
   const test = (prop: PropFilter) => matchesProp(prop, lines);
   return isAll ? props.every(test) : props.some(test);
 }
@@ -82,9 +81,38 @@ export function matchesFilter(card: Card, { isAll, props }: Filter): boolean {
 /** Properties that are written from a card's media (RFC 6350 §6). */
 const MEDIA = /(^|\.)(PHOTO|LOGO|SOUND|JSPROP)$/;
 
-function linesOf(card: Card): ContentLine[] {
-  const octets = new TextEncoder().encode(writeData(card, PLAIN_VERSION_4));
-  return [...readLogicalLines(octets)].flatMap((line) => parseContentLine(line) ?? []);
+/** Words of which a card that matches has at least one of each group; none where nothing of the kind can be said. */
+export function wordsOf({ isAll, props }: Filter): Words {
+  if (props.some(({ name }) => MEDIA.test(name))) return [];
+  const perProp = props.map(wordsOfProp);
+  const groups = isAll ? perProp.flat() : oneOf(perProp);
+  return groups.filter((some) => some.length <= MAX_WORDS).slice(0, MAX_WORDS);
+}
+
+/** The most words looked for at once; a longer filter is only tried on the cards themselves. */
+const MAX_WORDS = 50;
+
+function wordsOfProp({ isNot, isAll, matches, params }: PropFilter): Words {
+  if (isNot) return [];
+  const tests = [
+    ...matches.map(wordOf),
+    ...params.map(({ isNot: isWithout, match }) => (isWithout || !match ? undefined : wordOf(match))),
+  ].map((word) => (word === undefined ? [] : [[word]]));
+  return isAll ? tests.flat() : oneOf(tests);
+}
+
+/** Where one of several is enough, a word of any; nothing can be said where one of them says nothing. */
+function oneOf(all: readonly Words[]): Words {
+  const firsts = all.map(([first]) => first);
+  const some = firsts.flatMap((first) => first ?? []);
+  return firsts.length > 0 && firsts.every((first) => first !== undefined) ? [some] : [];
+}
+
+/** The word that a value must have; undefined where it needn't have any. */
+function wordOf({ text, collation, isNegated }: TextMatch): string | undefined {
+  // Other scripts are folded further than this collation compares them.
+  if (isNegated || (collation === 'i;ascii-casemap' && !/^[\x20-\x7e]*$/.test(text))) return undefined;
+  return foldText(text) || undefined;
 }
 
 function matchesProp(

@@ -1,5 +1,5 @@
 import { childOf, childrenOf, inBatches, type XmlElement } from '@/core/base';
-import type { SeenCard } from '@/hub/sync';
+import { type DeviceView, type SeenHead, uidsThatMay } from '@/hub/sync';
 
 import { readDataRequest } from './addressData';
 import { DavError } from './davError';
@@ -8,7 +8,7 @@ import { multistatusInPieces, statusOf } from './multistatus';
 import { card as carddav, dav, MAX_FOUND } from './names';
 import { breathe, PIECE } from './pieces';
 import { namesIn, readBody } from './propfind';
-import { matchesFilter, readFilter } from './queryFilter';
+import { matchesFilter, readFilter, wordsOf } from './queryFilter';
 import { type Asked, followedBy, isCut, limitIn, pathIn, type ReportContext, serve } from './reportContext';
 import { syncCollection } from './syncCollection';
 import { viewFor } from './viewFor';
@@ -43,19 +43,17 @@ function readAsked(body: XmlElement): Asked {
 }
 
 /** RFC 6352 §8.7. A card that is named again is answered once. */
-function multiget(context: ReportContext, body: XmlElement): DavAnswer {
-  const { view } = context;
-  const found = new Map<string, SeenCard>();
-  const missing: Xml[] = [];
-  for (const path of new Set(childrenOf(body, dav('href')).map((one) => one.text.trim()))) {
-    const seen = view.byHref.get(hrefIn(path, pathIn(context)) ?? '');
-    if (seen) found.set(seen.uid, seen);
-    else missing.push(statusOf(path, '404 Not Found'));
-  }
-  const seen = [...found.values()];
+async function multiget(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
+  const paths = [...new Set(childrenOf(body, dav('href')).map((one) => one.text.trim()))];
+  const hrefs = paths.map((path) => hrefIn(path, pathIn(context)) ?? '');
+  const found = await context.view.headsAt(hrefs);
+  const missing = paths.flatMap((path, i) =>
+    found.has(hrefs[i] ?? '') ? [] : statusOf(path, '404 Not Found'),
+  );
+  const heads = [...found.values()];
   return {
-    ...multistatusInPieces(followedBy(serve(context, seen), missing)),
-    served: context.wish ? seen.length : 0,
+    ...multistatusInPieces(followedBy(serve(context, heads), missing)),
+    served: context.wish ? heads.length : 0,
   };
 }
 
@@ -72,12 +70,18 @@ function hrefIn(path: string, base: string): string | undefined {
 
 /** RFC 6352 §8.6. */
 async function query(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
+  const { request, view } = context;
   const filter = readFilter(childOf(body, carddav('filter')));
   const limit = Math.min(MAX_FOUND, limitIn(body, carddav));
-  const found: SeenCard[] = [];
-  for (const piece of inBatches([...context.view.byUid.values()], PIECE)) {
+  const found: SeenHead[] = [];
+  // What others have, and what is its own alone, is not made ready for queries.
+  const isOfBook = !context.isDirectory && request.device.direction !== 'in';
+  const uids = isOfBook ? await uidsThatMay(request, wordsOf(filter)) : undefined;
+  const pieces = uids ? inBatches(uids, PIECE) : uidsIn(view);
+  for await (const piece of pieces) {
     await breathe();
-    found.push(...piece.filter(({ card }) => matchesFilter(card, filter)));
+    const seen = [...(await view.ofEach(piece)).values()];
+    found.push(...seen.filter(({ card }) => matchesFilter(card, filter)));
     if (found.length > limit) break;
   }
   const rest = found.length > limit ? [isCut(context)] : [];
@@ -86,4 +90,10 @@ async function query(context: ReportContext, body: XmlElement): Promise<DavAnswe
     ...multistatusInPieces(followedBy(serve(context, told), rest)),
     served: context.wish ? told.length : 0,
   };
+}
+
+/** All uids of a collection in pieces. */
+async function* uidsIn(view: DeviceView): AsyncGenerator<string[]> {
+  for await (const some of view.heads())
+    for (const piece of inBatches(some, PIECE)) yield piece.map(({ uid }) => uid);
 }

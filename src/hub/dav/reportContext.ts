@@ -1,7 +1,8 @@
 import { childOf, inBatches, type XmlElement } from '@/core/base';
-import { type DeviceView, rememberServed, type SeenCard, trimForDevice } from '@/hub/sync';
+import { type DeviceView, rememberServed, type SeenCard, type SeenHead } from '@/hub/sync';
 
 import type { DavRequest } from './davRequest';
+import { areOfText, formed, type SeenForm } from './forms';
 import { responseOf, statusOf } from './multistatus';
 import { bookPath, dav } from './names';
 import { breathe, PIECE } from './pieces';
@@ -22,22 +23,40 @@ export interface ReportContext extends Asked {
   readonly view: DeviceView;
 }
 
-function responseFor({ request, view, wish, names, isDirectory }: ReportContext, seen: SeenCard): Xml {
+function responseFor({ request, view, wish, names, isDirectory }: ReportContext, seen: SeenForm): Xml {
   const resource = { kind: 'card' as const, href: seen.href, isDirectory };
   return responseOf({ request, view, wish, seen, resource }, names);
 }
 
 /** The answers for cards, made piece by piece while they are sent, and remembered as served where they are complete. */
-export async function* serve(context: ReportContext, seen: readonly SeenCard[]): AsyncGenerator<Xml[]> {
-  for (const piece of inBatches(seen, PIECE)) {
+export async function* serve(context: ReportContext, heads: readonly SeenHead[]): AsyncGenerator<Xml[]> {
+  const { view, wish, names } = context;
+  for (const piece of inBatches(heads, PIECE)) {
     await breathe();
-    if (!context.wish) {
-      yield piece.map((one) => responseFor(context, one));
-      continue;
-    }
-    if (!context.isDirectory) await rememberServed(context.request, piece);
-    yield (await trimForDevice(context.request, piece)).map((one) => responseFor(context, one));
+    if (wish || areOfText(names)) {
+      // As they are now: what has gone meanwhile is told of with the next sync.
+      const found = await view.ofEach(piece.map(({ uid }) => uid));
+      yield await serveWhole(
+        context,
+        piece.flatMap(({ uid }) => found.get(uid) ?? []),
+      );
+    } else yield answersFor(context, piece);
   }
+}
+
+/** The answers for cards by what is known without looking at them. */
+export function answersFor(context: ReportContext, heads: readonly SeenHead[]): Xml[] {
+  return heads.map((one) => responseFor(context, one));
+}
+
+/** The answers for cards with what is on them. */
+export async function serveWhole(context: ReportContext, seen: readonly SeenCard[]): Promise<Xml[]> {
+  const { request, wish, isDirectory } = context;
+  const [forms] = await Promise.all([
+    formed(request, seen, wish),
+    wish && !isDirectory ? rememberServed(request, seen) : undefined,
+  ]);
+  return forms.map((one) => responseFor(context, one));
 }
 
 /** Pieces with others behind them. */

@@ -1,16 +1,16 @@
 import { createHash } from 'node:crypto';
 
 import { childOf, type XmlElement } from '@/core/base';
-import { changedUids, toCard } from '@/hub/store';
+import { changedUids, hrefFor, toCard } from '@/hub/store';
 import {
+  allHeads,
   directoryChanges,
   endAliases,
-  hrefFor,
   hrefsOf,
   isLetThrough,
   listsOf,
   membersOf,
-  type SeenCard,
+  type SeenHead,
   stateOf,
   syncTokenOf,
 } from '@/hub/sync';
@@ -38,10 +38,10 @@ export async function syncCollection(context: ReportContext, body: XmlElement): 
   const part = from?.part;
   const since = part ? part.since : (from?.seq ?? 0);
   const told = part || !from ? (from?.seq ?? now) : now;
-  const here = new Map<string, SeenCard>();
+  const here = new Map<string, SeenHead>();
   const gone = new Set<string>();
   const isWhole = !from || (part !== undefined && since === 0);
-  if (isWhole) for (const [uid, seen] of view.byUid) here.set(uid, seen);
+  if (isWhole) for (const seen of await allHeads(view)) here.set(seen.uid, seen);
   else await tellChanges(context, since, { here, gone });
   await endAliases(request);
   const { some, after, isMore } = firstOf(here, limit, part?.after);
@@ -51,14 +51,14 @@ export async function syncCollection(context: ReportContext, body: XmlElement): 
 }
 
 interface FirstOf {
-  readonly some: readonly SeenCard[];
+  readonly some: readonly SeenHead[];
   /** Up to where in the order they reach. */
   readonly after: string;
   readonly isMore: boolean;
 }
 
 /** The first members after one, in the order in which they are told. */
-function firstOf(here: ReadonlyMap<string, SeenCard>, limit: number, from: string | undefined): FirstOf {
+function firstOf(here: ReadonlyMap<string, SeenHead>, limit: number, from: string | undefined): FirstOf {
   // Putting thousands in order costs as much as telling them.
   if (from === undefined && here.size <= limit)
     return { some: [...here.values()], after: '0', isMore: false };
@@ -84,7 +84,7 @@ function tokenElement(token: string): Xml {
 }
 
 interface Told {
-  readonly here: Map<string, SeenCard>;
+  readonly here: Map<string, SeenHead>;
   /** Addresses. */
   readonly gone: Set<string>;
 }
@@ -97,20 +97,19 @@ async function tellChanges(context: ReportContext, since: number, { here, gone }
   // Membership is on the list's own card: a member's card hasn't changed.
   const isList = listsOf(device).some((list) => changed.includes(list));
   // Whom a list names follows whom the passport lets through.
-  const groups = [...view.byUid.values()].filter(({ card }) => card.kind === 'group').map(({ uid }) => uid);
+  const groups = (await view.lists()).map(({ uid }) => uid);
   const some = [...changed, ...groups];
   const hrefs = await hrefsOf(db, device, isList ? undefined : some);
-  const concerned = new Set(isList ? [...some, ...view.byUid.keys(), ...hrefs.keys()] : some);
-  for (const uid of concerned) {
-    const seen = view.byUid.get(uid);
-    if (seen) here.set(uid, seen);
-  }
+  const all = isList ? (await allHeads(view)).map(({ uid }) => uid) : [];
+  const concerned = new Set(isList ? [...some, ...all, ...hrefs.keys()] : some);
+  const seen = await view.headsOf([...concerned]);
+  for (const [uid, head] of seen) here.set(uid, head);
   // Only what the device has been told of is told to be gone: the address of any other card is none of its business.
-  const unknown = [...concerned].filter((uid) => !view.byUid.has(uid) && !hrefs.has(uid));
+  const unknown = [...concerned].filter((uid) => !seen.has(uid) && !hrefs.has(uid));
   const told = await seenBefore(context, since, unknown);
   for (const uid of concerned) {
     const href = hrefs.get(uid) ?? (told.has(uid) ? hrefFor(uid) : undefined);
-    if (!view.byUid.has(uid) && href !== undefined) gone.add(href);
+    if (!seen.has(uid) && href !== undefined) gone.add(href);
   }
   const joined = await db
     .selectFrom('gone')
@@ -118,7 +117,8 @@ async function tellChanges(context: ReportContext, since: number, { here, gone }
     .where('device', '=', device.id)
     .where('seq', '>', since)
     .execute();
-  for (const { href } of joined) if (!view.byHref.has(href)) gone.add(href);
+  const there = await view.headsAt(joined.map(({ href }) => href));
+  for (const { href } of joined) if (!there.has(href)) gone.add(href);
 }
 
 /** Which of some cards the passport let through at a change: their addresses may be known without their contents. */
@@ -149,7 +149,7 @@ async function seenBefore(
 }
 
 interface SyncAnswer {
-  readonly here: readonly SeenCard[];
+  readonly here: readonly SeenHead[];
   /** Addresses. */
   readonly gone: Iterable<string>;
   /** The token from which the next sync goes on. */
@@ -170,11 +170,11 @@ function answerSync(context: ReportContext, { here, gone, next, isMore }: SyncAn
 async function syncDirectory(context: ReportContext, token: string): Promise<DavAnswer> {
   const { request, view } = context;
   if (token === '')
-    return answerSync(context, { here: [...view.byUid.values()], gone: [], next: view.token, isMore: false });
+    return answerSync(context, { here: await allHeads(view), gone: [], next: view.token, isMore: false });
   const today = request.now.slice(0, 10);
   const changed = await directoryChanges(request.db, { token, seq: view.seq, today });
   if (!changed) throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
-  const here = [...changed].flatMap((uid) => view.byUid.get(uid) ?? []);
-  const gone = [...changed].flatMap((uid) => (view.byUid.has(uid) ? [] : hrefFor(uid)));
-  return answerSync(context, { here, gone, next: view.token, isMore: false });
+  const here = await view.headsOf([...changed]);
+  const gone = [...changed].flatMap((uid) => (here.has(uid) ? [] : hrefFor(uid)));
+  return answerSync(context, { here: [...here.values()], gone, next: view.token, isMore: false });
 }

@@ -1,5 +1,6 @@
 import type { Card } from '@/core/card';
 
+import { columnsOf } from './columnsOf';
 import type { HubDb } from './schema/tables';
 import { notifyOfChange } from './Writes';
 
@@ -23,6 +24,13 @@ export async function lastSeq(db: HubDb): Promise<number> {
     .select(({ fn }) => fn.max('seq').as('seq'))
     .executeTakeFirst();
   return row?.seq ?? 0;
+}
+
+/** The uids of cards that have changed since a change, or gone. */
+export async function changedUids(db: HubDb, since: number): Promise<string[]> {
+  // Asked for each once only here: SQLite would read its index of all uids for it.
+  const rows = await db.selectFrom('changes').select('uid').where('seq', '>', since).execute();
+  return [...new Set(rows.map(({ uid }) => uid))];
 }
 
 /** A card by its uid. */
@@ -60,13 +68,18 @@ export async function putCard(
     })
     .returning('seq')
     .executeTakeFirstOrThrow();
-  if (after === null) await db.deleteFrom('cards').where('uid', '=', uid).execute();
-  else
+  if (card === undefined || after === null) {
+    await db.deleteFrom('cards').where('uid', '=', uid).execute();
+    // What was made of it for devices; of one that goes on it is made anew.
+    await db.deleteFrom('shown').where('uid', '=', uid).execute();
+  } else {
+    const row = { card: after, seq, ...columnsOf(uid, card) };
     await db
       .insertInto('cards')
-      .values({ uid, card: after, seq })
-      .onConflict((conflict) => conflict.column('uid').doUpdateSet({ card: after, seq }))
+      .values({ uid, ...row })
+      .onConflict((conflict) => conflict.column('uid').doUpdateSet(row))
       .execute();
+  }
   notifyOfChange(db, seq);
   return seq;
 }

@@ -10,14 +10,14 @@ export { backUpStore } from './backups/backUpStore';
 export { makeBackup } from './backups/makeBackup';
 export { BackupFault, restoreBackup } from './backups/restoreBackup';
 export { doDevicesWait, letDevicesIn } from './backups/waiting';
-export { type Book, bookOf, changedUids } from './bookOf';
 export { dropCalendar, findCalendar, putCalendar, takeCalendars } from './calendars';
-export { allCards, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
+export { allCards, changedUids, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
+export { alikeOf, hrefFor } from './columnsOf';
 export { holdStore } from './engines/sqlite/holdStore';
 export { ifPossible, StoreFault } from './engines/storeFault';
 export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';
 export { lastMail } from './lastMail';
-export { findMemory } from './memory';
+export { findMemory, memories, type Memory } from './memory';
 export { MoveFault, moveStore, notMoved } from './moves/moveStore';
 export { engineOf, inTransaction, isReady, onChange, openStore, storeAddress, waitingFor } from './openStore';
 export type {
@@ -30,6 +30,7 @@ export type {
   MailsTable,
   MemoryTable,
   RecordsTable,
+  ShownTable,
 } from './schema/tables';
 export { seal, unseal } from './seal';
 export { SEED_SAYS, seedDemo } from './seedDemo';

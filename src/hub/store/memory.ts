@@ -1,17 +1,32 @@
-import type { Selectable } from 'kysely';
+import { sql } from 'kysely';
 
-import type { HubDb, MemoryTable } from './schema/tables';
+import type { HubDb } from './schema/tables';
 
-/** What a device was last served of a card; undefined if it never was. */
-export function findMemory(
-  db: HubDb,
-  device: number,
-  uid: string,
-): Promise<Selectable<MemoryTable> | undefined> {
+/** What a device was last served of a card. */
+export interface Memory {
+  readonly uid: string;
+  /** The last part of its address there. */
+  readonly href: string;
+  /** The hub's card then, as JSON. */
+  readonly card: string;
+  /** The change that had made it; null where it is none of the book's own versions. */
+  readonly seq: number | null;
+  /** Under which uid the device knows it, where that is another. */
+  readonly deviceUid: string | null;
+}
+
+/** What a device was last served of all cards, as a query that may be narrowed. */
+export function memories(db: HubDb, device: number) {
   return db
     .selectFrom('memory')
-    .selectAll()
-    .where('device', '=', device)
-    .where('uid', '=', uid)
-    .executeTakeFirst();
+    .leftJoin('changes as then', 'then.seq', 'memory.seq')
+    .select(['memory.uid', 'memory.href', 'memory.seq', 'memory.deviceUid'])
+    .select(sql<string>`case when ${sql.ref('memory.seq')} is null then ${sql.ref('memory.card')}
+      else coalesce(${sql.ref('then.after')}, ${sql.ref('memory.card')}) end`.as('card'))
+    .where('memory.device', '=', device);
+}
+
+/** What a device was last served of a card; undefined if it never was. */
+export function findMemory(db: HubDb, device: number, uid: string): Promise<Memory | undefined> {
+  return memories(db, device).where('memory.uid', '=', uid).executeTakeFirst();
 }

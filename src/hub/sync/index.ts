@@ -17,22 +17,22 @@ export { setMembers } from './browsers/setMembers';
 export { type SyncContext, SyncRefusal } from './engine/context';
 export { type DataVersion, readFromDevice, versionOf, writeForDevice } from './engine/deviceText';
 export { dropCard } from './engine/dropCard';
+export { linesOf, makeShown, queriedLines, uidsThatMay, type Words } from './engine/queries';
 export { recordHeld } from './engine/recordHeld';
 export { aliasOf, endAliases, rememberServed } from './engine/rememberServed';
 export { type Incoming, takeCard } from './engine/takeCard';
-export { trimForDevice } from './engine/trimForDevice';
+export { textsFor } from './engine/textsFor';
 export {
-  asSeen,
-  etagOf,
-  hrefFor,
-  hrefsOf,
-  isLetThrough,
-  isSameFor,
-  servedCard,
-  viewOf,
+  allHeads,
+  cardAt,
+  cardOf,
+  type DeviceView,
+  type SeenCard,
+  type SeenHead,
 } from './passports/deviceView';
 export { directoryChanges, directoryView } from './passports/directoryView';
-export type { DeviceView, SeenCard } from './passports/keptView';
+export { hrefsOf } from './passports/hrefsOf';
+export { isLetThrough } from './passports/letThrough';
 export { markSources } from './passports/markSources';
 export { membersOf } from './passports/membersOf';
 export { noteVisit, syncNow } from './passports/noteVisit';
@@ -54,6 +54,7 @@ export { pendingFor } from './passports/pendingFor';
 export { previewSync } from './passports/previewSync';
 export { stateOf, type SyncState, syncTokenOf } from './passports/syncToken';
 export { undoSync } from './passports/undoSync';
+export { viewOf } from './passports/viewOf';
 export { addAccount, listAccounts } from './servers/accounts';
 export { type DavSession, openDavSession } from './servers/davSession';
 export { syncAccount } from './servers/syncAccount';

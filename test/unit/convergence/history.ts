@@ -32,6 +32,7 @@ import { copyStore } from '@/hub/store/moves/copyStore';
 import { keyOf, setKeyMark } from '@/hub/store/seal';
 import {
   addDevice,
+  allHeads,
   answerPull,
   answerRecordsPull,
   applyPush,
@@ -434,7 +435,7 @@ async function checkHistory(steps: readonly Step[]): Promise<void> {
     for (const who of BROWSERS) expect(byUid(world.cards(who))).toEqual(byUid(hub));
     for (const device of await listDevices(world.db)) {
       const kind = KINDS.find((one) => STAND_INS[one].name === device.name) ?? 'phone';
-      const served = [...(await viewOf(world.db, device)).byUid.values()];
+      const served = await allHeads(await viewOf(world.db, device));
       expect(world.cards(kind).length).toBe(served.length);
     }
     const names = hub.map(({ name }) => name?.components?.map(({ value }) => value).join(' ') ?? name?.full);

@@ -34,6 +34,7 @@ const TABLES: Readonly<Record<keyof HubTables, Shape>> = {
   records: { key: ['seq'], counter: 'seq' },
   sent: { key: ['browser', 'uid'] },
   settle: byId,
+  shown: { key: ['shape', 'uid'] },
   standIns: { key: ['kind'] },
   syncs: byId,
   tries: { key: ['key'] },

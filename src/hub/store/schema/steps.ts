@@ -4,6 +4,7 @@ import { addDirectory } from './addDirectory';
 import { addMails } from './addMails';
 import { addRecords } from './addRecords';
 import { addShared } from './addShared';
+import { addShown } from './addShown';
 import type { StoreKind } from './tables';
 
 /** A step from one schema to the next. */
@@ -47,6 +48,7 @@ const FIRST: readonly [name: string, up: Step['up']][] = [
 export const STEPS: readonly Step[] = [
   ...FIRST.map(([name, up]) => ({ name, up, isBreak: true })),
   { name: '0011 what hubs share', up: addShared, isBreak: false },
+  { name: '0012 what devices see', up: addShown, isBreak: true },
 ];
 
 async function addAbout({ schema }: Kysely<never>): Promise<void> {

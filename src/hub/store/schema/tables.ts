@@ -7,6 +7,32 @@ export interface CardsTable {
   card: string;
   /** The change that last wrote it. */
   seq: number;
+  /** The last part of its address, for devices that haven't named it themselves. */
+  href: string;
+  /** Its kind (RFC 9553 §2.1.4); '' where it says none. */
+  kind: string;
+  /** A hash of its name as it is looked up: the same for those that may be the same. */
+  alike: string;
+}
+
+/**
+ * What devices that see the same of cards see of one. All of it can be made anew from the card, and is where it was made of another
+ * version of it.
+ */
+export interface ShownTable {
+  /** What of a card goes along. */
+  shape: string;
+  uid: string;
+  /** The change of the card that it was made of. */
+  seq: number;
+  /** Strong, with its quotes; '' for a list, whose members depend on who looks. */
+  etag: string;
+  /** What passports ask of a card, as JSON. */
+  marks: string;
+  /** Its values, folded, one after the other: what queries look through; null where it hasn't been made. */
+  asked: string | null;
+  /** As vCard 3.0; null where it hasn't been made. */
+  text: string | null;
 }
 
 /** The log, in order; the sequence only grows. */
@@ -112,8 +138,10 @@ export interface MemoryTable {
   uid: string;
   /** The last part of the resource's address. */
   href: string;
-  /** The hub's card then. */
+  /** The hub's card then; '' where it is the one that the change `seq` has made. */
   card: string;
+  /** null where the card itself is kept. */
+  seq: number | null;
   /** Under which uid the device knows it, where that is another. */
   deviceUid: string | null;
 }
@@ -283,6 +311,7 @@ export interface HubTables {
   directoryEntries: DirectoryEntriesTable;
   directoryLog: DirectoryLogTable;
   cards: CardsTable;
+  shown: ShownTable;
   changes: ChangesTable;
   devices: DevicesTable;
   memory: MemoryTable;

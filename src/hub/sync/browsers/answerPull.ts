@@ -1,6 +1,6 @@
 import { isRuleList } from '@/core/lists';
 import { CARDS_AT_ONCE, type Pull } from '@/core/sync';
-import { bookOf, type HubDb, lastMail, lastSeq, toCard } from '@/hub/store';
+import { type HubDb, lastMail, lastSeq, toCard } from '@/hub/store';
 
 import { type Device, listDevices, listsOf } from '../passports/passports';
 import type { Browser } from './pairing';
@@ -54,6 +54,6 @@ export async function answerPull(db: HubDb, browser: Browser, since: number): Pr
 async function ruleListsFor(db: HubDb, devices: readonly Device[]): Promise<string[]> {
   const takers = devices.filter(({ groups, tag, paused }) => groups === 1 && tag === null && paused === 0);
   if (!takers.some((device) => listsOf(device).length === 0)) return [];
-  const { cards } = await bookOf(db);
-  return [...cards.values()].flatMap(({ card }) => (isRuleList(card) ? card.uid : []));
+  const rows = await db.selectFrom('cards').select(['uid', 'card']).where('kind', '=', 'group').execute();
+  return rows.flatMap(({ uid, card }) => (isRuleList(toCard(card)) ? uid : []));
 }

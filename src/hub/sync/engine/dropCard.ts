@@ -3,7 +3,9 @@ import { findCard, findMemory, putCard, toCard } from '@/hub/store';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/dav';
 
-import { asSeen, isSameFor, viewOf } from '../passports/deviceView';
+import { asSeen, cardAt } from '../passports/deviceView';
+import { isSameFor } from '../passports/letThrough';
+import { viewOf } from '../passports/viewOf';
 import { type SyncContext, SyncRefusal } from './context';
 import { inSync } from './inSync';
 
@@ -27,7 +29,7 @@ export async function dropCard(
 ): Promise<{ readonly came: 0 | 1 }> {
   const { db, device, now, sync, isServer = false } = context;
   if (device.direction === 'out') throw new SyncRefusal('passport', texts.thisDeviceOnlyReceives);
-  const seen = (await viewOf(db, device)).byHref.get(href);
+  const seen = await cardAt(await viewOf(db, device), href);
   if (!seen) throw new SyncRefusal('nothing', texts.thereIsNoSuch);
   return inSync(context, async (store): Promise<{ readonly came: 0 | 1 }> => {
     const current = await findCard(store, seen.uid);

@@ -1,6 +1,6 @@
 import { findMemory, inTransaction, toCard } from '@/hub/store';
 
-import { etagOf, servedCard } from '../passports/deviceView';
+import { etagOf, servedCard } from '../passports/letThrough';
 import type { SyncContext } from './context';
 
 /** Versions of a card searched, the latest first. */
@@ -24,7 +24,7 @@ export async function recordHeld(
   if (!memory || named.includes(etagOf(servedCard(toCard(memory.card), device), device))) return;
   const rows = await db
     .selectFrom('changes')
-    .select('after')
+    .select(['seq', 'after'])
     .where('uid', '=', uid)
     .where('after', 'is not', null)
     .orderBy('seq', 'desc')
@@ -33,12 +33,12 @@ export async function recordHeld(
   const held = rows.find(({ after }) =>
     named.includes(etagOf(servedCard(toCard(after ?? '{}'), device), device)),
   );
-  if (!held?.after) return;
-  const card = held.after;
+  if (!held) return;
+  const { seq } = held;
   await inTransaction(db, (store) =>
     store
       .updateTable('memory')
-      .set({ card })
+      .set({ card: '', seq })
       .where('device', '=', device.id)
       .where('uid', '=', uid)
       .execute(),

@@ -1,8 +1,9 @@
-import { inBatches } from '@/core/base';
-import type { Card } from '@/core/card';
-import { type HubDb, inTransaction, toCard } from '@/hub/store';
+import type { Insertable } from 'kysely';
 
-import type { SeenCard } from '../passports/keptView';
+import { inBatches } from '@/core/base';
+import { type HubDb, inTransaction, type MemoryTable, toCard } from '@/hub/store';
+
+import type { SeenCard } from '../passports/deviceView';
 import type { SyncContext } from './context';
 
 /** Rows per statement: SQLite takes some thousand values in one. */
@@ -17,37 +18,34 @@ export async function rememberServed(
   if (served.length === 0 || device.direction === 'in') return;
   await inTransaction(db, async (store) => {
     for (const some of inBatches(served, AT_ONCE)) {
-      const whole = await cardsThen(store, some);
+      const rows: Insertable<MemoryTable>[] = [];
+      for (const one of some)
+        rows.push({
+          ...{ device: device.id, uid: one.uid, href: one.href, deviceUid: null },
+          ...(await asServed(store, one)),
+        });
       await store
         .insertInto('memory')
-        .values(
-          some.map(({ uid, href, card }) => ({
-            device: device.id,
-            uid,
-            href,
-            card: asServed(whole.get(uid) ?? JSON.stringify(card), card),
-            deviceUid: null,
-          })),
-        )
+        .values(rows)
         .onConflict((conflict) =>
-          conflict.columns(['device', 'uid']).doUpdateSet(({ ref }) => ({ card: ref('excluded.card') })),
+          conflict
+            .columns(['device', 'uid'])
+            .doUpdateSet(({ ref }) => ({ card: ref('excluded.card'), seq: ref('excluded.seq') })),
         )
         .execute();
     }
   });
 }
 
-/** The hub's cards as they were when the device was shown them: another change may have come since. */
-async function cardsThen(store: HubDb, served: readonly SeenCard[]): Promise<ReadonlyMap<string, string>> {
-  const seqs = served.map(({ seq }) => seq);
-  const rows = await store.selectFrom('changes').select(['uid', 'after']).where('seq', 'in', seqs).execute();
-  return new Map(rows.flatMap(({ uid, after }) => (after === null ? [] : [[uid, after] as const])));
-}
-
-/** The hub's card; of a list with the members it was served with. */
-function asServed(text: string, served: Card): string {
-  const card = toCard(text);
-  return card.kind === 'group' ? JSON.stringify({ ...card, members: served.members ?? {} }) : text;
+/** The book's card as the device was shown it, by the change that made it; of a list with the members it was served with. */
+async function asServed(store: HubDb, seen: SeenCard): Promise<Pick<MemoryTable, 'card' | 'seq'>> {
+  const { seq, shape } = seen;
+  // It isn't taken apart for nothing.
+  if (shape !== undefined) return { card: '', seq };
+  const { card } = seen;
+  const then = await store.selectFrom('changes').select('after').where('seq', '=', seq).executeTakeFirst();
+  const list = then?.after == null ? card : toCard(then.after);
+  return { card: JSON.stringify({ ...list, members: card.members ?? {} }), seq: null };
 }
 
 /** Retires a resource's address for a device: what it put there is served under another address. */

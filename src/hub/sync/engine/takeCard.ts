@@ -4,9 +4,10 @@ import { isSameJson } from '@/core/base';
 import { type Card, newCard, shownAs, withSource } from '@/core/card';
 import { isRuleList } from '@/core/lists';
 import { deviceChange, type Keeps, mergeThree, noteKeeps } from '@/core/sync';
-import { duplicateFacts, type DuplicateIndex, mergeCards } from '@/core/tidy';
+import { duplicateFacts, DuplicateIndex, mergeCards } from '@/core/tidy';
 import { withCutPictures, withServedPictures } from '@/hub/card';
 import {
+  alikeOf,
   type ChangeSource,
   findCard,
   findMemory,
@@ -17,10 +18,10 @@ import {
 } from '@/hub/store';
 import { texts } from '@/texts/sync/dav';
 
-import { asSeen, isLetThrough, servedCard, viewOf } from '../passports/deviceView';
-import type { DeviceView, SeenCard } from '../passports/keptView';
-import { membersOf } from '../passports/membersOf';
+import { asSeen, cardAt, cardOf, type DeviceView, type SeenCard } from '../passports/deviceView';
+import { servedCard } from '../passports/letThrough';
 import { listsOf } from '../passports/passports';
+import { viewOf } from '../passports/viewOf';
 import { type SyncContext, SyncRefusal } from './context';
 import { type DataVersion, readFromDevice, writeForDevice } from './deviceText';
 import { inSync } from './inSync';
@@ -53,9 +54,9 @@ export async function takeCard(context: SyncContext, incoming: Incoming): Promis
   const { sent, href } = incoming;
   if (device.direction === 'out') throw new SyncRefusal('passport', texts.thisDeviceOnlyReceives);
   const view = await viewOf(db, device);
-  const seen = view.byHref.get(href);
+  const seen = await cardAt(view, href);
   if (seen) return changeKnown(context, { ...incoming, seen });
-  const known = view.byUid.get(sent.uid);
+  const known = await cardOf(view, sent.uid);
   const memory = await db
     .selectFrom('memory')
     .select('href')
@@ -64,12 +65,12 @@ export async function takeCard(context: SyncContext, incoming: Incoming): Promis
     .executeTakeFirst();
   const taken =
     memory?.href ?? (known && (await findMemory(db, device.id, known.uid)) ? known.href : undefined);
-  if (taken !== undefined && view.byHref.has(taken))
+  if (taken !== undefined && (await cardAt(view, taken)))
     throw new SyncRefusal('elsewhere', texts.thereIsCardWithThatUid, taken);
   // A card that would be gone from the device at once is not taken from it.
   if (device.scope === 'nothing' || (device.scope === 'lists' && listsOf(device).length === 0))
     throw new SyncRefusal('passport', texts.thisPassportLetsNothingThrough);
-  return takeNew(context, incoming, view);
+  return takeNew(context, incoming);
 }
 
 interface Known extends Incoming {
@@ -146,13 +147,15 @@ async function applyChange(
   const merged: Card = { ...card, uid };
   const isChanged = JSON.stringify(merged) !== JSON.stringify(current);
   const after: Card = isChanged ? { ...merged, updated: now } : current;
-  if (isChanged)
-    await putCard(store, uid, after, { ...sourceOf(context), says: texts.changed(shownAs(after)) });
+  const seq = isChanged
+    ? await putCard(store, uid, after, { ...sourceOf(context), says: texts.changed(shownAs(after)) })
+    : null;
   await noteToSettle(store, { uid, conflicts, by: device.name, at: now });
+  const isAllTheirs = isSameJson({ ...theirs, updated: after.updated }, after);
   await remember(store, context, {
     uid,
     href,
-    card: theirs,
+    ...(isAllTheirs && seq !== null ? { card: after, seq } : { card: theirs, seq: null }),
     deviceUid: sent.uid === uid ? null : sent.uid,
   });
   await noteKept(store, context, keeps, sent);
@@ -181,14 +184,15 @@ function readBack(card: Card, version: DataVersion): Card {
  * A new card. It joins a card of the book only where that has its uid, or where it adds nothing to it; anything else becomes a card of its own, however alike the two look. Tidy then offers them as duplicates,
  * and somebody who knows both people decides.
  */
-async function takeNew(context: SyncContext, { href, sent }: Incoming, view: DeviceView): Promise<Taken> {
+async function takeNew(context: SyncContext, { href, sent }: Incoming): Promise<Taken> {
   const { device, now } = context;
-  const duplicate = duplicateOf(sent, view.duplicateIndex());
   return inSync(context, async (store) => {
     await noteKept(store, context, JSON.parse(device.keeps) as Keeps, sent);
     const there = await findCard(store, sent.uid);
-    // What the passport doesn't let through is as unknown as a card that was never there; what has come since the view was made isn't.
-    const isKnown = there && (view.byUid.has(there.uid) || (await isVisible(store, device, there)));
+    // What the passport doesn't let through is as unknown as a card that was never there.
+    const view = await viewOf(store, device);
+    const isKnown = there && (await cardOf(view, there.uid));
+    const duplicate = isKnown ? undefined : await duplicateOf(store, view, sent);
     const same =
       (isKnown ? there : undefined) ??
       (duplicate === undefined ? undefined : await findEqual(store, context, duplicate, sent));
@@ -200,15 +204,9 @@ async function takeNew(context: SyncContext, { href, sent }: Incoming, view: Dev
     const known = await findMemory(store, device.id, same.uid);
     // The device has that card already: the second one goes from it with the next sync, and answers until then.
     if (known && known.href !== href) await noteGone({ db: store, device }, href, seq, same.uid);
-    else await remember(store, context, { uid: same.uid, href, card: after, deviceUid: sent.uid });
+    else await remember(store, context, { uid: same.uid, href, card: after, seq, deviceUid: sent.uid });
     return { isNew: true, came: 1 };
   });
-}
-
-async function isVisible(store: HubDb, device: SyncContext['device'], card: Card): Promise<boolean> {
-  // One that only sends knows nothing but what it has sent.
-  if (device.direction === 'in') return false;
-  return isLetThrough(device, card, await membersOf(store, listsOf(device)));
 }
 
 async function addNew(store: HubDb, context: SyncContext, href: string, sent: Card): Promise<Taken> {
@@ -219,8 +217,9 @@ async function addNew(store: HubDb, context: SyncContext, href: string, sent: Ca
   const tagged =
     device.tag === null ? fresh : { ...fresh, keywords: { ...fresh.keywords, [device.tag]: true as const } };
   const own = marked(tagged, context);
-  await putCard(store, own.uid, own, { ...sourceOf(context), says: texts.added(shownAs(own)) });
-  await remember(store, context, { uid: own.uid, href, card: own, deviceUid: isTaken ? sent.uid : null });
+  const seq = await putCard(store, own.uid, own, { ...sourceOf(context), says: texts.added(shownAs(own)) });
+  const deviceUid = isTaken ? sent.uid : null;
+  await remember(store, context, { uid: own.uid, href, card: own, seq, deviceUid });
   await joinList(store, context, own.uid);
   return { isNew: true, came: 1 };
 }
@@ -250,8 +249,21 @@ function withoutTrace(united: Card, same: Card): Card {
   return was ? { ...rest, 'cordialis.example:was': was } : rest;
 }
 
-/** The card of the book that is certainly the same person or organisation. */
-function duplicateOf(sent: Card, index: DuplicateIndex): string | undefined {
+/** The most cards of one name that are compared: which of more is meant nobody can say. */
+const MAX_ALIKE = 50;
+
+/** The card that the device sees and that is certainly the same person or organisation. One of another name would say something new. */
+async function duplicateOf(store: HubDb, view: DeviceView, sent: Card): Promise<string | undefined> {
+  const rows = await store
+    .selectFrom('cards')
+    .select('uid')
+    .where('alike', '=', alikeOf(sent))
+    .limit(MAX_ALIKE)
+    .execute();
+  if (rows.length === 0 || rows.length === MAX_ALIKE) return undefined;
+  const index = new DuplicateIndex();
+  for (const { card } of (await view.ofEach(rows.map(({ uid }) => uid))).values())
+    index.put(duplicateFacts(card));
   const [duplicate, second] = index.duplicatesOf(duplicateFacts(sent));
   if (duplicate?.grade !== 'certain' || second?.grade === 'certain') return undefined;
   return duplicate.uids.find((uid) => uid !== sent.uid);
@@ -273,15 +285,17 @@ interface Remembered {
   readonly uid: string;
   readonly href: string;
   readonly card: Card;
+  /** The change that has made it; null where it is none of the book's own versions. */
+  readonly seq: number | null;
   readonly deviceUid: string | null;
 }
 
 async function remember(
   store: HubDb,
   { device }: SyncContext,
-  { uid, href, card, deviceUid }: Remembered,
+  { uid, href, card, seq, deviceUid }: Remembered,
 ): Promise<void> {
-  const text = JSON.stringify(card);
+  const then = { card: seq === null ? JSON.stringify(card) : '', seq };
   await store.deleteFrom('gone').where('device', '=', device.id).where('href', '=', href).execute();
   // What it had there before and may not see any more is not what is there now.
   await store
@@ -292,9 +306,9 @@ async function remember(
     .execute();
   await store
     .insertInto('memory')
-    .values({ device: device.id, uid, href, card: text, deviceUid })
+    .values({ device: device.id, uid, href, ...then, deviceUid })
     .onConflict((conflict) =>
-      conflict.columns(['device', 'uid']).doUpdateSet({ href, card: text, deviceUid }),
+      conflict.columns(['device', 'uid']).doUpdateSet({ href, ...then, deviceUid }),
     )
     .execute();
 }

@@ -1,9 +1,9 @@
-import { DuplicateIndex } from '@/core/tidy';
 import { entriesFor } from '@/hub/directory';
-import type { HubDb } from '@/hub/store';
+import { hrefFor,type HubDb } from '@/hub/store';
 
-import { etagOf, hrefFor } from './deviceView';
-import type { DeviceView, SeenCard } from './keptView';
+import type { DeviceView, SeenCard } from './deviceView';
+import { etagOf } from './letThrough';
+import { ListedView } from './listedView';
 import type { Device } from './passports';
 
 const BASE = 'http://cordialis.example/sync/directory/';
@@ -41,12 +41,7 @@ export async function directoryView(
   const seen = (await entriesFor(db, 'reader', today)).map(({ card }): SeenCard => {
     return { uid: card.uid, href: hrefFor(card.uid), etag: etagOf(card, device), card, seq };
   });
-  const view: DeviceView = {
-    ...{ seq, token },
-    byUid: new Map(seen.map((one) => [one.uid, one])),
-    byHref: new Map(seen.map((one) => [one.href, one])),
-    duplicateIndex: () => new DuplicateIndex(),
-  };
+  const view = new ListedView(seq, token, seen);
   views.set(photoSide, view);
   return view;
 }

@@ -3,14 +3,15 @@ import { engineOf, type HubDb, inTransaction, unseal } from '@/hub/store';
 import { texts } from '@/texts/sync/dav';
 
 import { type SyncContext, SyncRefusal } from '../engine/context';
-import { readFromDevice, versionOf, writeForDevice } from '../engine/deviceText';
+import { readFromDevice, versionOf } from '../engine/deviceText';
 import { dropCard } from '../engine/dropCard';
 import { rememberServed } from '../engine/rememberServed';
 import { takeCard } from '../engine/takeCard';
-import { trimForDevice } from '../engine/trimForDevice';
-import { viewOf } from '../passports/deviceView';
+import { textsFor } from '../engine/textsFor';
+import { allHeads, cardOf } from '../passports/deviceView';
 import { noteVisit, syncNow } from '../passports/noteVisit';
 import { pendingFor } from '../passports/pendingFor';
+import { viewOf } from '../passports/viewOf';
 import { type Account, listAccounts } from './accounts';
 import { type DavNews, type DavSession, openDavSession } from './davSession';
 
@@ -131,12 +132,13 @@ interface Taking extends AccountContext {
 
 async function takeNews(context: Taking, account: Account, news: DavNews): Promise<Taken> {
   const { db } = context;
-  const before = await viewOf(db, account.passport);
-  const known = new Set(before.byUid.keys());
+  const before = await allHeads(await viewOf(db, account.passport));
+  const known = new Set(before.map(({ uid }) => uid));
+  const addresses = new Set(before.map(({ href }) => href));
   const joined = new Set<string>();
   let came = 0;
   for (const { href, text } of news.changed) {
-    const wasThere = before.byHref.has(href) && (await memoryAt(db, account, href)) !== undefined;
+    const wasThere = addresses.has(href) && (await memoryAt(db, account, href)) !== undefined;
     // An unreadable card stays on the server; the others are processed.
     const version = versionOf(text);
     const { cards } = readFromDevice(text, version);
@@ -197,16 +199,16 @@ async function sendNews(
   { session, etags, joined }: Sending,
 ): Promise<Sent> {
   const { passport, device } = account;
-  const { added, changed, removed } = await pendingFor(db, passport);
   const view = await viewOf(db, passport);
-  const again = [...joined].flatMap((uid) => view.byUid.get(uid) ?? []);
-  const fresh = new Set(added);
+  const { added, changed, removed } = await pendingFor(db, passport, view);
+  const fresh = new Set(added.map(({ uid }) => uid));
   let [went, isToReadAll] = [0, false];
-  for (const seen of new Set([...added, ...changed, ...again])) {
+  for (const uid of new Set([...fresh, ...changed.map((one) => one.uid), ...joined])) {
+    const seen = await cardOf(view, uid);
+    if (!seen) continue;
     const { href } = seen;
-    const [cut = seen] = await trimForDevice({ device: passport }, [seen]);
-    const text = writeForDevice(cut.card, '3.0');
-    const status = await session.put(href, text, fresh.has(seen) ? '' : etags.get(href));
+    const [text = ''] = await textsFor({ db, device: passport }, [seen], '3.0');
+    const status = await session.put(href, text, fresh.has(uid) ? '' : etags.get(href));
     // Changed or deleted on the server in the meantime: it is merged with the next sync, which reads all there is, as the
     // change may be older than what the server tells news of.
     if (status === 412) {

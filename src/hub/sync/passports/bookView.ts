@@ -1,0 +1,304 @@
+import { inBatches } from '@/core/base';
+import type { Card } from '@/core/card';
+import { isRuleList } from '@/core/lists';
+import { type HubDb, toCard } from '@/hub/store';
+
+import type { DeviceView, SeenCard, SeenHead } from './deviceView';
+import { etagOf, isForLists, isLetThrough, type Marks, marksOf, servedCard } from './letThrough';
+import { membersOf, sentMembers } from './membersOf';
+import { type Device, listsOf } from './passports';
+import { Seen } from './seen';
+import { keepShown, shapeOf, type Shown } from './shown';
+import { syncTokenOf } from './syncToken';
+
+/** Cards asked for in one query: some milliseconds' work. */
+const AT_ONCE = 500;
+
+/** The part of an address that says it is the second at its place. */
+const SECOND = '2-';
+
+/** Cards, or what is known without looking at them. */
+type Wanted = 'whole' | 'heads';
+
+/** A card of the book, with what the device knows of it. */
+interface Row {
+  readonly uid: string;
+  readonly seq: number;
+  /** Its address where the device has named none. */
+  readonly href: string;
+  readonly kind: string;
+  /** null where it hasn't been made of this version. */
+  readonly etag: string | null;
+  readonly marks: string | null;
+  readonly text: string | null;
+  /** null where it isn't needed. */
+  readonly card: string | null;
+  /** The address under which the device knows it. */
+  readonly known: string | null;
+  /** Another card that the device has at its address. */
+  readonly rival: string | null;
+}
+
+/** The book as a device may see it. */
+export class BookView implements DeviceView {
+  private readonly shape: string;
+  private membersOnce: Promise<ReadonlySet<string>> | undefined;
+
+  constructor(
+    private readonly db: HubDb,
+    private readonly device: Device,
+    readonly seq: number,
+  ) {
+    this.shape = shapeOf(device);
+  }
+
+  get token(): string {
+    return syncTokenOf(this.db, { seq: this.seq });
+  }
+
+  atEach(hrefs: readonly string[]): Promise<ReadonlyMap<string, SeenCard>> {
+    return this.at(hrefs, 'whole');
+  }
+
+  headsAt(hrefs: readonly string[]): Promise<ReadonlyMap<string, SeenHead>> {
+    return this.at(hrefs, 'heads');
+  }
+
+  ofEach(uids: readonly string[]): Promise<ReadonlyMap<string, SeenCard>> {
+    return this.of(uids, 'whole');
+  }
+
+  headsOf(uids: readonly string[]): Promise<ReadonlyMap<string, SeenHead>> {
+    return this.of(uids, 'heads');
+  }
+
+  private async at(hrefs: readonly string[], what: Wanted): Promise<Map<string, Seen>> {
+    const found = new Map<string, Seen>();
+    for (const some of inBatches(hrefs, AT_ONCE)) {
+      const known = this.db
+        .selectFrom('memory')
+        .select('uid')
+        .where('device', '=', this.device.id)
+        .where('href', 'in', [...some]);
+      const rows = await this.db
+        .selectFrom('cards')
+        .select('uid')
+        .where('href', 'in', bareOf(some))
+        .union(known)
+        .execute();
+      const seen = await this.of(
+        rows.map(({ uid }) => uid),
+        what,
+      );
+      const byHref = new Map([...seen.values()].map((one) => [one.href, one]));
+      for (const href of some) {
+        const one = byHref.get(href);
+        if (one) found.set(href, one);
+      }
+    }
+    return found;
+  }
+
+  private async of(uids: readonly string[], what: Wanted): Promise<Map<string, Seen>> {
+    const found = new Map<string, Seen>();
+    for (const some of inBatches(uids, AT_ONCE)) {
+      const rows = await this.rows(what).where('cards.uid', 'in', [...some]).execute();
+      const byUid = new Map((await this.look(rows)).map((one) => [one.uid, one]));
+      for (const uid of some) {
+        const one = byUid.get(uid);
+        if (one) found.set(uid, one);
+      }
+    }
+    return found;
+  }
+
+  async *heads(): AsyncGenerator<readonly SeenHead[]> {
+    const here = new Set<string>();
+    const lists: Row[] = [];
+    for (let last = ''; ;) {
+      const rows = await this.rows('heads')
+        .where('cards.uid', '>', last)
+        .orderBy('cards.uid')
+        .limit(AT_ONCE)
+        .execute();
+      lists.push(...rows.filter(({ kind }) => kind === 'group'));
+      const made: Shown[] = [];
+      const seen = await this.look(
+        rows.filter(({ kind }) => kind !== 'group'),
+        { made },
+      );
+      await keepShown(this.db, made);
+      for (const { uid } of seen) here.add(uid);
+      yield seen;
+      if (rows.length < AT_ONCE) break;
+      last = rows.at(-1)?.uid ?? '';
+    }
+    const open = await this.listsIn(lists);
+    for (const uid of open.keys()) here.add(uid);
+    yield await this.look(lists, { here });
+  }
+
+  async lists(): Promise<readonly SeenHead[]> {
+    if (this.device.groups === 0) return [];
+    return this.look(await this.rows('whole').where('cards.kind', '=', 'group').execute());
+  }
+
+  /** Cards with what is known of them. @param what - whether what is on them is wanted, or only where nothing has been made of it */
+  private rows(what: Wanted) {
+    const { id } = this.device;
+    return this.db
+      .selectFrom('cards')
+      .leftJoin('shown', (join) =>
+        join
+          .onRef('shown.uid', '=', 'cards.uid')
+          .onRef('shown.seq', '=', 'cards.seq')
+          .on('shown.shape', '=', this.shape),
+      )
+      .leftJoin('memory as own', (join) =>
+        join.onRef('own.uid', '=', 'cards.uid').on('own.device', '=', id),
+      )
+      .leftJoin('memory as other', (join) =>
+        join
+          .onRef('other.href', '=', 'cards.href')
+          .onRef('other.uid', '<>', 'cards.uid')
+          .on('other.device', '=', id),
+      )
+      .select(['cards.uid', 'cards.seq', 'cards.href', 'cards.kind', 'shown.etag', 'shown.marks'])
+      .select(['own.href as known', 'other.uid as rival'])
+      .select(({ eb, val }) => {
+        const isNeeded = eb.or([eb('shown.uid', 'is', null), eb('cards.kind', '=', 'group')]);
+        return what === 'whole'
+          ? [eb.ref('cards.card').as('card'), eb.ref('shown.text').as('text')]
+          : [
+              eb.case().when(isNeeded).then(eb.ref('cards.card')).end().as('card'),
+              val<string | null>(null).as('text'),
+            ];
+      });
+  }
+
+  /**
+   * What the device sees of some cards, without those that its passport doesn't let through.
+   *
+   * @param options - those who are known to be seen; where what is made of cards is put
+   */
+  private async look(
+    rows: readonly Row[],
+    { here, made }: { readonly here?: ReadonlySet<string>; readonly made?: Shown[] } = {},
+  ): Promise<Seen[]> {
+    const lists = await this.listsIn(rows);
+    const seen: Seen[] = [];
+    const inside = [...lists.values()].flatMap(({ members = {} }) => Object.keys(members));
+    const visible = here ?? (await this.visible(inside));
+    for (const row of rows) {
+      const { uid, seq, kind } = row;
+      if (kind === 'group') {
+        const list = lists.get(uid);
+        if (!list) continue;
+        const card = servedCard({ ...list, members: among(list, visible) }, this.device);
+        const head = { uid, seq, href: await this.addressOf(row), etag: etagOf(card, this.device) };
+        seen.push(new Seen(head, this.device, { card }));
+        continue;
+      }
+      const { marks, etag, served } = this.shownOf(row, made);
+      if (!(await this.isThrough(marks))) continue;
+      const head = { uid, seq, href: await this.addressOf(row), etag };
+      const { shape } = this;
+      seen.push(new Seen(head, this.device, { card: served, raw: row.card, text: row.text, shape }));
+    }
+    return seen;
+  }
+
+  /** What has been made of a card, or is made now. */
+  private shownOf(row: Row, made?: Shown[]): { marks: Marks; etag: string; served?: Card } {
+    const { uid, seq } = row;
+    // Written below only.
+    if (row.marks !== null && row.etag !== null)
+      return { marks: JSON.parse(row.marks) as Marks, etag: row.etag };
+    const card = toCard(row.card ?? '{}');
+    const [marks, served] = [marksOf(card), servedCard(card, this.device)];
+    const etag = etagOf(served, this.device);
+    made?.push({
+      ...{ shape: this.shape, uid, seq, etag, marks: JSON.stringify(marks) },
+      ...{ asked: null, text: null },
+    });
+    return { marks, etag, served };
+  }
+
+  /** The lists among some cards that go through, with all who are on them. */
+  private async listsIn(rows: readonly Row[]): Promise<ReadonlyMap<string, Card>> {
+    const lists = new Map<string, Card>();
+    for (const { uid, kind, card } of rows) {
+      if (kind !== 'group' || card === null) continue;
+      const list = toCard(card);
+      if (!(await this.isThrough(list))) continue;
+      const filled = isRuleList(list) ? await this.filled(list) : list;
+      if (filled) lists.set(uid, filled);
+    }
+    return lists;
+  }
+
+  /** A rule list with the members that the application last reported; undefined before the first report. */
+  private async filled(list: Card): Promise<Card | undefined> {
+    const uids = await sentMembers(this.db, list.uid);
+    return uids && { ...list, members: Object.fromEntries(uids.map((uid) => [uid, true as const])) };
+  }
+
+  /** Which of some cards the device may know of. */
+  private async visible(uids: readonly string[]): Promise<ReadonlySet<string>> {
+    const visible = new Set<string>();
+    for (const some of inBatches([...new Set(uids)], AT_ONCE)) {
+      const rows = await this.rows('heads').where('cards.uid', 'in', [...some]).execute();
+      const lists = await this.listsIn(rows);
+      for (const row of rows) {
+        const isSeen = row.kind === 'group' ? lists.has(row.uid) : await this.isThrough(this.shownOf(row).marks);
+        if (isSeen) visible.add(row.uid);
+      }
+    }
+    return visible;
+  }
+
+  private async isThrough(marks: Marks): Promise<boolean> {
+    return isLetThrough(this.device, marks, isForLists(this.device) ? await this.members() : NOBODY);
+  }
+
+  private members(): Promise<ReadonlySet<string>> {
+    this.membersOnce ??= membersOf(this.db, listsOf(this.device));
+    return this.membersOnce;
+  }
+
+  /** Its own address, or where the device has put something else there that it sees, one that nothing else has. */
+  private async addressOf({ uid, href, known, rival }: Row): Promise<string> {
+    if (known !== null) return known;
+    if (rival === null || !(await this.visible([rival])).has(rival)) return href;
+    for (let other = SECOND + href; ; other = SECOND + other) {
+      const taken = await this.db
+        .selectFrom('memory')
+        .select('uid')
+        .where('device', '=', this.device.id)
+        .where('href', '=', other)
+        .where('uid', '<>', uid)
+        .executeTakeFirst();
+      if (!taken) return other;
+    }
+  }
+}
+
+const NOBODY: ReadonlySet<string> = new Set();
+
+/** Addresses, and those of which they may be the second. */
+function bareOf(hrefs: readonly string[]): string[] {
+  return hrefs.flatMap((href) => {
+    const all = [href];
+    for (let bare = href; bare.startsWith(SECOND);) {
+      bare = bare.slice(SECOND.length);
+      all.push(bare);
+    }
+    return all;
+  });
+}
+
+/** Those on a list that a device may know of. */
+function among({ members = {} }: Card, visible: ReadonlySet<string>): Record<string, true> {
+  const uids = Object.keys(members).filter((uid) => visible.has(uid));
+  return Object.fromEntries(uids.map((uid) => [uid, true as const]));
+}
