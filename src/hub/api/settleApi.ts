@@ -1,13 +1,15 @@
 import { Router } from 'express';
 
-import { type HubDb, inTransaction } from '@/hub/store';
+import { type HubDb, inTransaction, withPicturesIn } from '@/hub/store';
 
 /** Values that two sides have changed differently: what they are, and that they are settled. */
 export function settleApi(db: HubDb): Router {
   const router = Router();
   router.get('/', async (_, response) => {
     const rows = await db.selectFrom('settle').selectAll().orderBy('id').execute();
-    const values = rows.map((row) => ({ ...row, mine: read(row.mine), theirs: read(row.theirs) }));
+    const values: object[] = [];
+    for (const row of rows)
+      values.push({ ...row, mine: await read(db, row.mine), theirs: await read(db, row.theirs) });
     response.set('Cache-Control', 'no-store').json(values);
   });
   router.delete('/:id', async (request, response) => {
@@ -18,6 +20,7 @@ export function settleApi(db: HubDb): Router {
   return router;
 }
 
-function read(text: string): unknown {
-  return JSON.parse(text);
+/** A value as it came. */
+async function read(db: HubDb, text: string): Promise<unknown> {
+  return JSON.parse(await withPicturesIn(db, text));
 }

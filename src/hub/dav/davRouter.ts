@@ -9,7 +9,16 @@ import express, {
 } from 'express';
 
 import { doDevicesWait, type HubDb, ifPossible, inTransaction, StoreFault } from '@/hub/store';
-import { aliasOf, cardAt, cardOf, type Device, noteVisit, rememberServed, syncNow, textsFor } from '@/hub/sync';
+import {
+  aliasOf,
+  cardAt,
+  cardOf,
+  type Device,
+  noteVisit,
+  rememberServed,
+  syncNow,
+  textsFor,
+} from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
 import { checkConditions, tagsIn } from './conditions';

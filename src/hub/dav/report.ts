@@ -12,7 +12,6 @@ import { matchesFilter, readFilter, wordsOf } from './queryFilter';
 import { type Asked, followedBy, isCut, limitIn, pathIn, type ReportContext, serve } from './reportContext';
 import { syncCollection } from './syncCollection';
 import { viewFor } from './viewFor';
-import type { Xml } from './writeXml';
 
 /** REPORT (RFC 3253 §3.6): addressbook-multiget, addressbook-query, sync-collection. */
 export async function report(request: DavRequest, resource: Resource): Promise<DavAnswer> {

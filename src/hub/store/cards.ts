@@ -1,6 +1,7 @@
 import type { Card } from '@/core/card';
 
 import { columnsOf } from './columnsOf';
+import { putPicturesAside, withPictures } from './pictures';
 import type { HubDb } from './schema/tables';
 import { notifyOfChange } from './Writes';
 
@@ -33,25 +34,29 @@ export async function changedUids(db: HubDb, since: number): Promise<string[]> {
   return [...new Set(rows.map(({ uid }) => uid))];
 }
 
-/** A card by its uid. */
+/** A card by its uid, its pictures put aside. */
 export async function findCard(db: HubDb, uid: string): Promise<Card | undefined> {
   const row = await db.selectFrom('cards').select('card').where('uid', '=', uid).executeTakeFirst();
   return row ? toCard(row.card) : undefined;
 }
 
-/** Every card. */
+/** Every card, as it came. */
 export async function allCards(db: HubDb): Promise<Card[]> {
   const rows = await db.selectFrom('cards').select('card').orderBy('uid').execute();
-  return rows.map(({ card }) => toCard(card));
+  return withPictures(
+    db,
+    rows.map(({ card }) => toCard(card)),
+  );
 }
 
 /** Stores a card, or deletes it, and logs the change. @returns the number of the change */
 export async function putCard(
   db: HubDb,
   uid: string,
-  card: Card | undefined,
+  given: Card | undefined,
   { at, device, browser, sync, says }: ChangeSource,
 ): Promise<number> {
+  const card = given && (await putPicturesAside(db, given));
   const known = await db.selectFrom('cards').select('card').where('uid', '=', uid).executeTakeFirst();
   const after = card === undefined ? null : JSON.stringify(card);
   const { seq } = await db

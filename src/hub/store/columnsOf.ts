@@ -10,7 +10,10 @@ export function columnsOf(uid: string, card: Card): { href: string; kind: string
 
 /** The same for cards of one name, however it is written. */
 export function alikeOf(card: Card): string {
-  return createHash('sha256').update(foldText(shownAs(card)).trim()).digest('hex').slice(0, 32);
+  return createHash('sha256')
+    .update(foldText(shownAs(card)).trim())
+    .digest('hex')
+    .slice(0, 32);
 }
 
 /** The address of a card that the device hasn't named itself: its UUID, or else a hash of its uid. */

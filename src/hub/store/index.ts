@@ -20,6 +20,7 @@ export { lastMail } from './lastMail';
 export { findMemory, memories, type Memory } from './memory';
 export { MoveFault, moveStore, notMoved } from './moves/moveStore';
 export { engineOf, inTransaction, isReady, onChange, openStore, storeAddress, waitingFor } from './openStore';
+export { picturesIn, putPicturesAside, withPictures, withPicturesIn } from './pictures';
 export type {
   AccountsTable,
   BrowsersTable,

@@ -21,8 +21,10 @@ export function memories(db: HubDb, device: number) {
     .selectFrom('memory')
     .leftJoin('changes as then', 'then.seq', 'memory.seq')
     .select(['memory.uid', 'memory.href', 'memory.seq', 'memory.deviceUid'])
-    .select(sql<string>`case when ${sql.ref('memory.seq')} is null then ${sql.ref('memory.card')}
-      else coalesce(${sql.ref('then.after')}, ${sql.ref('memory.card')}) end`.as('card'))
+    .select(
+      sql<string>`case when ${sql.ref('memory.seq')} is null then ${sql.ref('memory.card')}
+      else coalesce(${sql.ref('then.after')}, ${sql.ref('memory.card')}) end`.as('card'),
+    )
     .where('memory.device', '=', device);
 }
 

@@ -31,6 +31,7 @@ const TABLES: Readonly<Record<keyof HubTables, Shape>> = {
   mails: byId,
   members: { key: ['list'] },
   memory: { key: ['device', 'uid'] },
+  pictures: { key: ['id'] },
   records: { key: ['seq'], counter: 'seq' },
   sent: { key: ['browser', 'uid'] },
   settle: byId,

@@ -1,8 +1,10 @@
-import type { Kysely } from 'kysely';
+import { type Kysely, sql } from 'kysely';
 
 import type { Card } from '@/core/card';
 
 import { columnsOf } from '../columnsOf';
+import { putPicturesAside } from '../pictures';
+import type { HubDb } from './tables';
 
 /** Cards read at once. */
 const AT_ONCE = 500;
@@ -35,6 +37,40 @@ export async function addShown(db: Kysely<never>): Promise<void> {
     .execute();
   await schema.createIndex('shown_uid').on('shown').column('uid').execute();
   await schema.alterTable('memory').addColumn('seq', 'integer').execute();
+  await schema
+    .createTable('pictures')
+    .addColumn('id', 'text', (column) => column.primaryKey())
+    .addColumn('uri', 'text', (column) => column.notNull())
+    .addColumn('at', 'text', (column) => column.notNull())
+    .execute();
+  for (const [table, key, column] of WITH_CARDS) await putAside(db as unknown as HubDb, table, key, column);
+}
+
+/** Columns with cards, and what their rows are told apart by. */
+const WITH_CARDS = [
+  ['cards', ['uid'], 'card'],
+  ['changes', ['seq'], 'before'],
+  ['changes', ['seq'], 'after'],
+  ['memory', ['device', 'uid'], 'card'],
+  ['sent', ['browser', 'uid'], 'card'],
+] as const;
+
+/** Puts the pictures of all cards in a column aside. */
+async function putAside(db: HubDb, table: string, key: readonly string[], column: string): Promise<void> {
+  const [from, what, keys] = [sql.table(table), sql.ref(column), sql.join(key.map((name) => sql.ref(name)))];
+  const { rows } = await sql<Record<string, string | number>>`select ${keys} from ${from}
+    where ${what} like '%"data:%'`.execute(db);
+  for (const row of rows) {
+    const isIt = sql.join(
+      key.map((name) => sql`${sql.ref(name)} = ${row[name]}`),
+      sql` and `,
+    );
+    const found = await sql<{ text: string }>`select ${what} as text from ${from} where ${isIt}`.execute(db);
+    const text = found.rows[0]?.text;
+    if (text === undefined) continue;
+    const aside = await putPicturesAside(db, JSON.parse(text) as Card);
+    await sql`update ${from} set ${what} = ${JSON.stringify(aside)} where ${isIt}`.execute(db);
+  }
 }
 
 interface CardRow {

@@ -35,6 +35,16 @@ export interface ShownTable {
   text: string | null;
 }
 
+/** A picture, apart from the cards that have it. */
+export interface PicturesTable {
+  /** SHA-256 of the URI, in hexadecimal digits. */
+  id: string;
+  /** data: URI (RFC 2397), in which form everybody gets it. */
+  uri: string;
+  /** UTCDateTime at which a card with it was last written. */
+  at: string;
+}
+
 /** The log, in order; the sequence only grows. */
 export interface ChangesTable {
   seq: Generated<number>;
@@ -47,6 +57,7 @@ export interface ChangesTable {
   browser: number | null;
   /** The sync of a device that it belongs to; null for the application and for what is older than this column. */
   sync: number | null;
+  /** JSON; null where there was none, '' where it isn't kept any more. */
   before: string | null;
   after: string | null;
   /** In words, for the log. */
@@ -184,7 +195,7 @@ export interface BrowsersTable {
 export interface SentTable {
   browser: number;
   uid: string;
-  /** null where it has deleted it. */
+  /** null where it has deleted it; '' where it is what the change `seq` has made. */
   card: string | null;
   /** The change that came of it. */
   seq: number;
@@ -312,6 +323,7 @@ export interface HubTables {
   directoryLog: DirectoryLogTable;
   cards: CardsTable;
   shown: ShownTable;
+  pictures: PicturesTable;
   changes: ChangesTable;
   devices: DevicesTable;
   memory: MemoryTable;

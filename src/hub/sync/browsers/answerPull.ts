@@ -1,6 +1,6 @@
 import { isRuleList } from '@/core/lists';
 import { CARDS_AT_ONCE, type Pull } from '@/core/sync';
-import { type HubDb, lastMail, lastSeq, toCard } from '@/hub/store';
+import { type HubDb, lastMail, lastSeq, toCard, withPictures } from '@/hub/store';
 
 import { type Device, listDevices, listsOf } from '../passports/passports';
 import type { Browser } from './pairing';
@@ -36,10 +36,12 @@ export async function answerPull(db: HubDb, browser: Browser, since: number): Pr
     .executeTakeFirstOrThrow();
   const devices = await listDevices(db);
   const lists = [...devices.flatMap(listsOf), ...(await ruleListsFor(db, devices))];
+  const there = page.flatMap(({ card }) => (card === null ? [] : toCard(card)));
+  const cards = new Map((await withPictures(db, there)).map((card) => [card.uid, card]));
   return {
-    cards: page.map(({ uid, card, device, browser: other }) => ({
+    cards: page.map(({ uid, device, browser: other }) => ({
       uid,
-      card: card === null ? null : toCard(card),
+      card: cards.get(uid) ?? null,
       by: device ?? other,
     })),
     seq: isMore ? (page.at(-1)?.seq ?? head) : head,

@@ -1,7 +1,16 @@
 import { isSameJson } from '@/core/base';
 import { type Card, newCard, parseCard, shownAs } from '@/core/card';
 import { mergeThree, type Push } from '@/core/sync';
-import { findCard, type HubDb, inTransaction, noteToSettle, putCard, SEED_SAYS, toCard } from '@/hub/store';
+import {
+  findCard,
+  type HubDb,
+  inTransaction,
+  noteToSettle,
+  putCard,
+  putPicturesAside,
+  SEED_SAYS,
+  toCard,
+} from '@/hub/store';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/browsers';
 
@@ -42,7 +51,7 @@ async function takeOne(
   if (card === null) return takeDeletion(context, since, uid);
   const parsed = parseCard(card);
   if (parsed.kind === 'fault') return parsed.message;
-  const theirs = parsed.card;
+  const theirs = await putPicturesAside(context.db, parsed.card);
   if (theirs.uid !== uid) return shared.cardHasAnotherUid;
   if (theirs['cordialis.example:private'] === true) return texts.privateCardStaysInItsBrowser;
   const { db, browser, now, country } = context;
@@ -63,7 +72,8 @@ async function takeOne(
   await noteToSettle(db, { uid, conflicts, by: browser.name, at: now });
   await noteSent(context, {
     uid,
-    card: JSON.stringify(theirs),
+    // Where the book has it as it is, it isn't kept twice.
+    card: isSame && seq !== undefined ? '' : JSON.stringify(theirs),
     seq: seq ?? (await seqOfCard(db, uid)),
     isSame,
   });
@@ -91,11 +101,12 @@ async function takeDeletion(context: PushContext, since: number, uid: string): P
 async function baseOf({ db, browser }: PushContext, since: number, uid: string): Promise<Card | undefined> {
   const sent = await db
     .selectFrom('sent')
-    .select(['card', 'seq'])
-    .where('browser', '=', browser.id)
-    .where('uid', '=', uid)
+    .leftJoin('changes', 'changes.seq', 'sent.seq')
+    .select(['sent.card', 'sent.seq', 'changes.after'])
+    .where('sent.browser', '=', browser.id)
+    .where('sent.uid', '=', uid)
     .executeTakeFirst();
-  if (sent && sent.seq > since) return sent.card === null ? undefined : toCard(sent.card);
+  if (sent && sent.seq > since) return cardIn(sent.card === '' ? sent.after : sent.card);
   if (since === 0) return undefined;
   const row = await db
     .selectFrom('changes')
@@ -105,7 +116,12 @@ async function baseOf({ db, browser }: PushContext, since: number, uid: string):
     .orderBy('seq', 'desc')
     .limit(1)
     .executeTakeFirst();
-  return row?.after == null ? undefined : toCard(row.after);
+  return cardIn(row?.after);
+}
+
+/** A version of a card; undefined where there was none, or it isn't kept any more. */
+function cardIn(text: string | null | undefined): Card | undefined {
+  return text == null || text === '' ? undefined : toCard(text);
 }
 
 /** A card that the demo has put here is one that the browser's own demo began with as well. */
@@ -117,7 +133,7 @@ async function seedOf(db: HubDb, uid: string): Promise<Card | undefined> {
     .orderBy('seq')
     .limit(1)
     .executeTakeFirst();
-  return row?.says === SEED_SAYS && row.after !== null ? toCard(row.after) : undefined;
+  return row?.says === SEED_SAYS ? cardIn(row.after) : undefined;
 }
 
 async function seqOfCard(db: HubDb, uid: string): Promise<number> {

@@ -1,6 +1,6 @@
 import { sql, type SqlBool } from 'kysely';
 
-import { encodeUtf8, inBatches } from '@/core/base';
+import { encodeUtf8 } from '@/core/base';
 import type { Card } from '@/core/card';
 import { type ContentLine, parseContentLine, readLogicalLines, unescapeText } from '@/core/formats';
 import { type HubDb, toCard } from '@/hub/store';

@@ -14,7 +14,9 @@ import {
   type HubDb,
   noteToSettle,
   putCard,
+  putPicturesAside,
   toCard,
+  withPictures,
 } from '@/hub/store';
 import { texts } from '@/texts/sync/dav';
 
@@ -126,11 +128,12 @@ interface Compared {
 }
 
 async function comparedWith(
-  { device }: SyncContext,
+  { db, device }: SyncContext,
   base: Card,
   { sent, version }: Known,
 ): Promise<Compared> {
-  const cut = await withCutPictures(servedCard(base, device), device.photoSide);
+  const [whole = base] = await withPictures(db, [servedCard(base, device)]);
+  const cut = await withCutPictures(whole, device.photoSide);
   const served = readBack(cut, version);
   return { served, same: await withServedPictures(served, sent) };
 }
@@ -142,7 +145,8 @@ async function applyChange(
 ): Promise<Taken> {
   const { device, country, now } = context;
   const keeps = JSON.parse(device.keeps) as Keeps;
-  const theirs = deviceChange({ known: base, served, sent: ownPart(current, same), keeps, country });
+  const changed = deviceChange({ known: base, served, sent: ownPart(current, same), keeps, country });
+  const theirs = await putPicturesAside(store, changed);
   const { card, conflicts } = mergeThree(base, current, theirs, { country });
   const merged: Card = { ...card, uid };
   const isChanged = JSON.stringify(merged) !== JSON.stringify(current);
@@ -184,9 +188,10 @@ function readBack(card: Card, version: DataVersion): Card {
  * A new card. It joins a card of the book only where that has its uid, or where it adds nothing to it; anything else becomes a card of its own, however alike the two look. Tidy then offers them as duplicates,
  * and somebody who knows both people decides.
  */
-async function takeNew(context: SyncContext, { href, sent }: Incoming): Promise<Taken> {
+async function takeNew(context: SyncContext, { href, sent: given }: Incoming): Promise<Taken> {
   const { device, now } = context;
   return inSync(context, async (store) => {
+    const sent = await putPicturesAside(store, given);
     await noteKept(store, context, JSON.parse(device.keeps) as Keeps, sent);
     const there = await findCard(store, sent.uid);
     // What the passport doesn't let through is as unknown as a card that was never there.
@@ -307,9 +312,7 @@ async function remember(
   await store
     .insertInto('memory')
     .values({ device: device.id, uid, href, ...then, deviceUid })
-    .onConflict((conflict) =>
-      conflict.columns(['device', 'uid']).doUpdateSet({ href, ...then, deviceUid }),
-    )
+    .onConflict((conflict) => conflict.columns(['device', 'uid']).doUpdateSet({ href, ...then, deviceUid }))
     .execute();
 }
 

@@ -1,4 +1,5 @@
 import { withCutPictures } from '@/hub/card';
+import { withPictures } from '@/hub/store';
 
 import type { SeenCard } from '../passports/deviceView';
 import { keepTexts, type MadeText } from '../passports/shown';
@@ -11,19 +12,20 @@ export async function textsFor(
   seen: readonly SeenCard[],
   version: DataVersion,
 ): Promise<string[]> {
-  const texts: string[] = [];
+  const isKnown = ({ text }: SeenCard) => version === '3.0' && text !== undefined;
+  const open = seen.filter((one) => !isKnown(one));
+  const cards = await withPictures(
+    db,
+    open.map(({ card }) => card),
+  );
+  const written = new Map<SeenCard, string>();
   const made: MadeText[] = [];
-  for (const one of seen) {
-    if (version === '3.0' && one.text !== undefined) {
-      texts.push(one.text);
-      continue;
-    }
-    const { uid, seq, shape, card } = one;
-    const cut = device.photoSide === null ? card : await withCutPictures(card, device.photoSide);
-    const text = writeForDevice(cut, version);
-    texts.push(text);
+  for (const [i, one] of open.entries()) {
+    const { uid, seq, shape } = one;
+    const text = writeForDevice(await withCutPictures(cards[i] ?? one.card, device.photoSide), version);
+    written.set(one, text);
     if (version === '3.0' && shape !== undefined) made.push({ shape, uid, seq, text });
   }
   await keepTexts(db, made);
-  return texts;
+  return seen.map((one) => written.get(one) ?? one.text ?? '');
 }

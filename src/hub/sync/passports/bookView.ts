@@ -102,7 +102,9 @@ export class BookView implements DeviceView {
   private async of(uids: readonly string[], what: Wanted): Promise<Map<string, Seen>> {
     const found = new Map<string, Seen>();
     for (const some of inBatches(uids, AT_ONCE)) {
-      const rows = await this.rows(what).where('cards.uid', 'in', [...some]).execute();
+      const rows = await this.rows(what)
+        .where('cards.uid', 'in', [...some])
+        .execute();
       const byUid = new Map((await this.look(rows)).map((one) => [one.uid, one]));
       for (const uid of some) {
         const one = byUid.get(uid);
@@ -154,9 +156,7 @@ export class BookView implements DeviceView {
           .onRef('shown.seq', '=', 'cards.seq')
           .on('shown.shape', '=', this.shape),
       )
-      .leftJoin('memory as own', (join) =>
-        join.onRef('own.uid', '=', 'cards.uid').on('own.device', '=', id),
-      )
+      .leftJoin('memory as own', (join) => join.onRef('own.uid', '=', 'cards.uid').on('own.device', '=', id))
       .leftJoin('memory as other', (join) =>
         join
           .onRef('other.href', '=', 'cards.href')
@@ -247,10 +247,13 @@ export class BookView implements DeviceView {
   private async visible(uids: readonly string[]): Promise<ReadonlySet<string>> {
     const visible = new Set<string>();
     for (const some of inBatches([...new Set(uids)], AT_ONCE)) {
-      const rows = await this.rows('heads').where('cards.uid', 'in', [...some]).execute();
+      const rows = await this.rows('heads')
+        .where('cards.uid', 'in', [...some])
+        .execute();
       const lists = await this.listsIn(rows);
       for (const row of rows) {
-        const isSeen = row.kind === 'group' ? lists.has(row.uid) : await this.isThrough(this.shownOf(row).marks);
+        const isSeen =
+          row.kind === 'group' ? lists.has(row.uid) : await this.isThrough(this.shownOf(row).marks);
         if (isSeen) visible.add(row.uid);
       }
     }

@@ -1,5 +1,5 @@
 import { entriesFor } from '@/hub/directory';
-import { hrefFor,type HubDb } from '@/hub/store';
+import { hrefFor, type HubDb } from '@/hub/store';
 
 import type { DeviceView, SeenCard } from './deviceView';
 import { etagOf } from './letThrough';

@@ -45,8 +45,10 @@ export class ListedView implements DeviceView {
 }
 
 function some(all: ReadonlyMap<string, SeenCard>, keys: readonly string[]): Map<string, SeenCard> {
-  return new Map(keys.flatMap((key) => {
-    const seen = all.get(key);
-    return seen ? [[key, seen] as const] : [];
-  }));
+  return new Map(
+    keys.flatMap((key) => {
+      const seen = all.get(key);
+      return seen ? [[key, seen] as const] : [];
+    }),
+  );
 }

@@ -15,7 +15,11 @@ const AT_ONCE = 100;
 export type MadeText = Pick<Shown, 'shape' | 'uid' | 'seq'> & { readonly text: string };
 
 /** What of a card goes along: devices for which it is the same see the same. */
-export function shapeOf({ notes, photos, photoSide }: Pick<Device, 'notes' | 'photos' | 'photoSide'>): string {
+export function shapeOf({
+  notes,
+  photos,
+  photoSide,
+}: Pick<Device, 'notes' | 'photos' | 'photoSide'>): string {
   return JSON.stringify([notes, photos, photoSide]);
 }
 
