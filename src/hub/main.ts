@@ -11,6 +11,7 @@ import { type Ending, endWell } from './endWell';
 import { listen } from './listen';
 import { makeHub } from './makeHub';
 import { readSettings, type Settings } from './readSettings';
+import { runChores } from './runChores';
 import { runVisits } from './runVisits';
 import { stageDemo } from './stageDemo';
 import { stageDirectory } from './stageDirectory';
@@ -34,7 +35,7 @@ async function main(): Promise<void> {
     ...(isDemo ? { demoDay: today } : {}),
     ...(trustProxy === undefined ? {} : { trustProxy }),
   });
-  const visits = new Visits();
+  const [visits, chores] = [new Running(), new Running()];
   const ready = (base: string) => {
     if (code !== undefined)
       console.log(
@@ -44,13 +45,17 @@ async function main(): Promise<void> {
     const staged = isNew ? stageDemo(db, base, today) : Promise.resolve();
     void staged
       .catch((error: unknown) => log.error({ fault: faultOf(error) }, 'the demo’s devices are not in use'))
-      .then(() => visits.begin(() => runVisits({ db, base, country: COUNTRY, log, metrics })));
+      .then(() => {
+        visits.begin(() => runVisits({ db, base, country: COUNTRY, log, metrics }));
+        chores.begin(() => runChores({ db, log, retention: settings.retention }));
+      });
   };
   const servers = listen({ hub, settings, metrics, log, fail, ready });
   endOnSignal({
     ...{ servers, log },
     tellListeners: () => {
       visits.end();
+      chores.end();
       hub.emit('ending');
     },
     close: () => db.destroy(),
@@ -78,8 +83,8 @@ async function checkClock(db: HubDb, log: HubLog): Promise<void> {
   }
 }
 
-/** Visits that begin when all is ready, unless it has ended by then. */
-class Visits {
+/** What begins when all is ready, unless it has ended by then. */
+class Running {
   private stop: (() => void) | undefined;
   private hasEnded = false;
 

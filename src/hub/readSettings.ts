@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { storeAddress } from '@/hub/store';
+import { type Retention, storeAddress } from '@/hub/store';
 
 import { readProxy, readTls, type Tls } from './readTls';
 import { metricsPort } from './serveMetrics';
@@ -25,6 +25,8 @@ export interface Settings {
   readonly names: readonly string[];
   /** The port for metrics; undefined for none. */
   readonly measuredAt: number | undefined;
+  /** How long versions of cards are kept. */
+  readonly retention: Retention;
 }
 
 /** Reads them. @throws Error in words */
@@ -45,6 +47,21 @@ export function readSettings(
   return {
     ...{ isDemo, port, webRoot, tls, trustProxy, measuredAt: metricsPort(env), address: storeAddress(env) },
     dataRoot: env['CORDIALIS_DATA'] ?? join(process.cwd(), isDemo ? 'data-demo' : 'data'),
+    retention: {
+      years: numberIn(env, 'CORDIALIS_HISTORY_YEARS', 2),
+      megabytes: numberIn(env, 'CORDIALIS_HISTORY_MB', 200),
+    },
     names: tls ? [tls.name] : proxied === undefined ? [] : [proxied],
   };
+}
+
+function numberIn(
+  env: Readonly<Record<string, string | undefined>>,
+  name: string,
+  otherwise: number,
+): number {
+  const said = env[name] ?? '';
+  if (said === '') return otherwise;
+  if (!/^\d{1,6}$/.test(said)) throw new Error(`${name} must be a whole number`);
+  return Number(said);
 }

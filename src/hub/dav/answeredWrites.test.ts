@@ -54,6 +54,39 @@ test('a card changed here since the device saw it is kept where it is, and the d
   expect((await allCards(db)).length).toBe(1);
 });
 
+const number = (last: string) => vcard('a', 'Ada', `TEL:+44 20 7946 0${last}\r\n`);
+const numbersOf = async () => Object.values((await findCard(db, 'a'))?.phones ?? {}).map((one) => one.number);
+
+test('a device whose answer got lost changes its own value again: that is no conflict with itself', async () => {
+  const phone = await device('Phone');
+  await ask(phone, 'PUT', 'a.vcf', number('100'));
+  const { etag } = await ask(phone, 'GET', 'a.vcf');
+  const put = (body: string, headers = {}) => askAs(hub.base, phone, 'PUT', 'a.vcf', { body, headers });
+  const last = { 'If-Match': etag };
+  // This was done, and the device doesn't know.
+  expect((await put(number('101'), last)).status).toBe(204);
+  expect((await put(number('102'), last)).status).toBe(412);
+  expect((await put(number('102'))).status).toBe(204);
+  expect(await numbersOf()).toEqual(['+44 20 7946 0102']);
+  expect(await db.selectFrom('settle').selectAll().execute()).toEqual([]);
+});
+
+test('what somebody else has changed meanwhile stays, and the device’s value is to settle', async () => {
+  const phone = await device('Phone');
+  await ask(phone, 'PUT', 'a.vcf', number('100'));
+  const { etag } = await ask(phone, 'GET', 'a.vcf');
+  const put = (body: string, headers = {}) => askAs(hub.base, phone, 'PUT', 'a.vcf', { body, headers });
+  await put(number('101'), { 'If-Match': etag });
+  const card = await findCard(db, 'a');
+  const phones = { ...card?.phones };
+  for (const id of Object.keys(phones)) phones[id] = { ...phones[id], number: '+44 20 7946 0103' };
+  if (card) await putCard(db, 'a', { ...card, phones }, { at: TEST_NOW, device: null, says: 'changed' });
+  await put(number('102'), { 'If-Match': etag });
+  expect((await put(number('102'))).status).toBe(204);
+  expect(await numbersOf()).toEqual(['+44 20 7946 0103']);
+  expect(await db.selectFrom('settle').selectAll().execute()).toHaveLength(1);
+});
+
 /** What a device does with one of two addresses, each time with a value of its own. */
 const act = fc.record({
   kind: fc.constantFrom('put' as const, 'put' as const, 'delete' as const, 'get' as const),

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 
 import { childOf, type XmlElement } from '@/core/base';
-import { changedUids, hrefFor, toCard } from '@/hub/store';
+import { changedUids, hrefFor, thinnedTo, toCard } from '@/hub/store';
 import {
   allHeads,
   directoryChanges,
@@ -33,7 +33,8 @@ export async function syncCollection(context: ReportContext, body: XmlElement): 
   // What others do from here on is told the next time.
   const now = view.seq;
   const from = token === '' ? undefined : stateOf(db, token);
-  if (token !== '' && (!from || from.seq > now || from.seq < device.since))
+  const oldest = Math.max(device.since, await thinnedTo(db));
+  if (token !== '' && (!from || from.seq > now || from.seq < oldest))
     throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
   const part = from?.part;
   const since = part ? part.since : (from?.seq ?? 0);
@@ -143,7 +144,8 @@ async function seenBefore(
     .execute();
   const asked = new Set(uids);
   const seen = firsts.filter(
-    ({ uid, before }) => asked.has(uid) && before !== null && isLetThrough(device, toCard(before), members),
+    ({ uid, before }) =>
+      asked.has(uid) && before !== null && before !== '' && isLetThrough(device, toCard(before), members),
   );
   return new Set(seen.map(({ uid }) => uid));
 }

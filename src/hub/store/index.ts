@@ -2,6 +2,7 @@
  * The hub's store, through Kysely: what is kept of cards, devices and browsers.
  *
  * backups/  copies with the key, and their restoration
+ * chores/   what is done when there is time: old versions and pictures without a use go
  * engines/  what differs between SQLite and PostgreSQL
  * moves/    from one database to another
  * schema/   tables, and the steps from one schema to the next
@@ -12,6 +13,9 @@ export { BackupFault, restoreBackup } from './backups/restoreBackup';
 export { doDevicesWait, letDevicesIn } from './backups/waiting';
 export { dropCalendar, findCalendar, putCalendar, takeCalendars } from './calendars';
 export { allCards, changedUids, type ChangeSource, findCard, lastSeq, putCard, toCard } from './cards';
+export { clearPictures } from './chores/clearPictures';
+export { type Retention, thinChanges, thinnedTo } from './chores/thinChanges';
+export { tidyStore } from './chores/tidyStore';
 export { alikeOf, hrefFor } from './columnsOf';
 export { holdStore } from './engines/sqlite/holdStore';
 export { ifPossible, StoreFault } from './engines/storeFault';

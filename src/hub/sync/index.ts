@@ -52,6 +52,7 @@ export {
 } from './passports/passports';
 export { pendingFor } from './passports/pendingFor';
 export { previewSync } from './passports/previewSync';
+export { clearShown, shapeOf } from './passports/shown';
 export { stateOf, type SyncState, syncTokenOf } from './passports/syncToken';
 export { undoSync } from './passports/undoSync';
 export { viewOf } from './passports/viewOf';

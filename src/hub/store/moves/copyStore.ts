@@ -1,8 +1,7 @@
 import { createHash, type Hash } from 'node:crypto';
 
-import { type Kysely, sql } from 'kysely';
-
 import type { Engine } from '../engines/engine';
+import { type AnyDb, type Row, rowsOf } from '../rowsOf';
 import type { HubDb, HubTables } from '../schema/tables';
 
 /** A table: the columns that tell its rows apart, and the one that the database counts, if there is one. */
@@ -41,9 +40,6 @@ const TABLES: Readonly<Record<keyof HubTables, Shape>> = {
   tries: { key: ['key'] },
 };
 
-/** Rows copied at once. */
-const AT_ONCE = 100;
-
 /** What a table has: how many rows, and a hash over all of them in order. */
 export interface Sum {
   readonly rows: number;
@@ -53,10 +49,6 @@ export interface Sum {
 
 /** What a store has, by table. */
 export type Sums = Readonly<Record<string, Sum>>;
-
-type Row = Readonly<Record<string, unknown>>;
-/** Tables as they come. */
-type AnyDb = Kysely<Record<string, Row>>;
 
 /** What else is done with a copy. */
 export interface CopyOptions {
@@ -81,7 +73,7 @@ export async function copyStore(from: Engine, to: Engine, { say, finish }: CopyO
       for (const [table, shape] of Object.entries(TABLES)) {
         const hash = createHash('sha256');
         let rows = 0;
-        for await (const some of rowsOf(source, table, shape)) {
+        for await (const some of rowsOf(source, table, shape.key)) {
           await (target as unknown as AnyDb).insertInto(table).values(some).execute();
           note(hash, some);
           rows += some.length;
@@ -112,7 +104,7 @@ export async function sumsIn(db: HubDb): Promise<Sums> {
   for (const [table, shape] of Object.entries(TABLES)) {
     const hash = createHash('sha256');
     let rows = 0;
-    for await (const some of rowsOf(db, table, shape)) {
+    for await (const some of rowsOf(db, table, shape.key)) {
       note(hash, some);
       rows += some.length;
     }
@@ -124,25 +116,4 @@ export async function sumsIn(db: HubDb): Promise<Sums> {
 function note(hash: Hash, rows: readonly Row[]): void {
   // The databases may give columns in another order, as they were added.
   for (const row of rows) hash.update(`${JSON.stringify(Object.entries(row).toSorted())}\n`);
-}
-
-/** The rows of a table in the order of its key, some at a time. */
-async function* rowsOf(db: HubDb, table: string, { key }: Shape): AsyncGenerator<Row[]> {
-  const columns = sql.join(key.map((column) => sql.ref(column)));
-  let last: Row | undefined;
-  for (;;) {
-    const after: Row | undefined = last;
-    const rows: Row[] = await (db as unknown as AnyDb)
-      .selectFrom(table)
-      .selectAll()
-      .$if(after !== undefined, (query) =>
-        query.where(sql<boolean>`(${columns}) > (${sql.join(key.map((column) => after?.[column]))})`),
-      )
-      .orderBy(columns)
-      .limit(AT_ONCE)
-      .execute();
-    if (rows.length > 0) yield rows;
-    if (rows.length < AT_ONCE) return;
-    last = rows.at(-1);
-  }
 }

@@ -26,7 +26,7 @@ export async function recordHeld(
     .selectFrom('changes')
     .select(['seq', 'after'])
     .where('uid', '=', uid)
-    .where('after', 'is not', null)
+    .where('after', '<>', '')
     .orderBy('seq', 'desc')
     .limit(VERSIONS)
     .execute();

@@ -104,6 +104,8 @@ interface Held {
   readonly base: Card;
   /** The same as it is stored. */
   readonly text: string;
+  /** The change that had made it; null where it is none of the book's own versions. */
+  readonly since: number | null;
 }
 
 /** What a device knows of a card, and the card; undefined where it is gone. */
@@ -112,7 +114,8 @@ async function heldBy(store: HubDb, { device }: SyncContext, { seen }: Known): P
   if (!current) return undefined;
   const row = await findMemory(store, device.id, seen.uid);
   const base = row ? toCard(row.card) : asSeen(current, seen);
-  return { current, base: ownPart(current, base), text: row?.card ?? JSON.stringify(base) };
+  const text = row?.card ?? JSON.stringify(base);
+  return { current, base: ownPart(current, base), text, since: row?.seq ?? null };
 }
 
 /** A device can't change who is on a rule list. */
@@ -141,13 +144,19 @@ async function comparedWith(
 async function applyChange(
   store: HubDb,
   context: SyncContext,
-  { href, seen: { uid }, sent, current, base, served, same }: Known & Held & Compared,
+  { href, seen: { uid }, sent, current, base, since, served, same }: Known & Held & Compared,
 ): Promise<Taken> {
   const { device, country, now } = context;
   const keeps = JSON.parse(device.keeps) as Keeps;
   const changed = deviceChange({ known: base, served, sent: ownPart(current, same), keeps, country });
   const theirs = await putPicturesAside(store, changed);
-  const { card, conflicts } = mergeThree(base, current, theirs, { country });
+  const merge = mergeThree(base, current, theirs, { country });
+  // The answer to what it had sent before got lost: nobody is in conflict with himself.
+  const isWithItself =
+    merge.conflicts.length > 0 && since !== null && !(await haveOthersChanged(store, context, uid, since));
+  const { card, conflicts } = isWithItself
+    ? { ...mergeThree(base, theirs, current, { country }), conflicts: [] }
+    : merge;
   const merged: Card = { ...card, uid };
   const isChanged = JSON.stringify(merged) !== JSON.stringify(current);
   const after: Card = isChanged ? { ...merged, updated: now } : current;
@@ -164,6 +173,23 @@ async function applyChange(
   });
   await noteKept(store, context, keeps, sent);
   return { isNew: false, came: isChanged ? 1 : 0 };
+}
+
+async function haveOthersChanged(
+  store: HubDb,
+  { device }: SyncContext,
+  uid: string,
+  since: number,
+): Promise<boolean> {
+  const row = await store
+    .selectFrom('changes')
+    .select('seq')
+    .where('uid', '=', uid)
+    .where('seq', '>', since)
+    .where(({ eb, or }) => or([eb('device', 'is', null), eb('device', '<>', device.id)]))
+    .limit(1)
+    .executeTakeFirst();
+  return row !== undefined;
 }
 
 function withoutMembers({ members: _, ...list }: Card): Card {

@@ -67,6 +67,22 @@ export async function keepTexts(db: HubDb, made: readonly MadeText[]): Promise<v
   );
 }
 
+/** Removes what was made of cards that are gone, and for passports that are no more. @returns how many rows */
+export async function clearShown(db: HubDb, shapes: readonly string[]): Promise<number> {
+  const [done] = await inTransaction(db, (store) =>
+    store
+      .deleteFrom('shown')
+      .where(({ eb, or, selectFrom }) =>
+        or([
+          eb('uid', 'not in', selectFrom('cards').select('uid')),
+          ...(shapes.length === 0 ? [sql<boolean>`true`] : [eb('shape', 'not in', [...shapes])]),
+        ]),
+      )
+      .execute(),
+  );
+  return Number(done?.numDeletedRows ?? 0);
+}
+
 /** What was made of the same version before stays where it isn't made now. */
 function orAsBefore(now: Expression<string | null>, before: Expression<string | null>) {
   return sql<string | null>`coalesce(${now}, case when excluded.seq = shown.seq then ${before} end)`;

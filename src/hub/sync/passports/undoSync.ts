@@ -53,6 +53,9 @@ export function undoSync(
         after: cardIn(after),
       });
     let [cards, missed] = [0, 0];
+    // Of what isn't kept any more nothing can be taken back.
+    for (const { uid, before, after } of changes)
+      if ((before === '' || after === '') && byUid.delete(uid)) missed += 1;
     for (const [uid, { before, after }] of byUid) {
       const current = await findCard(store, uid);
       const back = takenBack({ before, after, current }, country);
@@ -72,7 +75,7 @@ export function undoSync(
 }
 
 function cardIn(text: string | null): Card | undefined {
-  return text === null ? undefined : toCard(text);
+  return text === null || text === '' ? undefined : toCard(text);
 }
 
 interface Sides {
