@@ -22,6 +22,8 @@ process.env.HUB_PROGRAM = await ensureProgram('hub');
 if (process.argv.includes('beside')) await measureOnBoth('beside');
 // npm run bench -- load: how many devices one machine carries.
 if (process.argv.includes('load')) await measureOnBoth('load');
+// npm run bench -- large: a large book with photos and many devices.
+if (process.argv.includes('large')) await measureOnBoth('large');
 process.env.CHROMIUM = ensureChromium();
 await ensureWebBuild();
 

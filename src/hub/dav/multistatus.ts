@@ -1,4 +1,5 @@
 import type { DavAnswer } from './davRequest';
+import type { SeenForm } from './forms';
 import { dav } from './names';
 import { pathOf, PROPERTIES, type PropertySource } from './properties';
 import { element, text, type Xml, xmlDocument, xmlInPieces } from './writeXml';
@@ -31,6 +32,34 @@ export function responseOf(source: PropertySource, names: readonly string[], onl
     ...(missing.length > 0 && !onlyNames ? [propstat(missing, 'HTTP/1.1 404 Not Found')] : []),
   ];
   return element(dav('response'), [element(dav('href'), text(pathOf(source))), ...stats]);
+}
+
+/** What the addresses and entity tags of cards stand at. */
+const [ADDRESS, TAG] = ['address-of-card', 'tag-of-card'];
+
+/**
+ * Answers for cards of which nothing is told but their addresses and entity tags: all else is the same for all of them, and written once.
+ */
+export function answersAlike(
+  source: Pick<PropertySource, 'request' | 'view'>,
+  isDirectory: boolean,
+  names: readonly string[],
+  onlyNames = false,
+): (head: Pick<SeenForm, 'href' | 'etag'>) => Xml {
+  const of = ({ href, etag }: Pick<SeenForm, 'href' | 'etag'>) =>
+    responseOf(
+      { ...source, seen: { uid: '', seq: 0, href, etag }, resource: { kind: 'card', href, isDirectory } },
+      names,
+      onlyNames,
+    );
+  const parts = of({ href: ADDRESS, etag: TAG }).split(new RegExp(`(${ADDRESS}|${TAG})`));
+  return ({ href, etag }) => {
+    const values: Readonly<Record<string, string>> = {
+      [ADDRESS]: text(encodeURIComponent(href)),
+      [TAG]: text(etag),
+    };
+    return parts.map((part, i) => (i % 2 === 1 ? (values[part] ?? part) : part)).join('') as Xml;
+  };
 }
 
 /** A resource with only a status: gone, or too many results. */

@@ -4,7 +4,7 @@ import { cardAt, type DeviceView, directoryView, viewOf } from '@/hub/sync';
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
 import { areOfText, formsOf, type SeenForm } from './forms';
-import { multistatus, multistatusInPieces, responseOf } from './multistatus';
+import { answersAlike, multistatus, multistatusInPieces, responseOf } from './multistatus';
 import { dav } from './names';
 import { breathe, PIECE } from './pieces';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
@@ -32,13 +32,12 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
         responses.push(responseOf({ ...base, ...book }, names, isNames));
     if (resource.kind === 'book') {
       const { isDirectory = false } = resource;
-      const one = (seen: SeenForm) =>
-        responseOf(
-          { ...base, seen, resource: { kind: 'card', href: seen.href, isDirectory } },
-          names,
-          isNames,
-        );
-      return multistatusInPieces(after(responses, listed(request, view, isNames ? [] : names), one));
+      const isOfText = !isNames && areOfText(names);
+      const one = isOfText
+        ? (seen: SeenForm) =>
+            responseOf({ ...base, seen, resource: { kind: 'card', href: seen.href, isDirectory } }, names)
+        : answersAlike(base, isDirectory, names, isNames);
+      return multistatusInPieces(after(responses, listed(request, view, isOfText), one));
     }
   }
   return multistatus(responses);
@@ -68,11 +67,10 @@ async function booksOf(request: DavRequest): Promise<Pick<PropertySource, 'resou
 async function* listed(
   request: DavRequest,
   view: DeviceView,
-  names: readonly string[],
+  isOfText: boolean,
 ): AsyncGenerator<readonly SeenForm[]> {
-  const isOfText = areOfText(names);
   for await (const some of view.heads())
-    for (const piece of inBatches(some, PIECE)) {
+    for (const piece of isOfText ? inBatches(some, PIECE) : [some]) {
       await breathe();
       yield isOfText ? await formsOf(request, view, piece) : piece;
     }

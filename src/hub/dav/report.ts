@@ -51,7 +51,7 @@ async function multiget(context: ReportContext, body: XmlElement): Promise<DavAn
   );
   const heads = [...found.values()];
   return {
-    ...multistatusInPieces(followedBy(serve(context, heads), missing)),
+    ...multistatusInPieces(followedBy(serve(context, heads), () => missing)),
     served: context.wish ? heads.length : 0,
   };
 }
@@ -86,7 +86,7 @@ async function query(context: ReportContext, body: XmlElement): Promise<DavAnswe
   const rest = found.length > limit ? [isCut(context)] : [];
   const told = found.slice(0, limit);
   return {
-    ...multistatusInPieces(followedBy(serve(context, told), rest)),
+    ...multistatusInPieces(followedBy(serve(context, told), () => rest)),
     served: context.wish ? told.length : 0,
   };
 }

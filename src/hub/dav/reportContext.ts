@@ -3,9 +3,9 @@ import { type DeviceView, rememberServed, type SeenCard, type SeenHead } from '@
 
 import type { DavRequest } from './davRequest';
 import { areOfText, formed, type SeenForm } from './forms';
-import { responseOf, statusOf } from './multistatus';
+import { answersAlike, responseOf, statusOf } from './multistatus';
 import { bookPath, dav } from './names';
-import { breathe, PIECE } from './pieces';
+import { breathe, PIECE, PIECE_OF_HEADS } from './pieces';
 import type { PropertySource } from './properties';
 import { element, type Xml } from './writeXml';
 
@@ -29,24 +29,34 @@ function responseFor({ request, view, wish, names, isDirectory }: ReportContext,
 }
 
 /** The answers for cards, made piece by piece while they are sent, and remembered as served where they are complete. */
-export async function* serve(context: ReportContext, heads: readonly SeenHead[]): AsyncGenerator<Xml[]> {
+export async function* serve(
+  context: ReportContext,
+  heads: readonly SeenHead[] | AsyncIterable<readonly SeenHead[]>,
+): AsyncGenerator<Xml[]> {
   const { view, wish, names } = context;
-  for (const piece of inBatches(heads, PIECE)) {
+  if (!wish && !areOfText(names)) {
+    const answer = answersAlike(context, context.isDirectory, names);
+    for await (const some of 'length' in heads ? inBatches(heads, PIECE_OF_HEADS) : heads) {
+      await breathe();
+      yield some.map(answer);
+    }
+    return;
+  }
+  for await (const piece of inPieces('length' in heads ? [heads] : heads)) {
     await breathe();
-    if (wish || areOfText(names)) {
-      // As they are now: what has gone meanwhile is told of with the next sync.
-      const found = await view.ofEach(piece.map(({ uid }) => uid));
-      yield await serveWhole(
-        context,
-        piece.flatMap(({ uid }) => found.get(uid) ?? []),
-      );
-    } else yield answersFor(context, piece);
+    // As they are now: what has gone meanwhile is told of with the next sync.
+    const found = await view.ofEach(piece.map(({ uid }) => uid));
+    yield await serveWhole(
+      context,
+      piece.flatMap(({ uid }) => found.get(uid) ?? []),
+    );
   }
 }
 
-/** The answers for cards by what is known without looking at them. */
-export function answersFor(context: ReportContext, heads: readonly SeenHead[]): Xml[] {
-  return heads.map((one) => responseFor(context, one));
+async function* inPieces(
+  all: AsyncIterable<readonly SeenHead[]> | readonly (readonly SeenHead[])[],
+): AsyncGenerator<readonly SeenHead[]> {
+  for await (const some of all) yield* inBatches(some, PIECE);
 }
 
 /** The answers for cards with what is on them. */
@@ -59,13 +69,10 @@ export async function serveWhole(context: ReportContext, seen: readonly SeenCard
   return forms.map((one) => responseFor(context, one));
 }
 
-/** Pieces with others behind them. */
-export async function* followedBy(
-  pieces: AsyncIterable<Xml[]>,
-  ...rest: readonly Xml[][]
-): AsyncGenerator<Xml[]> {
+/** Pieces with others behind them, which are made once those have been sent. */
+export async function* followedBy(pieces: AsyncIterable<Xml[]>, rest: () => Xml[]): AsyncGenerator<Xml[]> {
   yield* pieces;
-  yield* rest;
+  yield rest();
 }
 
 /** How many members a client wants at most (RFC 6352 §10.6, RFC 6578 §6.4); without end where it doesn't say. */

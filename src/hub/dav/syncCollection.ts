@@ -1,7 +1,5 @@
-import { createHash } from 'node:crypto';
-
 import { childOf, type XmlElement } from '@/core/base';
-import { changedUids, hrefFor, thinnedTo, toCard } from '@/hub/store';
+import { changedUids, hrefFor, placeOf, thinnedTo, toCard } from '@/hub/store';
 import {
   allHeads,
   directoryChanges,
@@ -10,6 +8,7 @@ import {
   isLetThrough,
   listsOf,
   membersOf,
+  type PlacedHead,
   type SeenHead,
   stateOf,
   syncTokenOf,
@@ -39,59 +38,66 @@ export async function syncCollection(context: ReportContext, body: XmlElement): 
   const part = from?.part;
   const since = part ? part.since : (from?.seq ?? 0);
   const told = part || !from ? (from?.seq ?? now) : now;
-  const here = new Map<string, SeenHead>();
   const gone = new Set<string>();
   const isWhole = !from || (part !== undefined && since === 0);
-  if (isWhole) for (const seen of await allHeads(view)) here.set(seen.uid, seen);
-  else await tellChanges(context, since, { here, gone });
+  const heads = isWhole
+    ? view.heads(part?.after)
+    : inOrder(await tellChanges(context, since, gone), part?.after);
   await endAliases(request);
-  const { some, after, isMore } = firstOf(here, limit, part?.after);
-  const next = syncTokenOf(db, isMore ? { seq: told, part: { since, after } } : { seq: told });
+  const first = new FirstOf(heads, limit, part?.after);
   // What is gone is told at once: it is short.
-  return answerSync(context, { here: some, gone: part ? [] : gone, next, isMore });
+  const left = part ? [] : [...gone];
+  const next = () =>
+    syncTokenOf(db, first.isMore ? { seq: told, part: { since, after: first.after } } : { seq: told });
+  if (!context.wish)
+    return answerSync(context, { here: first, gone: left, next, isMore: () => first.isMore });
+  // Those with what is on them are few, and are counted.
+  const here: SeenHead[] = [];
+  for await (const some of first) here.push(...some);
+  return answerSync(context, { here, gone: left, next, isMore: () => first.isMore });
 }
 
-interface FirstOf {
-  readonly some: readonly SeenHead[];
-  /** Up to where in the order they reach. */
-  readonly after: string;
-  readonly isMore: boolean;
+/** The first members, in the order in which they are told, some at a time. */
+class FirstOf implements AsyncIterable<readonly PlacedHead[]> {
+  /** Whether there are others; known once all of these have been looked at. */
+  isMore = false;
+  /** Up to where in the order those reach that have been looked at. */
+  after: string;
+
+  /** @param from - after which they come */
+  constructor(
+    private readonly heads: AsyncIterable<readonly PlacedHead[]> | readonly (readonly PlacedHead[])[],
+    private readonly limit: number,
+    from = '0',
+  ) {
+    this.after = from;
+  }
+
+  async *[Symbol.asyncIterator](): AsyncGenerator<readonly PlacedHead[]> {
+    let left = this.limit;
+    for await (const all of this.heads) {
+      const some = all.slice(0, left);
+      this.isMore = some.length < all.length;
+      this.after = some.at(-1)?.place ?? this.after;
+      left -= some.length;
+      if (some.length > 0) yield some;
+      if (this.isMore) return;
+    }
+  }
 }
 
-/** The first members after one, in the order in which they are told. */
-function firstOf(here: ReadonlyMap<string, SeenHead>, limit: number, from: string | undefined): FirstOf {
-  // Putting thousands in order costs as much as telling them.
-  if (from === undefined && here.size <= limit)
-    return { some: [...here.values()], after: '0', isMore: false };
-  const inOrder = [...here]
-    .map(([uid, seen]) => ({ seen, at: orderOf(uid) }))
-    .filter(({ at }) => from === undefined || at > from)
-    .sort((a, b) => (a.at < b.at ? -1 : 1));
-  const some = inOrder.slice(0, limit);
-  return {
-    some: some.map(({ seen }) => seen),
-    after: some.at(-1)?.at ?? from ?? '0',
-    isMore: inOrder.length > some.length,
-  };
-}
-
-/** The order in which members are told, which no change of them moves. */
-function orderOf(uid: string): string {
-  return createHash('sha256').update(uid).digest('hex').slice(0, 24);
+/** Members in the order in which they are told. */
+function inOrder(heads: readonly SeenHead[], from = ''): readonly (readonly PlacedHead[])[] {
+  const placed = heads.map((head) => ({ ...head, place: placeOf(head.uid) }));
+  return [placed.filter(({ place }) => place > from).sort((a, b) => (a.place < b.place ? -1 : 1))];
 }
 
 function tokenElement(token: string): Xml {
   return element(dav('sync-token'), text(token));
 }
 
-interface Told {
-  readonly here: Map<string, SeenHead>;
-  /** Addresses. */
-  readonly gone: Set<string>;
-}
-
-/** What a device is told of the changes since one. */
-async function tellChanges(context: ReportContext, since: number, { here, gone }: Told): Promise<void> {
+/** The members that have changed since a change. @param gone - addresses of those that are gone are added to it */
+async function tellChanges(context: ReportContext, since: number, gone: Set<string>): Promise<SeenHead[]> {
   const { request, view } = context;
   const { device, db } = request;
   const changed = await changedUids(db, since);
@@ -104,7 +110,6 @@ async function tellChanges(context: ReportContext, since: number, { here, gone }
   const all = isList ? (await allHeads(view)).map(({ uid }) => uid) : [];
   const concerned = new Set(isList ? [...some, ...all, ...hrefs.keys()] : some);
   const seen = await view.headsOf([...concerned]);
-  for (const [uid, head] of seen) here.set(uid, head);
   // Only what the device has been told of is told to be gone: the address of any other card is none of its business.
   const unknown = [...concerned].filter((uid) => !seen.has(uid) && !hrefs.has(uid));
   const told = await seenBefore(context, since, unknown);
@@ -120,6 +125,7 @@ async function tellChanges(context: ReportContext, since: number, { here, gone }
     .execute();
   const there = await view.headsAt(joined.map(({ href }) => href));
   for (const { href } of joined) if (!there.has(href)) gone.add(href);
+  return [...seen.values()];
 }
 
 /** Which of some cards the passport let through at a change: their addresses may be known without their contents. */
@@ -151,32 +157,37 @@ async function seenBefore(
 }
 
 interface SyncAnswer {
-  readonly here: readonly SeenHead[];
+  readonly here: readonly SeenHead[] | AsyncIterable<readonly SeenHead[]>;
   /** Addresses. */
-  readonly gone: Iterable<string>;
-  /** The token from which the next sync goes on. */
-  readonly next: string;
-  readonly isMore: boolean;
+  readonly gone: readonly string[];
+  /** The token from which the next sync goes on, and whether there is more: known once all has been told. */
+  readonly next: () => string;
+  readonly isMore: () => boolean;
 }
 
 function answerSync(context: ReportContext, { here, gone, next, isMore }: SyncAnswer): DavAnswer {
   const base = pathIn(context);
-  const left = [...gone].map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found'));
-  const rest = [...left, ...(isMore ? [isCut(context)] : []), tokenElement(next)];
+  const left = gone.map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found'));
+  const rest = () => [...left, ...(isMore() ? [isCut(context)] : []), tokenElement(next())];
   return {
     ...multistatusInPieces(followedBy(serve(context, here), rest)),
-    served: context.wish ? here.length : 0,
+    served: context.wish && 'length' in here ? here.length : 0,
   };
 }
 
 async function syncDirectory(context: ReportContext, token: string): Promise<DavAnswer> {
   const { request, view } = context;
   if (token === '')
-    return answerSync(context, { here: await allHeads(view), gone: [], next: view.token, isMore: false });
+    return answerSync(context, {
+      here: await allHeads(view),
+      gone: [],
+      next: () => view.token,
+      isMore: () => false,
+    });
   const today = request.now.slice(0, 10);
   const changed = await directoryChanges(request.db, { token, seq: view.seq, today });
   if (!changed) throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
   const here = await view.headsOf([...changed]);
   const gone = [...changed].flatMap((uid) => (here.has(uid) ? [] : hrefFor(uid)));
-  return answerSync(context, { here: [...here.values()], gone, next: view.token, isMore: false });
+  return answerSync(context, { here: [...here.values()], gone, next: () => view.token, isMore: () => false });
 }

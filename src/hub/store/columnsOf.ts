@@ -3,9 +3,17 @@ import { createHash } from 'node:crypto';
 import { foldText } from '@/core/base';
 import { type Card, shownAs } from '@/core/card';
 
+import type { CardsTable } from './schema/tables';
+
 /** What a card is looked up by. */
-export function columnsOf(uid: string, card: Card): { href: string; kind: string; alike: string } {
-  return { href: hrefFor(uid), kind: card.kind ?? '', alike: alikeOf(card) };
+export function columnsOf(uid: string, card: Card): Pick<CardsTable, 'href' | 'kind' | 'alike' | 'place'> {
+  const kind = card.kind ?? '';
+  return { href: hrefFor(uid), kind, alike: alikeOf(card), place: placeOf(uid, kind) };
+}
+
+/** Where a card comes when all are told: no change of it moves it, and lists come after those who are on them. */
+export function placeOf(uid: string, kind = ''): string {
+  return (kind === 'group' ? 'g' : '') + createHash('sha256').update(uid).digest('hex').slice(0, 24);
 }
 
 /** The same for cards of one name, however it is written. */

@@ -16,7 +16,7 @@ export { allCards, changedUids, type ChangeSource, findCard, lastSeq, putCard, t
 export { clearPictures } from './chores/clearPictures';
 export { type Retention, thinChanges, thinnedTo } from './chores/thinChanges';
 export { tidyStore } from './chores/tidyStore';
-export { alikeOf, hrefFor } from './columnsOf';
+export { alikeOf, hrefFor, placeOf } from './columnsOf';
 export { holdStore } from './engines/sqlite/holdStore';
 export { ifPossible, StoreFault } from './engines/storeFault';
 export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';

@@ -27,6 +27,7 @@ export {
   cardAt,
   cardOf,
   type DeviceView,
+  type PlacedHead,
   type SeenCard,
   type SeenHead,
 } from './passports/deviceView';

@@ -15,7 +15,7 @@ const AT_ONCE = 500;
  */
 export async function addShown(db: Kysely<never>): Promise<void> {
   const { schema } = db;
-  for (const name of ['href', 'kind', 'alike'])
+  for (const name of ['href', 'kind', 'alike', 'place'])
     await schema
       .alterTable('cards')
       .addColumn(name, 'text', (column) => column.notNull().defaultTo(''))
@@ -23,10 +23,17 @@ export async function addShown(db: Kysely<never>): Promise<void> {
   await fillColumns(db as unknown as Kysely<{ cards: CardRow }>);
   await schema.createIndex('cards_href').on('cards').column('href').execute();
   await schema.createIndex('cards_alike').on('cards').column('alike').execute();
+  // All that is told of cards that haven't changed is in it: their texts are long.
+  await schema
+    .createIndex('cards_told')
+    .on('cards')
+    .columns(['place', 'uid', 'seq', 'href', 'kind'])
+    .execute();
   await schema.createIndex('cards_kind').on('cards').column('kind').execute();
   await schema
     .createTable('shown')
     .addColumn('shape', 'text', (column) => column.notNull())
+    .addColumn('place', 'text', (column) => column.notNull())
     .addColumn('uid', 'text', (column) => column.notNull())
     .addColumn('seq', 'integer', (column) => column.notNull())
     .addColumn('etag', 'text', (column) => column.notNull())
@@ -34,6 +41,12 @@ export async function addShown(db: Kysely<never>): Promise<void> {
     .addColumn('asked', 'text')
     .addColumn('text', 'text')
     .addPrimaryKeyConstraint('shown_key', ['shape', 'uid'])
+    .execute();
+  // In the order of the other index, so that what is read together lies together.
+  await schema
+    .createIndex('shown_told')
+    .on('shown')
+    .columns(['shape', 'place', 'uid', 'seq', 'etag', 'marks'])
     .execute();
   await schema.createIndex('shown_uid').on('shown').column('uid').execute();
   await schema.alterTable('memory').addColumn('seq', 'integer').execute();
@@ -79,6 +92,7 @@ interface CardRow {
   href: string;
   kind: string;
   alike: string;
+  place: string;
 }
 
 async function fillColumns(db: Kysely<{ cards: CardRow }>): Promise<void> {

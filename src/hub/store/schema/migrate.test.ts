@@ -68,7 +68,10 @@ test('a store to which a newer program has only added is opened and written, and
   const newer = await openTestStore(folder);
   const older = await openTestStore(folder);
   const put = (db: HubDb, uid: string) =>
-    db.insertInto('cards').values({ uid, card: '{}', seq: 1, href: '', kind: '', alike: '' }).execute();
+    db
+      .insertInto('cards')
+      .values({ uid, card: '{}', seq: 1, href: '', kind: '', alike: '', place: '' })
+      .execute();
   await put(older, 'before');
   await migrate(newer, { ...placeOf(newer), steps: [...STEPS, next(false)] });
   // One that is running goes on, and one that is started anew as well.

@@ -11,6 +11,8 @@ export interface CardsTable {
   href: string;
   /** Its kind (RFC 9553 §2.1.4); '' where it says none. */
   kind: string;
+  /** Where it comes when all are told: the first digits of a hash of its uid, of a list after a "g". */
+  place: string;
   /** A hash of its name as it is looked up: the same for those that may be the same. */
   alike: string;
 }
@@ -22,6 +24,8 @@ export interface CardsTable {
 export interface ShownTable {
   /** What of a card goes along. */
   shape: string;
+  /** The card's. */
+  place: string;
   uid: string;
   /** The change of the card that it was made of. */
   seq: number;

@@ -38,18 +38,32 @@ export async function uidsThatMay(
   { db, device }: Pick<SyncContext, 'db' | 'device'>,
   words: Words,
 ): Promise<string[]> {
-  const rows = await cardsWithAsked(db, shapeOf(device))
-    .select('cards.uid')
-    .where(({ eb, or, and }) =>
-      or([
-        eb('cards.kind', '=', 'group'),
-        eb('shown.asked', 'is', null),
-        and(words.map((some) => or(some.map((word) => has(word))))),
-      ]),
-    )
-    .orderBy('cards.uid')
-    .execute();
-  return rows.map(({ uid }) => uid);
+  const uids: string[] = [];
+  for (const start of PLACES) {
+    const rows = await cardsWithAsked(db, shapeOf(device))
+      .select('cards.uid')
+      .where('cards.place', '>=', start)
+      .where('cards.place', '<', nextTo(start))
+      .where(({ eb, or, and }) =>
+        or([
+          eb('cards.kind', '=', 'group'),
+          eb('shown.asked', 'is', null),
+          and(words.map((some) => or(some.map((word) => has(word))))),
+        ]),
+      )
+      .execute();
+    for (const { uid } of rows) uids.push(uid);
+    // Others are answered between two.
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  return uids;
+}
+
+/** How places begin (`CardsTable`): each is a part of the book. */
+const PLACES = [...'0123456789abcdefg'];
+
+function nextTo(sign: string): string {
+  return String.fromCharCode(sign.charCodeAt(0) + 1);
 }
 
 /**
@@ -63,20 +77,21 @@ export async function makeShown(db: HubDb, device: Device, isOver: () => boolean
   let count = 0;
   for (let last = ''; !isOver();) {
     const rows = await cardsWithAsked(db, shape)
-      .select(['cards.uid', 'cards.seq', 'cards.card'])
+      .select(['cards.uid', 'cards.seq', 'cards.card', 'cards.place'])
       .where('shown.asked', 'is', null)
       .where('cards.kind', '<>', 'group')
-      .where('cards.uid', '>', last)
-      .orderBy('cards.uid')
+      // Written in the order in which they are read.
+      .where('cards.place', '>', last)
+      .orderBy('cards.place')
       .limit(AT_ONCE)
       .execute();
     if (rows.length === 0) break;
     await keepShown(
       db,
-      rows.map(({ uid, seq, card }) => ({ shape, uid, seq, ...madeOf(device, toCard(card)) })),
+      rows.map(({ uid, seq, place, card }) => ({ shape, place, uid, seq, ...madeOf(device, toCard(card)) })),
     );
     count += rows.length;
-    last = rows.at(-1)?.uid ?? '';
+    last = rows.at(-1)?.place ?? '';
     // Whoever asks for something is answered first.
     await new Promise((resolve) => setImmediate(resolve));
   }
@@ -88,9 +103,10 @@ function cardsWithAsked(db: HubDb, shape: string) {
     .selectFrom('cards')
     .leftJoin('shown', (join) =>
       join
+        .on('shown.shape', '=', shape)
+        .onRef('shown.place', '=', 'cards.place')
         .onRef('shown.uid', '=', 'cards.uid')
-        .onRef('shown.seq', '=', 'cards.seq')
-        .on('shown.shape', '=', shape),
+        .onRef('shown.seq', '=', 'cards.seq'),
     );
 }
 

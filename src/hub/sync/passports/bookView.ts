@@ -3,9 +3,10 @@ import type { Card } from '@/core/card';
 import { isRuleList } from '@/core/lists';
 import { type HubDb, toCard } from '@/hub/store';
 
-import type { DeviceView, SeenCard, SeenHead } from './deviceView';
+import type { DeviceView, PlacedHead, SeenCard, SeenHead } from './deviceView';
 import { etagOf, isForLists, isLetThrough, type Marks, marksOf, servedCard } from './letThrough';
 import { membersOf, sentMembers } from './membersOf';
+import { Pages } from './pages';
 import { type Device, listsOf } from './passports';
 import { Seen } from './seen';
 import { keepShown, shapeOf, type Shown } from './shown';
@@ -20,28 +21,36 @@ const SECOND = '2-';
 /** Cards, or what is known without looking at them. */
 type Wanted = 'whole' | 'heads';
 
-/** A card of the book, with what the device knows of it. */
-interface Row {
+/** A card of the book. */
+interface SharedRow {
   readonly uid: string;
   readonly seq: number;
   /** Its address where the device has named none. */
   readonly href: string;
   readonly kind: string;
+  readonly place: string;
   /** null where it hasn't been made of this version. */
   readonly etag: string | null;
   readonly marks: string | null;
   readonly text: string | null;
   /** null where it isn't needed. */
   readonly card: string | null;
+}
+
+/** The same, with what the device knows of it. */
+interface Row extends SharedRow {
   /** The address under which the device knows it. */
   readonly known: string | null;
   /** Another card that the device has at its address. */
   readonly rival: string | null;
 }
 
+const pages = new Pages<SharedRow>();
+
 /** The book as a device may see it. */
 export class BookView implements DeviceView {
   private readonly shape: string;
+  private knowsOnce: Promise<readonly unknown[]> | undefined;
   private membersOnce: Promise<ReadonlySet<string>> | undefined;
 
   constructor(
@@ -114,48 +123,69 @@ export class BookView implements DeviceView {
     return found;
   }
 
-  async *heads(): AsyncGenerator<readonly SeenHead[]> {
+  async *heads(after = ''): AsyncGenerator<readonly PlacedHead[]> {
     const here = new Set<string>();
-    const lists: Row[] = [];
-    for (let last = ''; ;) {
-      const rows = await this.rows('heads')
-        .where('cards.uid', '>', last)
-        .orderBy('cards.uid')
-        .limit(AT_ONCE)
-        .execute();
-      lists.push(...rows.filter(({ kind }) => kind === 'group'));
+    let haveLists = false;
+    // Who is on a list is known by then where all others have been looked at.
+    for (let last = after; ;) {
+      const rows = await this.page(last);
       const made: Shown[] = [];
-      const seen = await this.look(
-        rows.filter(({ kind }) => kind !== 'group'),
-        { made },
-      );
+      // A list may be on another one.
+      const isFirstList: boolean = !haveLists && rows.some(({ kind }) => kind === 'group');
+      if (isFirstList) for (const { uid } of await this.openLists()) here.add(uid);
+      haveLists ||= isFirstList;
+      const seen = await this.look(rows, { made, ...(after === '' ? { here } : {}) });
       await keepShown(this.db, made);
-      for (const { uid } of seen) here.add(uid);
-      yield seen;
-      if (rows.length < AT_ONCE) break;
-      last = rows.at(-1)?.uid ?? '';
+      const places = new Map(rows.map(({ uid, place }) => [uid, place]));
+      yield seen.map(({ uid, href, etag, seq }) => ({ uid, href, etag, seq, place: places.get(uid) ?? '' }));
+      if (rows.length < AT_ONCE) return;
+      last = rows.at(-1)?.place ?? '';
+      // Others are answered between two: a database in this process lets nobody in by itself.
+      await new Promise((resolve) => setImmediate(resolve));
     }
-    const open = await this.listsIn(lists);
-    for (const uid of open.keys()) here.add(uid);
-    yield await this.look(lists, { here });
+  }
+
+  /** The cards after a place, with what the device knows of them. */
+  private async page(after: string): Promise<readonly Row[]> {
+    const { db, seq, shape } = this;
+    const read = () =>
+      this.shared('heads').where('cards.place', '>', after).orderBy('cards.place').limit(AT_ONCE).execute();
+    const rows = await pages.of(
+      db,
+      { key: `${shape} ${after}`, seq, isWhole: ({ kind, etag }) => kind === 'group' || etag !== null },
+      read,
+    );
+    const own = await this.addressesIn(rows);
+    if (!own) return rows.map((row) => ({ ...row, known: null, rival: null }));
+    return rows.map((row) => {
+      const rival = own.byHref.get(row.href) ?? null;
+      return { ...row, known: own.byUid.get(row.uid) ?? null, rival: rival === row.uid ? null : rival };
+    });
+  }
+
+  /** Where the device has some cards, and what else at their addresses; undefined for one that has nothing yet. */
+  private async addressesIn(rows: readonly SharedRow[]) {
+    const own = this.db.selectFrom('memory').select(['uid', 'href']).where('device', '=', this.device.id);
+    this.knowsOnce ??= own.limit(1).execute();
+    if ((await this.knowsOnce).length === 0) return undefined;
+    const [uids, hrefs] = [rows.map(({ uid }) => uid), rows.map(({ href }) => href)];
+    const there = rows.length === 0 ? [] : await own.where('uid', 'in', uids).execute();
+    const others = rows.length === 0 ? [] : await own.where('href', 'in', hrefs).execute();
+    return {
+      byUid: new Map(there.map(({ uid, href }) => [uid, href])),
+      byHref: new Map(others.map(({ uid, href }) => [href, uid])),
+    };
   }
 
   async lists(): Promise<readonly SeenHead[]> {
     if (this.device.groups === 0) return [];
-    return this.look(await this.rows('whole').where('cards.kind', '=', 'group').execute());
+    return this.look(await this.rows('heads').where('cards.kind', '=', 'group').execute());
   }
 
   /** Cards with what is known of them. @param what - whether what is on them is wanted, or only where nothing has been made of it */
   private rows(what: Wanted) {
     const { id } = this.device;
-    return this.db
-      .selectFrom('cards')
-      .leftJoin('shown', (join) =>
-        join
-          .onRef('shown.uid', '=', 'cards.uid')
-          .onRef('shown.seq', '=', 'cards.seq')
-          .on('shown.shape', '=', this.shape),
-      )
+    return this.shared(what)
       .leftJoin('memory as own', (join) => join.onRef('own.uid', '=', 'cards.uid').on('own.device', '=', id))
       .leftJoin('memory as other', (join) =>
         join
@@ -163,8 +193,22 @@ export class BookView implements DeviceView {
           .onRef('other.uid', '<>', 'cards.uid')
           .on('other.device', '=', id),
       )
-      .select(['cards.uid', 'cards.seq', 'cards.href', 'cards.kind', 'shown.etag', 'shown.marks'])
-      .select(['own.href as known', 'other.uid as rival'])
+      .select(['own.href as known', 'other.uid as rival']);
+  }
+
+  /** The same for all who see the same of cards. */
+  private shared(what: Wanted) {
+    return this.db
+      .selectFrom('cards')
+      .leftJoin('shown', (join) =>
+        join
+          .on('shown.shape', '=', this.shape)
+          .onRef('shown.place', '=', 'cards.place')
+          .onRef('shown.uid', '=', 'cards.uid')
+          .onRef('shown.seq', '=', 'cards.seq'),
+      )
+      .select(['cards.uid', 'cards.seq', 'cards.href', 'cards.kind', 'cards.place'])
+      .select(['shown.etag', 'shown.marks'])
       .select(({ eb, val }) => {
         const isNeeded = eb.or([eb('shown.uid', 'is', null), eb('cards.kind', '=', 'group')]);
         return what === 'whole'
@@ -179,30 +223,33 @@ export class BookView implements DeviceView {
   /**
    * What the device sees of some cards, without those that its passport doesn't let through.
    *
-   * @param options - those who are known to be seen; where what is made of cards is put
+   * @param options - those who are known to be seen, to which these are added; where what is made of cards is put
    */
   private async look(
     rows: readonly Row[],
-    { here, made }: { readonly here?: ReadonlySet<string>; readonly made?: Shown[] } = {},
+    { here, made }: { readonly here?: Set<string>; readonly made?: Shown[] } = {},
   ): Promise<Seen[]> {
-    const lists = await this.listsIn(rows);
+    const [lists, members] = [await this.listsIn(rows), await this.members()];
     const seen: Seen[] = [];
     const inside = [...lists.values()].flatMap(({ members = {} }) => Object.keys(members));
     const visible = here ?? (await this.visible(inside));
     for (const row of rows) {
-      const { uid, seq, kind } = row;
+      const { uid, seq, kind, known, rival } = row;
+      // Few have anything else at their addresses.
+      const href = known ?? (rival === null ? row.href : await this.addressOf(row, rival));
       if (kind === 'group') {
         const list = lists.get(uid);
         if (!list) continue;
         const card = servedCard({ ...list, members: among(list, visible) }, this.device);
-        const head = { uid, seq, href: await this.addressOf(row), etag: etagOf(card, this.device) };
+        const head = { uid, seq, href, etag: etagOf(card, this.device) };
         seen.push(new Seen(head, this.device, { card }));
         continue;
       }
       const { marks, etag, served } = this.shownOf(row, made);
-      if (!(await this.isThrough(marks))) continue;
-      const head = { uid, seq, href: await this.addressOf(row), etag };
+      if (!isLetThrough(this.device, marks, members)) continue;
+      const head = { uid, seq, href, etag };
       const { shape } = this;
+      here?.add(uid);
       seen.push(new Seen(head, this.device, { card: served, raw: row.card, text: row.text, shape }));
     }
     return seen;
@@ -210,7 +257,7 @@ export class BookView implements DeviceView {
 
   /** What has been made of a card, or is made now. */
   private shownOf(row: Row, made?: Shown[]): { marks: Marks; etag: string; served?: Card } {
-    const { uid, seq } = row;
+    const { uid, seq, place } = row;
     // Written below only.
     if (row.marks !== null && row.etag !== null)
       return { marks: JSON.parse(row.marks) as Marks, etag: row.etag };
@@ -218,7 +265,7 @@ export class BookView implements DeviceView {
     const [marks, served] = [marksOf(card), servedCard(card, this.device)];
     const etag = etagOf(served, this.device);
     made?.push({
-      ...{ shape: this.shape, uid, seq, etag, marks: JSON.stringify(marks) },
+      ...{ shape: this.shape, place, uid, seq, etag, marks: JSON.stringify(marks) },
       ...{ asked: null, text: null },
     });
     return { marks, etag, served };
@@ -226,11 +273,11 @@ export class BookView implements DeviceView {
 
   /** The lists among some cards that go through, with all who are on them. */
   private async listsIn(rows: readonly Row[]): Promise<ReadonlyMap<string, Card>> {
-    const lists = new Map<string, Card>();
+    const [lists, members] = [new Map<string, Card>(), await this.members()];
     for (const { uid, kind, card } of rows) {
       if (kind !== 'group' || card === null) continue;
       const list = toCard(card);
-      if (!(await this.isThrough(list))) continue;
+      if (!isLetThrough(this.device, list, members)) continue;
       const filled = isRuleList(list) ? await this.filled(list) : list;
       if (filled) lists.set(uid, filled);
     }
@@ -243,9 +290,16 @@ export class BookView implements DeviceView {
     return uids && { ...list, members: Object.fromEntries(uids.map((uid) => [uid, true as const])) };
   }
 
+  /** All lists that go through. */
+  private async openLists(): Promise<Card[]> {
+    if (this.device.groups === 0) return [];
+    const rows = await this.rows('heads').where('cards.kind', '=', 'group').execute();
+    return [...(await this.listsIn(rows)).values()];
+  }
+
   /** Which of some cards the device may know of. */
   private async visible(uids: readonly string[]): Promise<ReadonlySet<string>> {
-    const visible = new Set<string>();
+    const [visible, members] = [new Set<string>(), await this.members()];
     for (const some of inBatches([...new Set(uids)], AT_ONCE)) {
       const rows = await this.rows('heads')
         .where('cards.uid', 'in', [...some])
@@ -253,26 +307,25 @@ export class BookView implements DeviceView {
       const lists = await this.listsIn(rows);
       for (const row of rows) {
         const isSeen =
-          row.kind === 'group' ? lists.has(row.uid) : await this.isThrough(this.shownOf(row).marks);
+          row.kind === 'group'
+            ? lists.has(row.uid)
+            : isLetThrough(this.device, this.shownOf(row).marks, members);
         if (isSeen) visible.add(row.uid);
       }
     }
     return visible;
   }
 
-  private async isThrough(marks: Marks): Promise<boolean> {
-    return isLetThrough(this.device, marks, isForLists(this.device) ? await this.members() : NOBODY);
-  }
-
   private members(): Promise<ReadonlySet<string>> {
-    this.membersOnce ??= membersOf(this.db, listsOf(this.device));
+    this.membersOnce ??= isForLists(this.device)
+      ? membersOf(this.db, listsOf(this.device))
+      : Promise.resolve(NOBODY);
     return this.membersOnce;
   }
 
-  /** Its own address, or where the device has put something else there that it sees, one that nothing else has. */
-  private async addressOf({ uid, href, known, rival }: Row): Promise<string> {
-    if (known !== null) return known;
-    if (rival === null || !(await this.visible([rival])).has(rival)) return href;
+  /** The address of a card where the device has something else; another one where it sees that. */
+  private async addressOf({ uid, href }: Row, rival: string): Promise<string> {
+    if (!(await this.visible([rival])).has(rival)) return href;
     for (let other = SECOND + href; ; other = SECOND + other) {
       const taken = await this.db
         .selectFrom('memory')

@@ -11,6 +11,11 @@ export interface SeenHead {
   readonly seq: number;
 }
 
+/** The same with where it comes when all are told, which no change of it moves. */
+export interface PlacedHead extends SeenHead {
+  readonly place: string;
+}
+
 /** A card as a device may see it. */
 export interface SeenCard extends SeenHead {
   readonly card: Card;
@@ -37,8 +42,8 @@ export interface DeviceView {
   ofEach(uids: readonly string[]): Promise<ReadonlyMap<string, SeenCard>>;
   /** The same, without what is on them. */
   headsOf(uids: readonly string[]): Promise<ReadonlyMap<string, SeenHead>>;
-  /** All cards, some at a time. */
-  heads(): AsyncIterable<readonly SeenHead[]>;
+  /** All cards in the order in which they are told, some at a time. @param after - only those that come after this place */
+  heads(after?: string): AsyncIterable<readonly PlacedHead[]>;
   /** The lists among them. */
   lists(): Promise<readonly SeenHead[]>;
 }

@@ -1,6 +1,6 @@
 import { inBatches } from '@/core/base';
 
-import type { DeviceView, SeenCard, SeenHead } from './deviceView';
+import type { DeviceView, PlacedHead, SeenCard, SeenHead } from './deviceView';
 
 /** Heads told at once. */
 const AT_ONCE = 500;
@@ -35,8 +35,10 @@ export class ListedView implements DeviceView {
     return this.ofEach(uids);
   }
 
-  async *heads(): AsyncGenerator<readonly SeenHead[]> {
-    yield* inBatches([...this.byUid.values()], AT_ONCE);
+  async *heads(): AsyncGenerator<readonly PlacedHead[]> {
+    // It is told in one part, in which no place is asked for.
+    for (const some of inBatches([...this.byUid.values()], AT_ONCE))
+      yield some.map(({ uid, href, etag, seq }) => ({ uid, href, etag, seq, place: '' }));
   }
 
   async lists(): Promise<readonly SeenHead[]> {

@@ -1,7 +1,7 @@
 import { inBatches } from '@/core/base';
 import { type HubDb, memories, toCard } from '@/hub/store';
 
-import type { DeviceView, SeenCard, SeenHead } from './deviceView';
+import type { DeviceView, PlacedHead, SeenCard, SeenHead } from './deviceView';
 import { etagOf, servedCard } from './letThrough';
 import type { Device } from './passports';
 import { Seen } from './seen';
@@ -38,16 +38,20 @@ export class OwnView implements DeviceView {
     return this.ofEach(uids);
   }
 
-  async *heads(): AsyncGenerator<readonly SeenHead[]> {
-    for (let last = ''; ;) {
+  async *heads(after = ''): AsyncGenerator<readonly PlacedHead[]> {
+    for (let last = after; ;) {
       const rows = await this.rows()
-        .where('memory.uid', '>', last)
-        .orderBy('memory.uid')
+        .select('cards.place')
+        .where('cards.place', '>', last)
+        .orderBy('cards.place')
         .limit(AT_ONCE)
         .execute();
-      yield rows.map((row) => this.seen(row));
+      yield rows.map((row) => {
+        const { uid, href, etag, seq } = this.seen(row);
+        return { uid, href, etag, seq, place: row.place };
+      });
       if (rows.length < AT_ONCE) return;
-      last = rows.at(-1)?.uid ?? '';
+      last = rows.at(-1)?.place ?? '';
     }
   }
 

@@ -36,6 +36,7 @@ export async function keepShown(db: HubDb, rows: readonly Shown[]): Promise<void
             conflict
               .columns(['shape', 'uid'])
               .doUpdateSet(({ ref }) => ({
+                place: ref('excluded.place'),
                 seq: ref('excluded.seq'),
                 etag: ref('excluded.etag'),
                 marks: ref('excluded.marks'),

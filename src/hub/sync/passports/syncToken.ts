@@ -7,7 +7,7 @@ const BASE = 'http://cordialis.example/sync/';
 export interface SyncState {
   /** The change up to which everything has been told. */
   readonly seq: number;
-  /** Where it is told in parts (RFC 6578 §3.6): since when, and up to which card in the order of `orderOf`. */
+  /** Where it is told in parts (RFC 6578 §3.6): since when, and up to which card in the order of places. */
   readonly part?: { readonly since: number; readonly after: string };
 }
 
@@ -17,7 +17,7 @@ export function syncTokenOf(db: HubDb, { seq, part }: SyncState): string {
   return `${BASE}${epochOf(db)}/${seq}${rest}`;
 }
 
-const TOKEN = /^([0-9a-f]{1,40})\/(\d{1,15})(?:\/(\d{1,15})\/([0-9a-f]{1,64}))?$/;
+const TOKEN = /^([0-9a-f]{1,40})\/(\d{1,15})(?:\/(\d{1,15})\/(g?[0-9a-f]{1,64}))?$/;
 
 /** The state in a token; undefined for a foreign one, and one of a time that a restored backup knows nothing of. */
 export function stateOf(db: HubDb, token: string): SyncState | undefined {
