@@ -33,7 +33,7 @@ export {
 } from './passports/deviceView';
 export { directoryChanges, directoryView } from './passports/directoryView';
 export { hrefsOf } from './passports/hrefsOf';
-export { isLetThrough } from './passports/letThrough';
+export { isLetThrough, servedCard } from './passports/letThrough';
 export { markSources } from './passports/markSources';
 export { membersOf } from './passports/membersOf';
 export { noteVisit, syncNow } from './passports/noteVisit';

@@ -8,8 +8,10 @@ import { type Kysely, sql } from 'kysely';
 
 import { openTestStore, testAddress } from '@/hub/testing';
 
+import { hrefFor } from '../columnsOf';
 import { readAddress } from '../engines/postgres/address';
 import { connectTo } from '../engines/sqlite/connectTo';
+import { findMemory } from '../memory';
 import { engineOf, openStore } from '../openStore';
 import { migrate, type MigrationPlace } from './migrate';
 import { type Step, STEPS } from './steps';
@@ -39,6 +41,35 @@ for (const version of [1, 4, 10])
       await db.destroy();
     }
   });
+
+test('pictures of all versions of cards are put aside, each once, and cards say what they are looked up by', async () => {
+  await leave(11);
+  const uri = `data:image/png;base64,${'abcd'.repeat(500)}`;
+  const card = { uid: 'bo', kind: 'group', name: { full: 'Bo' }, media: { m1: { kind: 'photo', uri } } };
+  const text = JSON.stringify(card);
+  const older = connectTo(join(folder, 'hub.db'));
+  await sql`insert into cards (uid, card, seq) values ('bo', ${text}, 2)`.execute(older);
+  await sql`insert into changes (uid, at, says, before, after) values ('bo', '', '', null, ${text})`.execute(
+    older,
+  );
+  await sql`insert into memory (device, uid, href, card) values (1, 'bo', 'bo.vcf', ${text})`.execute(older);
+  await sql`insert into sent (browser, uid, card, seq, "isSame") values (1, 'bo', ${text}, 2, 1)`.execute(
+    older,
+  );
+  await older.destroy();
+  const db = await openStore(folder);
+  const aside = await db.selectFrom('pictures').select(['id', 'uri']).execute();
+  expect(aside.map((one) => one.uri)).toEqual([uri]);
+  const expected = text.replace(uri, `cordialis-picture:${aside[0]?.id ?? ''}`);
+  const kept = await db.selectFrom('cards').selectAll().where('uid', '=', 'bo').executeTakeFirstOrThrow();
+  expect(kept).toMatchObject({ card: expected, kind: 'group', href: hrefFor('bo') });
+  expect([kept.place.startsWith('g'), kept.alike.length]).toEqual([true, 32]);
+  expect(await db.selectFrom('changes').select('after').execute()).toEqual([{ after: expected }]);
+  const memory = await findMemory(db, 1, 'bo');
+  expect([memory?.card, memory?.seq]).toEqual([expected, null]);
+  expect(await db.selectFrom('sent').select('card').execute()).toEqual([{ card: expected }]);
+  await db.destroy();
+});
 
 test('a store of a program that counted further than this one knows is refused', async () => {
   await leave(10);

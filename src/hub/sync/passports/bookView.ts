@@ -21,8 +21,8 @@ const SECOND = '2-';
 /** Cards, or what is known without looking at them. */
 type Wanted = 'whole' | 'heads';
 
-/** A card of the book. */
-interface SharedRow {
+/** A card of the book, with what the device knows of it. */
+interface Row {
   readonly uid: string;
   readonly seq: number;
   /** Its address where the device has named none. */
@@ -35,17 +35,13 @@ interface SharedRow {
   readonly text: string | null;
   /** null where it isn't needed. */
   readonly card: string | null;
-}
-
-/** The same, with what the device knows of it. */
-interface Row extends SharedRow {
   /** The address under which the device knows it. */
   readonly known: string | null;
   /** Another card that the device has at its address. */
   readonly rival: string | null;
 }
 
-const pages = new Pages<SharedRow>();
+const pages = new Pages<Row>();
 
 /** The book as a device may see it. */
 export class BookView implements DeviceView {
@@ -149,14 +145,19 @@ export class BookView implements DeviceView {
   private async page(after: string): Promise<readonly Row[]> {
     const { db, seq, shape } = this;
     const read = () =>
-      this.shared('heads').where('cards.place', '>', after).orderBy('cards.place').limit(AT_ONCE).execute();
+      this.shared('heads')
+        .select(({ val }) => [val<string | null>(null).as('known'), val<string | null>(null).as('rival')])
+        .where('cards.place', '>', after)
+        .orderBy('cards.place')
+        .limit(AT_ONCE)
+        .execute();
     const rows = await pages.of(
       db,
       { key: `${shape} ${after}`, seq, isWhole: ({ kind, etag }) => kind === 'group' || etag !== null },
       read,
     );
     const own = await this.addressesIn(rows);
-    if (!own) return rows.map((row) => ({ ...row, known: null, rival: null }));
+    if (!own) return rows;
     return rows.map((row) => {
       const rival = own.byHref.get(row.href) ?? null;
       return { ...row, known: own.byUid.get(row.uid) ?? null, rival: rival === row.uid ? null : rival };
@@ -164,7 +165,7 @@ export class BookView implements DeviceView {
   }
 
   /** Where the device has some cards, and what else at their addresses; undefined for one that has nothing yet. */
-  private async addressesIn(rows: readonly SharedRow[]) {
+  private async addressesIn(rows: readonly Row[]) {
     const own = this.db.selectFrom('memory').select(['uid', 'href']).where('device', '=', this.device.id);
     this.knowsOnce ??= own.limit(1).execute();
     if ((await this.knowsOnce).length === 0) return undefined;
