@@ -1,7 +1,7 @@
 import type { Card } from '@/core/card';
 
-import { columnsOf } from './columnsOf';
-import { putPicturesAside, withPictures } from './pictures';
+import { columnsOf } from './schema/columnsOf';
+import { putPicturesAside, withPictures } from './schema/pictures';
 import type { HubDb } from './schema/tables';
 import { notifyOfChange } from './Writes';
 

@@ -16,7 +16,6 @@ export { allCards, changedUids, type ChangeSource, findCard, lastSeq, putCard, t
 export { clearPictures } from './chores/clearPictures';
 export { type Retention, thinChanges, thinnedTo } from './chores/thinChanges';
 export { tidyStore } from './chores/tidyStore';
-export { alikeOf, hrefFor, placeOf } from './columnsOf';
 export { holdStore } from './engines/sqlite/holdStore';
 export { ifPossible, StoreFault } from './engines/storeFault';
 export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';
@@ -24,7 +23,8 @@ export { lastMail } from './lastMail';
 export { findMemory, memories, type Memory } from './memory';
 export { MoveFault, moveStore, notMoved } from './moves/moveStore';
 export { engineOf, inTransaction, isReady, onChange, openStore, storeAddress, waitingFor } from './openStore';
-export { picturesIn, putPicturesAside, withPictures, withPicturesIn } from './pictures';
+export { alikeOf, hrefFor, placeOf } from './schema/columnsOf';
+export { picturesIn, putPicturesAside, withPictures, withPicturesIn } from './schema/pictures';
 export type {
   AccountsTable,
   BrowsersTable,

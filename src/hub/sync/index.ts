@@ -17,10 +17,11 @@ export { setMembers } from './browsers/setMembers';
 export { type SyncContext, SyncRefusal } from './engine/context';
 export { type DataVersion, readFromDevice, versionOf, writeForDevice } from './engine/deviceText';
 export { dropCard } from './engine/dropCard';
+export type { Incoming } from './engine/incoming';
 export { linesOf, makeShown, queriedLines, uidsThatMay, type Words } from './engine/queries';
 export { recordHeld } from './engine/recordHeld';
 export { aliasOf, endAliases, rememberServed } from './engine/rememberServed';
-export { type Incoming, takeCard } from './engine/takeCard';
+export { takeCard } from './engine/takeCard';
 export { textsFor } from './engine/textsFor';
 export {
   allHeads,

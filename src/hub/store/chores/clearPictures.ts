@@ -1,8 +1,8 @@
 import { inBatches } from '@/core/base';
 
 import { inTransaction } from '../openStore';
-import { PICTURE, picturesIn } from '../pictures';
 import { rowsOf } from '../rowsOf';
+import { PICTURE, picturesIn } from '../schema/pictures';
 import type { HubDb } from '../schema/tables';
 
 /** Where pictures are named: tables, their keys, the columns. */

@@ -2,8 +2,8 @@ import { type Kysely, sql } from 'kysely';
 
 import type { Card } from '@/core/card';
 
-import { columnsOf } from '../columnsOf';
-import { putPicturesAside } from '../pictures';
+import { columnsOf } from './columnsOf';
+import { putPicturesAside } from './pictures';
 import type { HubDb } from './tables';
 
 /** Cards read at once. */

@@ -8,11 +8,11 @@ import { type Kysely, sql } from 'kysely';
 
 import { openTestStore, testAddress } from '@/hub/testing';
 
-import { hrefFor } from '../columnsOf';
 import { readAddress } from '../engines/postgres/address';
 import { connectTo } from '../engines/sqlite/connectTo';
 import { findMemory } from '../memory';
 import { engineOf, openStore } from '../openStore';
+import { hrefFor } from './columnsOf';
 import { migrate, type MigrationPlace } from './migrate';
 import { type Step, STEPS } from './steps';
 import type { HubDb } from './tables';

@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { foldText } from '@/core/base';
 import { type Card, shownAs } from '@/core/card';
 
-import type { CardsTable } from './schema/tables';
+import type { CardsTable } from './tables';
 
 /** What a card is looked up by. */
 export function columnsOf(uid: string, card: Card): Pick<CardsTable, 'href' | 'kind' | 'alike' | 'place'> {

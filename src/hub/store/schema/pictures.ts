@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { inBatches } from '@/core/base';
 import type { Card } from '@/core/card';
 
-import type { HubDb } from './schema/tables';
+import type { HubDb } from './tables';
 
 /** How a card in the store says which picture it has; its hash comes after it. */
 export const PICTURE = 'cordialis-picture:';
