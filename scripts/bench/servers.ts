@@ -70,7 +70,7 @@ export async function startHubs(
   writeFileSync(join(web, 'index.html'), '<html><head></head></html>');
   const ports = await Promise.all(Array.from({ length: count }, freePort));
   const processes = ports.map((port) =>
-    spawn(process.execPath, ['--max-semi-space-size=2', ...(process.env['HUB_PROF'] ? ['--cpu-prof', '--cpu-prof-dir=/tmp/prof'] : []), PROGRAM], {
+    spawn(process.execPath, ['--max-semi-space-size=2', PROGRAM], {
       stdio: 'ignore',
       env: {
         ...process.env,
