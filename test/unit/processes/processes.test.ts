@@ -11,7 +11,7 @@ import { MemoryStorage, openTestBook, put } from '@/book/testing';
 import type { Card } from '@/core/card';
 import { addHeld, editHeld, STAND_INS, type StandInKind, type StandInState } from '@/hub/standins';
 import { syncOver } from '@/hub/standins/syncStandIn';
-import { allCards, type HubDb, openStore } from '@/hub/store';
+import { allCards, type HubDb, isReady, openStore } from '@/hub/store';
 import { migrate } from '@/hub/store/schema/migrate';
 import { type Step, STEPS } from '@/hub/store/schema/steps';
 import { addDevice, makeCode, pairBrowser } from '@/hub/sync';
@@ -201,8 +201,10 @@ withServer(
       const before = tally.synced;
       while (tally.synced < before + 10) await pause(10);
       // In the midst of it one of them is of the next version: the others go on, and come back, beside it.
-      if (failure === Math.floor(FAILURES / 2))
+      if (failure === Math.floor(FAILURES / 2)) {
+        while (!(await isReady(db))) await pause(50);
         await migrate(db, { kind: 'postgres', schema: 'cordialis', steps: [...STEPS, NEXT] });
+      }
       const hub = hubs[Math.floor(random() * hubs.length)];
       if (failure % 4 === 3) await server.restart();
       else if (failure % 4 === 2) {
@@ -218,6 +220,8 @@ withServer(
     }
     isOver = true;
     await Promise.all(work);
+    // The database may have been ended last: a connection of this test's own that was cut off with it is renewed.
+    while (!(await isReady(db))) await pause(50);
 
     // What was answered is on the hub, or something newer of the same.
     const kept = numbersIn(await allCards(db));
