@@ -85,10 +85,13 @@ export async function startHubs(
   return { bases, path: `/dav/books/${user}/cards/`, user, password, others, processes };
 }
 
+/** Ends a server with the processes that it has begun, which it may leave behind. */
 export async function stop({ processes }: Server): Promise<void> {
   for (const one of processes) {
+    const children = childrenOf(one.pid ?? 0);
     one.kill();
     if (one.exitCode === null && one.signalCode === null) await once(one, 'exit');
+    for (const child of children) if (existsSync(`/proc/${child}`)) process.kill(child);
   }
 }
 
@@ -99,11 +102,17 @@ export function peakOf(pid: number): number {
     const text = existsSync(file) ? readFileSync(file, 'utf8') : '';
     return Number(/VmHWM:\s*(\d+)/.exec(text)?.[1] ?? 0) / 1024;
   };
-  const children = readdirSync('/proc').filter(
-    (one) =>
-      /^\d+$/.test(one) &&
-      existsSync(`/proc/${one}/stat`) &&
-      readFileSync(`/proc/${one}/stat`, 'utf8').includes(`) S ${pid} `),
-  );
-  return Math.round([pid, ...children.map(Number)].map(read).reduce((a, b) => a + b, 0));
+  return Math.round([pid, ...childrenOf(pid)].map(read).reduce((a, b) => a + b, 0));
+}
+
+/** The processes that a process has begun. */
+function childrenOf(pid: number): number[] {
+  return readdirSync('/proc')
+    .filter(
+      (one) =>
+        /^\d+$/.test(one) &&
+        existsSync(`/proc/${one}/stat`) &&
+        new RegExp(`\\) \\w ${pid} `).test(readFileSync(`/proc/${one}/stat`, 'utf8')),
+    )
+    .map(Number);
 }
