@@ -37,7 +37,8 @@ export function readAddress(address: string): Place {
       connectionString: url.href,
       connectionTimeoutMillis: CONNECT_MS,
       keepAlive: true,
-      application_name: 'cordialis',
+      // Whoever looks after the server sees which book a connection is of.
+      application_name: schema === SCHEMA ? SCHEMA : `cordialis ${schema}`,
       options: [
         `-c search_path=${schema}`,
         `-c lock_timeout=${LOCK_MS}`,

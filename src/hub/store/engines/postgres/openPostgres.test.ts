@@ -46,10 +46,11 @@ const outcomeOf = (work: Promise<unknown>) =>
     () => 'well',
     (error: unknown) => (error instanceof StoreFault ? error.status : error),
   );
-/** Cuts off all connections of the hub, or those that write. */
+/** Cuts off all connections of this store, or those that write: others' tests are at the same server. */
 const cutOff = (which = '') =>
   other.query(
-    `select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and application_name = 'cordialis' and state is not null ${which}`,
+    `select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and application_name = $1 and state is not null ${which}`,
+    [readAddress(address).config.application_name],
   );
 
 withServer(
