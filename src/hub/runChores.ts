@@ -4,8 +4,8 @@ import { clearShown, type Device, listDevices, makeShown, shapeOf } from '@/hub/
 
 /** How long nothing has changed before what devices see is made ready, in milliseconds: whoever is at work goes first. */
 const QUIET_MS = 2000;
-/** How often what is old is cleared away, in milliseconds. */
-const DAY_MS = 24 * 3600 * 1000;
+/** How often it is looked, where nothing changes, whether the day is over after which what is old is cleared away, in milliseconds. */
+const LOOK_MS = 3600 * 1000;
 
 /** What is done when there is time. */
 export interface ChoresContext {
@@ -51,12 +51,12 @@ export function runChores({ db, log, retention, quietMs = QUIET_MS }: ChoresCont
     rest();
   });
   rest();
-  const daily = setInterval(rest, DAY_MS);
+  const looking = setInterval(rest, LOOK_MS);
   return () => {
     hasEnded = true;
     stop();
     clearTimeout(timer);
-    clearInterval(daily);
+    clearInterval(looking);
   };
 }
 

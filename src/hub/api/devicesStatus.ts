@@ -1,7 +1,7 @@
 import type { DevicesStatus, DeviceStatus } from '@/core/sync';
 import { everyMinutesOf, findStandInHead, STAND_INS, type StandInKind } from '@/hub/standins';
 import type { HubDb } from '@/hub/store';
-import { allHeads, type Browser, type Device, listAccounts, listDevices, listsOf, viewOf } from '@/hub/sync';
+import { type Browser, countIn, type Device, listAccounts, listDevices, listsOf, viewOf } from '@/hub/sync';
 
 /** Syncs shown per device. */
 const SYNCS_TOLD = 20;
@@ -49,7 +49,7 @@ async function deviceNow(db: HubDb, device: Device): Promise<DeviceStatus> {
     ...{ notes: device.notes === 1, photos: device.photos === 1, groups: device.groups === 1 },
     ...{ photoSide: device.photoSide, own: device.own === 1, directory: device.directory > 0 },
     isPaused: device.paused === 1,
-    cards: (await allHeads(await viewOf(db, device))).length,
+    cards: await countIn(await viewOf(db, device)),
     syncs: syncs.map(({ came, went, ...sync }) => ({ ...sync, in: came, out: went })),
     ...{ standIn: null, server: null, next: null, everyMinutes: null },
   };

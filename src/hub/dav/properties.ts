@@ -82,7 +82,7 @@ export const PROPERTIES: Readonly<Record<string, Property>> = {
   [CTAG]: onlyBook(({ view }) => text(view.token)),
   [dav('getetag')]: onlyCard(({ etag }) => text(etag)),
   [dav('getcontenttype')]: onlyCard(() => text('text/vcard; charset=utf-8')),
-  [dav('getcontentlength')]: onlyCard(({ text: whole = '' }) => text(String(Buffer.byteLength(whole)))),
+  [dav('getcontentlength')]: onlyCard(({ octets = 0 }) => text(String(octets))),
   [carddav('address-data')]: onlyCard(({ text: whole = '' }, { wish }) =>
     text(partOf(whole, wish ?? PLAIN_VERSION_3)),
   ),

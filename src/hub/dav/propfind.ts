@@ -1,12 +1,13 @@
 import { childOf, inBatches, readXml, type XmlElement } from '@/core/base';
+import { breathe } from '@/hub/base';
 import { cardAt, type DeviceView, directoryView, viewOf } from '@/hub/sync';
 
 import { DavError } from './davError';
 import type { DavAnswer, DavRequest, Resource } from './davRequest';
-import { areOfText, formsOf, type SeenForm } from './forms';
+import { areOfText, asTheyAre, formed, type SeenForm } from './forms';
 import { answersAlike, multistatus, multistatusInPieces, responseOf } from './multistatus';
 import { dav } from './names';
-import { breathe, PIECE } from './pieces';
+import { PIECE } from './pieces';
 import { ALL_PROPERTIES, PROPERTIES, type PropertySource } from './properties';
 import { viewFor } from './viewFor';
 import type { Xml } from './writeXml';
@@ -37,7 +38,7 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
         ? (seen: SeenForm) =>
             responseOf({ ...base, seen, resource: { kind: 'card', href: seen.href, isDirectory } }, names)
         : answersAlike(base, isDirectory, names, isNames);
-      return multistatusInPieces(after(responses, listed(request, view, isOfText), one));
+      return multistatusInPieces(after(responses, listed(request, view, isNames ? [] : names), one));
     }
   }
   return multistatus(responses);
@@ -67,12 +68,13 @@ async function booksOf(request: DavRequest): Promise<Pick<PropertySource, 'resou
 async function* listed(
   request: DavRequest,
   view: DeviceView,
-  isOfText: boolean,
+  names: readonly string[],
 ): AsyncGenerator<readonly SeenForm[]> {
+  const isOfText = areOfText(names);
   for await (const some of view.heads())
     for (const piece of isOfText ? inBatches(some, PIECE) : [some]) {
       await breathe();
-      yield isOfText ? await formsOf(request, view, piece) : piece;
+      yield isOfText ? await formed(request, await asTheyAre(view, piece), names) : piece;
     }
 }
 
@@ -82,9 +84,9 @@ async function seenOf(
   view: DeviceView,
   names: readonly string[],
 ): Promise<Pick<PropertySource, 'seen'>> {
-  const head = resource.kind === 'card' ? await cardAt(view, resource.href) : undefined;
-  if (!head || !areOfText(names)) return head ? { seen: head } : {};
-  const [seen] = await formsOf(request, view, [head]);
+  const card = resource.kind === 'card' ? await cardAt(view, resource.href) : undefined;
+  if (!card || !areOfText(names)) return card ? { seen: card } : {};
+  const [seen] = await formed(request, [card], names);
   return seen ? { seen } : {};
 }
 

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 
 import { readXml, type XmlElement } from '@/core/base';
 import { type Card, newCard } from '@/core/card';
-import { findCard, inTransaction, putCard } from '@/hub/store';
+import { findCard, hrefFor, inTransaction, putCard } from '@/hub/store';
 import { addDevice, type Credentials, listDevices, makeShown, servedCard, uidsThatMay } from '@/hub/sync';
 import { startTestHub, TEST_NOW, type TestHub } from '@/hub/testing';
 
@@ -82,6 +82,20 @@ test('a query made ready doesn’t find what a card said before, and finds what 
   await put({ ...newCard('bo', TEST_NOW), name: { full: 'Bo Lowther' } });
   expect(await ask(filterFor('FN', 'Lowther'))).toEqual(['Ada 100% Lowther', 'Bo Lowther']);
   expect(await ask(filterFor('FN', 'Ek'))).toEqual([]);
+});
+
+test('the length that is told is that of what GET answers, whichever version else is asked for', async () => {
+  await put(PEOPLE[0] ?? newCard('ada', TEST_NOW));
+  const headers = { Authorization: `Basic ${btoa(`${phone.user}:${phone.password}`)}`, Depth: '1' };
+  const path = `/dav/books/${phone.user}/cards/`;
+  const href = `${path}${hrefFor('ada')}`;
+  const plain = await (await fetch(hub.base + href, { headers })).text();
+  for (const version of ['3.0', '4.0']) {
+    const body = `<c:addressbook-multiget ${HEAD}><d:prop><d:getcontentlength/><c:address-data content-type="text/vcard" version="${version}"/></d:prop><d:href>${href}</d:href></c:addressbook-multiget>`;
+    const text = await (await fetch(hub.base + path, { method: 'REPORT', headers, body })).text();
+    expect(text).toContain(`VERSION:${version}`);
+    expect(/getcontentlength>(\d+)</.exec(text)?.[1]).toBe(String(Buffer.byteLength(plain)));
+  }
 });
 
 const word = fc.constantFrom('ada', 'Lo', 'é', '', '100%', '_', 'ß', '7946', 'home', 'zzz', '\u0301');

@@ -1,4 +1,5 @@
 import { childOf, childrenOf, inBatches, type XmlElement } from '@/core/base';
+import { breathe } from '@/hub/base';
 import { type DeviceView, type SeenHead, uidsThatMay } from '@/hub/sync';
 
 import { readDataRequest } from './addressData';
@@ -6,7 +7,7 @@ import { DavError } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource } from './davRequest';
 import { multistatusInPieces, statusOf } from './multistatus';
 import { card as carddav, dav, MAX_FOUND } from './names';
-import { breathe, PIECE } from './pieces';
+import { PIECE } from './pieces';
 import { namesIn, readBody } from './propfind';
 import { matchesFilter, readFilter, wordsOf } from './queryFilter';
 import { type Asked, followedBy, isCut, limitIn, pathIn, type ReportContext, serve } from './reportContext';
@@ -51,7 +52,7 @@ async function multiget(context: ReportContext, body: XmlElement): Promise<DavAn
   );
   const heads = [...found.values()];
   return {
-    ...multistatusInPieces(followedBy(serve(context, heads), () => missing)),
+    ...multistatusInPieces(followedBy(serve(context, [heads]), () => missing)),
     served: context.wish ? heads.length : 0,
   };
 }
@@ -86,7 +87,7 @@ async function query(context: ReportContext, body: XmlElement): Promise<DavAnswe
   const rest = found.length > limit ? [isCut(context)] : [];
   const told = found.slice(0, limit);
   return {
-    ...multistatusInPieces(followedBy(serve(context, told), () => rest)),
+    ...multistatusInPieces(followedBy(serve(context, [told]), () => rest)),
     served: context.wish ? told.length : 0,
   };
 }

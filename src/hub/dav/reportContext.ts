@@ -1,11 +1,12 @@
 import { childOf, inBatches, type XmlElement } from '@/core/base';
+import { breathe } from '@/hub/base';
 import { type DeviceView, rememberServed, type SeenCard, type SeenHead } from '@/hub/sync';
 
 import type { DavRequest } from './davRequest';
-import { areOfText, formed, type SeenForm } from './forms';
+import { areOfText, asTheyAre, formed, type SeenForm } from './forms';
 import { answersAlike, responseOf, statusOf } from './multistatus';
 import { bookPath, dav } from './names';
-import { breathe, PIECE, PIECE_OF_HEADS } from './pieces';
+import { PIECE, PIECE_OF_HEADS } from './pieces';
 import type { PropertySource } from './properties';
 import { element, type Xml } from './writeXml';
 
@@ -28,42 +29,26 @@ function responseFor({ request, view, wish, names, isDirectory }: ReportContext,
   return responseOf({ request, view, wish, seen, resource }, names);
 }
 
-/** The answers for cards, made piece by piece while they are sent, and remembered as served where they are complete. */
-export async function* serve(
-  context: ReportContext,
-  heads: readonly SeenHead[] | AsyncIterable<readonly SeenHead[]>,
-): AsyncGenerator<Xml[]> {
-  const { view, wish, names } = context;
-  if (!wish && !areOfText(names)) {
-    const answer = answersAlike(context, context.isDirectory, names);
-    for await (const some of 'length' in heads ? inBatches(heads, PIECE_OF_HEADS) : heads) {
-      await breathe();
-      yield some.map(answer);
-    }
-    return;
-  }
-  for await (const piece of inPieces('length' in heads ? [heads] : heads)) {
-    await breathe();
-    // As they are now: what has gone meanwhile is told of with the next sync.
-    const found = await view.ofEach(piece.map(({ uid }) => uid));
-    yield await serveWhole(
-      context,
-      piece.flatMap(({ uid }) => found.get(uid) ?? []),
-    );
-  }
-}
+/** Cards, some at a time. */
+export type Heads = AsyncIterable<readonly SeenHead[]> | Iterable<readonly SeenHead[]>;
 
-async function* inPieces(
-  all: AsyncIterable<readonly SeenHead[]> | readonly (readonly SeenHead[])[],
-): AsyncGenerator<readonly SeenHead[]> {
-  for await (const some of all) yield* inBatches(some, PIECE);
+/** The answers for cards, made piece by piece while they are sent, and remembered as served where they are complete. */
+export async function* serve(context: ReportContext, heads: Heads): AsyncGenerator<Xml[]> {
+  const { view, wish, names, isDirectory } = context;
+  const isWhole = wish !== undefined || areOfText(names);
+  const answer = isWhole ? undefined : answersAlike(context, isDirectory, names);
+  for await (const some of heads)
+    for (const piece of inBatches(some, answer ? PIECE_OF_HEADS : PIECE)) {
+      await breathe();
+      yield answer ? piece.map(answer) : await serveWhole(context, await asTheyAre(view, piece));
+    }
 }
 
 /** The answers for cards with what is on them. */
-export async function serveWhole(context: ReportContext, seen: readonly SeenCard[]): Promise<Xml[]> {
-  const { request, wish, isDirectory } = context;
+async function serveWhole(context: ReportContext, seen: readonly SeenCard[]): Promise<Xml[]> {
+  const { request, wish, names, isDirectory } = context;
   const [forms] = await Promise.all([
-    formed(request, seen, wish),
+    formed(request, seen, names, wish),
     wish && !isDirectory ? rememberServed(request, seen) : undefined,
   ]);
   return forms.map((one) => responseFor(context, one));

@@ -18,7 +18,7 @@ import { DavError } from './davError';
 import type { DavAnswer } from './davRequest';
 import { multistatus, multistatusInPieces, statusOf } from './multistatus';
 import { dav, MAX_TOLD, MAX_TOLD_WHOLE } from './names';
-import { followedBy, isCut, limitIn, pathIn, type ReportContext, serve } from './reportContext';
+import { followedBy, type Heads, isCut, limitIn, pathIn, type ReportContext, serve } from './reportContext';
 import { element, text, type Xml } from './writeXml';
 
 /** RFC 6578 §3: what was added, changed or removed since a token; without one, everything. Much is told in parts (§3.6). */
@@ -32,8 +32,7 @@ export async function syncCollection(context: ReportContext, body: XmlElement): 
   // What others do from here on is told the next time.
   const now = view.seq;
   const from = token === '' ? undefined : stateOf(db, token);
-  const oldest = Math.max(device.since, await thinnedTo(db));
-  if (token !== '' && (!from || from.seq > now || from.seq < oldest))
+  if (token !== '' && (!from || from.seq > now || from.seq < Math.max(device.since, await thinnedTo(db))))
     throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
   const part = from?.part;
   const since = part ? part.since : (from?.seq ?? 0);
@@ -47,14 +46,15 @@ export async function syncCollection(context: ReportContext, body: XmlElement): 
   const first = new FirstOf(heads, limit, part?.after);
   // What is gone is told at once: it is short.
   const left = part ? [] : [...gone];
-  const next = () =>
-    syncTokenOf(db, first.isMore ? { seq: told, part: { since, after: first.after } } : { seq: told });
-  if (!context.wish)
-    return answerSync(context, { here: first, gone: left, next, isMore: () => first.isMore });
+  const end = () =>
+    first.isMore
+      ? [isCut(context), tokenElement(syncTokenOf(db, { seq: told, part: { since, after: first.after } }))]
+      : [tokenElement(syncTokenOf(db, { seq: told }))];
+  if (!context.wish) return answerSync(context, first, left, end);
   // Those with what is on them are few, and are counted.
   const here: SeenHead[] = [];
   for await (const some of first) here.push(...some);
-  return answerSync(context, { here, gone: left, next, isMore: () => first.isMore });
+  return { ...answerSync(context, [here], left, end), served: here.length };
 }
 
 /** The first members, in the order in which they are told, some at a time. */
@@ -66,7 +66,7 @@ class FirstOf implements AsyncIterable<readonly PlacedHead[]> {
 
   /** @param from - after which they come */
   constructor(
-    private readonly heads: AsyncIterable<readonly PlacedHead[]> | readonly (readonly PlacedHead[])[],
+    private readonly heads: AsyncIterable<readonly PlacedHead[]> | Iterable<readonly PlacedHead[]>,
     private readonly limit: number,
     from = '0',
   ) {
@@ -156,38 +156,31 @@ async function seenBefore(
   return new Set(seen.map(({ uid }) => uid));
 }
 
-interface SyncAnswer {
-  readonly here: readonly SeenHead[] | AsyncIterable<readonly SeenHead[]>;
-  /** Addresses. */
-  readonly gone: readonly string[];
-  /** The token from which the next sync goes on, and whether there is more: known once all has been told. */
-  readonly next: () => string;
-  readonly isMore: () => boolean;
-}
-
-function answerSync(context: ReportContext, { here, gone, next, isMore }: SyncAnswer): DavAnswer {
+/** @param gone - addresses @param end - what stands at the end, known once all has been told */
+function answerSync(
+  context: ReportContext,
+  heads: Heads,
+  gone: readonly string[],
+  end: () => Xml[],
+): DavAnswer {
   const base = pathIn(context);
   const left = gone.map((href) => statusOf(base + encodeURIComponent(href), '404 Not Found'));
-  const rest = () => [...left, ...(isMore() ? [isCut(context)] : []), tokenElement(next())];
-  return {
-    ...multistatusInPieces(followedBy(serve(context, here), rest)),
-    served: context.wish && 'length' in here ? here.length : 0,
-  };
+  return multistatusInPieces(followedBy(serve(context, heads), () => [...left, ...end()]));
 }
 
 async function syncDirectory(context: ReportContext, token: string): Promise<DavAnswer> {
   const { request, view } = context;
-  if (token === '')
-    return answerSync(context, {
-      here: await allHeads(view),
-      gone: [],
-      next: () => view.token,
-      isMore: () => false,
-    });
+  const end = () => [tokenElement(view.token)];
+  const served = (heads: readonly SeenHead[]) => ({ served: context.wish ? heads.length : 0 });
+  if (token === '') {
+    const all = await allHeads(view);
+    return { ...answerSync(context, [all], [], end), ...served(all) };
+  }
   const today = request.now.slice(0, 10);
   const changed = await directoryChanges(request.db, { token, seq: view.seq, today });
   if (!changed) throw new DavError(403, 'the token is not known, or too old', dav('valid-sync-token'));
   const here = await view.headsOf([...changed]);
   const gone = [...changed].flatMap((uid) => (here.has(uid) ? [] : hrefFor(uid)));
-  return answerSync(context, { here: [...here.values()], gone, next: () => view.token, isMore: () => false });
+  const heads = [...here.values()];
+  return { ...answerSync(context, [heads], gone, end), ...served(heads) };
 }

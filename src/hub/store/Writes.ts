@@ -1,5 +1,7 @@
 import { sql } from 'kysely';
 
+import { breathe } from '@/hub/base';
+
 import type { Engine } from './engines/engine';
 import type { HubDb } from './schema/tables';
 
@@ -55,7 +57,7 @@ export class Writes {
       const outcomes = await this.write(some.map(({ work }) => work));
       this.underWay = 0;
       some.forEach(({ settle }, i) => settle(outcomes[i] ?? { fault: new Error('nothing was written') }));
-      if (this.queue.length > 0) await new Promise((resolve) => setImmediate(resolve));
+      if (this.queue.length > 0) await breathe();
     }
     this.isDraining = false;
   }

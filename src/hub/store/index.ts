@@ -20,11 +20,11 @@ export { holdStore } from './engines/sqlite/holdStore';
 export { ifPossible, StoreFault } from './engines/storeFault';
 export { epochOf, firstEpoch, headsOf, sharedWith } from './epochs';
 export { lastMail } from './lastMail';
-export { findMemory, memories, type Memory } from './memory';
+export { findMemory, memories } from './memory';
 export { MoveFault, moveStore, notMoved } from './moves/moveStore';
 export { engineOf, inTransaction, isReady, onChange, openStore, storeAddress, waitingFor } from './openStore';
 export { alikeOf, hrefFor, placeOf } from './schema/columnsOf';
-export { picturesIn, putPicturesAside, withPictures, withPicturesIn } from './schema/pictures';
+export { putPicturesAside, withPictures, withPicturesIn } from './schema/pictures';
 export type {
   AccountsTable,
   BrowsersTable,

@@ -11,8 +11,6 @@ export interface Memory {
   readonly card: string;
   /** The change that had made it; null where it is none of the book's own versions. */
   readonly seq: number | null;
-  /** Under which uid the device knows it, where that is another. */
-  readonly deviceUid: string | null;
 }
 
 /** What a device was last served of all cards, as a query that may be narrowed. */
@@ -20,7 +18,7 @@ export function memories(db: HubDb, device: number) {
   return db
     .selectFrom('memory')
     .leftJoin('changes as then', 'then.seq', 'memory.seq')
-    .select(['memory.uid', 'memory.href', 'memory.seq', 'memory.deviceUid'])
+    .select(['memory.uid', 'memory.href', 'memory.seq'])
     .select(
       sql<string>`case when ${sql.ref('memory.seq')} is null then ${sql.ref('memory.card')}
       else coalesce(${sql.ref('then.after')}, ${sql.ref('memory.card')}) end`.as('card'),

@@ -27,6 +27,7 @@ export {
   allHeads,
   cardAt,
   cardOf,
+  countIn,
   type DeviceView,
   type PlacedHead,
   type SeenCard,
@@ -52,7 +53,6 @@ export {
   removeDevice,
   signIn,
 } from './passports/passports';
-export { pendingFor } from './passports/pendingFor';
 export { previewSync } from './passports/previewSync';
 export { clearShown, shapeOf } from './passports/shown';
 export { stateOf, type SyncState, syncTokenOf } from './passports/syncToken';

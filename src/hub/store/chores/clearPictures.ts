@@ -1,8 +1,9 @@
 import { inBatches } from '@/core/base';
+import { breathe } from '@/hub/base';
 
 import { inTransaction } from '../openStore';
-import { rowsOf } from '../rowsOf';
 import { PICTURE, picturesIn } from '../schema/pictures';
+import { rowsOf } from '../schema/rowsOf';
 import type { HubDb } from '../schema/tables';
 
 /** Where pictures are named: tables, their keys, the columns. */
@@ -35,7 +36,7 @@ export async function clearPictures(db: HubDb, now: string, isOver: () => boolea
       for (const row of rows)
         for (const column of columns)
           for (const id of picturesIn(String(row[column] ?? ''))) unused.delete(id);
-      await new Promise((resolve) => setImmediate(resolve));
+      await breathe();
     }
   let count = 0;
   for (const some of inBatches([...unused], AT_ONCE)) {

@@ -1,5 +1,7 @@
 import { sql } from 'kysely';
 
+import { breathe } from '@/hub/base';
+
 import { aboutOf, setAbout } from '../about';
 import { inTransaction } from '../openStore';
 import type { HubDb } from '../schema/tables';
@@ -41,7 +43,7 @@ export async function thinChanges(
       if (to > done) await setAbout(store, NAME, String(to));
       return emptied(store, last, to);
     });
-    await new Promise((resolve) => setImmediate(resolve));
+    await breathe();
   }
   return count;
 }
@@ -90,6 +92,6 @@ async function lastWithoutRoom(db: HubDb, room: number): Promise<number> {
     }
     if (rows.length < AT_ONCE) return 0;
     last = Number(rows.at(-1)?.seq ?? 0);
-    await new Promise((resolve) => setImmediate(resolve));
+    await breathe();
   }
 }

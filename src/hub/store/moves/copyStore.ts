@@ -1,7 +1,7 @@
 import { createHash, type Hash } from 'node:crypto';
 
 import type { Engine } from '../engines/engine';
-import { type AnyDb, type Row, rowsOf } from '../rowsOf';
+import { type AnyDb, type Row, rowsOf } from '../schema/rowsOf';
 import type { HubDb, HubTables } from '../schema/tables';
 
 /** A table: the columns that tell its rows apart, and the one that the database counts, if there is one. */

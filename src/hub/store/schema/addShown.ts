@@ -4,10 +4,8 @@ import type { Card } from '@/core/card';
 
 import { columnsOf } from './columnsOf';
 import { putPicturesAside } from './pictures';
+import { rowsOf } from './rowsOf';
 import type { HubDb } from './tables';
-
-/** Cards read at once. */
-const AT_ONCE = 500;
 
 /**
  * What devices see is in the store and no longer in memory: cards say what they are looked up by, what a device was served is a number of
@@ -20,7 +18,7 @@ export async function addShown(db: Kysely<never>): Promise<void> {
       .alterTable('cards')
       .addColumn(name, 'text', (column) => column.notNull().defaultTo(''))
       .execute();
-  await fillColumns(db as unknown as Kysely<{ cards: CardRow }>);
+  await fillColumns(db as unknown as HubDb);
   await schema.createIndex('cards_href').on('cards').column('href').execute();
   await schema.createIndex('cards_alike').on('cards').column('alike').execute();
   // All that is told of cards that haven't changed is in it: their texts are long.
@@ -70,47 +68,24 @@ const WITH_CARDS = [
 
 /** Puts the pictures of all cards in a column aside. */
 async function putAside(db: HubDb, table: string, key: readonly string[], column: string): Promise<void> {
-  const [from, what, keys] = [sql.table(table), sql.ref(column), sql.join(key.map((name) => sql.ref(name)))];
-  const { rows } = await sql<Record<string, string | number>>`select ${keys} from ${from}
-    where ${what} like '%"data:%'`.execute(db);
-  for (const row of rows) {
-    const isIt = sql.join(
-      key.map((name) => sql`${sql.ref(name)} = ${row[name]}`),
-      sql` and `,
-    );
-    const found = await sql<{ text: string }>`select ${what} as text from ${from} where ${isIt}`.execute(db);
-    const text = found.rows[0]?.text;
-    if (text === undefined) continue;
-    const aside = await putPicturesAside(db, JSON.parse(text) as Card);
-    await sql`update ${from} set ${what} = ${JSON.stringify(aside)} where ${isIt}`.execute(db);
-  }
+  for await (const rows of rowsOf(db, table, key, { columns: [column], text: '"data:' }))
+    for (const row of rows) {
+      const aside = await putPicturesAside(db, JSON.parse(String(row[column])) as Card);
+      const isIt = sql.join(
+        key.map((name) => sql`${sql.ref(name)} = ${row[name]}`),
+        sql` and `,
+      );
+      await sql`update ${sql.table(table)} set ${sql.ref(column)} = ${JSON.stringify(aside)} where ${isIt}`.execute(
+        db,
+      );
+    }
 }
 
-interface CardRow {
-  uid: string;
-  card: string;
-  href: string;
-  kind: string;
-  alike: string;
-  place: string;
-}
-
-async function fillColumns(db: Kysely<{ cards: CardRow }>): Promise<void> {
-  for (let last = ''; ;) {
-    const rows = await db
-      .selectFrom('cards')
-      .select(['uid', 'card'])
-      .where('uid', '>', last)
-      .orderBy('uid')
-      .limit(AT_ONCE)
-      .execute();
-    for (const { uid, card } of rows)
-      await db
-        .updateTable('cards')
-        .set(columnsOf(uid, JSON.parse(card) as Card))
-        .where('uid', '=', uid)
-        .execute();
-    if (rows.length < AT_ONCE) return;
-    last = rows.at(-1)?.uid ?? '';
-  }
+async function fillColumns(db: HubDb): Promise<void> {
+  for await (const rows of rowsOf(db, 'cards', ['uid']))
+    for (const row of rows) {
+      const uid = String(row['uid']);
+      const columns = columnsOf(uid, JSON.parse(String(row['card'])) as Card);
+      await db.updateTable('cards').set(columns).where('uid', '=', uid).execute();
+    }
 }

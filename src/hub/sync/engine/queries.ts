@@ -1,13 +1,14 @@
 import { sql, type SqlBool } from 'kysely';
 
-import { encodeUtf8 } from '@/core/base';
+import { encodeUtf8, foldText } from '@/core/base';
 import type { Card } from '@/core/card';
 import { type ContentLine, parseContentLine, readLogicalLines, unescapeText } from '@/core/formats';
+import { breathe } from '@/hub/base';
 import { type HubDb, toCard } from '@/hub/store';
 
 import { etagOf, marksOf, servedCard } from '../passports/letThrough';
 import type { Device } from '../passports/passports';
-import { askedOf, keepShown, shapeOf, type Shown } from '../passports/shown';
+import { cardsWithShown, keepShown, shapeOf, type Shown } from '../passports/shown';
 import type { SyncContext } from './context';
 import { writeForDevice } from './deviceText';
 
@@ -40,7 +41,7 @@ export async function uidsThatMay(
 ): Promise<string[]> {
   const uids: string[] = [];
   for (const start of PLACES) {
-    const rows = await cardsWithAsked(db, shapeOf(device))
+    const rows = await cardsWithShown(db, shapeOf(device))
       .select('cards.uid')
       .where('cards.place', '>=', start)
       .where('cards.place', '<', nextTo(start))
@@ -54,7 +55,7 @@ export async function uidsThatMay(
       .execute();
     for (const { uid } of rows) uids.push(uid);
     // Others are answered between two.
-    await new Promise((resolve) => setImmediate(resolve));
+    await breathe();
   }
   return uids;
 }
@@ -76,7 +77,7 @@ export async function makeShown(db: HubDb, device: Device, isOver: () => boolean
   const shape = shapeOf(device);
   let count = 0;
   for (let last = ''; !isOver();) {
-    const rows = await cardsWithAsked(db, shape)
+    const rows = await cardsWithShown(db, shape)
       .select(['cards.uid', 'cards.seq', 'cards.card', 'cards.place'])
       .where('shown.asked', 'is', null)
       .where('cards.kind', '<>', 'group')
@@ -93,21 +94,9 @@ export async function makeShown(db: HubDb, device: Device, isOver: () => boolean
     count += rows.length;
     last = rows.at(-1)?.place ?? '';
     // Whoever asks for something is answered first.
-    await new Promise((resolve) => setImmediate(resolve));
+    await breathe();
   }
   return count;
-}
-
-function cardsWithAsked(db: HubDb, shape: string) {
-  return db
-    .selectFrom('cards')
-    .leftJoin('shown', (join) =>
-      join
-        .on('shown.shape', '=', shape)
-        .onRef('shown.place', '=', 'cards.place')
-        .onRef('shown.uid', '=', 'cards.uid')
-        .onRef('shown.seq', '=', 'cards.seq'),
-    );
 }
 
 function madeOf(device: Device, card: Card): Pick<Shown, 'etag' | 'marks' | 'asked' | 'text'> {
@@ -117,17 +106,18 @@ function madeOf(device: Device, card: Card): Pick<Shown, 'etag' | 'marks' | 'ask
   return {
     etag: etagOf(served, device),
     marks: JSON.stringify(marksOf(card)),
-    asked: askedOf(valuesOf(queriedLines(served))),
+    asked: askedOf(queriedLines(served)),
     text: isCut ? null : writeForDevice(served, '3.0'),
   };
 }
 
-/** What is on some lines, parameters too. */
-function valuesOf(lines: readonly ContentLine[]): string[] {
-  return lines.flatMap(({ value, params }) => [
+/** Values as queries look for them, parameters too: all in one text, so that what isn't in it is on no card. */
+function askedOf(lines: readonly ContentLine[]): string {
+  const values = lines.flatMap(({ value, params }) => [
     unescapeText(value),
-    ...Object.values(params).flatMap((values) => values ?? []),
+    ...Object.values(params).flatMap((all) => all ?? []),
   ]);
+  return foldText(values.join('\n'));
 }
 
 /** Whether a word is in what has been made of a card. */

@@ -33,7 +33,7 @@ export async function takeNew(context: SyncContext, { href, sent: given }: Incom
     const same =
       (isKnown ? there : undefined) ??
       (duplicate === undefined ? undefined : await findEqual(store, context, duplicate, sent));
-    if (!same) return addNew(store, context, href, sent);
+    if (!same) return addNew(store, context, { href, sent, isTaken: there !== undefined });
     const after: Card = marked({ ...unitedWith(same, sent, context), uid: same.uid, updated: now }, context);
     const seq = await putCard(store, same.uid, after, {
       ...{ ...sourceOf(context), says: texts.joinedCardOfTo(device.name, shownAs(same)) },
@@ -46,9 +46,13 @@ export async function takeNew(context: SyncContext, { href, sent: given }: Incom
   });
 }
 
-async function addNew(store: HubDb, context: SyncContext, href: string, sent: Card): Promise<Taken> {
+interface Fresh extends Pick<Incoming, 'href' | 'sent'> {
+  /** Whether its uid is that of a card which is none of the device's business. */
+  readonly isTaken: boolean;
+}
+
+async function addNew(store: HubDb, context: SyncContext, { href, sent, isTaken }: Fresh): Promise<Taken> {
   const { device, now } = context;
-  const isTaken = (await findCard(store, sent.uid)) !== undefined;
   const uid = isTaken ? `urn:uuid:${randomUUID()}` : sent.uid;
   const fresh: Card = { ...newCard(uid, now), ...sent, uid, created: sent.created ?? now, updated: now };
   const tagged =

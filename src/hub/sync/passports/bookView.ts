@@ -1,6 +1,7 @@
 import { inBatches } from '@/core/base';
 import type { Card } from '@/core/card';
 import { isRuleList } from '@/core/lists';
+import { breathe } from '@/hub/base';
 import { type HubDb, toCard } from '@/hub/store';
 
 import type { DeviceView, PlacedHead, SeenCard, SeenHead } from './deviceView';
@@ -9,7 +10,7 @@ import { membersOf, sentMembers } from './membersOf';
 import { Pages } from './pages';
 import { type Device, listsOf } from './passports';
 import { Seen } from './seen';
-import { keepShown, shapeOf, type Shown } from './shown';
+import { cardsWithShown, keepShown, shapeOf, type Shown } from './shown';
 import { syncTokenOf } from './syncToken';
 
 /** Cards asked for in one query: some milliseconds' work. */
@@ -122,22 +123,22 @@ export class BookView implements DeviceView {
   async *heads(after = ''): AsyncGenerator<readonly PlacedHead[]> {
     const here = new Set<string>();
     let haveLists = false;
-    // Who is on a list is known by then where all others have been looked at.
+    // Lists come last: who is on them is known by then, where all others have been looked at.
     for (let last = after; ;) {
       const rows = await this.page(last);
       const made: Shown[] = [];
       // A list may be on another one.
-      const isFirstList: boolean = !haveLists && rows.some(({ kind }) => kind === 'group');
-      if (isFirstList) for (const { uid } of await this.openLists()) here.add(uid);
-      haveLists ||= isFirstList;
+      if (!haveLists && rows.some(({ kind }) => kind === 'group')) {
+        for (const uid of (await this.listsIn(await this.listRows())).keys()) here.add(uid);
+        haveLists = true;
+      }
       const seen = await this.look(rows, { made, ...(after === '' ? { here } : {}) });
       await keepShown(this.db, made);
-      const places = new Map(rows.map(({ uid, place }) => [uid, place]));
-      yield seen.map(({ uid, href, etag, seq }) => ({ uid, href, etag, seq, place: places.get(uid) ?? '' }));
+      yield seen;
       if (rows.length < AT_ONCE) return;
       last = rows.at(-1)?.place ?? '';
       // Others are answered between two: a database in this process lets nobody in by itself.
-      await new Promise((resolve) => setImmediate(resolve));
+      await breathe();
     }
   }
 
@@ -179,8 +180,7 @@ export class BookView implements DeviceView {
   }
 
   async lists(): Promise<readonly SeenHead[]> {
-    if (this.device.groups === 0) return [];
-    return this.look(await this.rows('heads').where('cards.kind', '=', 'group').execute());
+    return this.look(await this.listRows());
   }
 
   /** Cards with what is known of them. @param what - whether what is on them is wanted, or only where nothing has been made of it */
@@ -199,15 +199,7 @@ export class BookView implements DeviceView {
 
   /** The same for all who see the same of cards. */
   private shared(what: Wanted) {
-    return this.db
-      .selectFrom('cards')
-      .leftJoin('shown', (join) =>
-        join
-          .on('shown.shape', '=', this.shape)
-          .onRef('shown.place', '=', 'cards.place')
-          .onRef('shown.uid', '=', 'cards.uid')
-          .onRef('shown.seq', '=', 'cards.seq'),
-      )
+    return cardsWithShown(this.db, this.shape)
       .select(['cards.uid', 'cards.seq', 'cards.href', 'cards.kind', 'cards.place'])
       .select(['shown.etag', 'shown.marks'])
       .select(({ eb, val }) => {
@@ -235,22 +227,22 @@ export class BookView implements DeviceView {
     const inside = [...lists.values()].flatMap(({ members = {} }) => Object.keys(members));
     const visible = here ?? (await this.visible(inside));
     for (const row of rows) {
-      const { uid, seq, kind, known, rival } = row;
-      // Few have anything else at their addresses.
-      const href = known ?? (rival === null ? row.href : await this.addressOf(row, rival));
-      if (kind === 'group') {
+      const { uid, seq, place } = row;
+      if (row.kind === 'group') {
         const list = lists.get(uid);
         if (!list) continue;
         const card = servedCard({ ...list, members: among(list, visible) }, this.device);
-        const head = { uid, seq, href, etag: etagOf(card, this.device) };
+        const head = { uid, seq, place, href: await this.addressOf(row), etag: etagOf(card, this.device) };
         seen.push(new Seen(head, this.device, { card }));
         continue;
       }
       const { marks, etag, served } = this.shownOf(row, made);
       if (!isLetThrough(this.device, marks, members)) continue;
-      const head = { uid, seq, href, etag };
+      // Few have anything else at their addresses: nobody waits for those.
+      const href = row.known ?? (row.rival === null ? row.href : await this.addressOf(row));
       const { shape } = this;
       here?.add(uid);
+      const head = { uid, seq, place, href, etag };
       seen.push(new Seen(head, this.device, { card: served, raw: row.card, text: row.text, shape }));
     }
     return seen;
@@ -291,11 +283,10 @@ export class BookView implements DeviceView {
     return uids && { ...list, members: Object.fromEntries(uids.map((uid) => [uid, true as const])) };
   }
 
-  /** All lists that go through. */
-  private async openLists(): Promise<Card[]> {
+  /** All lists, where the device gets any. */
+  private async listRows(): Promise<readonly Row[]> {
     if (this.device.groups === 0) return [];
-    const rows = await this.rows('heads').where('cards.kind', '=', 'group').execute();
-    return [...(await this.listsIn(rows)).values()];
+    return this.rows('heads').where('cards.kind', '=', 'group').execute();
   }
 
   /** Which of some cards the device may know of. */
@@ -324,9 +315,10 @@ export class BookView implements DeviceView {
     return this.membersOnce;
   }
 
-  /** The address of a card where the device has something else; another one where it sees that. */
-  private async addressOf({ uid, href }: Row, rival: string): Promise<string> {
-    if (!(await this.visible([rival])).has(rival)) return href;
+  /** The address under which the device knows a card; else its own, or another one where the device sees something else there. */
+  private async addressOf({ uid, href, known, rival }: Row): Promise<string> {
+    if (known !== null) return known;
+    if (rival === null || !(await this.visible([rival])).has(rival)) return href;
     for (let other = SECOND + href; ; other = SECOND + other) {
       const taken = await this.db
         .selectFrom('memory')

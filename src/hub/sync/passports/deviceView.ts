@@ -65,6 +65,13 @@ export async function allHeads(view: DeviceView): Promise<SeenHead[]> {
   return heads;
 }
 
+/** How many cards there are. */
+export async function countIn(view: DeviceView): Promise<number> {
+  let count = 0;
+  for await (const some of view.heads()) count += some.length;
+  return count;
+}
+
 /** A card of the book as a device knows it: of a list with those members that it may know of. */
 export function asSeen(card: Card, seen: SeenCard): Card {
   return card.kind === 'group' ? { ...card, members: seen.card.members ?? {} } : card;

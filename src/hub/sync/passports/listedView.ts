@@ -38,7 +38,7 @@ export class ListedView implements DeviceView {
   async *heads(): AsyncGenerator<readonly PlacedHead[]> {
     // It is told in one part, in which no place is asked for.
     for (const some of inBatches([...this.byUid.values()], AT_ONCE))
-      yield some.map(({ uid, href, etag, seq }) => ({ uid, href, etag, seq, place: '' }));
+      yield some.map((one) => ({ ...one, place: '' }));
   }
 
   async lists(): Promise<readonly SeenHead[]> {

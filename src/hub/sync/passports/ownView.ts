@@ -4,7 +4,6 @@ import { type HubDb, memories, toCard } from '@/hub/store';
 import type { DeviceView, PlacedHead, SeenCard, SeenHead } from './deviceView';
 import { etagOf, servedCard } from './letThrough';
 import type { Device } from './passports';
-import { Seen } from './seen';
 import { syncTokenOf } from './syncToken';
 
 /** Cards asked for in one query. */
@@ -46,10 +45,7 @@ export class OwnView implements DeviceView {
         .orderBy('cards.place')
         .limit(AT_ONCE)
         .execute();
-      yield rows.map((row) => {
-        const { uid, href, etag, seq } = this.seen(row);
-        return { uid, href, etag, seq, place: row.place };
-      });
+      yield rows.map((row) => ({ ...this.seen(row), place: row.place }));
       if (rows.length < AT_ONCE) return;
       last = rows.at(-1)?.place ?? '';
     }
@@ -75,6 +71,6 @@ export class OwnView implements DeviceView {
 
   private seen({ uid, href, card: raw }: { uid: string; href: string; card: string }): SeenCard {
     const card = servedCard(toCard(raw), this.device);
-    return new Seen({ uid, href, etag: etagOf(card, this.device), seq: this.seq }, this.device, { card });
+    return { uid, href, etag: etagOf(card, this.device), seq: this.seq, card };
   }
 }

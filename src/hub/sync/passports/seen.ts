@@ -1,21 +1,22 @@
 import type { Card } from '@/core/card';
 import { toCard } from '@/hub/store';
 
-import type { SeenCard, SeenHead } from './deviceView';
+import type { PlacedHead, SeenCard } from './deviceView';
 import { servedCard } from './letThrough';
 import type { Device } from './passports';
 
 /** A card that is taken apart where somebody wants to know what is on it. */
-export class Seen implements SeenCard {
+export class Seen implements SeenCard, PlacedHead {
   readonly uid: string;
   readonly href: string;
   readonly etag: string;
   readonly seq: number;
+  readonly place: string;
   readonly text: string | undefined;
   readonly shape: string | undefined;
 
   constructor(
-    head: SeenHead,
+    head: PlacedHead,
     private readonly device: Device,
     private readonly of: {
       /** As it is served. */
@@ -26,7 +27,7 @@ export class Seen implements SeenCard {
       readonly shape?: string;
     },
   ) {
-    ({ uid: this.uid, href: this.href, etag: this.etag, seq: this.seq } = head);
+    ({ uid: this.uid, href: this.href, etag: this.etag, seq: this.seq, place: this.place } = head);
     this.text = of.text ?? undefined;
     this.shape = of.shape;
   }

@@ -1,6 +1,6 @@
 import { type Expression, type Selectable, sql } from 'kysely';
 
-import { foldText, inBatches } from '@/core/base';
+import { inBatches } from '@/core/base';
 import { type HubDb, ifPossible, inTransaction, type ShownTable } from '@/hub/store';
 
 import type { Device } from './passports';
@@ -21,6 +21,19 @@ export function shapeOf({
   photoSide,
 }: Pick<Device, 'notes' | 'photos' | 'photoSide'>): string {
   return JSON.stringify([notes, photos, photoSide]);
+}
+
+/** Cards, each with what has been made of this version of it. */
+export function cardsWithShown(db: HubDb, shape: string) {
+  return db
+    .selectFrom('cards')
+    .leftJoin('shown', (join) =>
+      join
+        .on('shown.shape', '=', shape)
+        .onRef('shown.place', '=', 'cards.place')
+        .onRef('shown.uid', '=', 'cards.uid')
+        .onRef('shown.seq', '=', 'cards.seq'),
+    );
 }
 
 /** Keeps what has been made of some cards, for whoever asks next. Where it can't be written it is made again. */
@@ -87,9 +100,4 @@ export async function clearShown(db: HubDb, shapes: readonly string[]): Promise<
 /** What was made of the same version before stays where it isn't made now. */
 function orAsBefore(now: Expression<string | null>, before: Expression<string | null>) {
   return sql<string | null>`coalesce(${now}, case when excluded.seq = shown.seq then ${before} end)`;
-}
-
-/** Values as queries look for them: all in one text, so that what isn't in it is on no card. */
-export function askedOf(values: readonly string[]): string {
-  return foldText(values.join('\n'));
 }

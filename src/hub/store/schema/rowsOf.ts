@@ -1,6 +1,6 @@
 import { type Kysely, sql } from 'kysely';
 
-import type { HubDb } from './schema/tables';
+import type { HubDb } from './tables';
 
 /** A row of any table. */
 export type Row = Readonly<Record<string, unknown>>;
