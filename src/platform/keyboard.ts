@@ -20,7 +20,10 @@ export function allowSingleKeys(isAllowed: boolean): void {
   hasSingleKeys = isAllowed;
 }
 
-/** Hears every key of the page; `handle` gives true where it has used the key. Returns the way to stop. */
+/**
+ * Hears every key of the page; `handle` gives true where it has used the key. Returns the way to stop. Called in a layout effect: what can
+ * be seen can be used, and a plain effect may come later than the next key.
+ */
 export function onKeyPress(handle: (press: KeyPress) => boolean): () => void {
   const listen = (event: KeyboardEvent) => {
     const target = event.target instanceof HTMLElement ? event.target : undefined;

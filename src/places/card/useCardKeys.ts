@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 
 import type { Card } from '@/core/card';
 import { cardPath, focusId, nextFrame, onKeyPress, ROW_ID } from '@/platform';
@@ -6,7 +6,7 @@ import { go } from '@/platform/navigation';
 
 /** The keys of an open card: E edits, Escape goes back to the Book. */
 export function useCardKeys({ uid }: Card): void {
-  useEffect(
+  useLayoutEffect(
     () =>
       onKeyPress(({ key, isCommand, isTyping, isInDialog }) => {
         if (isCommand || isTyping || isInDialog) return false;

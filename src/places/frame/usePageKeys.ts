@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 
 import { redo, undo } from '@/book/commit';
 import { useAppDispatch } from '@/book/state';
@@ -9,7 +9,7 @@ import { go } from '@/platform/navigation';
 export function usePageKeys(): { isHelpOpen: boolean; closeHelp: () => void } {
   const dispatch = useAppDispatch();
   const [isHelpOpen, setHelpOpen] = useState(false);
-  useEffect(
+  useLayoutEffect(
     () =>
       onKeyPress(({ key, isCommand, isShift, isTyping, isInDialog }) => {
         // A sheet has the keys to itself: nobody means to leave the page from there.

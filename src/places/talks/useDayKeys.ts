@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent } from 'react';
+import { useEffectEvent, useLayoutEffect } from 'react';
 
 import type { Uid } from '@/core/card';
 import { DAY_ROW_ID, focusedId, focusNeighbour, isNothingFocused, onKeyPress } from '@/platform';
@@ -24,7 +24,7 @@ export function useDayKeys(choose: ((uid: Uid) => void) | undefined, close: () =
     if (uid !== undefined) choose?.(uid);
     return true;
   });
-  useEffect(
+  useLayoutEffect(
     () =>
       onKeyPress(({ key, isCommand, isTyping, isInDialog }) =>
         isCommand || isTyping || isInDialog ? false : handle(key),

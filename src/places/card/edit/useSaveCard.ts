@@ -1,4 +1,4 @@
-import { useCallback, useEffect } from 'react';
+import { useCallback, useLayoutEffect } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 
 import { selectOrganisations } from '@/book/card';
@@ -111,7 +111,7 @@ export function useSaveCard({ base, isNew, form, release, onNext }: SaveOptions)
   );
   /* eslint-enable react-hooks/exhaustive-deps */
   const close = useCallback(() => goBack(isNew ? '/book' : path), [isNew, path]);
-  useEffect(
+  useLayoutEffect(
     () =>
       onKeyPress(({ key, isCommand, isInDialog, isInQuickLine }) => {
         if (isInDialog || isInQuickLine) return false;

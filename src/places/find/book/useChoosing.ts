@@ -1,4 +1,4 @@
-import { useCallback, useEffect } from 'react';
+import { useCallback, useLayoutEffect } from 'react';
 import { useStore } from 'react-redux';
 
 import {
@@ -43,7 +43,7 @@ export function useChooseRange(items: readonly BookItem[]): (uid: Uid) => void {
 export function useChoosingKeys(items: readonly BookItem[], chooseRange: (uid: Uid) => void): void {
   const dispatch = useAppDispatch();
   const { getState } = useStore() as AppStore;
-  useEffect(
+  useLayoutEffect(
     () =>
       onKeyPress(({ key, isCommand, isShift, isTyping, isInDialog }) => {
         if (isTyping || isInDialog) return false;

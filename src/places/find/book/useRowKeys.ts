@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 
 import type { BookItem } from '@/book/state';
 import type { Uid } from '@/core/card';
@@ -22,7 +22,7 @@ const STEPS: Readonly<Record<string, number>> = { ArrowDown: 1, ArrowUp: -1, Pag
 
 /** Arrow keys go from row to row, Page keys by ten, Home and End to the ends, from the first row in view on. */
 export function useRowKeys(items: readonly BookItem[], scrollTo: (index: number) => void): void {
-  useEffect(
+  useLayoutEffect(
     () =>
       onKeyPress(({ key, isCommand, isTyping }) => {
         if (isCommand || isTyping) return false;

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { type NativeSyntheticEvent, TextInput, type TextInputKeyPressEventData, View } from 'react-native';
 
 import { type FoundInDirectory, useFoundInDirectory } from '@/book/directory';
@@ -52,7 +52,7 @@ export function QuickLine() {
   const entry = entries[chosen];
   const acts = useActsFor(plans, !isEmpty && entry?.kind === 'hit' ? entry.hit.uid : undefined);
   const dispatch = useAppDispatch();
-  useEffect(
+  useLayoutEffect(
     () =>
       onKeyPress(({ key, isCommand, isTyping }) => {
         if (key !== '/' || isCommand || isTyping) return false;
