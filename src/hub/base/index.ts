@@ -1,7 +1,7 @@
 /**
  * What the whole hub uses: the time, the country, secrets, the log, letting others have their turn.
  */
-export { breathe } from './breathe';
+export { breathe, breatheLast } from './breathe';
 export { COUNTRY } from './country';
 export { type Fault, faultOf, type HubLog, LOG_FILE, NO_LOG, openLog } from './log';
 export { sealOctets, unsealOctets } from './sealOctets';

@@ -1,7 +1,5 @@
 import { sql } from 'kysely';
 
-import { breathe } from '@/hub/base';
-
 import type { Engine } from './engines/engine';
 import type { HubDb } from './schema/tables';
 
@@ -57,7 +55,7 @@ export class Writes {
       const outcomes = await this.write(some.map(({ work }) => work));
       this.underWay = 0;
       some.forEach(({ settle }, i) => settle(outcomes[i] ?? { fault: new Error('nothing was written') }));
-      if (this.queue.length > 0) await breathe();
+      if (this.queue.length > 0) await new Promise((resolve) => setImmediate(resolve));
     }
     this.isDraining = false;
   }

@@ -1,5 +1,5 @@
 import { inBatches } from '@/core/base';
-import { breathe } from '@/hub/base';
+import { breatheLast } from '@/hub/base';
 
 import { inTransaction } from '../openStore';
 import { PICTURE, picturesIn } from '../schema/pictures';
@@ -36,7 +36,7 @@ export async function clearPictures(db: HubDb, now: string, isOver: () => boolea
       for (const row of rows)
         for (const column of columns)
           for (const id of picturesIn(String(row[column] ?? ''))) unused.delete(id);
-      await breathe();
+      await breatheLast();
     }
   let count = 0;
   for (const some of inBatches([...unused], AT_ONCE)) {

@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 
-import { breathe } from '@/hub/base';
+import { breatheLast } from '@/hub/base';
 
 import { aboutOf, setAbout } from '../about';
 import { inTransaction } from '../openStore';
@@ -43,7 +43,7 @@ export async function thinChanges(
       if (to > done) await setAbout(store, NAME, String(to));
       return emptied(store, last, to);
     });
-    await breathe();
+    await breatheLast();
   }
   return count;
 }
@@ -92,6 +92,6 @@ async function lastWithoutRoom(db: HubDb, room: number): Promise<number> {
     }
     if (rows.length < AT_ONCE) return 0;
     last = Number(rows.at(-1)?.seq ?? 0);
-    await breathe();
+    await breatheLast();
   }
 }

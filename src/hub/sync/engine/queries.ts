@@ -3,7 +3,7 @@ import { sql, type SqlBool } from 'kysely';
 import { encodeUtf8, foldText } from '@/core/base';
 import type { Card } from '@/core/card';
 import { type ContentLine, parseContentLine, readLogicalLines, unescapeText } from '@/core/formats';
-import { breathe } from '@/hub/base';
+import { breathe, breatheLast } from '@/hub/base';
 import { type HubDb, toCard } from '@/hub/store';
 
 import { etagOf, marksOf, servedCard } from '../passports/letThrough';
@@ -94,7 +94,7 @@ export async function makeShown(db: HubDb, device: Device, isOver: () => boolean
     count += rows.length;
     last = rows.at(-1)?.place ?? '';
     // Whoever asks for something is answered first.
-    await breathe();
+    await breatheLast();
   }
   return count;
 }

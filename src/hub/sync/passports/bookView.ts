@@ -15,6 +15,10 @@ import { syncTokenOf } from './syncToken';
 
 /** Cards asked for in one query: some milliseconds' work. */
 const AT_ONCE = 500;
+/** Cards of which something is made between two looks at what else is asked. */
+const MADE_AT_ONCE = 30;
+/** How much of it is written at once: writing waits for the disk. */
+const KEPT_AT_ONCE = 100;
 
 /** The part of an address that says it is the second at its place. */
 const SECOND = '2-';
@@ -126,19 +130,23 @@ export class BookView implements DeviceView {
     // Lists come last: who is on them is known by then, where all others have been looked at.
     for (let last = after; ;) {
       const rows = await this.page(last);
-      const made: Shown[] = [];
       // A list may be on another one.
       if (!haveLists && rows.some(({ kind }) => kind === 'group')) {
         for (const uid of (await this.listsIn(await this.listRows())).keys()) here.add(uid);
         haveLists = true;
       }
-      const seen = await this.look(rows, { made, ...(after === '' ? { here } : {}) });
+      const isMade = rows.every(({ kind, etag }) => kind === 'group' || etag !== null);
+      const made: Shown[] = [];
+      for (const some of inBatches(rows, isMade ? AT_ONCE : MADE_AT_ONCE)) {
+        const seen = await this.look(some, { made, ...(after === '' ? { here } : {}) });
+        if (made.length >= KEPT_AT_ONCE) await keepShown(this.db, made.splice(0));
+        yield seen;
+        // Others are answered between two: a database in this process lets nobody in by itself.
+        await breathe();
+      }
       await keepShown(this.db, made);
-      yield seen;
       if (rows.length < AT_ONCE) return;
       last = rows.at(-1)?.place ?? '';
-      // Others are answered between two: a database in this process lets nobody in by itself.
-      await breathe();
     }
   }
 
