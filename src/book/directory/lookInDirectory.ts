@@ -1,4 +1,4 @@
-import { type AppThunk, selectCardsByUid } from '@/book/state';
+import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import { addNews } from '@/book/talks';
 import { type Card, parseCard } from '@/core/card';
 import { newsBetween } from '@/core/talks';
@@ -34,7 +34,8 @@ export function lookInDirectory(): AppThunk<Promise<void>> {
       const answer = await askHub({ path, token: session.token, scheme: 'Directory' }).catch(() => undefined);
       const listed = cardOfEntry(answer);
       if (!listed) continue;
-      const news = newsBetween(card, listed, { uid: card.uid, day: localDay(), from: 'directory' });
+      const { country } = selectSettings(getState());
+      const news = newsBetween(card, listed, { uid: card.uid, day: localDay(), from: 'directory', country });
       await dispatch(addNews(news));
     }
   };

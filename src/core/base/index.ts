@@ -27,6 +27,7 @@ export { Pipe } from './pipe';
 export { childOf, childrenOf, readXml, type XmlElement } from './readXml';
 export { errorMessage } from './text/errorMessage';
 export { escapeHtml } from './text/escapeHtml';
+export { foldStrictly, strictWords } from './text/foldStrictly';
 export { foldedWords, foldText } from './text/foldText';
 export { hashText } from './text/hashText';
 export { highlightMatches } from './text/highlightMatches';

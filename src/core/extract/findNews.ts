@@ -2,10 +2,12 @@ import { foldText, hashText } from '@/core/base';
 import {
   type Address,
   type Card,
+  compareEntries,
+  countriesOf,
   formatAddress,
   formatPhone,
-  meaningOf,
   newCard,
+  parsePhone,
   shownAs,
 } from '@/core/card';
 import type { News, Signature } from '@/core/talks';
@@ -37,12 +39,13 @@ export function findNews(card: Card, { uid, day, text }: Signature, options: Ext
       ...(id === undefined || old?.name === undefined ? {} : { replaces: id, before: old.name }),
     });
   }
+  const countries = countriesOf(options.country, card, read);
   for (const collection of ['phones', 'emails'] as const) {
-    const means = (entry: object) => meaningOf(collection, entry as never, options.country);
-    const entries: readonly object[] = Object.values(card[collection] ?? {});
-    const known = new Set(entries.flatMap((entry) => [means(entry), endOf(entry)]));
+    const known: readonly object[] = Object.values(card[collection] ?? {});
+    const isKnown = (entry: object) =>
+      known.some((one) => compareEntries(collection, { ...one }, { ...entry }, countries) !== 'different');
     for (const entry of Object.values(read[collection] ?? {}))
-      if (!known.has(means(entry)) && !known.has(endOf(entry)))
+      if (![entry, ...asAtHome(entry)].some(isKnown))
         found.push({
           collection,
           entry: { ...entry },
@@ -61,10 +64,10 @@ export function findNews(card: Card, { uid, day, text }: Signature, options: Ext
   }));
 }
 
-/** The last figures of a number: without a country code it may have been read by another country's habits. */
-function endOf(entry: object): string {
-  if (!('number' in entry) || typeof entry.number !== 'string') return JSON.stringify(entry);
-  return entry.number.replace(/\D/g, '').slice(-9);
+/** The same number as at home: without a code it may have been read by the habits of another country. */
+function asAtHome(entry: object): object[] {
+  const parsed = 'number' in entry ? parsePhone(String(entry.number)) : undefined;
+  return parsed ? [{ number: parsed.national }] : [];
 }
 
 /** Letters of a line with a name and no more. */

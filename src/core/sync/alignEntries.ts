@@ -1,5 +1,5 @@
 import { isSameJson } from '@/core/base';
-import { type Collection, type Entry, ID_PREFIXES, idFor, meaningOf, type United } from '@/core/card';
+import { type Collection, compareEntries, type Entry, ID_PREFIXES, idFor, type United } from '@/core/card';
 
 /** Entries by their ids. */
 export type Entries = Readonly<Record<string, Entry>>;
@@ -18,24 +18,24 @@ export interface Aligned {
  *
  * @param agreed - entries that both sides have had, whose ids stand
  * @param mine - what this side has made of them; one that only this side has is the same only if it means the same
- * @param country - ISO 3166-1 alpha-2, for numbers without a country code
+ * @param countries - ISO 3166-1 alpha-2, by which numbers without a country code are read
  */
 export function alignEntries(
   collection: United,
   { agreed, mine = {} }: { readonly agreed: Entries; readonly mine?: Entries },
   there: Entries,
-  country: string | undefined,
+  countries: readonly string[],
 ): Aligned {
   const here = { ...mine, ...agreed };
   // An entry that this side has changed is matched by its old meaning and by its new one.
   const open = new Map(
-    Object.keys(here).map((id) => {
-      const both = [agreed[id], mine[id]].flatMap((entry) =>
-        entry ? meaningOf(collection, entry, country) : [],
-      );
-      return [id, new Set(both)];
-    }),
+    Object.keys(here).map((id) => [id, [agreed[id], mine[id]].filter((entry) => entry !== undefined)]),
   );
+  // A number that the other side has written as at home is of the country that it has here, wherever the book is.
+  const isOneOf = (known: readonly Entry[] = [], entry: Entry) =>
+    [countries, []].some((some) =>
+      known.some((one) => compareEntries(collection, one, entry, some) !== 'different'),
+    );
   const rest = new Map(Object.entries(there));
   const entries: Record<string, Entry> = {};
   const idOf = new Map<string, string>();
@@ -47,7 +47,6 @@ export function alignEntries(
     rest.delete(from);
   };
   const isAgreed = (id: string) => open.has(id) && Object.hasOwn(agreed, id);
-  const meaningsThere = new Map([...rest].map(([id, entry]) => [id, meaningOf(collection, entry, country)]));
   // Identical entries are matched first, or two of one meaning on a card would swap places.
   for (const known of [mine, agreed])
     for (const [from, entry] of [...rest])
@@ -59,10 +58,9 @@ export function alignEntries(
         from,
         entry,
       );
+  for (const [from, entry] of [...rest]) if (isOneOf(open.get(from), entry)) join(from, from, entry);
   for (const [from, entry] of [...rest])
-    if (open.get(from)?.has(meaningsThere.get(from) ?? '')) join(from, from, entry);
-  for (const [from, entry] of [...rest])
-    join([...open].find(([, meanings]) => meanings.has(meaningsThere.get(from) ?? ''))?.[0], from, entry);
+    join([...open].find(([, known]) => isOneOf(known, entry))?.[0], from, entry);
   for (const [from, entry] of [...rest]) if (isAgreed(from)) join(from, from, entry);
   for (const [from, entry] of [...rest]) {
     const left = [...open.keys()].filter(isAgreed);

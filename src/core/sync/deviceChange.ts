@@ -1,5 +1,5 @@
 import { isObject, type JsonObject, ownProperty } from '@/core/base';
-import { type Card, isSameValue, shownAs, UNITED, type United } from '@/core/card';
+import { type Card, countriesOf, isSameValue, shownAs, UNITED, type United } from '@/core/card';
 
 import { alignEntries, type Entries } from './alignEntries';
 import { componentsOf, type NamedParts, partsOf } from './namedParts';
@@ -42,7 +42,8 @@ export function deviceChange({ known, served, sent, keeps, country }: DeviceSays
   const changed: JsonObject = { ...known };
   const united = new Set<string>(UNITED);
   // A device that sends some members keeps members: the missing ones have been removed.
-  const context = { keeps: sent.members ? { ...keeps, members: 1 } : keeps, country };
+  const countries = countriesOf(country, known, sent);
+  const context = { keeps: sent.members ? { ...keeps, members: 1 } : keeps, countries };
   for (const key of new Set([...Object.keys(served), ...Object.keys(sent)])) {
     if (STAMPS.has(key) || key.startsWith('cordialis.example:')) continue;
     const [was, is] =
@@ -84,7 +85,7 @@ function wordsOf(components: readonly { readonly kind: string; readonly value: s
 
 interface Context {
   readonly keeps: Keeps;
-  readonly country: string | undefined;
+  readonly countries: readonly string[];
 }
 
 interface Values {
@@ -99,9 +100,9 @@ function changedEntries(
   context: Context,
 ): JsonObject | undefined {
   const agreed = (known ?? {}) as Entries;
-  const { country, keeps } = context;
-  const before = alignEntries(collection, { agreed }, plain((was ?? {}) as Entries), country).entries;
-  const after = alignEntries(collection, { agreed }, plain((is ?? {}) as Entries), country).entries;
+  const { countries, keeps } = context;
+  const before = alignEntries(collection, { agreed }, plain((was ?? {}) as Entries), countries).entries;
+  const after = alignEntries(collection, { agreed }, plain((is ?? {}) as Entries), countries).entries;
   const result: JsonObject = { ...agreed };
   for (const [id, entry] of Object.entries(after)) {
     const old = before[id];
@@ -132,7 +133,7 @@ function plain(entries: Entries): Entries {
 }
 
 function changedValue(path: readonly string[], { known, was, is }: Values, context: Context): unknown {
-  if (isSameValue(path, was, is, context.country)) return known;
+  if (isSameValue(path, was, is, context.countries)) return known;
   // Each context and feature is judged by itself: a device that keeps "mobile" may not know the others.
   if (is === undefined && isSetOf(path) && isObject(was))
     return changedObject(path, { known, was, is: {} }, context);

@@ -151,6 +151,116 @@ for (const { name, mine, theirs, expected, conflicts = [] } of cases)
     expect(merged.conflicts.map(({ path }) => path)).toEqual(conflicts);
   });
 
+const NATIONAL = {
+  p1: { number: '020 7946 0123', contexts: { work: true } },
+  p2: { number: '07700 900456', features: { mobile: true } },
+} as const;
+
+for (const country of [undefined, 'GB', 'DE', 'US'])
+  test(`a number rewritten as at home is no change, in a book of ${country ?? 'no country'}`, () => {
+    const options = country === undefined ? {} : { country };
+    const rewritten: Card = { ...BASE, phones: NATIONAL };
+    // Neither against a real change nor against a deletion, on either side.
+    const changed: Card = { ...BASE, phones: { ...PHONES, p1: { number: '+44 20 7946 0999' } } };
+    const { p2: _, ...without } = PHONES;
+    const deleted: Card = { ...BASE, phones: without };
+    for (const [mine, theirs] of [
+      [rewritten, changed],
+      [changed, rewritten],
+    ] as const) {
+      const { card, conflicts } = mergeThree(BASE, mine, theirs, options);
+      expect(conflicts).toEqual([]);
+      expect(card.phones?.['p1']?.number).toBe('+44 20 7946 0999');
+    }
+    for (const [mine, theirs] of [
+      [rewritten, deleted],
+      [deleted, rewritten],
+    ] as const) {
+      const { card, conflicts } = mergeThree(BASE, mine, theirs, options);
+      expect([conflicts, Object.keys(card.phones ?? {})]).toEqual([[], ['p1']]);
+    }
+    // Without ids, as a file numbers its lines, and added by both in two forms.
+    const added: Card = { ...BASE, phones: { ...PHONES, p3: { number: '+44 7700 900789' } } };
+    const addedAtHome: Card = {
+      ...BASE,
+      phones: { x1: { number: '07700 900789' }, x2: NATIONAL.p2, x3: NATIONAL.p1 },
+    };
+    expect(numbers(mergeThree(BASE, added, addedAtHome, options).card)).toHaveLength(3);
+  });
+
+test('labels that differ in capitals only are no conflict', () => {
+  const labelled = (label: string): Card => ({
+    ...BASE,
+    emails: { e1: { address: 'ada@example.org', label } },
+  });
+  const { card, conflicts } = merge(labelled('Choir'), labelled('choir'));
+  expect([card.emails?.['e1']?.label, conflicts]).toEqual(['Choir', []]);
+});
+
+test('what people on both sides have written another way is a change; what programs have is none', () => {
+  const respaced: Card = {
+    ...BASE,
+    emails: { e1: { address: 'Ada@Example.org' } },
+    notes: { o1: { note: 'Sings alto.\n\nBrings cake.' } },
+  };
+  expect(mergeThree(BASE, BASE, respaced).card).toMatchObject({ emails: EMAILS, notes: BASE.notes });
+  for (const merged of [
+    mergeThree(BASE, BASE, respaced, { isWritten: true }),
+    mergeThree(BASE, respaced, BASE, { isWritten: true }),
+  ])
+    expect(merged.card).toMatchObject({ emails: respaced.emails, notes: respaced.notes });
+});
+
+const noted = (note: string): Card => ({ ...BASE, notes: { o1: { note } } });
+const noteOf = ({ notes = {} }: Card) => notes['o1']?.note;
+const POEM = ['Sings alto.', 'Brings cake.', 'Lives by the quay.', 'Has a boat.', 'Calls on Sundays.'];
+
+test('notes that both have edited in different lines are merged; in the same line it is to settle', () => {
+  const base = noted(POEM.join('\n'));
+  const mine = noted(['Sings tenor.', ...POEM.slice(1)].join('\n'));
+  const theirs = noted([...POEM, 'Plays chess.'].join('\r\n'));
+  const { card, conflicts } = mergeThree(base, mine, theirs);
+  expect([noteOf(card), conflicts]).toEqual([
+    ['Sings tenor.', ...POEM.slice(1), 'Plays chess.'].join('\n'),
+    [],
+  ]);
+  const other = noted(['Sings bass.', ...POEM.slice(1)].join('\n'));
+  const both = mergeThree(base, mine, other);
+  expect([noteOf(both.card), both.conflicts.map(({ path }) => path)]).toEqual([
+    noteOf(mine),
+    ['notes/o1/note'],
+  ]);
+});
+
+test('law: of notes merged by lines every line that a side has added is there, and none that one has taken out', () => {
+  const line = fc.constantFrom('a', 'b', 'c', 'd', '', 'e f');
+  /** One side's edits of a part of the text that the other leaves alone. */
+  const edit = fc.array(line, { maxLength: 4 });
+  fc.assert(
+    fc.property(
+      edit,
+      edit,
+      edit,
+      edit,
+      fc.array(line, { minLength: 2, maxLength: 4 }),
+      (head, tail, first, last, middle) => {
+        const text = (...parts: readonly (readonly string[])[]) => noted(parts.flat().join('\n'));
+        const [start, end] = [['the first line'], ['the last line']];
+        const base = text(head, start, middle, end, tail);
+        const mine = text(first, start, middle, end, tail);
+        const theirs = text(head, start, middle, end, last);
+        const { card, conflicts } = mergeThree(base, mine, theirs);
+        expect([noteOf(card)?.replace(/\s+/g, ' ').trim(), conflicts]).toEqual([
+          noteOf(text(first, start, middle, end, last))
+            ?.replace(/\s+/g, ' ')
+            .trim(),
+          [],
+        ]);
+      },
+    ),
+  );
+});
+
 test('a title follows its organisation to the id that it gets', () => {
   const base: Card = { ...BASE, organizations: { g1: { name: 'Blue' } } };
   const mine: Card = { ...base, organizations: { g1: { name: 'Blue' }, g2: { name: 'Red' } } };

@@ -1,7 +1,8 @@
-import { isObject, type JsonObject, ownProperty } from '@/core/base';
-import { type Card, formatPointer, isSameValue, UNITED } from '@/core/card';
+import { isObject, isSameJson, type JsonObject, ownProperty } from '@/core/base';
+import { type Card, countriesOf, formatPointer, isSameValue, UNITED } from '@/core/card';
 
 import { alignEntries, type Entries } from './alignEntries';
+import { mergeTexts } from './mergeTexts';
 import { componentsOf, type NamedParts, partsOf } from './namedParts';
 
 /** A value that both sides have changed, differently. */
@@ -24,6 +25,8 @@ export interface Merged {
 export interface MergeOptions {
   /** ISO 3166-1 alpha-2, for numbers without a country code. */
   readonly country?: string;
+  /** Whether both sides are as people wrote them: then another way of writing the same is a change as well. */
+  readonly isWritten?: boolean;
 }
 
 /** Identity and dates, which are nobody's edit. */
@@ -31,15 +34,21 @@ const STAMPS = new Set(['@type', 'version', 'uid', 'created', 'updated', 'prodId
 
 /**
  * Merges two versions of a card. A value changed on one side only is taken from that side; a reformatted value has
- * not changed; an edit beats a deletion; a value changed differently on both sides is a conflict, and mine stands
- * until it is settled.
+ * not changed, as programs do that by themselves; an edit beats a deletion; texts of notes are merged by lines; a value
+ * changed differently on both sides is a conflict, and mine stands until it is settled.
  *
  * @param base - the card as both sides last had it; none of the three is changed
  */
-export function mergeThree(base: Card, mine: Card, theirs: Card, { country }: MergeOptions = {}): Merged {
+export function mergeThree(
+  base: Card,
+  mine: Card,
+  theirs: Card,
+  { country, isWritten = false }: MergeOptions = {},
+): Merged {
   const conflicts: Conflict[] = [];
-  const context: Context = { country, conflicts };
-  const [myOwn, theirOwn] = alignBoth(base, mine, theirs, country);
+  const countries = countriesOf(country, base, mine, theirs);
+  const context: Context = { countries, isWritten, conflicts };
+  const [myOwn, theirOwn] = alignBoth(base, mine, theirs, countries);
   const merged: JsonObject = {};
   for (const key of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
     const value = STAMPS.has(key)
@@ -60,15 +69,15 @@ function alignBoth(
   base: Card,
   mine: Card,
   theirs: Card,
-  country: string | undefined,
+  countries: readonly string[],
 ): [JsonObject, JsonObject] {
   const my: JsonObject = { ...mine };
   const their: JsonObject = { ...theirs };
   for (const collection of UNITED) {
     const agreed = (base[collection] ?? {}) as Entries;
-    const ours = alignEntries(collection, { agreed }, (my[collection] ?? {}) as Entries, country);
+    const ours = alignEntries(collection, { agreed }, (my[collection] ?? {}) as Entries, countries);
     const entries = (their[collection] ?? {}) as Entries;
-    const others = alignEntries(collection, { agreed, mine: ours.entries }, entries, country);
+    const others = alignEntries(collection, { agreed, mine: ours.entries }, entries, countries);
     if (my[collection]) my[collection] = ours.entries;
     if (their[collection]) their[collection] = others.entries;
     if (collection !== 'organizations') continue;
@@ -91,7 +100,8 @@ function withHouses(titles: unknown, idOf: ReadonlyMap<string, string>): unknown
 }
 
 interface Context {
-  readonly country: string | undefined;
+  readonly countries: readonly string[];
+  readonly isWritten: boolean;
   readonly conflicts: Conflict[];
 }
 
@@ -111,7 +121,9 @@ function stampOf(key: string, mine: Card, theirs: Card): unknown {
 }
 
 function mergeValue(path: readonly string[], { base, mine, theirs }: Three, context: Context): unknown {
-  const isSame = (a: unknown, b: unknown) => isSameValue(path, a, b, context.country);
+  if (isSameJson(base, theirs)) return mine;
+  if (isSameJson(base, mine) && context.isWritten) return theirs;
+  const isSame = (a: unknown, b: unknown) => isSameValue(path, a, b, context.countries);
   if (isSame(mine, theirs) || isSame(base, theirs)) return mine;
   if (isSame(base, mine)) return theirs;
   // Both have changed it. An edit is never lost to a deletion.
@@ -124,6 +136,11 @@ function mergeValue(path: readonly string[], { base, mine, theirs }: Three, cont
     const both = mergeObject(path, { base: was, mine: my, theirs: their }, context);
     return componentsOf(both as NamedParts, mine, theirs);
   }
+  const texts = [base, mine, theirs];
+  if (isTextOfNote(path) && texts.every((text) => typeof text === 'string')) {
+    const merged = mergeTexts(...(texts as [string, string, string]));
+    if (merged !== undefined) return merged;
+  }
   context.conflicts.push({
     path: formatPointer(path),
     ...(base === undefined ? {} : { base }),
@@ -131,6 +148,10 @@ function mergeValue(path: readonly string[], { base, mine, theirs }: Three, cont
     theirs,
   });
   return mine;
+}
+
+function isTextOfNote([collection, , property, ...rest]: readonly string[]): boolean {
+  return collection === 'notes' && property === 'note' && rest.length === 0;
 }
 
 function mergeObject(

@@ -4,6 +4,8 @@ export const texts = {
   pronouns: 'Pronouns',
   rhythm: 'Rhythm',
   notCalledQuietBefore: 'Not called quiet before',
+  name: 'name',
+  birthday: 'birthday',
   postsOf: 'Posts of',
   person: 'a person',
   organisation: 'an organisation',

@@ -1,5 +1,5 @@
 import type { Cause } from '@/book/history';
-import { type AppThunk, selectCardsByUid } from '@/book/state';
+import { type AppThunk, selectCardsByUid, selectSettings } from '@/book/state';
 import type { Card, Uid } from '@/core/card';
 import { newsBetween } from '@/core/talks';
 import type { Cluster } from '@/core/tidy';
@@ -30,10 +30,11 @@ export function noteDuplicateNews(
     if (from === undefined || pairs.length === 0) return;
     const cards = selectCardsByUid(getState());
     const cardsOf = (uids: readonly Uid[]): Card[] => uids.flatMap((uid) => cards.get(uid) ?? []);
+    const { country } = selectSettings(getState());
     const news = pairs.flatMap(({ uids }) => {
       const [own] = cardsOf(uids.filter((uid) => !fresh.has(uid)));
       const [other] = cardsOf(uids.filter((uid) => fresh.has(uid)));
-      return own && other ? newsBetween(own, other, { uid: own.uid, day: localDay(), from }) : [];
+      return own && other ? newsBetween(own, other, { uid: own.uid, day: localDay(), from, country }) : [];
     });
     await dispatch(addNews(news));
   };

@@ -1,5 +1,5 @@
 /** Letters that Unicode doesn't take apart into a letter and a mark, and what people type for them. */
-const LETTERS: Readonly<Record<string, string>> = {
+export const LETTERS: Readonly<Record<string, string>> = {
   ß: 'ss',
   æ: 'ae',
   œ: 'oe',

@@ -1,3 +1,5 @@
+import { strictWords } from '@/core/base';
+
 import { latinWords } from './latinWords';
 
 /** What firms are by law, in several countries (common practice); a firm is the same with and without it. */
@@ -7,9 +9,21 @@ const LEGAL_FORMS = new Set(
   ),
 );
 
-/** The words of an organisation's name without its legal form; all of them where it has no other. */
+/** The words of an organisation's name in Latin letters without its legal form; all of them where it has no other. */
 export function organisationWords(name: string): string[] {
-  const words = latinWords(name.replace(/\b([a-z])\.(?=[a-z]\b|\s|$)/gi, '$1').replace(/&|\+/g, ' and '));
+  return withoutForm(latinWords(withWords(name)));
+}
+
+/** By which organisations are the same: the words of their names, without the legal form. */
+export function organisationKey(name: string): string {
+  return withoutForm(strictWords(withWords(name))).join(' ');
+}
+
+function withWords(name: string): string {
+  return name.replace(/\b([a-z])\.(?=[a-z]\b|\s|$)/gi, '$1').replace(/&|\+/g, ' and ');
+}
+
+function withoutForm(words: string[]): string[] {
   const kept = words.filter((word) => !LEGAL_FORMS.has(word));
   // What joins a name to its legal form: "& Co".
   while (kept.length > 1 && ['and', 'und', 'et', 'y', 'e'].includes(kept.at(-1) ?? '')) kept.pop();

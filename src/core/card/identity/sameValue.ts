@@ -1,39 +1,50 @@
-import { isObject, isSameJson, ownProperty } from '@/core/base';
+import { foldStrictly, isObject, isSameJson, ownProperty } from '@/core/base';
 
-import { parsePhone } from '../phone/parsePhone';
 import { normalizeAddress } from './normalizeAddress';
-
-/** Collections of which an entry is compared by what it means, and the property that carries it. */
-const CARRIERS: Readonly<Record<string, string>> = { phones: 'number', emails: 'address', links: 'uri' };
+import { normalizeUri } from './normalizeUri';
+import { compareNumbers } from './samePhone';
 
 /**
- * Whether two values at the same place of a card say the same: a number spaced otherwise, a mail address in capitals,
- * other white space or line ends are no difference; another spelling of a name is.
+ * Whether two values at the same place of a card say the same: a number spaced otherwise or without the code of its country, a mail address
+ * in capitals, a label in capitals, other white space or line ends are no difference; another spelling of a name is.
  *
  * @param path - of the value in the card, such as phones, p1, number
- * @param country - ISO 3166-1 alpha-2, for numbers without a country code
+ * @param countries - ISO 3166-1 alpha-2, by which numbers without a country code are read (`countriesOf`)
  */
-export function isSameValue(path: readonly string[], a: unknown, b: unknown, country?: string): boolean {
+export function isSameValue(
+  path: readonly string[],
+  a: unknown,
+  b: unknown,
+  countries: readonly string[] = [],
+): boolean {
   if (isSameJson(a, b)) return true;
-  if (typeof a === 'string' && typeof b === 'string')
-    return plainOf(path, a, country) === plainOf(path, b, country);
+  if (typeof a === 'string' && typeof b === 'string') return isSameText(path, a, b, countries);
   if (Array.isArray(a) && Array.isArray(b))
     return (
-      a.length === b.length && a.every((item, i) => isSameValue([...path, String(i)], item, b[i], country))
+      a.length === b.length && a.every((item, i) => isSameValue([...path, String(i)], item, b[i], countries))
     );
   if (!isObject(a) || !isObject(b)) return false;
   const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
   return [...keys].every((key) =>
-    isSameValue([...path, key], ownProperty(a, key), ownProperty(b, key), country),
+    isSameValue([...path, key], ownProperty(a, key), ownProperty(b, key), countries),
   );
 }
 
-/** A text without what programs change of it by themselves. */
-function plainOf(path: readonly string[], text: string, country: string | undefined): string {
-  const [collection = '', , property] = path;
-  const folded = text.normalize('NFC').replace(/\s+/g, ' ').trim();
-  if (CARRIERS[collection] !== property) return folded;
-  if (collection === 'phones')
-    return parsePhone(folded, country)?.e164 ?? folded.replace(/[^\d+*#a-z]/gi, '').toLowerCase();
-  return collection === 'emails' ? normalizeAddress(folded) : folded.replace(/\/$/, '');
+/** Texts without what programs change of them by themselves. */
+function isSameText(path: readonly string[], a: string, b: string, countries: readonly string[]): boolean {
+  const [collection = '', , property = ''] = path;
+  const means = (keyOf: (text: string) => string) => keyOf(a) === keyOf(b);
+  switch (path.length === 3 ? `${collection}/${property}` : '') {
+    case 'phones/number':
+      // Of two versions of one number the national one is of the country of the other, wherever the book is.
+      return [countries, []].some((some) => compareNumbers(a, b, some) !== 'different');
+    case 'emails/address':
+      return means(normalizeAddress);
+    case 'links/uri':
+      return means(normalizeUri);
+    default:
+      return path.length === 3 && property === 'label'
+        ? means(foldStrictly)
+        : means((text) => text.normalize('NFC').replace(/\s+/g, ' ').trim());
+  }
 }

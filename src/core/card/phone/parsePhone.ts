@@ -3,6 +3,7 @@ import {
   getCountryCallingCode,
   isSupportedCountry,
   parsePhoneNumberFromString,
+  type PhoneNumber,
 } from 'libphonenumber-js';
 
 /** What a written number turns out to be. */
@@ -13,6 +14,8 @@ export interface ParsedPhone {
   readonly international: string;
   /** Spaced as at home: 020 7946 0958. */
   readonly national: string;
+  /** The code of its country, or of what else gives numbers out: 44. */
+  readonly callingCode: string;
   readonly extension?: string;
   /** ISO 3166-1 alpha-2, where the number tells. */
   readonly country?: string;
@@ -34,11 +37,21 @@ export function parsePhone(text: string, country?: string): ParsedPhone | undefi
   const written = text.replace(/^tel:/i, '').replace(/^00(?=[1-9])/, '+');
   const home = country !== undefined && isSupportedCountry(country) ? (country as CountryCode) : undefined;
   const parsed = parsePhoneNumberFromString(written, home === undefined ? {} : { defaultCountry: home });
-  if (!parsed) return undefined;
+  return parsed && toParsed(parsed, home);
+}
+
+/** Reads a number that is written as at home where numbers begin with a calling code, such as 44. */
+export function parseInPlan(text: string, callingCode: string): ParsedPhone | undefined {
+  const parsed = parsePhoneNumberFromString(text, { defaultCallingCode: callingCode });
+  return parsed && toParsed(parsed, undefined);
+}
+
+function toParsed(parsed: PhoneNumber, home: CountryCode | undefined): ParsedPhone {
   return {
     e164: parsed.number,
     international: parsed.formatInternational(),
     national: parsed.formatNational(),
+    callingCode: parsed.countryCallingCode,
     ...(parsed.ext === undefined ? {} : { extension: parsed.ext }),
     ...(parsed.country === undefined ? {} : { country: parsed.country }),
     isDomestic:

@@ -1,12 +1,14 @@
 import { formatPartialDate, toPartialDate } from '@/core/base';
 import {
   type Card,
+  compareEntries,
+  countriesOf,
+  type Entry,
   formatAddress,
   formatPhone,
   idFor,
   newCard,
   parseName,
-  parsePhone,
   preferredEntry,
   reachOf,
   shownAs,
@@ -142,32 +144,23 @@ const WORDS = {
 
 function applyFill(card: Card, fill: Exclude<Fill, { kind: 'list' }>, { country }: PlanContext): Card {
   switch (fill.kind) {
-    case 'mail': {
-      const isKnown = Object.values(card.emails ?? {}).some(({ address }) => isSameText(address, fill.value));
-      return isKnown ? card : withEntry(card, 'emails', { address: fill.value });
-    }
-    case 'number': {
-      const keyOf = (number: string) => parsePhone(number, country)?.e164 ?? number.replace(/\D/g, '');
-      const isKnown = Object.values(card.phones ?? {}).some(
-        ({ number }) => keyOf(number) === keyOf(fill.value),
+    case 'mail':
+      return withNew(card, 'emails', { address: fill.value }, country);
+    case 'number':
+      return withNew(card, 'phones', { number: fill.value }, country);
+    case 'web':
+      return withNew(
+        card,
+        'links',
+        { uri: /^https?:/i.test(fill.value) ? fill.value : `https://${fill.value}` },
+        country,
       );
-      return isKnown ? card : withEntry(card, 'phones', { number: fill.value });
-    }
-    case 'web': {
-      const uri = /^https?:/i.test(fill.value) ? fill.value : `https://${fill.value}`;
-      const isKnown = Object.values(card.links ?? {}).some((link) => isSameText(link.uri, uri));
-      return isKnown ? card : withEntry(card, 'links', { uri });
-    }
     case 'note':
       return withEntry(card, 'notes', { note: fill.value });
     case 'tag':
       return withTag(card, fill.value);
-    case 'organisation': {
-      const isKnown = Object.values(card.organizations ?? {}).some(({ name = '' }) =>
-        isSameText(name, fill.value),
-      );
-      return isKnown ? card : withEntry(card, 'organizations', { name: fill.value });
-    }
+    case 'organisation':
+      return withNew(card, 'organizations', { name: fill.value }, country);
     case 'birthday': {
       const isKnown = Object.values(card.anniversaries ?? {}).some(({ kind }) => kind === 'birth');
       return isKnown ? card : withEntry(card, 'anniversaries', { kind: 'birth', date: fill.date });
@@ -182,8 +175,12 @@ function withEntry(card: Card, collection: Filled, entry: object): Card {
   return { ...card, [collection]: { ...entries, [idFor(collection, entry, entries)]: entry } };
 }
 
-function isSameText(a: string, b: string): boolean {
-  return a.trim().toLowerCase() === b.trim().toLowerCase();
+/** The same with a value that isn't on it yet. */
+function withNew(card: Card, collection: Filled, entry: Entry, country: string | undefined): Card {
+  const countries = countriesOf(country, card);
+  const known = Object.values(card[collection] ?? {}) as Entry[];
+  const isKnown = known.some((one) => compareEntries(collection, one, entry, countries) !== 'different');
+  return isKnown ? card : withEntry(card, collection, entry);
 }
 
 function planValue(card: Card, wanted: Wanted, { country, locale }: PlanContext): Offer {

@@ -10,7 +10,9 @@ const talk: fc.Arbitrary<Talk> = fc.record({
   day: fc.constantFrom('2026-11-01', '2026-11-02'),
   direction: fc.constantFrom('in', 'out', 'both'),
   with: fc.uniqueArray(fc.constantFrom('ada', 'bo', 'cara'), { minLength: 1 }),
-  said: fc.string({ maxLength: 20 }),
+  said: fc
+    .array(fc.constantFrom('a', 'b', 'c d', '', 'e'), { maxLength: 6 })
+    .map((lines) => lines.join('\n')),
 });
 
 test('of two changes of a talk nobody and nothing that was said is lost, whichever came first', () => {
@@ -18,7 +20,10 @@ test('of two changes of a talk nobody and nothing that was said is lost, whichev
     fc.property(talk, talk, (mine, theirs) => {
       const joined = joinTalks(mine, theirs);
       for (const { said, with: people } of [mine, theirs]) {
-        expect(joined.said).toContain(said);
+        // All its lines, in their order.
+        let at = 0;
+        for (const line of joined.said.split('\n')) if (line === said.split('\n')[at]) at += 1;
+        expect(said === '' || at === said.split('\n').length).toBe(true);
         for (const uid of people) expect(joined.with).toContain(uid);
       }
       expect([joined.kind, joined.day]).toEqual([theirs.kind, theirs.day]);
@@ -26,6 +31,15 @@ test('of two changes of a talk nobody and nothing that was said is lost, whichev
       expect(joinTalks(joined, theirs).said).toBe(joined.said);
     }),
   );
+});
+
+test('lines that both have are there once', () => {
+  const base: Talk = { id: 't', kind: 'call', day: '2026-11-01', direction: 'in', with: ['ada'], said: '' };
+  const joined = joinTalks(
+    { ...base, said: 'Programme\nTickets\nFee' },
+    { ...base, said: 'Programme\nFee\nHall' },
+  );
+  expect(joined.said).toBe('Programme\nTickets\nFee\nHall');
 });
 
 test('files of both are kept, each once', () => {

@@ -1,6 +1,8 @@
 import type { Uid } from '@/core/card';
 import type { Talk } from '@/core/talks';
 
+import { joinTexts } from '../mergeTexts';
+
 /** A talk without the people whose cards are private; undefined where it was with nobody else. */
 export function talkForHub(talk: Talk, isPrivate: (uid: Uid) => boolean): Talk | undefined {
   const open = talk.with.filter((uid) => !isPrivate(uid));
@@ -20,7 +22,7 @@ export function talkFromHub(mine: Talk | undefined, theirs: Talk, isPrivate: (ui
 
 /**
  * A talk that two browsers have changed without knowing of each other: the later one's kind, day and people stand, and of
- * what was said nothing is lost.
+ * what was said no line is lost.
  *
  * @param mine - the one that came first
  * @param theirs - the one that came after it
@@ -38,9 +40,4 @@ export function joinTalks(mine: Talk, theirs: Talk): Talk {
     said: joinTexts(mine.said, theirs.said),
     ...(all.length === 0 ? {} : { files: all }),
   };
-}
-
-function joinTexts(mine: string, theirs: string): string {
-  if (theirs.includes(mine)) return theirs;
-  return mine.includes(theirs) ? mine : `${mine}\n\n${theirs}`;
 }

@@ -1,5 +1,5 @@
-import { foldedWords, hashText } from '@/core/base';
-import { type Card, formatAddress, type Uid } from '@/core/card';
+import { foldStrictly, hashText } from '@/core/base';
+import { type Card, compareEntries, countriesOf, formatAddress, type Uid } from '@/core/card';
 
 import { type News, NEWS_WORDS } from './news';
 
@@ -15,45 +15,43 @@ interface Seen {
   /** ISO 8601. */
   readonly day: string;
   readonly from: NonNullable<News['from']>;
+  /** ISO 3166-1 alpha-2, for numbers without a country code. */
+  readonly country?: string;
 }
 
 /**
  * What another card of somebody says that their own doesn't: a value each, as a piece of news of their own card.
  */
-export function newsBetween(own: Card, other: Card, { uid, day, from }: Seen): News[] {
+export function newsBetween(own: Card, other: Card, { uid, day, from, country }: Seen): News[] {
   // Written out in NEWS_WORDS, which has these keys only.
+  const countries = countriesOf(country, own, other);
   const collections = Object.keys(NEWS_WORDS) as News['collection'][];
   return collections.flatMap((collection) => {
     const known: Entries = own[collection] ?? {};
-    const meanings = new Set(Object.values(known).map((entry) => meaningOf(collection, entry)));
-    const fresh = Object.values((other[collection] ?? {}) as Entries).filter(
-      (entry) => meaningOf(collection, entry) !== '' && !meanings.has(meaningOf(collection, entry)),
-    );
+    const isKnown = (entry: object) =>
+      Object.values(known).some(
+        (one) => compareEntries(collection, { ...one }, { ...entry }, countries) !== 'different',
+      );
+    const fresh = Object.values((other[collection] ?? {}) as Entries)
+      .map(withoutOrganisation)
+      .filter((entry) => shownOf(collection, entry).trim() !== '' && !isKnown(entry));
     const [only, ...more] = Object.entries(known);
     return fresh.map((entry): News => {
       const isInPlace = REPLACED.has(collection) && only !== undefined && more.length === 0;
       return {
-        id: hashText(`${uid} ${collection} ${meaningOf(collection, entry)}`),
+        id: hashText(`${uid} ${collection} ${foldStrictly(shownOf(collection, entry))}`),
         ...{ uid, day, collection, shown: shownOf(collection, entry), from },
-        // A title may name an organisation by an id that it has on the other card only.
-        entry: withoutOrganisation(entry),
+        entry,
         ...(isInPlace ? { replaces: only[0], before: shownOf(collection, only[1]) } : {}),
       };
     });
   });
 }
 
+/** A title may name an organisation by an id that it has on the other card only. */
 function withoutOrganisation(entry: object): Record<string, unknown> {
   const { organizationId: _, ...rest } = entry as Record<string, unknown>;
   return rest;
-}
-
-/** Digits of a number that tell it apart whether or not its country stands before it. */
-const TAIL = 8;
-
-function meaningOf(collection: News['collection'], entry: object): string {
-  const text = shownOf(collection, entry);
-  return collection === 'phones' ? text.replace(/\D/g, '').slice(-TAIL) : foldedWords(text).join(' ');
 }
 
 function shownOf(collection: News['collection'], entry: object): string {

@@ -1,7 +1,7 @@
-import { type Card, type Entry, meaningOf, type United } from '@/core/card';
+import { type Card, compareEntries, countriesOf, type Entry, type United } from '@/core/card';
 import { texts } from '@/texts/tidy/faults';
 
-import { uniteEntries } from '../merging/uniteEntries';
+import { uniteEntry } from '../merging/uniteEntry';
 import type { Fault } from './fault';
 
 /** Collections in which a repeated value is a fault. */
@@ -14,16 +14,16 @@ export function findRepeats(card: Card, country: string): Fault[] {
 
 function repeatsIn(card: Card, collection: United, country: string): Fault[] {
   const entries = Object.entries((card[collection] ?? {}) as Record<string, Entry>);
-  const seen = new Map<string, string>();
-  return entries.flatMap(([id, entry]): Fault[] => {
-    const meaning = meaningOf(collection, entry, country);
-    const first = seen.get(meaning);
-    if (first === undefined) {
-      seen.set(meaning, id);
-      return [];
-    }
-    const kept = (card[collection] as Record<string, Entry>)[first] ?? {};
-    const united = uniteEntries(collection, { [first]: kept }, { [id]: entry }, country).entries[first];
+  const countries = countriesOf(country, card);
+  return entries.flatMap(([id, entry], at): Fault[] => {
+    const [first, kept] =
+      entries
+        .slice(0, at)
+        .find(([, one]) => compareEntries(collection, one, entry, countries) !== 'different') ?? [];
+    if (first === undefined || !kept) return [];
+    const united = uniteEntry(collection, kept, entry, countries);
+    // Each says something that only one entry can say.
+    if (!united) return [];
     return [
       {
         ...{ code: 'twice', uid: card.uid, path: [collection, id], was: entry },
@@ -33,7 +33,7 @@ function repeatsIn(card: Card, collection: United, country: string): Fault[] {
             { path: [collection, first], before: kept, after: united },
             { path: [collection, id], before: entry },
           ],
-          shown: shownOf(united ?? kept),
+          shown: shownOf(united),
           // An organisation may have been given twice for two posts.
           isSure: collection !== 'organizations' && collection !== 'addresses',
         },

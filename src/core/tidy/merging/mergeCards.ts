@@ -1,15 +1,8 @@
-import { formatPartialDate, isSameJson, type PartialDate, toPartialDate } from '@/core/base';
-import {
-  type Card,
-  type Entry,
-  idFor,
-  latinWords,
-  shownAs,
-  type Uid,
-  UNITED,
-  type United,
-} from '@/core/card';
+import { isSameJson } from '@/core/base';
+import { type Card, countriesOf, type Entry, idFor, type Uid, UNITED, type United } from '@/core/card';
 
+import { withOneBirthday } from './mergeBirthdays';
+import { withName } from './mergeNames';
 import { findDifferent, formatSingle, type SingleKey, SINGLES } from './singleValues';
 import { uniteEntries } from './uniteEntries';
 
@@ -33,8 +26,9 @@ export function mergeCards([first, ...others]: readonly [Card, ...Card[]], choic
   if (others.length === 0) return first;
   const all = [first, ...others];
   const also: string[] = [];
+  const countries = countriesOf(choices.country, ...all);
   let merged: Card = first;
-  for (const other of others) merged = mergeTwo(merged, other, choices.country, also);
+  for (const other of others) merged = mergeTwo(merged, other, countries, also);
   merged = withName(merged, all, choices.name, also);
   merged = withOneBirthday(merged, all, choices.birthday, also);
   return withAlso(withSingles(merged, all, choices.singles, also), also);
@@ -49,8 +43,10 @@ function withSingles(
 ): Card {
   let next = merged;
   for (const { key, label, options } of findDifferent(all)) {
-    const taken = all.find(({ uid }) => uid === chosen[key]) ?? all.find((one) => one[key] !== undefined);
-    if (!taken || taken[key] === undefined) continue;
+    // Somebody may choose a card that says nothing of it.
+    const saying = all.filter((one) => one[key] !== undefined);
+    const taken = saying.find(({ uid }) => uid === chosen[key]) ?? saying[0];
+    if (!taken) continue;
     const said = formatSingle(taken, key);
     next = { ...next, [key]: taken[key] };
     for (const [, text] of options) if (text !== said) also.push(`${label.toLowerCase()}: ${text}`);
@@ -74,13 +70,12 @@ const APART = new Set<string>([
   ...['cordialis.example:greeted', 'vCardProps', ...UNITED],
 ]);
 
-function mergeTwo(mine: Card, theirs: Card, country: string | undefined, also: string[]): Card {
+function mergeTwo(mine: Card, theirs: Card, countries: readonly string[], also: string[]): Card {
   const merged: Record<string, unknown> = { ...mine };
-  Object.assign(merged, unitedOf(mine, theirs, country), flagsOf(mine, theirs));
+  Object.assign(merged, unitedOf(mine, theirs, countries), flagsOf(mine, theirs));
   for (const key of [
     'keywords',
     'members',
-    'cordialis.example:greeted',
     'cordialis.example:right',
     'cordialis.example:sources',
   ] as const) {
@@ -94,8 +89,11 @@ function mergeTwo(mine: Card, theirs: Card, country: string | undefined, also: s
     else if (!isSameJson(own, value) && !Object.hasOwn(SINGLES, key))
       also.push(`${key.replace(/^.*:/, '')}: ${asText(value)}`);
   }
-  const related = withoutThese({ ...theirs.relatedTo, ...mine.relatedTo }, [mine.uid, theirs.uid]);
+  const related = withoutThese(bothRelations(mine.relatedTo, theirs.relatedTo), [mine.uid, theirs.uid]);
   setOrDrop(merged, 'relatedTo', related);
+  // Whoever has been greeted in a later year has been in the earlier ones.
+  const [here, there] = [mine['cordialis.example:greeted'], theirs['cordialis.example:greeted']];
+  setOrDrop(merged, 'cordialis.example:greeted', latestOf(here, there));
   for (const key of ['cordialis.example:apart', 'cordialis.example:bundled'] as const)
     setOrDrop(merged, key, withoutThese({ ...theirs[key], ...mine[key] }, [mine.uid, theirs.uid]));
   merged['cordialis.example:was'] = {
@@ -112,7 +110,7 @@ function mergeTwo(mine: Card, theirs: Card, country: string | undefined, also: s
   return merged as Card;
 }
 
-function unitedOf(mine: Card, theirs: Card, country: string | undefined): Partial<Card> {
+function unitedOf(mine: Card, theirs: Card, countries: readonly string[]): Partial<Card> {
   const united: Partial<Record<United, unknown>> = {};
   const newIds = new Map<string, string>();
   for (const collection of UNITED) {
@@ -123,7 +121,7 @@ function unitedOf(mine: Card, theirs: Card, country: string | undefined): Partia
     if (!other) continue;
     // A title names its organisation by the id that it has on its card.
     const asked = collection === 'titles' ? withOrganisations(other, newIds) : other;
-    const { entries, idOf } = uniteEntries(collection, own ?? {}, asked, country);
+    const { entries, idOf } = uniteEntries(collection, own ?? {}, asked, countries);
     united[collection] = entries;
     if (collection === 'organizations') for (const [id, place] of idOf) newIds.set(id, place);
   }
@@ -161,54 +159,6 @@ function flagsOf(mine: Card, theirs: Card): Partial<Card> {
   return flags;
 }
 
-/** The name that was chosen, else the fullest; one that says something else goes to the note. */
-function withName(merged: Card, all: readonly Card[], chosen: Uid | undefined, also: string[]): Card {
-  const named = all.filter(({ name }) => name !== undefined);
-  const fullness = (one: Card) => latinWords(shownAs(one)).length * 100 + shownAs(one).length;
-  const fullest = [...named].sort((a, b) => fullness(b) - fullness(a))[0];
-  const taken = named.find(({ uid }) => uid === chosen) ?? fullest;
-  if (!taken?.name) return merged;
-  const words = latinWords(shownAs(taken));
-  for (const one of named)
-    if (
-      !latinWords(shownAs(one)).every((word) =>
-        words.some((other) => other === word || (word.length === 1 && other.startsWith(word))),
-      )
-    )
-      also.push(`name: ${shownAs(one)}`);
-  return { ...merged, name: taken.name };
-}
-
-/** There is only one birthday: of different ones the chosen, else the most complete; the others go to the note. */
-function withOneBirthday(merged: Card, all: readonly Card[], chosen: Uid | undefined, also: string[]): Card {
-  const births = Object.entries(merged.anniversaries ?? {}).filter(([, { kind }]) => kind === 'birth');
-  if (births.length < 2) return merged;
-  const chosenDate = Object.values(all.find(({ uid }) => uid === chosen)?.anniversaries ?? {}).find(
-    ({ kind }) => kind === 'birth',
-  )?.date;
-  const taken =
-    births.find(([, { date }]) => chosenDate !== undefined && isSameJson(date, chosenDate)) ??
-    [...births].sort(([, a], [, b]) => partsOf(toPartialDate(b.date)) - partsOf(toPartialDate(a.date)))[0];
-  const rest = { ...merged.anniversaries };
-  for (const [id, { date }] of births) {
-    if (id === taken?.[0]) continue;
-    delete rest[id];
-    const [mine, theirs] = [toPartialDate(date), taken && toPartialDate(taken[1].date)];
-    if (!theirs || !isPartOf(mine, theirs)) also.push(`birthday: ${formatPartialDate(mine, 'en-GB')}`);
-  }
-  return { ...merged, anniversaries: rest };
-}
-
-function partsOf({ year, month, day }: PartialDate): number {
-  return [year, month, day].filter((part) => part !== undefined).length;
-}
-
-function isPartOf(part: PartialDate, whole: PartialDate): boolean {
-  return (['year', 'month', 'day'] as const).every(
-    (key) => part[key] === undefined || part[key] === whole[key],
-  );
-}
-
 /** Values not taken go to a note of their own. */
 function withAlso(card: Card, also: readonly string[]): Card {
   if (also.length === 0) return card;
@@ -218,6 +168,28 @@ function withAlso(card: Card, also: readonly string[]): Card {
 
 function asText(value: unknown): string {
   return typeof value === 'string' ? value : JSON.stringify(value);
+}
+
+type Relations = NonNullable<Card['relatedTo']>;
+
+/** All that either says of somebody: a friend here and a spouse there is both. */
+function bothRelations(mine: Relations = {}, theirs: Relations = {}): Relations {
+  const both: Record<string, Relations[string]> = { ...mine };
+  for (const [uid, other] of Object.entries(theirs)) {
+    const relation = { ...mine[uid]?.relation, ...other.relation };
+    both[uid] = { ...other, ...mine[uid], ...(Object.keys(relation).length > 0 ? { relation } : {}) };
+  }
+  return both;
+}
+
+function latestOf(
+  mine: Readonly<Record<string, string>> = {},
+  theirs: Readonly<Record<string, string>> = {},
+) {
+  const latest = { ...theirs };
+  for (const [key, year] of Object.entries(mine))
+    latest[key] = (latest[key] ?? '') > year ? (latest[key] ?? '') : year;
+  return latest;
 }
 
 function withoutThese<T>(record: Readonly<Record<string, T>>, keys: readonly string[]): Record<string, T> {

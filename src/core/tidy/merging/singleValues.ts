@@ -44,9 +44,11 @@ export function formatSingle(card: Card, key: SingleKey): string {
       return KINDS[card.kind ?? 'individual'] ?? card.kind ?? '';
     case 'speakToAs': {
       const { pronouns = {}, grammaticalGender } = card.speakToAs ?? {};
-      return [...Object.values(pronouns).map((one) => one.pronouns), grammaticalGender ?? []]
-        .flat()
-        .join(', ');
+      const said = Object.values(pronouns).map(({ pronouns: text, label, contexts = {} }) => {
+        const about = [label, ...Object.keys(contexts)].filter((one) => one !== undefined);
+        return about.length === 0 ? text : `${text} (${about.join(', ')})`;
+      });
+      return [...said, grammaticalGender ?? []].flat().join(', ');
     }
     case 'cordialis.example:rhythm': {
       const rhythm = card[key];

@@ -59,7 +59,7 @@ async function takeOne(
   const base = (await baseOf(context, since, uid)) ?? (await seedOf(db, uid));
   const empty: Card = { ...newCard(uid, theirs.created ?? now), kind: theirs.kind ?? 'individual' };
   const { card: merged, conflicts } = current
-    ? mergeThree(base ?? empty, current, theirs, { country })
+    ? mergeThree(base ?? empty, current, theirs, { country, isWritten: true })
     : { card: theirs, conflicts: [] };
   const after: Card = { ...merged, uid, updated: theirs.updated ?? now };
   const isSame = isSameJson(after, theirs);

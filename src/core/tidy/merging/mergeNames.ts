@@ -1,0 +1,41 @@
+import { strictWords } from '@/core/base';
+import { type Card, latinWords, type Name, shownAs, type Uid } from '@/core/card';
+import { texts } from '@/texts/tidy/merging';
+
+/** The name that was chosen, else the fullest; what the others say beside it goes to the note. */
+export function withName(merged: Card, all: readonly Card[], chosen: Uid | undefined, also: string[]): Card {
+  const named = all.filter(({ name }) => name !== undefined);
+  const fullness = (one: Card) => latinWords(shownAs(one)).length * 100 + shownAs(one).length;
+  const fullest = [...named].sort((a, b) => fullness(b) - fullness(a))[0];
+  const taken = named.find(({ uid }) => uid === chosen) ?? fullest;
+  if (!taken?.name) return merged;
+  const there = wordsOf(taken.name);
+  const isThere = (word: string) =>
+    there.has(word) || ([...word].length === 1 && [...there].some((other) => other.startsWith(word)));
+  for (const { name = {} } of named) {
+    if (name === taken.name || [...wordsOf(name)].every(isThere)) continue;
+    const shown = shownAs({ ...merged, name });
+    also.push(`${texts.name}: ${shown}`);
+    const said = new Set([...there, ...strictWords(shown)]);
+    for (const text of textsIn(name))
+      if (!strictWords(text).every((word) => said.has(word))) also.push(`${texts.name}: ${text}`);
+  }
+  // The same name divided into its parts, spoken or sorted on another card.
+  const same = named.filter(({ name = {} }) => isSameSet(wordsOf(name), there)).map(({ name }) => name);
+  return { ...merged, name: Object.assign({}, ...same, taken.name) as Name };
+}
+
+function isSameSet(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
+  return a.size === b.size && [...a].every((one) => b.has(one));
+}
+
+function wordsOf(name: Name): ReadonlySet<string> {
+  return new Set(textsIn(name).flatMap(strictWords));
+}
+
+/** Everything that a name says in words: as a whole, in its parts, as it is spoken and as it is sorted. */
+function textsIn({ full, components = [], sortAs = {} }: Name): string[] {
+  const parts = components.filter(({ kind }) => kind !== 'separator');
+  const said = [full, ...parts.flatMap(({ value, phonetic }) => [value, phonetic]), ...Object.values(sortAs)];
+  return said.filter((text) => text !== undefined);
+}
