@@ -50,5 +50,5 @@ export {
   withFollowUp,
   withMeeting,
 } from './today/planned';
-export { type DueCard, emptyPlan, type Occasion, type TodayPlan } from './today/today';
+export { type DueCard, emptyPlan, greetingKey, type Occasion, type TodayPlan } from './today/today';
 export { mergeUnfiled, type Unfiled, unfiledSchema } from './unfiled';

@@ -8,7 +8,7 @@ import { rankCloseness, rawCloseness } from './closeness';
 import { afterRhythm, dueOf, rhythmFor } from './due';
 import { summarise, usualGap, withTalk } from './summary';
 import { compareTalks, keywordsOf, type Talk, TALK_KINDS, talksWith } from './talk';
-import { planToday } from './today/today';
+import { greetingKey, planToday } from './today/today';
 import type { TodayCard } from './today/todayCard';
 
 const talk = (day: string, more: Partial<Talk> = {}): Talk => ({
@@ -135,6 +135,17 @@ const born = (day: number, month = 11, more: Partial<Card> = {}) => ({
   ...more,
 });
 const weekly = ['2026-06-01', '2026-06-08', '2026-06-15', '2026-06-22'].map((day) => talk(day));
+
+test('one day that was greeted leaves another of the same day and kind', () => {
+  const date = { month: 11, day: 25 };
+  const days = {
+    n: { kind: 'other', date, label: 'Name day' },
+    f: { kind: 'other', date, label: 'First concert' },
+  };
+  const greeted = { [greetingKey({ kind: 'other', id: 'n' })]: '2026' };
+  const one = of(card('ada', { anniversaries: days, 'cordialis.example:greeted': greeted }));
+  expect(planToday([one], options).greetings.map(({ id }) => id)).toEqual(['f']);
+});
 
 test('a day: greetings, due, late, coming; the dead, the archived and the greeted are left in peace', () => {
   const plan = planToday(

@@ -7,6 +7,7 @@ import type { Uid } from '@/core/card';
 import {
   type DueCard,
   formatAgo,
+  greetingKey,
   type Occasion,
   type PlannedFollowUp,
   type PlannedMeeting,
@@ -80,10 +81,10 @@ function Greetings({ plan, acts }: PartProps) {
   return (
     <>
       <Part title={texts.greetings} count={plan.greetings.length}>
-        {plan.greetings.map(({ uid, kind, years }) => (
+        {plan.greetings.map(({ uid, kind, id, years }) => (
           <PersonRow
-            key={`${uid} ${kind}`}
-            of={{ uid, occasion: occasionOf(kind), kind }}
+            key={`${uid} ${id}`}
+            of={{ uid, occasion: occasionOf(kind), kind: greetingKey({ kind, id }) }}
             part="greetings"
             why={greetingWhy(kind, years)}
             acts={acts}

@@ -6,6 +6,7 @@ const empty = emptyPlan;
 const day = (uid: string, daysAway: number) => ({
   uid,
   kind: 'birth',
+  id: 'd1',
   date: '2026-12-01',
   years: null,
   daysAway,

@@ -8,6 +8,8 @@ export interface UpcomingDay {
   readonly uid: Uid;
   /** As in RFC 9553 §2.8.1: birth, wedding, death, or another. */
   readonly kind: string;
+  /** Of the entry on the card. */
+  readonly id: string;
   /** ISO 8601 calendar date on which it is kept. */
   readonly date: string;
   /** Years reached; null where the year isn't known, 0 for the day itself. */
@@ -46,7 +48,7 @@ export function findUpcoming(
         const next = nextRound(partial, now, leapDay);
         if (!next || next.at - first > days) break;
         const years = partial.year === undefined ? null : next.year - partial.year;
-        found.push({ uid, kind, date: formatDayNumber(next.at), years, daysAway: next.at - first });
+        found.push({ uid, kind, id, date: formatDayNumber(next.at), years, daysAway: next.at - first });
         // On with the day after.
         now = next.at + 1;
       }

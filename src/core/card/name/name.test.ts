@@ -23,6 +23,8 @@ const cases = [
   { line: 'Ada Lowther', parts: 'g:Ada s:Lowther' },
   { line: 'Dr. Ada Mary Lowther', parts: 't:Dr. g:Ada m:Mary s:Lowther' },
   { line: 'Prof. Dr. Ada Lowther PhD', parts: 't:Prof. t:Dr. g:Ada s:Lowther c:PhD' },
+  { line: 'Don Ashby', parts: 'g:Don s:Ashby' },
+  { line: 'Don Ernesto García', parts: 't:Don g:Ernesto s:García' },
   { line: 'John Stevenson Jr.', parts: 'g:John s:Stevenson j:Jr.' },
   { line: 'John Stevenson III', parts: 'g:John s:Stevenson j:III' },
   { line: 'Jan van der Berg', parts: 'g:Jan s:van_der_Berg' },

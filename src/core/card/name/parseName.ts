@@ -91,10 +91,16 @@ function suffixKind(word: string): 'credential' | 'generation' | undefined {
 }
 
 /** Takes leading titles off `tokens`, leaving at least one other word. */
+/** Titles that are given names as well, before a single other word more likely so. */
+const GIVEN_TOO = new Set(['don', 'dom', 'gen', 'dame']);
+
 function takeTitles(tokens: string[]): NameComponent[] {
   const titles: NameComponent[] = [];
   const isTitle = (word: string) => isOneOf(word, TITLES) || (titles.length > 0 && FACULTIES.test(word));
-  while (tokens.length > 1 && isTitle(tokens[0] ?? '')) titles.push(part('title', tokens.shift() ?? ''));
+  const isGiven = () =>
+    titles.length === 0 && tokens.length === 2 && GIVEN_TOO.has(tokens[0]?.toLowerCase() ?? '');
+  while (tokens.length > 1 && isTitle(tokens[0] ?? '') && !isGiven())
+    titles.push(part('title', tokens.shift() ?? ''));
   return titles;
 }
 

@@ -41,7 +41,7 @@ export const vendorShape = {
   'cordialis.example:rhythm': rhythmSchema.exactOptional(),
   /** A day such as 2026-11-24, set by hand. */
   'cordialis.example:due': z.iso.date().exactOptional(),
-  /** The year in which a day of a kind was last kept, such as birth: 2026. */
+  /** The year in which a day was last kept, such as birth: 2026; days of other kinds by their ids too. */
   'cordialis.example:greeted': z.record(z.string(), z.string()).exactOptional(),
   /** Not to be called quiet: never, or not before a day. */
   'cordialis.example:quiet': z.string().exactOptional(),

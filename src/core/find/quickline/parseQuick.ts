@@ -20,7 +20,7 @@ export interface Quick {
 
 const MAIL = /(?:^|[\s<])([^\s@<>,;]+@[^\s@<>,;]+\.[^\s@<>,;]+)>?/;
 const WEB = /(?:^|\s)((?:https?:\/\/|www\.)\S+)/i;
-const NUMBER = /(?:^|\s)(\(?\+?\d[\d\s()./-]{4,}\d)(?=\s|$)/;
+const NUMBER = /(?:^|\s)(\(?\+?\d[\d\s()./-]{4,}\d)(?=\s|$)/g;
 const NOTE = /(?:^|\s)note:?\s+(?!a talk\b)(.+)$/i;
 const BIRTHDAY = /(?:^|\s)(?:born(?: on)?|birthday)\s+(.+)$/i;
 const TAG = /(?:^|\s)(?:#|tag(?:ged)? )([^\s#]+)/i;
@@ -49,9 +49,7 @@ export function parseQuick(text: string, known: Known): Quick {
   take(MAIL, (value) => ({ kind: 'mail', value }));
   take(WEB, (value) => ({ kind: 'web', value }));
   rest = takeBirthday(rest, fills);
-  take(NUMBER, (value) =>
-    value.replace(/\D/g, '').length >= MIN_DIGITS ? { kind: 'number', value: value.trim() } : undefined,
-  );
+  rest = takeNumbers(rest.replace(/\s+/g, ' '), fills);
   take(TAG, (value) => ({ kind: 'tag', value }));
   rest = takeLists(rest, known, fills);
   take(AT, (value) => ({ kind: 'organisation', value: value.trim() }));
@@ -82,6 +80,29 @@ function takeBirthday(text: string, fills: Fill[]): string {
     return `${text.slice(0, match.index)} ${words.slice(count).join(' ')}`.trim();
   }
   return text;
+}
+
+/** Digits of a number that stands by itself, its 0 or + before it. */
+const WHOLE_NUMBER = /^(?:\+|\(?0)(?:\D*\d){9}/;
+const DAY = /^\d{4}([-/.])\d{1,2}\1\d{1,2}$|^\d{1,2}([-/.])\d{1,2}\2\d{4}$/;
+
+/** Numbers, without a day or a figure of the name that stands beside them. */
+function takeNumbers(text: string, fills: Fill[]): string {
+  for (const [, run = ''] of text.matchAll(NUMBER)) {
+    const words = run.split(' ');
+    const isApart = () => words.length > 1 && WHOLE_NUMBER.test(words.slice(1).join(' '));
+    while (isDay(words[0]) || isApart()) words.shift();
+    while (isDay(words.at(-1))) words.pop();
+    const value = words.join(' ');
+    if (value.replace(/\D/g, '').length < MIN_DIGITS) continue;
+    fills.push({ kind: 'number', value });
+    return takeNumbers(text.replace(value, '').replace(/\s+/g, ' ').trim(), fills);
+  }
+  return text;
+}
+
+function isDay(word: string | undefined): boolean {
+  return word !== undefined && DAY.test(word);
 }
 
 /** "on Patrons", "to pat": the list whose name begins with as many of the words as possible. */

@@ -33,6 +33,14 @@ const lines: { line: string; is: Partial<ReturnType<typeof parseQuick>> }[] = [
   { line: 'copy ada number', is: { verb: 'copy', wanted: 'number', name: 'ada' } },
   { line: 'call', is: { name: 'call', fills: [] } },
   { line: 'ada 07700 900123', is: { name: 'ada', fills: [{ kind: 'number', value: '07700 900123' }] } },
+  { line: 'ada 2026-05-12', is: { name: 'ada 2026-05-12', fills: [] } },
+  { line: 'ada 12.05.2026', is: { name: 'ada 12.05.2026', fills: [] } },
+  { line: 'Zora 2 07700900123', is: { name: 'Zora 2', fills: [{ kind: 'number', value: '07700900123' }] } },
+  {
+    line: 'ada 2026-05-12 07700 900123',
+    is: { name: 'ada 2026-05-12', fills: [{ kind: 'number', value: '07700 900123' }] },
+  },
+  { line: 'ada 020 7946 0123', is: { name: 'ada', fills: [{ kind: 'number', value: '020 7946 0123' }] } },
   { line: 'ada 1234', is: { name: 'ada 1234', fills: [] } },
   {
     line: 'Zora Quast <z@example.org>',

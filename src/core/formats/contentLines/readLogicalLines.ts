@@ -31,8 +31,10 @@ function* unfold(raw: string, decode = (line: string) => line): Generator<Logica
   let startLine = 1;
   // In 2.1 the space that a continuation begins with belongs to the text.
   let keepsIndent = false;
-  let position = text.charCodeAt(0) === 0xfeff ? 1 : 0;
+  let position = 0;
   while (position <= text.length) {
+    // Where files were put together each one's mark stands at its head.
+    position += markAt(text, position);
     let end = text.indexOf('\n', position);
     if (end === -1) end = text.length;
     const stop = end > position && text.charCodeAt(end - 1) === 13 ? end - 1 : end;
@@ -53,6 +55,13 @@ function* unfold(raw: string, decode = (line: string) => line): Generator<Logica
   if (logical !== '') yield { text: decode(logical), line: startLine, share01: 1 };
 }
 
+/** How many characters of a byte order mark stand there: one of text, three of bytes that are not decoded yet. */
+function markAt(text: string, position: number): number {
+  const first = text.charCodeAt(position);
+  if (first === 0xfeff) return 1;
+  return first === 0xef && text.startsWith('\u00ef\u00bb\u00bf', position) ? 3 : 0;
+}
+
 /** The logical line with the physical one from `start` to `stop` put to it; undefined where that begins a new one. */
 function continueLine(
   logical: string,
@@ -62,8 +71,8 @@ function continueLine(
 ): string | undefined {
   if (logical.charCodeAt(logical.length - 1) === EQUALS && isQuotedPrintable(logical)) {
     const next = text.slice(start, stop);
-    // A soft break before the end of the card is a fault of the writer's.
-    if (!END_LINE.test(next)) return logical.slice(0, -1) + next;
+    // A soft break before the end of the card, or before the next one, is a fault of the writer's.
+    if (!FRAME_LINE.test(next)) return logical.slice(0, -1) + next;
   }
   const first = text.charCodeAt(start);
   if (first === 32 || first === 9) return logical + text.slice(keepsIndent ? start : start + 1, stop);
@@ -78,7 +87,7 @@ function continueLine(
 const EQUALS = '='.charCodeAt(0);
 const LOWER_V = 'v'.charCodeAt(0);
 const VERSION_LINE = /^VERSION[:;]/i;
-const END_LINE = /^END\s*:\s*VCARD\s*$/i;
+const FRAME_LINE = /^(BEGIN|END)\s*:\s*VCARD\s*$/i;
 const BASE64_LINE = /^[A-Za-z0-9+/]+={0,2}$/;
 
 function isQuotedPrintable(line: string): boolean {

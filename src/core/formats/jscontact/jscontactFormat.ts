@@ -8,6 +8,7 @@ import type { Card } from '@/core/card';
 
 import { FORMAT_FACTS } from '../format/facts';
 import type { ReadableFormat, WriteOptions } from '../format/format';
+import { forOthers } from './forOthers';
 import { readJscontact } from './readJscontact';
 
 /** RFC 9553. */
@@ -21,7 +22,7 @@ export const jscontact: ReadableFormat = {
 
 /** Writes cards as a JSON array, a card a line, so that files can be compared line by line. */
 export function writeJscontact(cards: readonly Card[], options: WriteOptions = {}): string {
-  const text = `[\n${cards.map((card) => JSON.stringify(card)).join(',\n')}\n]\n`;
+  const text = `[\n${cards.map((card) => JSON.stringify(forOthers(card))).join(',\n')}\n]\n`;
   options.onProgress?.(1, cards.length);
   return text;
 }

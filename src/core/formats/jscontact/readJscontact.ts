@@ -4,6 +4,7 @@ import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/formats/jscontact';
 
 import type { Problem, ReadOptions, ReadResult } from '../format/format';
+import { fromOthers } from './forOthers';
 
 /** Reads a JSON array of cards, or one card alone; what is no card is reported with its text. */
 export function readJscontact(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
@@ -13,7 +14,7 @@ export function readJscontact(bytes: Uint8Array, options: ReadOptions = {}): Rea
   const items = Array.isArray(value) ? value : value === undefined ? [] : [value];
   for (const [i, item] of items.entries()) {
     const parsed = parseCard(item);
-    if (parsed.kind === 'card') cards.push(parsed.card);
+    if (parsed.kind === 'card') cards.push(fromOthers(parsed.card));
     else {
       const message = texts.cardOf(i + 1, items.length, parsed.message);
       problems.push({ code: 'unreadable-card', line: 0, message, text: JSON.stringify(item) });

@@ -1,4 +1,4 @@
-import { isRealDate, type PartialDate } from '@/core/base';
+import { isRealDate, isSameJson, type PartialDate, toPartialDate } from '@/core/base';
 import type { AnniversaryDate } from '@/core/card';
 
 /** RFC 6350 §4.3.1 with and without hyphens: 19850412, 1985-04-12, 1985-04, 1985, --0412, --04-12, --04. */
@@ -22,9 +22,12 @@ export function readDate(value: string): ReadDate | undefined {
   const [day = '', time] = value.trim().split(/[Tt ]/, 2);
   const date = readDay(day);
   if (!date) return undefined;
-  if (time === undefined || /^[0:]+$/.test(time)) return { date };
+  // Midnight somewhere is how programs without a type for days write a day.
+  if (time === undefined || /^[0:.]+([+-][\d:]+)?$/.test(time)) return { date };
   const utc = readTimestamp(`${value.trim()}`);
-  return utc === undefined ? { date, time } : { date: { '@type': 'Timestamp', utc } };
+  // Where it was another day in Greenwich, the day stands as it is written.
+  const isThatDay = utc !== undefined && isSameJson(toPartialDate({ utc }), date);
+  return isThatDay ? { date: { '@type': 'Timestamp', utc } } : { date, time };
 }
 
 function readDay(text: string): PartialDate | undefined {

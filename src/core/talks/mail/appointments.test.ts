@@ -86,6 +86,22 @@ test('daily for ten occurrences, one of them moved, one taken out', () => {
   expect(readAppointments(text, { from: '1997-09-05', to: '1997-09-06' })).toHaveLength(2);
 });
 
+test('every weekday since 2019 goes on for ever', () => {
+  const text = calendar(
+    event(
+      'UID:w',
+      'DTSTART:20190107T090000Z',
+      'DURATION:PT15M',
+      'RRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR',
+      'SUMMARY:Stand-up',
+      BO,
+    ),
+  );
+  expect(starts(readAppointments(text, { from: '2026-11-23', to: '2026-11-29' }))).toEqual(
+    [23, 24, 25, 26, 27].map((day) => `2026-11-${day}T09:00:00.000Z`),
+  );
+});
+
 test('nobody else, those who declined, what is cancelled: left out', () => {
   const text = calendar(
     event('UID:1', 'DTSTART:20261125T100000Z', 'DTEND:20261125T110000Z', 'SUMMARY:Alone'),

@@ -2,8 +2,10 @@ import ICAL from 'ical.js';
 
 import type { Mailbox } from './readMailHead';
 
-/** The most occurrences expanded: an endless daily appointment must not fill the memory. */
+/** The most occurrences found: an endless daily appointment must not fill the memory. */
 const MAX_ROUNDS = 1500;
+/** The most that are passed over before the first one found: some centuries of a daily one. */
+const MAX_PASSED = 100_000;
 
 /** An appointment of a calendar, one of its rounds where it comes round. */
 export interface Appointment {
@@ -51,7 +53,7 @@ function roundsOf(event: ICAL.Event, { from, to }: AppointmentOptions): Appointm
   if (!event.isRecurring()) return toAppointment(event, event.startDate, event.endDate, event.uid);
   const found: Appointment[] = [];
   const iterator = event.iterator();
-  for (let round = 0; round < MAX_ROUNDS; round += 1) {
+  for (let round = 0; round < MAX_PASSED && found.length < MAX_ROUNDS; round += 1) {
     const next = iterator.next() as ICAL.Time | undefined;
     if (!next || dayOf(next) > to) break;
     if (dayOf(next) < from) continue;

@@ -104,7 +104,7 @@ function daysFor(
   const days = found.filter(({ uid }) => !isDead(byUid.get(uid) ?? {}));
   return {
     greetings: days.filter(
-      ({ daysAway, uid, kind }) => daysAway === 0 && !isGreeted(byUid.get(uid), kind, today),
+      (day) => day.daysAway === 0 && !isGreeted(byUid.get(day.uid), greetingKey(day), today),
     ),
     remembered: found.filter(({ kind, daysAway }) => kind === 'death' && daysAway === 0),
     coming: days.filter(({ daysAway }) => daysAway > 0),
@@ -112,6 +112,11 @@ function daysFor(
 }
 
 /** Whether a day has been kept this year already. */
-function isGreeted(card: TodayFacts | undefined, kind: string, today: string): boolean {
-  return card?.['cordialis.example:greeted']?.[kind] === today.slice(0, 4);
+function isGreeted(card: TodayFacts | undefined, key: string, today: string): boolean {
+  return card?.['cordialis.example:greeted']?.[key] === today.slice(0, 4);
+}
+
+/** Under which name it is noted that somebody has been greeted: somebody may have several days of other kinds. */
+export function greetingKey({ kind, id }: Pick<UpcomingDay, 'kind' | 'id'>): string {
+  return kind === 'birth' || kind === 'wedding' ? kind : `${kind} ${id}`;
 }

@@ -6,6 +6,6 @@ export interface PersonOfDay {
   readonly uid: Uid;
   /** Pinned ones stand there without any. */
   readonly occasion: Occasion | 'pinned';
-  /** Of a day that is kept: which of the card's days, as in RFC 9553 §2.8.1. */
+  /** Of a day that is kept: which of the card's days (`greetingKey`). */
   readonly kind?: string;
 }

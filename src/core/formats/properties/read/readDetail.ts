@@ -1,3 +1,5 @@
+import type { AnniversaryDate } from '@/core/card';
+
 import type { ContentLine } from '../../contentLines/contentLine';
 import { readTextList, unescapeText } from '../../contentLines/text';
 import { readDate, readTimestamp } from '../dates';
@@ -6,7 +8,9 @@ import { readUse } from './readUse';
 
 function anniversaryReader(kind: 'birth' | 'death' | 'wedding'): PropertyReader {
   return (draft, line) => {
-    const read = line.params['VALUE']?.[0]?.toLowerCase() === 'text' ? undefined : readDate(line.value);
+    const [omitted, params] = omittedYear(line);
+    const found = line.params['VALUE']?.[0]?.toLowerCase() === 'text' ? undefined : readDate(line.value);
+    const read = found && { ...found, date: withoutYear(found.date, omitted) };
     if (!read) {
       const message = `${line.name} ${line.value.slice(0, 40)} is no date of the calendar; it is kept as it was written`;
       draft.problems.push({ code: 'unreadable-value', line: line.line, message, text: line.value });
@@ -17,9 +21,26 @@ function anniversaryReader(kind: 'birth' | 'death' | 'wedding'): PropertyReader 
       kind,
       date: calendarScale === undefined || 'utc' in read.date ? read.date : { ...read.date, calendarScale },
       ...(read.time === undefined ? {} : { 'cordialis.example:time': read.time }),
-      ...readUse(draft, line, undefined, ['CALSCALE']),
+      ...readUse(draft, { ...line, params }, undefined, ['CALSCALE']),
     });
   };
+}
+
+/** The year that phones write where none is known (common practice): a leap year that nobody alive was born in. */
+const NO_YEAR = 1604;
+
+/** The year that a parameter says to leave out, and the others. */
+function omittedYear({ params }: ContentLine): [number, ContentLine['params']] {
+  const name = Object.keys(params).find((one) => one.endsWith('OMIT-YEAR'));
+  if (name === undefined) return [NO_YEAR, params];
+  const { [name]: years, ...others } = params;
+  return [Number(years?.[0]), others];
+}
+
+function withoutYear(date: AnniversaryDate, omitted: number): AnniversaryDate {
+  if ('utc' in date || date.year !== omitted || date.month === undefined) return date;
+  const { year: _, ...rest } = date;
+  return rest;
 }
 
 /** BIRTHPLACE and DEATHPLACE (RFC 6474 §2) belong to the day of the same kind. */

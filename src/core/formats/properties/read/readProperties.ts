@@ -59,6 +59,7 @@ export function readProperties(
   const late = lines.filter(({ name }) => LATE.has(name));
   for (const line of mainFirst(lines)) if (!LATE.has(line.name)) take(line);
   for (const line of mainFirst(late)) take(line);
+  keepUnusedLabels(draft, lines);
   if (draft.card.uid === '') draft.card.uid = fallbackUid();
   settleTitles(draft);
   settleKind(draft, lines);
@@ -90,9 +91,14 @@ function readLabels(lines: readonly ContentLine[]): Map<string, string> {
   const labels = new Map<string, string>();
   for (const { group, name, value } of lines) {
     if (name === LABEL && group !== undefined && value !== '')
-      labels.set(group.toLowerCase(), unescapeText(value));
+      labels.set(group.toLowerCase(), plainLabel(unescapeText(value)));
   }
   return labels;
+}
+
+/** Labels that a program can translate come wrapped in signs (common practice of phones): _$!<Mobile>!$_. */
+function plainLabel(label: string): string {
+  return /^_\$!<(.*)>!\$_$/s.exec(label)?.[1] ?? label;
 }
 
 /** RFC 9555 §2.3.1: the same property in another language goes to `localizations` (RFC 9553 §2.7.1). */
@@ -114,6 +120,16 @@ function readAlternative(draft: Draft, line: ContentLine, path: readonly string[
   localizations[language] = patch;
   draft.card.localizations = localizations;
   return true;
+}
+
+/** A label beside a line that nobody reads is kept with it, in the same group. */
+function keepUnusedLabels(draft: Draft, lines: readonly ContentLine[]): void {
+  const groups = new Set(
+    (draft.card.vCardProps ?? []).map(([, params]) => String(params['group'] ?? '').toLowerCase()),
+  );
+  for (const line of lines)
+    if (line.name === LABEL && line.group !== undefined && groups.has(line.group.toLowerCase()))
+      keepProperty(draft, line);
 }
 
 /** RFC 9555 §3.2.3: as jCard would have it, the value left in its escapes since its type isn't known. */

@@ -1,3 +1,6 @@
+import { isSameJson } from '@/core/base';
+import type { Address } from '@/core/card';
+
 import type { ContentLine } from '../../contentLines/contentLine';
 import { readCompound, unescapeText } from '../../contentLines/text';
 import { addEntry, type Draft, type PropertyReader } from './draft';
@@ -81,7 +84,9 @@ const readAdr: PropertyReader = (draft, line) => {
   const places = readCompound(line.value);
   const ordered = readPositions(line.params['JSCOMPS']?.[0], places, ADR_KINDS);
   const components = readAddressComponents(places);
-  const [full, country, geo, zone] = ['LABEL', 'CC', 'GEO', 'TZ'].map((name) => line.params[name]?.[0]);
+  const [label, country, geo, zone] = ['LABEL', 'CC', 'GEO', 'TZ'].map((name) => line.params[name]?.[0]);
+  // Line breaks by RFC 6868 have been read; RFC 6350's own example has them as in a value.
+  const full = label?.replace(/\\n/gi, '\n');
   if (components.length === 0 && full === undefined) return undefined;
   return addEntry(draft, 'addresses', line, {
     ...(ordered ?? (components.length > 0 ? { components } : {})),
@@ -93,10 +98,17 @@ const readAdr: PropertyReader = (draft, line) => {
   });
 };
 
-/** LABEL of vCard 3.0 (RFC 2426 §3.2.2): the layout of the address before it. */
+/** LABEL of vCard 3.0 (RFC 2426 §3.2.2): the layout of the first address of its types that has none yet. */
 const readLabel: PropertyReader = (draft, line) => {
-  const [id, address] = Object.entries(draft.card.addresses ?? {}).at(-1) ?? [];
-  if (!address || id === undefined || address.full !== undefined) return undefined;
+  const { contexts, vCardParams } = readUse(draft, line, ADDRESS_TYPES);
+  const open = Object.entries(draft.card.addresses ?? {}).filter(([, { full }]) => full === undefined);
+  const isOfTypes = (address: Address) =>
+    isSameJson(address.contexts, contexts) &&
+    isSameJson(address.vCardParams?.['type'], vCardParams?.['type']);
+  const said = contexts !== undefined || vCardParams?.['type'] !== undefined;
+  const [id, address] =
+    open.find(([, one]) => isOfTypes(one)) ?? (said && open.length > 1 ? [] : (open[0] ?? []));
+  if (!address || id === undefined) return undefined;
   address.full = unescapeText(line.value);
   return ['addresses', id, 'full'];
 };

@@ -1,3 +1,5 @@
+import { texts } from '@/texts/formats/vcard';
+
 import type { ContentLine } from '../../contentLines/contentLine';
 import { unescapeText } from '../../contentLines/text';
 import { addEntry, type PropertyReader } from './draft';
@@ -18,6 +20,10 @@ function resourceReader(collection: ResourceCollection, kind?: string): Property
   return (draft, line) => {
     const { uri, isInline } = readUri(line);
     if (uri === '') return undefined;
+    if (isInline && !uri.endsWith(line.value.replace(/\s/g, ''))) {
+      const message = texts.isNoSoundBase64(line.name);
+      draft.problems.push({ code: 'unreadable-value', line: line.line, message, text: line.value });
+    }
     const mediaType = line.params['MEDIATYPE']?.[0];
     const listAs = Number(line.params['INDEX']?.[0]);
     const isListed = collection === 'directories' && Number.isInteger(listAs) && listAs > 0;
@@ -41,7 +47,20 @@ function readUri(line: ContentLine): { uri: string; isInline: boolean } {
   ).toLowerCase();
   const family = MEDIA_OF[line.name] ?? 'application';
   const type = subtype.includes('/') ? subtype : `${family}/${subtype === '' ? 'octet-stream' : subtype}`;
-  return { uri: `data:${type};base64,${line.value.replace(/\s/g, '')}`, isInline };
+  return { uri: `data:${type};base64,${soundBase64(line.value)}`, isInline };
+}
+
+/** Base64 that every reader takes (RFC 4648 §4): of broken ones what can be read, with the padding that belongs to it. */
+function soundBase64(value: string): string {
+  const plain = value.replace(/\s/g, '');
+  if (plain.length % 4 === 0 && /^[A-Za-z0-9+/]*={0,2}$/.test(plain)) return plain;
+  const signs = plain
+    .replace(/-/g, '+')
+    .replace(/_/g, '/')
+    .replace(/[^A-Za-z0-9+/]/g, '');
+  // One sign alone is less than an octet.
+  const whole = signs.length % 4 === 1 ? signs.slice(0, -1) : signs;
+  return whole.padEnd(Math.ceil(whole.length / 4) * 4, '=');
 }
 
 /** Readers of the properties that point to something elsewhere, or carry its bytes. */

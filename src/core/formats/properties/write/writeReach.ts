@@ -3,7 +3,7 @@ import type { Address, Card, OnlineService } from '@/core/card';
 import type { Params } from '../../contentLines/contentLine';
 import { escapePart, escapeText } from '../../contentLines/text';
 import { ADR_KINDS, FIRST_LONG_PLACE } from '../read/readAddressComponents';
-import { type PropertySheet, writeEntry } from './writeEntry';
+import { type EntryUse, type PropertySheet, writeEntry } from './writeEntry';
 import { isWrittenAsPhonetic, writePhonetic } from './writePhonetic';
 import { writePositions } from './writePositions';
 
@@ -65,7 +65,13 @@ function writeAddress(sheet: PropertySheet, entry: Address, id: string): void {
   writeEntry(sheet, 'ADR', value.join(';'), entry, { collection: 'addresses', id }, params);
   if (isSpoken) writePhonetic(sheet, 'ADR', entry, ADR_KINDS, id);
   if (entry.full !== undefined && hasLabelProperty)
-    writeEntry(sheet, 'LABEL', escapeText(entry.full), {}, undefined);
+    writeEntry(sheet, 'LABEL', escapeText(entry.full), typesOf(entry), undefined);
+}
+
+/** What a layout says of its use, so that it is told which address it is of. */
+function typesOf({ contexts, vCardParams }: Address): EntryUse {
+  const type = vCardParams?.['type'];
+  return { ...(contexts ? { contexts } : {}), ...(type === undefined ? {} : { vCardParams: { type } }) };
 }
 
 /** Kinds that only the longer form has a place for. */
