@@ -51,6 +51,7 @@ const rows = [
   ['duplicates over 11,000 cards, precision', core.duplicates[0].precision, '≥ 0.98'],
   ['duplicates over 11,000 cards, recall', core.duplicates[0].recall, '–'],
   ['merging ten cards of one person, ms', core.mergeTenMs, '≤ 50'],
+  ['merging 10,000 cards that both sides have changed, ms', core.mergeThreeMs, '≤ 2000'],
   ['reading 900,000 messages as talks, ms a thousand', core.mail.perThousandMs, '–'],
   ['reading 900,000 messages as talks, MB of heap', core.mail.heapMb, '≤ 100'],
   ['first sync of 11,000 cards to a device, ms', hub.firstSyncMs, '≤ 10000'],

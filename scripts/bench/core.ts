@@ -7,9 +7,10 @@ import { join } from 'node:path';
 import ICAL from 'ical.js';
 
 import { addDays, encodeUtf8 } from '@/core/base';
-import type { Card } from '@/core/card';
+import { type Card, formatPhone } from '@/core/card';
 import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
 import { getFormat } from '@/core/formats';
+import { mergeThree } from '@/core/sync';
 import {
   DayBook,
   MailSplitter,
@@ -50,6 +51,32 @@ function mergeTenMs(): number {
   }));
   const all: [Card, ...Card[]] = [first, ...others];
   return Number(leastOf(21, () => void mergeCards(all, { country: 'GB' })).toFixed(1));
+}
+
+/** Cards of a book, each changed on both sides: a number rewritten as at home, a note in other lines, one number more. */
+function mergeThreeMs(count: number): number {
+  const base = generateLargeBook(count);
+  const noted = (card: Card, note: string): Card => ({ ...card, notes: { o1: { note } } });
+  const lines = ['Plays the viola.', 'Lives by the quay.', 'Calls on Sundays.'];
+  const threes = base.map((card) => {
+    const was = noted(card, lines.join('\n'));
+    const phones = Object.entries(card.phones ?? {}).map(
+      ([id, phone]) => [id, { ...phone, number: formatPhone(phone.number, 'GB') }] as const,
+    );
+    const mine = noted(
+      { ...card, phones: Object.fromEntries(phones) },
+      ['Viola.', ...lines.slice(1)].join('\n'),
+    );
+    const theirs = noted(
+      { ...card, phones: { ...card.phones, x1: { number: '+44 7700 900999' } } },
+      [...lines, 'Has a boat.'].join('\n'),
+    );
+    return { was, mine, theirs };
+  });
+  const merge = () => {
+    for (const { was, mine, theirs } of threes) mergeThree(was, mine, theirs, { country: 'GB' });
+  };
+  return Math.round(leastOf(3, merge));
 }
 
 /** Milliseconds that some work takes, the least of several runs: the rest is what else the machine does. */
@@ -251,15 +278,17 @@ function memoryFigures(size: number) {
   };
 }
 
-console.log(
-  JSON.stringify({
-    reading: readFigures(11_000),
-    readingMore: readFigures(100_000, 3),
-    memory: [memoryFigures(11_000), memoryFigures(100_000)],
-    today: todayFigures(11_000),
-    mail: mailFigures(900_000),
-    duplicates: [duplicateFigures(11_000), duplicateFigures(100_000)],
-    mergeTenMs: mergeTenMs(),
-    search: [searchFigures(11_000), searchFigures(100_000)],
-  }),
-);
+/** FIGURES=mergeTenMs,search: only those. */
+const ALL: Readonly<Record<string, () => unknown>> = {
+  reading: () => readFigures(11_000),
+  readingMore: () => readFigures(100_000, 3),
+  memory: () => [memoryFigures(11_000), memoryFigures(100_000)],
+  today: () => todayFigures(11_000),
+  mail: () => mailFigures(900_000),
+  duplicates: () => [duplicateFigures(11_000), duplicateFigures(100_000)],
+  mergeTenMs,
+  mergeThreeMs: () => mergeThreeMs(10_000),
+  search: () => [searchFigures(11_000), searchFigures(100_000)],
+};
+const wanted = process.env['FIGURES']?.split(',') ?? Object.keys(ALL);
+console.log(JSON.stringify(Object.fromEntries(wanted.map((name: string) => [name, ALL[name]?.()]))));

@@ -59,7 +59,7 @@ function plain(text: string): string {
     text
       .normalize('NFKD')
       .toLowerCase()
-    .replace(/^https:/, 'http:')
+      .replace(/^https:/, 'http:')
       .replace(/([a-z\u0370-\u03ff\u0400-\u04ff\u0590-\u06ff])\p{M}+/gu, '$1')
       // Signs of syntax alone say nothing.
       .replace(/[\p{P}\p{Z}\p{C}\x20-\x2f\x3a-\x40\x5b-\x60\x7b-\x7f]+/gu, ' ')

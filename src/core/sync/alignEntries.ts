@@ -26,6 +26,12 @@ export function alignEntries(
   there: Entries,
   countries: readonly string[],
 ): Aligned {
+  // Nothing has changed, as in most collections.
+  if (isSameJson(agreed, there) && Object.keys(mine).every((id) => Object.hasOwn(agreed, id)))
+    return {
+      entries: Object.fromEntries(Object.keys(agreed).flatMap((id) => (there[id] ? [[id, there[id]]] : []))),
+      idOf: new Map(Object.keys(there).map((id) => [id, id])),
+    };
   const here = { ...mine, ...agreed };
   // An entry that this side has changed is matched by its old meaning and by its new one.
   const open = new Map(

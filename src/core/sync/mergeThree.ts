@@ -74,6 +74,7 @@ function alignBoth(
   const my: JsonObject = { ...mine };
   const their: JsonObject = { ...theirs };
   for (const collection of UNITED) {
+    if (!my[collection] && !their[collection]) continue;
     const agreed = (base[collection] ?? {}) as Entries;
     const ours = alignEntries(collection, { agreed }, (my[collection] ?? {}) as Entries, countries);
     const entries = (their[collection] ?? {}) as Entries;

@@ -56,6 +56,40 @@ for (const { name, query, found } of cases) {
   });
 }
 
+const others = [
+  cardOf('Götz Lind'),
+  cardOf('Goetz Ahlers'),
+  cardOf('Ada Ek'),
+  cardOf('Maria Ada Ek', { 'cordialis.example:pinned': true }),
+  cardOf('Berta Kurz', { phones: { p1: { number: '030 23125 789' } } }),
+  cardOf('Иван Щукин'),
+  cardOf('Νίκος Παπαδόπουλος'),
+  cardOf('김민수'),
+  cardOf('이 서연'),
+  cardOf('Ivan Petrov'),
+  cardOf('田中 陽子'),
+];
+const best = [
+  { name: 'the marked name before the respelt one', query: 'gotz', first: 'Götz Lind' },
+  { name: 'the respelt one before the marked one', query: 'goetz', first: 'Goetz Ahlers' },
+  { name: 'an exact name before a longer one that holds it', query: 'Ada Ek', first: 'Ada Ek' },
+  { name: 'a number of another country kept as at home', query: '+49 30 23125 789', first: 'Berta Kurz' },
+  { name: 'Cyrillic by its Latin spelling', query: 'shchukin', first: 'Иван Щукин' },
+  { name: 'Cyrillic by another Latin spelling', query: 'schukin', first: 'Иван Щукин' },
+  { name: 'Latin letters by a Cyrillic spelling', query: 'Петров', first: 'Ivan Petrov' },
+  { name: 'Greek by its Latin spelling', query: 'papadop', first: 'Νίκος Παπαδόπουλος' },
+  { name: 'Hangul by its Latin spelling', query: 'kim minsu', first: '김민수' },
+  { name: 'Hangul by a surname as it is commonly written', query: 'lee', first: '이 서연' },
+  { name: 'Hangul with a space that the card hasn’t got', query: '김 민수', first: '김민수' },
+  { name: 'Hangul without the space of the card', query: '이서연', first: '이 서연' },
+  { name: 'Han without the space of the card', query: '田中陽子', first: '田中 陽子' },
+];
+for (const { name, query, first } of best)
+  test(`first comes ${name}`, () => {
+    const [hit] = indexOf(...others).query(query);
+    expect([hit?.uid, hit?.isNear]).toEqual([`uid:${first}`, undefined]);
+  });
+
 test('what was found only with a typo says so; other writings of the same do not', () => {
   const nearOf = (query: string) =>
     indexOf(...book)

@@ -1,4 +1,4 @@
-import { foldedWords, foldText } from '@/core/base';
+import { foldText } from '@/core/base';
 import type { Uid } from '@/core/card';
 import type { TalkSummary } from '@/core/talks';
 
@@ -10,7 +10,9 @@ import { asksForPlaces, isGroup, type Rule } from '../rules/rule';
 import { CardTable, fieldIn, placeIn } from './cardTable';
 import { maxTypos } from './nearness';
 import { RuleSets } from './ruleSets';
+import { addWhereBoth, put } from './scores';
 import { searchWords } from './searchWords';
+import { beginsIn, isRespelt, type Term, toTerms } from './terms';
 import type { SearchDoc } from './toSearchDoc';
 import type { NamedPoint } from './whereabouts';
 
@@ -62,8 +64,11 @@ const PINNED = 0.25;
 /** The closest person comes before others that match equally. Our choice. */
 const CLOSE = 0.2;
 
-/** Digits that must be typed before parts of numbers are looked for; fewer would find nearly everything. */
-const MIN_DIGITS = 3;
+/** A card whose whole name was typed comes before all that hold it. Our choice. */
+const NAMED = 20;
+
+/** A name that is only spelt like it, as Goetz for Götz, comes after it. Our choice. */
+const RESPELT = 0.5;
 
 /**
  * Finds cards by the beginnings of words, and numbers by any part of them. All words of a query must be found, in
@@ -98,14 +103,30 @@ export class SearchIndex {
     if (terms.length === 0 && !rule) return [];
     const total = this.scoresOf(terms);
     this.strike(total, options);
+    this.raiseNamed(total, text);
     const centre = this.centreOf(rule);
     if (centre && terms.length === 0) this.nearestFirst(total, centre);
-    return this.best(total, limit).flatMap((place) => {
+    const hits = this.best(total, limit).flatMap((place): Hit[] => {
       const doc = this.table.slots[place]?.doc;
       if (!doc) return [];
-      const hit = this.toHit(doc, total[place] ?? 0, terms);
+      const hit = this.toHit(doc, (total[place] ?? 0) - (isRespelt(doc, terms) ? RESPELT : 0), terms);
       return [centre ? { ...hit, km: this.kmFrom(centre, doc) } : hit];
     });
+    // As they were but for those that are spelt in another way.
+    return hits.sort((a, b) => b.score - a.score);
+  }
+
+  /** Whoever is called exactly what was typed comes first, with or without the spaces of a name of East Asia. */
+  private raiseNamed(total: Float32Array, text: string): void {
+    const wanted = foldText(text).replace(/\s+/g, ' ').trim();
+    const run = /^[\x20-\x7e]*$/.test(wanted) ? undefined : wanted.replaceAll(' ', '');
+    if (wanted === '') return;
+    for (let place = 0; place < total.length; place += 1) {
+      if (total[place] === 0) continue;
+      const name = this.table.slots[place]?.sortKey;
+      if (name === wanted || (run !== undefined && name?.replaceAll(' ', '') === run))
+        total[place] = (total[place] ?? 0) + NAMED;
+    }
   }
 
   /** What is known of talks, by uid; it changes with what is taken on. */
@@ -234,14 +255,16 @@ export class SearchIndex {
     }
   }
 
-  private findTerm({ word, digits }: Term): Float32Array {
+  private findTerm({ word, spellings, digits, home }: Term): Float32Array {
     const scores = new Float32Array(this.table.slots.length);
     let isFound = false;
-    this.table.words.forEachPrefix(word, (posting, isWhole) => {
-      isFound = true;
-      put(scores, placeIn(posting), (WEIGHTS[fieldIn(posting)] ?? 1) * (isWhole ? WHOLE_WORD : 1));
-    });
-    if (digits !== undefined) isFound = this.findDigits(digits, scores) || isFound;
+    for (const one of [word, ...spellings])
+      this.table.words.forEachPrefix(one, (posting, isWhole) => {
+        isFound = true;
+        put(scores, placeIn(posting), (WEIGHTS[fieldIn(posting)] ?? 1) * (isWhole ? WHOLE_WORD : 1));
+      });
+    for (const one of [digits, home])
+      if (one !== undefined) isFound = this.findDigits(one, scores) || isFound;
     const typos = isFound || digits !== undefined ? 0 : maxTypos(word);
     if (typos > 0) {
       this.table.words.forEachNear(word, typos, (posting, count) =>
@@ -332,12 +355,13 @@ export class SearchIndex {
   private toHit(doc: SearchDoc, score: number, terms: readonly Term[]): Hit {
     const hit = { uid: doc.uid, kind: doc.kind ?? 'person', shown: doc.shown, score };
     const nameWords = searchWords(doc.shown);
-    const unnamed = terms.filter(({ word }) => !nameWords.some((name) => name.startsWith(word)));
-    const found = unnamed.map(({ word, digits }) => {
+    const unnamed = terms.filter((term) => !beginsIn(nameWords, term));
+    const found = unnamed.map((term) => {
+      const { word, digits, home } = term;
+      const isPart = (value: string) =>
+        [digits, home].some((one) => one !== undefined && value.replace(/\D/g, '').includes(one));
       const match = doc.values.find(
-        ([field, value]) =>
-          searchWords(value).some((one) => one.startsWith(word)) ||
-          (field === 'number' && digits !== undefined && value.replace(/\D/g, '').includes(digits)),
+        ([field, value]) => beginsIn(searchWords(value), term) || (field === 'number' && isPart(value)),
       );
       return match ? { field: match[0], value: match[1] } : this.throughOthers(doc, word);
     });
@@ -359,33 +383,5 @@ export class SearchIndex {
       if (other && isNamed(other.shown)) return { field: 'relation', value: other.shown };
     }
     return undefined;
-  }
-}
-
-/** One word of a query; `digits` where it may be part of a number, without the zeros that only dial abroad. */
-interface Term {
-  readonly word: string;
-  readonly digits?: string;
-}
-
-/** "0158 55 brz" is a part of a number and a word: digits that stand together are one number. */
-function toTerms(text: string): Term[] {
-  const joined = foldText(text).replace(/[+(]?\d[\d\s()./-]*\d/g, (run) => ` ${run.replace(/\D/g, '')} `);
-  return foldedWords(joined).map((word) => {
-    const digits = /^\d+$/.test(word) ? word.replace(/^0+/, '') : '';
-    return digits.length >= MIN_DIGITS ? { word, digits } : { word };
-  });
-}
-
-function put(scores: Float32Array, place: number, score: number): void {
-  if (score > (scores[place] ?? 0)) scores[place] = score;
-}
-
-/** Adds scores where both have one, and drops the others. */
-function addWhereBoth(total: Float32Array, scores: Float32Array): void {
-  for (let place = 0; place < total.length; place += 1) {
-    const a = total[place] ?? 0;
-    const b = scores[place] ?? 0;
-    total[place] = a > 0 && b > 0 ? a + b : 0;
   }
 }

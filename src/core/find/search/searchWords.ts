@@ -1,5 +1,7 @@
 import { foldedWords } from '@/core/base';
 
+import { isSpeltOut, joinedAndDivided, latinSpellings } from './spellings';
+
 /** How letters are written where a keyboard hasn't got them (common practice in German, Danish, Norwegian). */
 const SPELT: Readonly<Record<string, string>> = { ä: 'ae', ö: 'oe', ü: 'ue', å: 'aa', ø: 'oe' };
 
@@ -15,7 +17,8 @@ const MAX_STARTS = 24;
 
 /**
  * Every word by which a value is to be found: its folded words, "Müller" as mueller too, "Mueller" as muller too,
- * each letter of an unspaced script as a beginning, Arabic words without their article.
+ * each letter of an unspaced script as a beginning, Arabic words without their article, names in Cyrillic, Greek and
+ * Hangul as they are written in Latin letters too, and those of East Asia with and without their space.
  */
 export function searchWords(text: string): string[] {
   const words = foldedWords(text);
@@ -31,6 +34,8 @@ export function searchWords(text: string): string[] {
     if (UNSPACED.test(word)) for (const start of startsOf(word)) all.add(start);
     if (word.startsWith('ال') && word.length > 3) all.add(word.slice(2));
   }
+  for (const word of joinedAndDivided(text)) all.add(word);
+  if (isSpeltOut(text)) for (const word of latinSpellings(text)) all.add(word);
   return [...all];
 }
 

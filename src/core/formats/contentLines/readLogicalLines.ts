@@ -34,7 +34,7 @@ function* unfold(raw: string, decode = (line: string) => line): Generator<Logica
   let position = 0;
   while (position <= text.length) {
     // Where files were put together each one's mark stands at its head.
-    position += markAt(text, position);
+    if (text.charCodeAt(position) >= FIRST_OF_MARK) position += markAt(text, position);
     let end = text.indexOf('\n', position);
     if (end === -1) end = text.length;
     const stop = end > position && text.charCodeAt(end - 1) === 13 ? end - 1 : end;
@@ -84,6 +84,8 @@ function continueLine(
   return undefined;
 }
 
+/** The first byte of a mark in UTF-8; hardly a line begins with anything like it. */
+const FIRST_OF_MARK = 0xef;
 const EQUALS = '='.charCodeAt(0);
 const LOWER_V = 'v'.charCodeAt(0);
 const VERSION_LINE = /^VERSION[:;]/i;

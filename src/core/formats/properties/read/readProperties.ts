@@ -59,7 +59,7 @@ export function readProperties(
   const late = lines.filter(({ name }) => LATE.has(name));
   for (const line of mainFirst(lines)) if (!LATE.has(line.name)) take(line);
   for (const line of mainFirst(late)) take(line);
-  keepUnusedLabels(draft, lines);
+  if (draft.labels.size > 0) keepUnusedLabels(draft, lines);
   if (draft.card.uid === '') draft.card.uid = fallbackUid();
   settleTitles(draft);
   settleKind(draft, lines);

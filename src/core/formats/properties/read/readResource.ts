@@ -18,9 +18,9 @@ type ResourceCollection =
 
 function resourceReader(collection: ResourceCollection, kind?: string): PropertyReader {
   return (draft, line) => {
-    const { uri, isInline } = readUri(line);
+    const { uri, isInline, isSound } = readUri(line);
     if (uri === '') return undefined;
-    if (isInline && !uri.endsWith(line.value.replace(/\s/g, ''))) {
+    if (!isSound) {
       const message = texts.isNoSoundBase64(line.name);
       draft.problems.push({ code: 'unreadable-value', line: line.line, message, text: line.value });
     }
@@ -39,20 +39,21 @@ function resourceReader(collection: ResourceCollection, kind?: string): Property
 }
 
 /** ENCODING=b (RFC 2426 §2.4.1) becomes a data: URI (RFC 2397); anything else is a URI already. */
-function readUri(line: ContentLine): { uri: string; isInline: boolean } {
+function readUri(line: ContentLine): { uri: string; isInline: boolean; isSound: boolean } {
   const isInline = /^b(ase64)?$/i.test(line.params['ENCODING']?.[0] ?? '');
-  if (!isInline) return { uri: unescapeText(line.value).trim(), isInline };
+  if (!isInline) return { uri: unescapeText(line.value).trim(), isInline, isSound: true };
   const subtype = (
     line.params['TYPE']?.find((type) => !/^(pref|home|work)$/i.test(type)) ?? ''
   ).toLowerCase();
   const family = MEDIA_OF[line.name] ?? 'application';
   const type = subtype.includes('/') ? subtype : `${family}/${subtype === '' ? 'octet-stream' : subtype}`;
-  return { uri: `data:${type};base64,${soundBase64(line.value)}`, isInline };
+  const plain = line.value.replace(/\s/g, '');
+  const sound = soundBase64(plain);
+  return { uri: `data:${type};base64,${sound}`, isInline, isSound: sound === plain };
 }
 
 /** Base64 that every reader takes (RFC 4648 §4): of broken ones what can be read, with the padding that belongs to it. */
-function soundBase64(value: string): string {
-  const plain = value.replace(/\s/g, '');
+function soundBase64(plain: string): string {
   if (plain.length % 4 === 0 && /^[A-Za-z0-9+/]*={0,2}$/.test(plain)) return plain;
   const signs = plain
     .replace(/-/g, '+')
