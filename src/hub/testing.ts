@@ -114,6 +114,7 @@ export async function askAs(
     headers: {
       Authorization: `Basic ${btoa(`${user}:${password}`)}`,
       'Content-Type': 'text/vcard; charset=utf-8',
+      ...(method === 'PROPFIND' ? { Depth: '0' } : {}),
       ...headers,
     },
   });

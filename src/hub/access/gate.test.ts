@@ -194,7 +194,7 @@ test.each(GATED)('$name lets in whom the table says, and nobody else', async ({ 
   const method = route.method === 'ALL' ? 'PROPFIND' : route.method;
   const call = async (headers: Record<string, string>) => {
     const ended = new AbortController();
-    const sent = { 'Content-Type': 'application/json', ...headers };
+    const sent = { 'Content-Type': 'application/json', Depth: '0', ...headers };
     const answer = await fetch(hub.base + path, {
       ...{ method, headers: sent, redirect: 'manual', signal: ended.signal },
       ...(['GET', 'OPTIONS'].includes(method) ? {} : { body: '{}' }),

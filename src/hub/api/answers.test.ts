@@ -139,7 +139,11 @@ test.each(DISKS)('$name is said in words, changes nothing, and is survived', asy
   // When somebody came can't be noted, which is no reason not to tell them what there is.
   await db.updateTable('devices').set({ seen: null }).execute();
   expect(
-    (await fetch(`${base}/dav/books/phone/cards/`, { method: 'PROPFIND', headers: device })).status,
+    (
+      await fetch(`${base}/dav/books/phone/cards/`, {
+        ...{ method: 'PROPFIND', headers: { ...device, Depth: '0' } },
+      })
+    ).status,
   ).toBe(207);
   expect((await fetch(`${base}/api/exchange/pull?since=0`, { headers })).status).toBe(200);
   const kept = ['first', ...statuses.flatMap((one, i) => (one === 200 ? [`more-${i}`] : []))];

@@ -6,8 +6,8 @@ import { card as carddav } from './names';
 /** The address data that a client asks for: a version, perhaps only some properties (RFC 6352 §10.4). */
 export interface DataRequest {
   readonly version: DataVersion;
-  /** Names in capitals; undefined for all. */
-  readonly properties: ReadonlySet<string> | undefined;
+  /** Names in capitals, of a group where one was named, each with whether its value is wanted too; undefined for all. */
+  readonly properties: ReadonlyMap<string, boolean> | undefined;
 }
 
 /** Properties that a vCard needs to be valid, sent even where they weren't asked for. */
@@ -17,20 +17,32 @@ const NEEDED = ['BEGIN', 'VERSION', 'END'];
 export function readDataRequest(element: XmlElement): DataRequest | undefined {
   const { 'content-type': type = 'text/vcard', version = '3.0' } = element.attributes;
   if (!/^text\/(?:x-)?vcard$/i.test(type) || (version !== '3.0' && version !== '4.0')) return undefined;
-  const names = childrenOf(element, carddav('prop')).map(({ attributes }) =>
+  const named = childrenOf(element, carddav('prop')).map(({ attributes }): [string, boolean] => [
     (attributes['name'] ?? '').toUpperCase(),
-  );
-  return { version, properties: names.length === 0 ? undefined : new Set([...NEEDED, ...names]) };
+    attributes['novalue']?.toLowerCase() !== 'yes',
+  ]);
+  const needed = NEEDED.map((name): [string, boolean] => [name, true]);
+  return { version, properties: named.length === 0 ? undefined : new Map([...named, ...needed]) };
 }
 
-/** Of a card's text the properties that a client asks for. */
+/** Of a card's text the properties that a client asks for; of some only that they are there (RFC 6352 §10.4.2). */
 export function partOf(whole: string, { properties }: DataRequest): string {
   if (!properties) return whole;
   return whole
     .split(/\r\n(?![ \t])/)
-    .filter((line) => properties.has(/^(?:[^.:;]+\.)?([^:;]+)/.exec(line)?.[1]?.toUpperCase() ?? ''))
-    .map((line) => `${line}\r\n`)
+    .flatMap((line) => {
+      const [, group = '', name = ''] =
+        /^([^.:;]+\.)?([^:;]+)/.exec(line)?.map((part) => part?.toUpperCase()) ?? [];
+      const isWhole = properties.get(name) ?? properties.get(group + name);
+      if (isWhole === undefined) return [];
+      return `${isWhole ? line : headOf(line)}\r\n`;
+    })
     .join('');
+}
+
+/** A line without its value: a colon between quotation marks is none that ends the head. */
+function headOf(line: string): string {
+  return /^(?:"[^"]*"|[^":])*:/.exec(line.replace(/\r\n[ \t]/g, ''))?.[0] ?? line;
 }
 
 /** RFC 6352 §5.1: vCard 3.0 is the default. */

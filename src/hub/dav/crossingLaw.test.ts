@@ -106,6 +106,8 @@ class Model {
     const body = vcard(uid, `Somebody ${this.run} ${at}`, sent);
     const { status } = await ask(this.devices[who], 'PUT', href, { body, headers });
     if (condition === 'wrong' || (condition === 'new' && now)) return expect(status).toBe(412);
+    // RFC 6352 §6.3.2.1: one card is not put in the place of another.
+    if (uid !== this.uid(at)) return expect(status).toBe(409);
     expect(status).toBe(now ? 204 : 201);
     if (!now || !known) this.book.set(at, sent);
     // What somebody else has changed meanwhile stands, and the other value is kept to settle.

@@ -31,9 +31,9 @@ export function isOfDirectory(resource: Resource): boolean {
   return 'isDirectory' in resource && resource.isDirectory === true;
 }
 
-/** Resolves a path; undefined where there is nothing, or another's. */
-export function resourceAt(path: string, user: string): Resource | undefined {
-  const parts = path.split('/').filter(Boolean);
+/** Resolves the parts of a path; undefined where there is nothing, or another's. */
+export function resourceAt(path: readonly string[], user: string): Resource | undefined {
+  const parts = path.filter(Boolean);
   const [first, owner, book, href, ...rest] = parts;
   if (parts.length === 0) return { kind: 'root' };
   if (owner !== user || rest.length > 0) return undefined;

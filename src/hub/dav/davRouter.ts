@@ -21,12 +21,16 @@ import {
 } from '@/hub/sync';
 import { texts } from '@/texts/sync/dav';
 
-import { checkConditions, tagsIn } from './conditions';
-import { DavError } from './davError';
+import { versionFor } from './accept';
+import { checkConditions, isNamed } from './conditions';
+import { DavError, privilegeFor } from './davError';
 import { type DavAnswer, type DavRequest, isOfDirectory, type Resource, resourceAt } from './davRequest';
 import { deleteCardResource } from './deleteCardResource';
+import { checkIf } from './ifHeader';
 import { dav, MAX_BODY_OCTETS, ROOT } from './names';
+import { pathTo } from './properties';
 import { propfind } from './propfind';
+import { proppatch } from './proppatch';
 import { putCardResource } from './putCardResource';
 import { report } from './report';
 import { viewFor } from './viewFor';
@@ -40,10 +44,10 @@ export interface DavOptions {
   readonly utcNow: () => string;
 }
 
-const METHODS = 'OPTIONS, GET, HEAD, PROPFIND, REPORT, PUT, DELETE';
+const METHODS = 'OPTIONS, GET, HEAD, PROPFIND, PROPPATCH, REPORT, PUT, DELETE';
 /** RFC 4918 §10.1, RFC 3744 §7.2, RFC 6352 §6.1. */
 const COMPLIANCE = '1, 3, access-control, addressbook, sync-collection';
-const KNOWN = new Set(['PROPPATCH', 'MKCOL', 'COPY', 'MOVE', 'LOCK', 'UNLOCK', 'POST', 'PATCH', 'ACL']);
+const KNOWN = new Set(['MKCOL', 'COPY', 'MOVE', 'LOCK', 'UNLOCK', 'POST', 'PATCH', 'ACL']);
 
 const asking = new WeakMap<Request, Device>();
 
@@ -104,15 +108,22 @@ function deviceOf(request: Request): Device {
 
 /** What a request is about. @throws DavError where there is nothing of the device */
 function resourceOf(request: Request): Resource {
-  let path: string;
+  const resource = resourceIn(request.path, deviceOf(request).user);
+  if (!resource) throw new DavError(404, 'there is nothing here');
+  return resource;
+}
+
+/** What a path names, its escapes undone. @throws DavError 400 for one that is no path of RFC 3986, or names control characters */
+function resourceIn(path: string, user: string): Resource | undefined {
+  let parts: string[];
   try {
-    path = decodeURIComponent(request.path);
+    // Part by part: a slash that is escaped belongs to a name.
+    parts = path.split('/').map(decodeURIComponent);
   } catch {
     throw new DavError(400, 'that is no address');
   }
-  const resource = resourceAt(path, deviceOf(request).user);
-  if (!resource) throw new DavError(404, 'there is nothing here');
-  return resource;
+  if (parts.some((part) => /\p{Cc}/u.test(part))) throw new DavError(400, 'that is no address');
+  return resourceAt(parts, user);
 }
 
 async function answer(request: Request, options: DavOptions): Promise<DavAnswer> {
@@ -154,7 +165,7 @@ async function noteSeen(db: HubDb, { id, seen }: Device, now: string): Promise<v
   );
 }
 
-function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> | DavAnswer {
+async function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> {
   switch (request.method) {
     case 'PROPFIND':
       return propfind(request, resource);
@@ -163,13 +174,18 @@ function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> |
     case 'GET':
     case 'HEAD':
       return getResource(request, resource);
+    case 'PROPPATCH':
+      await checkIfHeader(request, resource);
+      return proppatch(request, resource);
     case 'PUT':
       if (resource.kind !== 'card') throw new DavError(405, 'cards are put, and nothing else');
-      onlyOwnBook(resource);
+      onlyOwnBook(request, resource);
+      await checkIfHeader(request, resource);
       return putCardResource(request, resource.href);
     case 'DELETE':
       if (resource.kind !== 'card') throw new DavError(403, 'a collection is not deleted from here');
-      onlyOwnBook(resource);
+      onlyOwnBook(request, resource);
+      await checkIfHeader(request, resource);
       return deleteCardResource(request, resource.href);
     default:
       throw KNOWN.has(request.method)
@@ -179,9 +195,23 @@ function dispatch(request: DavRequest, resource: Resource): Promise<DavAnswer> |
 }
 
 /** Devices can only read the common directory. */
-function onlyOwnBook(resource: Resource): void {
-  if (isOfDirectory(resource))
-    throw new DavError(403, 'the directory is only read here', dav('need-privileges'));
+function onlyOwnBook({ device, method }: DavRequest, resource: Resource): void {
+  if (!isOfDirectory(resource)) return;
+  const [message, path] = ['the directory is only read here', pathTo(device.user, resource)];
+  throw new DavError(403, message, dav('need-privileges'), path, privilegeFor(method));
+}
+
+/** The If header (RFC 4918 §10.4), of this resource, its collection or another one of the device. */
+async function checkIfHeader(request: DavRequest, resource: Resource): Promise<void> {
+  const { user } = request.device;
+  await checkIf(request.header('if'), pathTo(user, resource), async (path) => {
+    const named = resourceIn(path.startsWith(ROOT) ? path.slice(ROOT.length - 1) : path, user);
+    if (!named) return undefined;
+    const view = await viewFor(request, named);
+    const seen = named.kind === 'card' ? await cardAt(view, named.href) : undefined;
+    const token = named.kind === 'book' ? view.token : undefined;
+    return { path, etag: seen?.etag, token };
+  });
 }
 
 async function getResource(request: DavRequest, resource: Resource): Promise<DavAnswer> {
@@ -197,15 +227,19 @@ async function getResource(request: DavRequest, resource: Resource): Promise<Dav
   const seen = known ?? (alias === undefined ? undefined : await cardOf(view, alias));
   if (!seen) throw new DavError(404, 'there is no such card');
   const none = request.header('if-none-match');
-  if (none !== undefined && tagsIn(none).includes(seen.etag))
-    return { status: 304, headers: { ETag: seen.etag } };
+  if (none !== undefined && isNamed(none, seen.etag, 'weak'))
+    return { status: 304, headers: { ETag: seen.etag, Vary: 'Accept' } };
   checkConditions({ header: (name) => (name === 'if-match' ? request.header(name) : undefined) }, seen.etag);
-  const version = /version\s*=\s*"?4\.0/i.test(request.header('accept') ?? '') ? '4.0' : '3.0';
+  const version = versionFor(request.header('accept'));
   if (request.method === 'GET' && known && !isOfDirectory(resource)) await rememberServed(request, [seen]);
   const [body = ''] = await textsFor(request, [seen], version);
   return {
     status: 200,
-    headers: { 'Content-Type': `text/vcard; charset=utf-8; version=${version}`, ETag: seen.etag },
+    headers: {
+      'Content-Type': `text/vcard; charset=utf-8; version=${version}`,
+      ETag: seen.etag,
+      Vary: 'Accept',
+    },
     body,
     served: request.method === 'GET' ? 1 : 0,
   };

@@ -18,5 +18,8 @@ export const MAX_FOUND = 5000;
 /** Addresses of a user's resources. */
 export const principalPath = (user: string) => `${ROOT}principals/${user}/`;
 export const homePath = (user: string) => `${ROOT}books/${user}/`;
+/** Of a card in a collection. */
+export const cardPath = (user: string, href: string, isDirectory = false) =>
+  bookPath(user, isDirectory) + encodeURIComponent(href);
 export const bookPath = (user: string, isDirectory = false) =>
   `${ROOT}books/${user}/${isDirectory ? 'directory' : 'cards'}/`;

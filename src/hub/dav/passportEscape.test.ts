@@ -38,7 +38,7 @@ async function ask(who: Credentials, method: string, path: string, body?: string
     headers: {
       Authorization: `Basic ${btoa(`${who.user}:${who.password}`)}`,
       'Content-Type': method === 'PUT' ? 'text/vcard; charset=utf-8' : 'application/xml',
-      Depth: '1',
+      Depth: method === 'REPORT' ? '0' : '1',
     },
   });
   return { status: response.status, text: await response.text() };

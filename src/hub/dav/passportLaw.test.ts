@@ -136,7 +136,7 @@ class History {
   async ask(kind: string, card: number, href: number, isTagged: boolean): Promise<string> {
     const at = this.href(href);
     const own = `/dav/books/${this.who.user}/cards/`;
-    const report = (body: string) => this.send('REPORT', own, body);
+    const report = (body: string, depth = '1') => this.send('REPORT', own, body, depth);
     if (kind === 'get' || kind === 'delete') return this.send(kind.toUpperCase(), own + at);
     if (kind === 'put') {
       const more = isTagged ? 'CATEGORIES:choir\r\n' : '';
@@ -144,7 +144,8 @@ class History {
       return this.send('PUT', own + at, text);
     }
     if (kind === 'propfind') return this.send('PROPFIND', own, `<d:propfind ${XML}>${WISH}</d:propfind>`);
-    if (kind === 'query') return report(`<c:addressbook-query ${XML}>${WISH}</c:addressbook-query>`);
+    if (kind === 'query')
+      return report(`<c:addressbook-query ${XML}>${WISH}<c:filter/></c:addressbook-query>`);
     if (kind === 'multiget')
       return report(
         `<c:addressbook-multiget ${XML}>${WISH}<d:href>${own}${at}</d:href></c:addressbook-multiget>`,
@@ -152,19 +153,20 @@ class History {
     const from = kind === 'since' ? this.token : '';
     const text = await report(
       `<d:sync-collection ${XML}><d:sync-token>${from}</d:sync-token><d:sync-level>1</d:sync-level>${WISH}</d:sync-collection>`,
+      '0',
     );
     this.token = /<d:sync-token>([^<]*)</.exec(text)?.[1] ?? this.token;
     return text;
   }
 
-  private async send(method: string, path: string, body?: string): Promise<string> {
+  private async send(method: string, path: string, body?: string, depth = '1'): Promise<string> {
     const response = await fetch(hub.base + path, {
       method,
       ...(body === undefined ? {} : { body }),
       headers: {
         Authorization: `Basic ${btoa(`${this.who.user}:${this.who.password}`)}`,
         'Content-Type': method === 'PUT' ? 'text/vcard; charset=utf-8' : 'application/xml',
-        Depth: '1',
+        Depth: depth,
       },
     });
     return response.text();

@@ -6,6 +6,7 @@ import type { SeenForm } from './forms';
 import {
   bookPath,
   card as carddav,
+  cardPath,
   CTAG,
   dav,
   homePath,
@@ -57,8 +58,17 @@ export const PROPERTIES: Readonly<Record<string, Property>> = {
   [dav('group-membership')]: ({ resource }) => (resource.kind === 'principal' ? [] : undefined),
   [carddav('addressbook-home-set')]: (source) =>
     source.resource.kind === 'principal' ? href(homePath(user(source))) : undefined,
-  [dav('current-user-privilege-set')]: ({ request, resource }) =>
-    privilegesOf(request, resource).map((name) => element(dav('privilege'), element(dav(name)))),
+  [dav('current-user-privilege-set')]: ({ request, resource }) => privilegesIn(request, resource),
+  [dav('supported-privilege-set')]: () => SUPPORTED_PRIVILEGES,
+  [dav('acl')]: ({ request, resource }) =>
+    element(dav('ace'), [
+      element(dav('principal'), href(principalPath(request.device.user))),
+      element(dav('grant'), privilegesIn(request, resource)),
+      element(dav('protected')),
+    ]),
+  [dav('acl-restrictions')]: () => [element(dav('grant-only')), element(dav('no-invert'))],
+  [dav('inherited-acl-set')]: () => [],
+  [dav('group-member-set')]: ({ resource }) => (resource.kind === 'principal' ? [] : undefined),
   [dav('supported-report-set')]: ({ resource: { kind } }) =>
     (kind === 'book'
       ? [carddav('addressbook-multiget'), carddav('addressbook-query'), dav('sync-collection')]
@@ -102,6 +112,34 @@ function nameOf({ resource, request }: PropertySource): string {
   return isOfDirectory(resource) ? 'Common directory' : 'Cordialis';
 }
 
+const PRIVILEGES: readonly (readonly [string, string, readonly string[]])[] = [
+  ['read', 'Read cards', ['read-current-user-privilege-set', 'read-acl']],
+  ['write', 'Change cards', ['write-content', 'write-properties', 'bind', 'unbind']],
+];
+
+/** RFC 3744 §5.3: the privileges there are, and what they hold. */
+const SUPPORTED_PRIVILEGES = supportedPrivilege('all', 'Everything', [
+  ...PRIVILEGES.map(([name, about, parts]) =>
+    supportedPrivilege(
+      name,
+      about,
+      parts.map((part) => supportedPrivilege(part, part.replaceAll('-', ' '), [])),
+    ),
+  ),
+]);
+
+function supportedPrivilege(name: string, about: string, parts: readonly Xml[]): Xml {
+  return element(dav('supported-privilege'), [
+    element(dav('privilege'), element(dav(name))),
+    element(dav('description'), text(about), { 'xml:lang': 'en' }),
+    ...parts,
+  ]);
+}
+
+function privilegesIn(request: DavRequest, resource: Resource): Xml[] {
+  return privilegesOf(request, resource).map((name) => element(dav('privilege'), element(dav(name))));
+}
+
 /** RFC 3744 §3: what the passport allows. */
 function privilegesOf({ device }: DavRequest, resource: Resource): string[] {
   const { kind } = resource;
@@ -113,7 +151,11 @@ function privilegesOf({ device }: DavRequest, resource: Resource): string[] {
 
 /** The path of a resource, as served. */
 export function pathOf({ request, resource }: PropertySource): string {
-  const { user: owner } = request.device;
+  return pathTo(request.device.user, resource);
+}
+
+/** The same for a device's user. */
+export function pathTo(owner: string, resource: Resource): string {
   switch (resource.kind) {
     case 'root':
       return ROOT;
@@ -124,6 +166,6 @@ export function pathOf({ request, resource }: PropertySource): string {
     case 'book':
       return bookPath(owner, resource.isDirectory);
     case 'card':
-      return bookPath(owner, resource.isDirectory) + encodeURIComponent(resource.href);
+      return cardPath(owner, resource.href, resource.isDirectory);
   }
 }

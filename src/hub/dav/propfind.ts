@@ -14,12 +14,12 @@ import type { Xml } from './writeXml';
 
 /** PROPFIND (RFC 4918 §9.1), depth 0 and 1; without a body all properties are meant. */
 export async function propfind(request: DavRequest, resource: Resource): Promise<DavAnswer> {
-  const depth = request.header('depth') ?? '0';
-  if (depth !== '0' && depth !== '1')
-    throw new DavError(403, 'only depth 0 and 1', dav('propfind-finite-depth'));
+  // RFC 4918 §9.1: without a Depth header an infinite one is meant.
+  const depth = request.header('depth')?.trim().toLowerCase() ?? 'infinity';
+  if (depth === 'infinity') throw new DavError(403, 'only depth 0 and 1', dav('propfind-finite-depth'));
+  if (depth !== '0' && depth !== '1') throw new DavError(400, 'the depth is 0 or 1');
   const body = request.body.trim() === '' ? undefined : readBody(request.body);
-  const isNames = childOf(body, dav('propname')) !== undefined;
-  const names = isNames ? Object.keys(PROPERTIES) : (namesIn(childOf(body, dav('prop'))) ?? ALL_PROPERTIES);
+  const { names, isNames } = readAsked(body);
   const view = await viewFor(request, resource);
   const base = { request, view };
   const own: PropertySource = { ...base, resource, ...(await seenOf(request, resource, view, names)) };
@@ -42,6 +42,18 @@ export async function propfind(request: DavRequest, resource: Resource): Promise
     }
   }
   return multistatus(responses);
+}
+
+/** Which properties are asked for (RFC 4918 §14.20). */
+function readAsked(body: XmlElement | undefined): { names: readonly string[]; isNames: boolean } {
+  if (!body) return { names: ALL_PROPERTIES, isNames: false };
+  if (body.name !== dav('propfind')) throw new DavError(400, 'a propfind was expected');
+  const named = namesIn(childOf(body, dav('prop')));
+  if (named) return { names: named, isNames: false };
+  if (childOf(body, dav('propname'))) return { names: Object.keys(PROPERTIES), isNames: true };
+  if (!childOf(body, dav('allprop'))) throw new DavError(400, 'no property was named');
+  const more = namesIn(childOf(body, dav('include'))) ?? [];
+  return { names: [...new Set([...ALL_PROPERTIES, ...more])], isNames: false };
 }
 
 /** The answers for cards after some others, made piece by piece while they are sent. */

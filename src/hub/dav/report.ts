@@ -27,10 +27,16 @@ export async function report(request: DavRequest, resource: Resource): Promise<D
     case carddav('addressbook-query'):
       return query(context, body);
     case dav('sync-collection'):
+      // RFC 6578 §3.2.
+      if ((depthOf(request) ?? '0') !== '0') throw new DavError(400, 'a sync has depth 0');
       return syncCollection(context, body);
     default:
       throw new DavError(403, 'that report is not made', dav('supported-report'));
   }
+}
+
+function depthOf(request: DavRequest): string | undefined {
+  return request.header('depth')?.trim().toLowerCase();
 }
 
 function readAsked(body: XmlElement): Asked {
@@ -71,7 +77,11 @@ function hrefIn(path: string, base: string): string | undefined {
 /** RFC 6352 §8.6. */
 async function query(context: ReportContext, body: XmlElement): Promise<DavAnswer> {
   const { request, view } = context;
-  const filter = readFilter(childOf(body, carddav('filter')));
+  const asked = childOf(body, carddav('filter'));
+  if (!asked) throw new DavError(400, 'a query has a filter');
+  const filter = readFilter(asked);
+  // RFC 6352 §8.6: of depth 0 is the collection alone, which is no card. Without a Depth its cards are meant, as clients that leave it out do.
+  if (depthOf(request) === '0') return multistatusInPieces(followedBy(serve(context, []), () => []));
   const limit = Math.min(MAX_FOUND, limitIn(body, carddav));
   const found: SeenHead[] = [];
   // What others have, and what is its own alone, is not made ready for queries.

@@ -18,7 +18,7 @@ beforeEach(async () => (hub = await startTestHub()));
 afterEach(() => hub.stop());
 
 const statusOf = async (user: string, password: string) => {
-  const headers = { Authorization: `Basic ${btoa(`${user}:${password}`)}` };
+  const headers = { Authorization: `Basic ${btoa(`${user}:${password}`)}`, Depth: '0' };
   const response = await fetch(`${hub.base}/dav/`, { method: 'PROPFIND', headers });
   await response.text();
   return response.status;

@@ -23,7 +23,7 @@ export class Doorkeeper {
 
   /** @throws DavError 401 for a wrong name or password, 429 for too many of them */
   async whoIs(request: Request): Promise<Device> {
-    const [, encoded = ''] = /^Basic ([A-Za-z0-9+/=]+)$/.exec(request.get('authorization') ?? '') ?? [];
+    const [, encoded = ''] = /^Basic +([A-Za-z0-9+/=]+) *$/i.exec(request.get('authorization') ?? '') ?? [];
     if (encoded === '') throw new DavError(401, texts.deviceSignsIn);
     const [, user = '', password = ''] =
       /^([^:]*):(.*)$/s.exec(Buffer.from(encoded, 'base64').toString('utf8')) ?? [];

@@ -17,7 +17,7 @@ export { setMembers } from './browsers/setMembers';
 export { type SyncContext, SyncRefusal } from './engine/context';
 export { type DataVersion, readFromDevice, versionOf, writeForDevice } from './engine/deviceText';
 export { dropCard } from './engine/dropCard';
-export type { Incoming } from './engine/incoming';
+export { type Incoming, sentAs } from './engine/incoming';
 export { linesOf, makeShown, queriedLines, uidsThatMay, type Words } from './engine/queries';
 export { recordHeld } from './engine/recordHeld';
 export { aliasOf, endAliases, rememberServed } from './engine/rememberServed';

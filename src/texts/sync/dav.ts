@@ -10,6 +10,8 @@ export const texts = {
   cardIsTooLarge: 'the card is too large',
   thatIsNoCard: 'that is no card',
   oneCardIsPut: 'one card is put at a time',
+  anotherCardIsHere: 'another card is at that address; it is not put in its place',
+  lineOf: (line: number, message: string) => `line ${line}: ${message}`,
   cardHasChanged: 'the card has changed',
   cardIsThereAlready: 'the card is there already',
   cardHasJustBeen: 'the card has just been deleted',

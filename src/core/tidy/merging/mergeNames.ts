@@ -20,9 +20,16 @@ export function withName(merged: Card, all: readonly Card[], chosen: Uid | undef
     for (const text of textsIn(name))
       if (!strictWords(text).every((word) => said.has(word))) also.push(`${texts.name}: ${text}`);
   }
-  // The same name divided into its parts, spoken or sorted on another card.
-  const same = named.filter(({ name = {} }) => isSameSet(wordsOf(name), there)).map(({ name }) => name);
-  return { ...merged, name: Object.assign({}, ...same, taken.name) as Name };
+  return { ...merged, name: { ...saidElse(taken.name, named), ...taken.name } };
+}
+
+/** What other cards say of the same name: how it is divided, where this one doesn't say it, and how it is sorted. */
+function saidElse(name: Name, named: readonly Card[]): Name {
+  const words = wordsOf(name);
+  const same = named.flatMap((one) => (one.name && isSameSet(wordsOf(one.name), words) ? one.name : []));
+  const divided = name.components ? {} : (same.find(({ components }) => components !== undefined) ?? {});
+  const sortAs = same.find((one) => one.sortAs !== undefined)?.sortAs;
+  return { ...divided, ...(sortAs === undefined ? {} : { sortAs }) };
 }
 
 function isSameSet(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {

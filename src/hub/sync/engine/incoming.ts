@@ -71,3 +71,18 @@ export async function noteKept(
   if (noted !== device.keeps)
     await store.updateTable('devices').set({ keeps: noted }).where('id', '=', device.id).execute();
 }
+
+/** The uid under which a device has sent a card that has another one here. */
+export async function sentAs(
+  db: HubDb,
+  { id }: SyncContext['device'],
+  uid: string,
+): Promise<string | undefined> {
+  const row = await db
+    .selectFrom('memory')
+    .select('deviceUid')
+    .where('device', '=', id)
+    .where('uid', '=', uid)
+    .executeTakeFirst();
+  return row?.deviceUid ?? undefined;
+}
