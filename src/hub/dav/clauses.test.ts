@@ -96,6 +96,26 @@ test('RFC 4918 §9.2: PROPPATCH tells of each property that it isn’t changed',
   expect((await ask('OPTIONS', book())).headers.get('allow')).toContain('PROPPATCH');
 });
 
+test('RFC 6352 §6.2, §7.1.1, §8.3.1, RFC 3744 §4: properties of collections and principals', async () => {
+  const asked = (names: readonly string[]) =>
+    `<d:prop>${names.map((name) => `<${name}/>`).join('')}</d:prop>`;
+  const ofBook = ['c:addressbook-description', 'c:supported-address-data', 'c:max-resource-size'];
+  const more = ['c:supported-collation-set', 'd:sync-token', 'd:resourcetype', 'd:supported-report-set'];
+  const collection = await propfind(book(), asked([...ofBook, ...more]));
+  expect(collection.text).not.toContain('404 Not Found');
+  for (const part of ['version="3.0"', 'version="4.0"', 'i;unicode-casemap', '<c:addressbook/>'])
+    expect(collection.text).toContain(part);
+  const ofPrincipal = ['d:principal-URL', 'd:alternate-URI-set', 'd:group-member-set', 'd:group-membership'];
+  const principal = await propfind(
+    `/dav/principals/${phone.user}/`,
+    asked([...ofPrincipal, 'c:addressbook-home-set']),
+  );
+  expect(principal.text).not.toContain('404 Not Found');
+  expect((await propfind(book(), asked(['d:creationdate', 'c:principal-address']))).text).toContain(
+    '404 Not Found',
+  );
+});
+
 test('RFC 3744 §5.3 to §5.6: privileges, who has them and what holds for lists of them', async () => {
   const names = [
     'supported-privilege-set',

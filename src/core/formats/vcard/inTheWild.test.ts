@@ -310,6 +310,47 @@ const fixtures: readonly Fixture[] = [
     is: { full: 'ada@example.org' },
   },
   {
+    name: 'an address in quoted-printable without a charset',
+    version: '2.1',
+    lines: ['N:Ada', 'ADR;HOME;ENCODING=QUOTED-PRINTABLE:;;Stra=C3=9Fe 5;K=C3=B6ln;;50667;Deutschland'],
+    of: ({ addresses }) =>
+      ((values(addresses)[0]?.['components'] ?? []) as { kind: string; value: string }[])
+        .filter(({ kind }) => kind === 'locality' || kind === 'name')
+        .map(({ value }) => value),
+    is: ['Straße 5', 'Köln'],
+  },
+  {
+    name: 'a fax at work, and a car phone, which no standard has any more',
+    version: '2.1',
+    lines: ['N:Ada', 'TEL;WORK;FAX:020 7946 0123', 'TEL;CAR:07700 900123'],
+    of: ({ phones }) => values(phones).map(({ features, vCardParams }) => [features, vCardParams]),
+    is: [
+      [{ fax: true }, undefined],
+      [undefined, { type: 'car' }],
+    ],
+  },
+  {
+    name: 'a web address with its colon escaped',
+    version: '3.0',
+    lines: ['FN:Ada', 'URL;TYPE=WORK:https\\://quay.example/'],
+    of: ({ links }) => values(links).map(({ uri, contexts }) => [uri, contexts]),
+    is: [['https://quay.example/', { work: true }]],
+  },
+  {
+    name: 'several nicknames in one line',
+    version: '3.0',
+    lines: ['FN:Ada', 'NICKNAME:Della,Ad'],
+    of: ({ nicknames }) => values(nicknames).map(({ name }) => name),
+    is: ['Della', 'Ad'],
+  },
+  {
+    name: 'a chat address that has a property of its own is kept',
+    version: '3.0',
+    lines: ['FN:Ada', 'X-CHAT;TYPE=home:ada@chat.example'],
+    of: kept,
+    is: ['x-chat: ada@chat.example'],
+  },
+  {
     name: 'white space and small letters around the frame',
     version: '3.0',
     lines: ['fn: Ada ', 'tel;type=CELL : +447700900123'],
