@@ -44,10 +44,21 @@ export function addOrganisation(draft: Draft, line: ContentLine, what: 'orgs' | 
 export function settleTitles({ card, houses }: Draft): void {
   for (const { orgs, titles } of houses.values()) {
     const [house, ...others] = orgs;
-    if (house === undefined || others.length > 0) continue;
+    if (house === undefined || others.length > 0 || titles.length === 0) continue;
     for (const id of titles) {
       const title = card.titles?.[id];
-      if (title) title.organizationId ??= house;
+      if (!title) continue;
+      title.organizationId ??= house;
+      dropGroup(title);
     }
+    dropGroup(card.organizations?.[house]);
   }
+}
+
+/** The group has said what it was there for. */
+function dropGroup(entry: { vCardParams?: Record<string, string | string[]> } | undefined): void {
+  const { group: _, ...rest } = entry?.vCardParams ?? {};
+  if (!entry?.vCardParams) return;
+  if (Object.keys(rest).length > 0) entry.vCardParams = rest;
+  else delete entry.vCardParams;
 }

@@ -72,7 +72,8 @@ function many(value: string | string[] | undefined): string[] {
   return Array.isArray(value) ? value : [value];
 }
 
-function freshGroup(sheet: PropertySheet): string {
+/** A group that no line is in yet. */
+export function freshGroup(sheet: PropertySheet): string {
   let count = 1;
   while (sheet.groups.has(`g${count}`)) count += 1;
   sheet.groups.add(`g${count}`);

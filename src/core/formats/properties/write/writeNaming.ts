@@ -3,7 +3,7 @@ import { type Card, deriveName, type Name, shownAs } from '@/core/card';
 import type { Params } from '../../contentLines/contentLine';
 import { escapePart, escapeText } from '../../contentLines/text';
 import { N_KINDS } from '../read/readNaming';
-import { type PropertySheet, writeEntry } from './writeEntry';
+import { type EntryUse, freshGroup, type PropertySheet, writeEntry } from './writeEntry';
 import { isWrittenAsPhonetic, writeOlderPhonetic, writePhonetic } from './writePhonetic';
 import { writePositions } from './writePositions';
 
@@ -16,6 +16,7 @@ export function writeNaming(sheet: PropertySheet, card: Card): void {
   for (const [id, entry] of Object.entries(card.nicknames ?? {})) {
     writeEntry(sheet, 'NICKNAME', escapeText(entry.name), entry, { collection: 'nicknames', id });
   }
+  const groups = groupsOf(sheet, card);
   for (const [id, entry] of Object.entries(card.organizations ?? {})) {
     const names = [entry.name ?? '', ...(entry.units ?? []).map((unit) => unit.name)];
     const sorts = [entry.sortAs ?? '', ...(entry.units ?? []).map((unit) => unit.sortAs ?? '')];
@@ -24,14 +25,15 @@ export function writeNaming(sheet: PropertySheet, card: Card): void {
       sheet,
       'ORG',
       names.map(escapePart).join(';'),
-      entry,
+      inGroup(entry, groups.get(id)),
       { collection: 'organizations', id },
       params,
     );
   }
   for (const [id, entry] of Object.entries(card.titles ?? {})) {
     const name = entry.kind === 'role' ? 'ROLE' : 'TITLE';
-    writeEntry(sheet, name, escapeText(entry.name), entry, { collection: 'titles', id });
+    const group = isGrouped(entry) ? groups.get(entry.organizationId ?? '') : undefined;
+    writeEntry(sheet, name, escapeText(entry.name), inGroup(entry, group), { collection: 'titles', id });
   }
   const { grammaticalGender, pronouns } = card.speakToAs ?? {};
   if (grammaticalGender !== undefined)
@@ -47,6 +49,30 @@ export function writeNaming(sheet: PropertySheet, card: Card): void {
     if (!/^[a-z][\w+.-]*:/i.test(other)) params['VALUE'] = ['text'];
     writeEntry(sheet, 'RELATED', escapeText(other), entry, undefined, params);
   }
+}
+
+/** Whether an entry may share a group: a label has one of its own. */
+function isGrouped({ label }: EntryUse): boolean {
+  return label === undefined;
+}
+
+/** A group for each organisation at which somebody has a title (RFC 9555 §2.9.4), by its id. */
+function groupsOf(
+  sheet: PropertySheet,
+  { organizations = {}, titles = {} }: Card,
+): ReadonlyMap<string, string> {
+  const groups = new Map<string, string>();
+  for (const title of Object.values(titles)) {
+    const { organizationId: house = '' } = title;
+    const organization = organizations[house];
+    if (organization && isGrouped(organization) && isGrouped(title) && !groups.has(house))
+      groups.set(house, freshGroup(sheet));
+  }
+  return groups;
+}
+
+function inGroup<T extends EntryUse>(entry: T, group: string | undefined): T {
+  return group === undefined ? entry : { ...entry, vCardParams: { ...entry.vCardParams, group } };
 }
 
 /** FN and N. Both versions ask for FN, 3.0 for N too (RFC 2426 §3.1.2, RFC 6350 §6.2.1). */
