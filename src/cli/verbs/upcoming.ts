@@ -8,7 +8,7 @@ const USAGE = 'usage: book upcoming IN --from YYYY-MM-DD --days N';
 const MAX_DAYS = 100_000;
 
 /** `upcoming IN --from YYYY-MM-DD --days N`: yearly days from day 0 to day N, nearest first. */
-export function upcoming(args: readonly string[]): UpcomingDay[] {
+export function upcoming(args: readonly string[]): Omit<UpcomingDay, 'id'>[] {
   const from = flag(args, '--from');
   const days = Number(flag(args, '--days'));
   const input = args.find((arg, i) => !arg.startsWith('--') && !args[i - 1]?.startsWith('--'));
@@ -17,7 +17,8 @@ export function upcoming(args: readonly string[]): UpcomingDay[] {
   if (!isDay) throw new UnusableInput(`--from ${from}: is no day such as 2026-11-25; ${USAGE}`);
   if (!Number.isInteger(days) || days < 0 || days > MAX_DAYS)
     throw new UnusableInput(`--days: is no number from 0 to ${MAX_DAYS}; ${USAGE}`);
-  return findUpcoming(readCardFile(input).cards, { from, days });
+  // Ids of entries are a file's own affair.
+  return findUpcoming(readCardFile(input).cards, { from, days }).map(({ id: _, ...day }) => day);
 }
 
 function flag(args: readonly string[], name: string): string {

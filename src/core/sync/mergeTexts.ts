@@ -20,7 +20,10 @@ export function joinTexts(mine: string, theirs: string): string {
   if (mine === theirs || theirs === '') return mine;
   if (mine === '') return theirs;
   const [my, their] = [mine, theirs].map((text) => text.split(LINE_END)) as [string[], string[]];
-  return diffComm(my, their)
+  const parts = diffComm(my, their);
+  // Two texts of their own.
+  if (!parts.some(({ common }) => common)) return `${mine}\n\n${theirs}`;
+  return parts
     .flatMap(({ common, buffer1 = [], buffer2 = [] }) => common ?? [...buffer1, ...buffer2])
     .join('\n');
 }
