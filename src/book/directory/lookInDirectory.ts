@@ -28,13 +28,13 @@ export function lookInDirectory(): AppThunk<Promise<void>> {
         const entry = card['cordialis.example:directory'];
         return entry === undefined ? [] : [{ card, entry }];
       });
+    const { country } = selectSettings(getState());
     for (const { card, entry } of linked.slice(0, MOST)) {
       const path = `/directory/entries/${encodeURIComponent(entry)}`;
       // Somebody who was taken out of the directory stays in the Book as they are.
       const answer = await askHub({ path, token: session.token, scheme: 'Directory' }).catch(() => undefined);
       const listed = cardOfEntry(answer);
       if (!listed) continue;
-      const { country } = selectSettings(getState());
       const news = newsBetween(card, listed, { uid: card.uid, day: localDay(), from: 'directory', country });
       await dispatch(addNews(news));
     }

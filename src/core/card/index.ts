@@ -35,7 +35,7 @@ export { hasFlag, withFlag } from './flags';
 export { addressPart, formatAddress, placeOf } from './formatAddress';
 export { greetingFor } from './greetings/greetingFor';
 export { salutationFor } from './greetings/salutationFor';
-export { compareEntries, type Entry, UNITED, type United } from './identity/compareEntries';
+export { compareEntries, type Entry, isAmong, UNITED, type United } from './identity/compareEntries';
 export { countriesOf } from './identity/countryOf';
 export { latinWords } from './identity/latinWords';
 export { normalizeAddress } from './identity/normalizeAddress';

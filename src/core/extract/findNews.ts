@@ -2,10 +2,10 @@ import { foldText, hashText } from '@/core/base';
 import {
   type Address,
   type Card,
-  compareEntries,
   countriesOf,
   formatAddress,
   formatPhone,
+  isAmong,
   newCard,
   parsePhone,
   shownAs,
@@ -42,8 +42,7 @@ export function findNews(card: Card, { uid, day, text }: Signature, options: Ext
   const countries = countriesOf(options.country, card, read);
   for (const collection of ['phones', 'emails'] as const) {
     const known: readonly object[] = Object.values(card[collection] ?? {});
-    const isKnown = (entry: object) =>
-      known.some((one) => compareEntries(collection, { ...one }, { ...entry }, countries) !== 'different');
+    const isKnown = (entry: object) => isAmong(collection, known, entry, countries);
     for (const entry of Object.values(read[collection] ?? {}))
       if (![entry, ...asAtHome(entry)].some(isKnown))
         found.push({

@@ -1,5 +1,5 @@
 import { isSameJson } from '@/core/base';
-import { type Collection, compareEntries, type Entry, ID_PREFIXES, idFor, type United } from '@/core/card';
+import { type Collection, type Entry, ID_PREFIXES, idFor, isAmong, type United } from '@/core/card';
 
 /** Entries by their ids. */
 export type Entries = Readonly<Record<string, Entry>>;
@@ -39,9 +39,7 @@ export function alignEntries(
   );
   // A number that the other side has written as at home is of the country that it has here, wherever the book is.
   const isOneOf = (known: readonly Entry[] = [], entry: Entry) =>
-    [countries, []].some((some) =>
-      known.some((one) => compareEntries(collection, one, entry, some) !== 'different'),
-    );
+    [countries, []].some((some) => isAmong(collection, known, entry, some));
   const rest = new Map(Object.entries(there));
   const entries: Record<string, Entry> = {};
   const idOf = new Map<string, string>();

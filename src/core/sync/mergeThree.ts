@@ -122,7 +122,6 @@ function stampOf(key: string, mine: Card, theirs: Card): unknown {
 }
 
 function mergeValue(path: readonly string[], { base, mine, theirs }: Three, context: Context): unknown {
-  if (isSameJson(base, theirs)) return mine;
   if (isSameJson(base, mine) && context.isWritten) return theirs;
   const isSame = (a: unknown, b: unknown) => isSameValue(path, a, b, context.countries);
   if (isSame(mine, theirs) || isSame(base, theirs)) return mine;

@@ -58,5 +58,5 @@ export async function orDavError<T>(
 
 /** The privilege that a method needs on a card (RFC 3744 appendix B; a card that isn't there yet is bound to its collection). */
 export function privilegeFor(method: string): string {
-  return method === 'DELETE' ? 'unbind' : method === 'PROPPATCH' ? 'write-properties' : 'write-content';
+  return method === 'DELETE' ? 'unbind' : 'write-content';
 }

@@ -26,6 +26,11 @@ export type Resource =
   /** A card, or where one may be put. */
   | { readonly kind: 'card'; readonly href: string; readonly isDirectory?: boolean };
 
+/** The Depth header (RFC 4918 §10.2) in small letters; what its absence means is the method's own. */
+export function depthOf({ header }: Pick<DavRequest, 'header'>): string | undefined {
+  return header('depth')?.trim().toLowerCase();
+}
+
 /** Whether an address names the common directory, or somebody in it. */
 export function isOfDirectory(resource: Resource): boolean {
   return 'isDirectory' in resource && resource.isDirectory === true;

@@ -210,7 +210,7 @@ async function checkIfHeader(request: DavRequest, resource: Resource): Promise<v
     const view = await viewFor(request, named);
     const seen = named.kind === 'card' ? await cardAt(view, named.href) : undefined;
     const token = named.kind === 'book' ? view.token : undefined;
-    return { path, etag: seen?.etag, token };
+    return { etag: seen?.etag, token };
   });
 }
 

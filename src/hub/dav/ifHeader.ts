@@ -1,9 +1,8 @@
 import { DavError } from './davError';
 
-/** What a request is about, for conditions: its address, entity tag and state token. */
+/** What a request is about, for conditions. */
 export interface State {
-  /** The path, as it is served. */
-  readonly path: string;
+  /** Always a strong one, so that no weak tag is the same (RFC 9110 §8.8.3.2). */
   readonly etag?: string | undefined;
   /** Of a collection (RFC 6578 §5). */
   readonly token?: string | undefined;
@@ -40,17 +39,12 @@ export async function checkIf(
     const state = await stateOf(path);
     const holds = ({ isNot, etag, token }: Condition) => {
       const isThere =
-        state !== undefined && (etag === undefined ? token === state.token : isSameStrong(etag, state.etag));
+        state !== undefined && (etag === undefined ? token === state.token : etag === state.etag);
       return isThere !== isNot;
     };
     if (conditions.every(holds)) return;
   }
   throw new DavError(412, 'the condition of the If header doesn’t hold');
-}
-
-/** Strong comparison (RFC 9110 §8.8.3.2): a weak tag is never the same. */
-function isSameStrong(tag: string, known: string | undefined): boolean {
-  return known !== undefined && !tag.startsWith('W/') && tag === known;
 }
 
 function readIf(header: string): List[] {

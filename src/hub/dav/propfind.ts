@@ -3,7 +3,7 @@ import { breathe } from '@/hub/base';
 import { cardAt, type DeviceView, directoryView, viewOf } from '@/hub/sync';
 
 import { DavError } from './davError';
-import type { DavAnswer, DavRequest, Resource } from './davRequest';
+import { type DavAnswer, type DavRequest, depthOf, type Resource } from './davRequest';
 import { areOfText, asTheyAre, formed, type SeenForm } from './forms';
 import { answersAlike, multistatus, multistatusInPieces, responseOf } from './multistatus';
 import { dav } from './names';
@@ -15,7 +15,7 @@ import type { Xml } from './writeXml';
 /** PROPFIND (RFC 4918 §9.1), depth 0 and 1; without a body all properties are meant. */
 export async function propfind(request: DavRequest, resource: Resource): Promise<DavAnswer> {
   // RFC 4918 §9.1: without a Depth header an infinite one is meant.
-  const depth = request.header('depth')?.trim().toLowerCase() ?? 'infinity';
+  const depth = depthOf(request) ?? 'infinity';
   if (depth === 'infinity') throw new DavError(403, 'only depth 0 and 1', dav('propfind-finite-depth'));
   if (depth !== '0' && depth !== '1') throw new DavError(400, 'the depth is 0 or 1');
   const body = request.body.trim() === '' ? undefined : readBody(request.body);

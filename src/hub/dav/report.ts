@@ -4,7 +4,7 @@ import { type DeviceView, type SeenHead, uidsThatMay } from '@/hub/sync';
 
 import { readDataRequest } from './addressData';
 import { DavError } from './davError';
-import { type DavAnswer, type DavRequest, isOfDirectory, type Resource } from './davRequest';
+import { type DavAnswer, type DavRequest, depthOf, isOfDirectory, type Resource } from './davRequest';
 import { multistatusInPieces, statusOf } from './multistatus';
 import { card as carddav, dav, MAX_FOUND } from './names';
 import { PIECE } from './pieces';
@@ -33,10 +33,6 @@ export async function report(request: DavRequest, resource: Resource): Promise<D
     default:
       throw new DavError(403, 'that report is not made', dav('supported-report'));
   }
-}
-
-function depthOf(request: DavRequest): string | undefined {
-  return request.header('depth')?.trim().toLowerCase();
 }
 
 function readAsked(body: XmlElement): Asked {

@@ -84,6 +84,18 @@ export function compareEntries(
   }
 }
 
+/** Whether one of some entries says the same as another one, however it is written. */
+export function isAmong(
+  collection: United,
+  known: Iterable<object>,
+  entry: object,
+  countries: readonly string[],
+): boolean {
+  for (const one of known)
+    if (compareEntries(collection, one as Entry, entry as Entry, countries) !== 'different') return true;
+  return false;
+}
+
 /** Where all are the same: better where one of them is. */
 function all(...parts: readonly Sameness[]): Sameness {
   if (parts.includes('different')) return 'different';

@@ -1,12 +1,11 @@
 import { formatPartialDate, toPartialDate } from '@/core/base';
 import {
   type Card,
-  compareEntries,
   countriesOf,
-  type Entry,
   formatAddress,
   formatPhone,
   idFor,
+  isAmong,
   newCard,
   parseName,
   preferredEntry,
@@ -176,11 +175,11 @@ function withEntry(card: Card, collection: Filled, entry: object): Card {
 }
 
 /** The same with a value that isn't on it yet. */
-function withNew(card: Card, collection: Filled, entry: Entry, country: string | undefined): Card {
-  const countries = countriesOf(country, card);
-  const known = Object.values(card[collection] ?? {}) as Entry[];
-  const isKnown = known.some((one) => compareEntries(collection, one, entry, countries) !== 'different');
-  return isKnown ? card : withEntry(card, collection, entry);
+function withNew(card: Card, collection: Filled, entry: object, country: string | undefined): Card {
+  const known: readonly object[] = Object.values(card[collection] ?? {});
+  return isAmong(collection, known, entry, countriesOf(country, card))
+    ? card
+    : withEntry(card, collection, entry);
 }
 
 function planValue(card: Card, wanted: Wanted, { country, locale }: PlanContext): Offer {

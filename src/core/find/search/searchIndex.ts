@@ -109,7 +109,7 @@ export class SearchIndex {
     const hits = this.best(total, limit).flatMap((place): Hit[] => {
       const doc = this.table.slots[place]?.doc;
       if (!doc) return [];
-      const hit = this.toHit(doc, (total[place] ?? 0) - (isRespelt(doc, terms) ? RESPELT : 0), terms);
+      const hit = this.toHit(doc, total[place] ?? 0, terms);
       return [centre ? { ...hit, km: this.kmFrom(centre, doc) } : hit];
     });
     // As they were but for those that are spelt in another way.
@@ -352,9 +352,10 @@ export class SearchIndex {
   }
 
   /** Which value to show beside the name: the first that holds a word the name doesn't begin with. */
-  private toHit(doc: SearchDoc, score: number, terms: readonly Term[]): Hit {
-    const hit = { uid: doc.uid, kind: doc.kind ?? 'person', shown: doc.shown, score };
+  private toHit(doc: SearchDoc, raw: number, terms: readonly Term[]): Hit {
     const nameWords = searchWords(doc.shown);
+    const score = raw - (isRespelt(doc.shown, nameWords, terms) ? RESPELT : 0);
+    const hit = { uid: doc.uid, kind: doc.kind ?? 'person', shown: doc.shown, score };
     const unnamed = terms.filter((term) => !beginsIn(nameWords, term));
     const found = unnamed.map((term) => {
       const { word, digits, home } = term;

@@ -1,6 +1,6 @@
 import anyAscii from 'any-ascii';
 
-import { foldedWords, foldText } from '@/core/base';
+import { foldedWords } from '@/core/base';
 
 /** Scripts whose names are written in Latin letters letter by letter, so that either spelling may be typed. */
 const SPELT_OUT = /[\p{Script=Cyrillic}\p{Script=Greek}\p{Script=Hangul}]/u;
@@ -77,12 +77,11 @@ const RUN = /^[\p{Script=Han}\p{Script=Hangul}\p{Script=Hiragana}\p{Script=Katak
 export function joinedAndDivided(text: string): string[] {
   const parts = text.normalize('NFC').trim().split(/\s+/);
   const all: string[] = [];
-  if (parts.length > 1 && parts.length < 4 && parts.every((part) => RUN.test(part)))
-    all.push(foldText(parts.join('')));
+  if (parts.length > 1 && parts.length < 4 && parts.every((part) => RUN.test(part))) all.push(parts.join(''));
   for (const run of text.normalize('NFC').match(HANGUL) ?? []) {
     const syllables = [...run];
     for (const at of [1, 2])
-      if (syllables.length > at && syllables.length < 6) all.push(foldText(syllables.slice(at).join('')));
+      if (syllables.length > at && syllables.length < 6) all.push(syllables.slice(at).join(''));
   }
   return all.flatMap((word) => foldedWords(word));
 }

@@ -1,7 +1,6 @@
 import { foldedWords, foldText } from '@/core/base';
 import { parsePhone } from '@/core/card';
 
-import { searchWords } from './searchWords';
 import { isSpeltOut, latinSpellings } from './spellings';
 
 /** Digits of a number behind the code of its country, before which it may be kept in a book of another country. */
@@ -48,9 +47,9 @@ export function beginsIn(words: readonly string[], { word, spellings }: Term): b
   return [word, ...spellings].some((one) => words.some((known) => known.startsWith(one)));
 }
 
-/** Whether a name is found by another spelling of it only. */
-export function isRespelt({ shown }: { readonly shown: string }, terms: readonly Term[]): boolean {
-  const [plain, all] = [foldedWords(shown), searchWords(shown)];
+/** Whether a name is found by another spelling of it only. @param all - its words in all spellings (`searchWords`) */
+export function isRespelt(shown: string, all: readonly string[], terms: readonly Term[]): boolean {
+  const plain = foldedWords(shown);
   const isIn = (words: readonly string[], { word }: Term) => words.some((one) => one.startsWith(word));
   return plain.length < all.length && terms.some((term) => isIn(all, term) && !isIn(plain, term));
 }

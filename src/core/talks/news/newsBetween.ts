@@ -1,5 +1,5 @@
 import { foldStrictly, hashText } from '@/core/base';
-import { type Card, compareEntries, countriesOf, formatAddress, type Uid } from '@/core/card';
+import { type Card, countriesOf, formatAddress, isAmong, type Uid } from '@/core/card';
 
 import { type News, NEWS_WORDS } from './news';
 
@@ -23,15 +23,12 @@ interface Seen {
  * What another card of somebody says that their own doesn't: a value each, as a piece of news of their own card.
  */
 export function newsBetween(own: Card, other: Card, { uid, day, from, country }: Seen): News[] {
-  // Written out in NEWS_WORDS, which has these keys only.
   const countries = countriesOf(country, own, other);
+  // Written out in NEWS_WORDS, which has these keys only.
   const collections = Object.keys(NEWS_WORDS) as News['collection'][];
   return collections.flatMap((collection) => {
     const known: Entries = own[collection] ?? {};
-    const isKnown = (entry: object) =>
-      Object.values(known).some(
-        (one) => compareEntries(collection, { ...one }, { ...entry }, countries) !== 'different',
-      );
+    const isKnown = (entry: object) => isAmong(collection, Object.values(known), entry, countries);
     const fresh = Object.values((other[collection] ?? {}) as Entries)
       .map(withoutOrganisation)
       .filter((entry) => shownOf(collection, entry).trim() !== '' && !isKnown(entry));

@@ -26,14 +26,12 @@ export function uniteEntry(
 ): Entry | undefined {
   const carriers = CARRIERS[collection] ?? [];
   const united: Record<string, unknown> = { ...other, ...known };
-  for (const key of carriers)
-    if (other[key] !== undefined && isBetter(collection, key, [known, other], countries))
-      united[key] = other[key];
   for (const key of Object.keys(other)) {
     const [mine, theirs] = [known[key], other[key]];
     if (mine === undefined || isSameJson(mine, theirs) || ABOUT_IT.has(key)) continue;
-    if (carriers.includes(key)) continue;
-    if (key === 'contexts' || key === 'features')
+    if (carriers.includes(key)) {
+      if (isBetter(collection, key, [known, other], countries)) united[key] = theirs;
+    } else if (key === 'contexts' || key === 'features')
       united[key] = { ...(theirs as object), ...(mine as object) };
     else if (key === 'label') united[key] = bothLabels(String(mine), String(theirs));
     else if (key === 'units') {
@@ -56,7 +54,6 @@ function isBetter(
   countries: readonly string[],
 ): boolean {
   const [mine, theirs] = [known[key], other[key]];
-  if (mine === undefined || theirs === undefined) return mine === undefined;
   const isText = typeof mine === 'string' && typeof theirs === 'string';
   if (isText && collection !== 'phones') return isBetterText(theirs, mine);
   return compareEntries(collection, known, other, countries) === 'better';
