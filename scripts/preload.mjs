@@ -76,7 +76,8 @@ function nameInPage(out, script) {
   const page = join(out, 'index.html');
   const fonts = readdirSync(join(out, 'assets'), { recursive: true })
     .map(String)
-    .filter((file) => /\.ttf$/.test(file))
+    // Italics stand on few pages, and fetching them ahead would take the way of what stands on all.
+    .filter((file) => /\.ttf$/.test(file) && !/Italic/.test(file))
     .map(
       (file) => `<link rel="preload" as="font" crossorigin href="/assets/${file.replaceAll('\\', '/')}" />`,
     );

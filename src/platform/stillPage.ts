@@ -29,11 +29,15 @@ interface Still {
   readonly length: number;
 }
 
-/** Keeps the page as it stands, for the next start at this address today. Does nothing where there is nothing to keep. */
-export function keepStill(): void {
+/**
+ * Keeps the page as it stands, for the next start at this address today. Does nothing where there is nothing to keep.
+ * @returns false where the page can't be kept as it stands but may be later
+ */
+export function keepStill(): boolean {
   const book = document.querySelector<HTMLMetaElement>('meta[name="cordialis-book"]')?.content;
-  const still = KEPT.test(window.location.pathname) ? takeStill() : undefined;
-  if (book === undefined || !still) return;
+  if (book === undefined || !KEPT.test(window.location.pathname)) return true;
+  const still = takeStill();
+  if (!still) return false;
   const key = `${PREFIX}${book}:${window.location.pathname}`;
   try {
     window.localStorage.setItem(key, JSON.stringify(still));
@@ -43,6 +47,7 @@ export function keepStill(): void {
   } catch {
     // No room, or none allowed: the page then comes a moment later.
   }
+  return true;
 }
 
 /** Takes away what stood in for the page before the program had been read (public/index.html). */

@@ -22,6 +22,8 @@ async function pixelsApart(one: Buffer, other: Buffer): Promise<number> {
 test.describe('a page that was there today', () => {
   for (const path of ['/today', '/book', '/lists', '/tidy'])
     test(`stands there at once, to the pixel: ${path}`, async ({ page, context }) => {
+      // Cards have a clock, which must not go on between the two pictures.
+      await context.clock.setFixedTime(new Date());
       await openDemo(page, path);
       await page.waitForFunction(
         () =>
@@ -46,6 +48,17 @@ test.describe('a page that was there today', () => {
       // Portraits and letters are drawn a moment after the lines.
       await expect.poll(async () => pixelsApart(drawn, await again.screenshot())).toBe(0);
     });
+
+  test('is kept a little later where it could not be at first', ONE_SIZE, async ({ page }) => {
+    await openDemo(page, '/today');
+    await page.keyboard.press('?');
+    await page.getByRole('dialog').waitFor();
+    await page.waitForTimeout(3500);
+    const isKept = () => page.evaluate(() => localStorage.getItem('still:demo:/today') !== null);
+    expect(await isKept()).toBe(false);
+    await page.keyboard.press('Escape');
+    await expect.poll(isKept).toBe(true);
+  });
 
   test('gives way to the page itself, and has nothing that can be pressed or read twice', async ({
     page,
@@ -74,6 +87,40 @@ test.describe('a page that was there today', () => {
     },
   );
 });
+
+for (const path of ['/today', '/book', '/book/new', '/lists', '/import', '/settings'])
+  test(`what is fetched ahead of ${path} is used by it, and fetched once`, ONE_SIZE, async ({ page }) => {
+    // The program takes its scripts out of the page again once they have run.
+    await page.addInitScript(() => {
+      const seen = new Set<string>();
+      Object.assign(window, { seen });
+      const note = () => {
+        for (const { src } of document.scripts) seen.add(src);
+      };
+      new MutationObserver(note).observe(document, { childList: true, subtree: true });
+    });
+    await openDemo(page, path);
+    const ahead = await page.locator('link[rel="preload"]').evaluateAll((links: HTMLLinkElement[]) => ({
+      scripts: links.filter((link) => link.as === 'script').map((link) => link.href),
+      fonts: links.filter((link) => link.as === 'font').length,
+    }));
+    expect(ahead.fonts).toBeGreaterThan(0);
+    const used = () =>
+      page.evaluate(() => ({
+        scripts: [...(window as unknown as { seen: Set<string> }).seen],
+        fonts: [...document.fonts].filter((font) => font.status === 'loaded').length,
+      }));
+    await expect.poll(async () => (await used()).scripts).toEqual(expect.arrayContaining(ahead.scripts));
+    await expect.poll(async () => (await used()).fonts).toBeGreaterThanOrEqual(ahead.fonts);
+    const fetched = await page.evaluate(() =>
+      performance
+        .getEntriesByType('resource')
+        .filter((entry) => (entry as PerformanceResourceTiming).initiatorType !== 'fetch')
+        .map((entry) => entry.name)
+        .filter((name) => /\.(js|ttf)$/.test(name)),
+    );
+    expect(new Set(fetched).size).toBe(fetched.length);
+  });
 
 test('an unknown address says so, and leads back', ONE_SIZE, async ({ page }) => {
   await page.goto(`${OWN}/nowhere/at/all`);
