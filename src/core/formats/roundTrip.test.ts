@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 
 import { encodeUtf8, isSameJson } from '@/core/base';
+import type { Card } from '@/core/card';
 
 import { arbitraryCard } from '../../../test/unit/arbitraryCard';
 import type { ReadableFormat } from './format/format';
@@ -24,6 +25,13 @@ for (const format of LOSSLESS) {
       }),
       { numRuns: 120, endOnFailure: true },
     );
+  });
+
+  test(`${format.label}: a tag may be named like a part of JavaScript's objects`, () => {
+    const keywords = JSON.parse('{"__proto__":true,"constructor":true}') as Record<string, true>;
+    const card: Card = { '@type': 'Card', version: '1.0', uid: 'a', name: { full: 'Ada' }, keywords };
+    const [back] = format.read(encodeUtf8(format.write([card]))).cards;
+    expect(Object.keys(back?.keywords ?? {}).sort()).toEqual(['__proto__', 'constructor']);
   });
 
   test(`${format.label}: no card gives no card`, () => {

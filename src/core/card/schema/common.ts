@@ -9,8 +9,13 @@ export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,255}$/);
 /** RFC 9553 §1.4.5: a date-time in UTC, such as 2010-10-10T10:10:10Z; fractions of a second without trailing zeros. */
 export const utcDateTimeSchema = z.string().regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d*[1-9])?Z$/);
 
-/** RFC 9553 §1.4.4: a map whose only value is true. */
-export const setSchema = z.record(z.string(), z.literal(true));
+/** RFC 9553 §1.4.4: a map whose only value is true. A record of Zod's would drop the word `__proto__`. */
+export const setSchema = z
+  .custom<Record<string, true>>(isObject, 'expected an object whose values are all true')
+  .superRefine((set, context) => {
+    for (const [key, value] of Object.entries(set) as [string, unknown][])
+      if (value !== true) context.addIssue({ code: 'custom', path: [key], message: 'expected true' });
+  });
 
 /** RFC 9553 §1.5.1 to §1.5.3: what any entry may say about its use. */
 export const useShape = {
@@ -33,4 +38,8 @@ export const vCardShape = {
 /** A map of entries by Id; unknown properties of an entry stay (RFC 9553 §1.7.1). */
 export function entriesOf<T extends z.ZodType>(entry: T) {
   return z.record(idSchema, entry);
+}
+
+function isObject(value: unknown): boolean {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
