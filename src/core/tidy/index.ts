@@ -12,9 +12,11 @@
 export { bundleCards, bundledWith, findLeads, takeOut, throughLeads } from './bundles/bundle';
 export { jointCard } from './bundles/jointCard';
 export { planForBundles } from './bundles/planForBundles';
+export type { Cluster } from './duplicates/cluster';
 export { DuplicateIndex } from './duplicates/duplicateIndex';
-export { duplicateFacts } from './duplicates/facts';
-export { type Cluster, type Grade, groupDuplicates } from './duplicates/groupDuplicates';
+export { duplicateFacts } from './duplicates/facts/facts';
+export type { Grade } from './duplicates/grade';
+export { groupDuplicates } from './duplicates/groupDuplicates';
 export { dismissFault, type Fault, FAULT_CODES, type FaultCode, fixCard, isStillWrong } from './faults/fault';
 export { FaultFinder, type FaultOptions } from './faults/faultFinder';
 export { mergeCards, type MergeChoices } from './merging/mergeCards';

@@ -1,50 +1,64 @@
-import { shortFormLines } from './compareNames';
-import type { DuplicateFacts } from './facts';
-import { NUMBER_TAIL } from './reachEvidence';
-import { soundOf } from './soundOf';
+import { shortFormLines } from './compare/compareWords';
+import { soundOf } from './compare/soundOf';
+import type { DuplicateFacts } from './facts/facts';
 
 /**
  * The blocking keys of a card: only cards that share a key are compared, so that the work grows with the book and not
- * with its square. Each key is for one way in which duplicates differ: an address changed, a name
- * misspelt, swapped,
+ * with its square. Each key is for one way in which duplicates differ: an address changed, a name misspelt, swapped,
  * shortened to an initial, written in another script.
  */
 export function blockKeys(facts: DuplicateFacts): Set<string> {
-  const { mails, phones, given, surname, birth, house, employers, isOrg, nicknames } = facts;
   const keys = new Set<string>();
-  for (const mail of mails) keys.add(`m ${mail}`);
-  for (const phone of phones) keys.add(`p ${phone.slice(-NUMBER_TAIL)}`);
-  if (isOrg) {
-    for (const word of house) if (word.length > 2) keys.add(`h ${soundOf(word)}`);
-    return keys;
+  for (const mail of facts.mails) keys.add(`m ${mail}`);
+  for (const { tail } of facts.phones) keys.add(`p ${tail}`);
+  if (facts.isOrg) addHouseKeys(facts, keys);
+  else {
+    addNameKeys(facts, keys);
+    addOtherKeys(facts, keys);
   }
-  const all = [...new Set([...given, ...surname])];
-  const sounds = all.filter((word) => word.length > 1).map(soundOf);
+  return keys;
+}
+
+function addHouseKeys({ house, hosts }: DuplicateFacts, keys: Set<string>): void {
+  for (const word of house) if (word.length > 2) keys.add(`h ${soundOf(word)}`);
+  for (const host of hosts) keys.add(`d ${host}`);
+}
+
+function addNameKeys({ name, nicknames }: DuplicateFacts, keys: Set<string>): void {
+  const all = [...new Set(name.words.map(({ text }) => text))];
+  const long = all.filter((word) => word.length > 1);
+  const sounds = long.map(soundOf);
   // Any two words by their sounds, in any order.
   for (let i = 0; i < sounds.length; i += 1)
     for (let j = i + 1; j < sounds.length; j += 1) keys.add(`n ${[sounds[i], sounds[j]].sort().join(' ')}`);
-  for (const name of surname) {
-    for (const word of given) {
-      keys.add(`i ${name} ${word.charAt(0)}`);
-      for (const line of shortFormLines(word)) keys.add(`k ${line} ${name}`);
-    }
-    for (const word of nicknames) keys.add(`i ${name} ${word.charAt(0)}`);
+  const initials = all.filter((word) => word.length === 1);
+  const isShort = initials.length > 0 || nicknames.length > 0;
+  for (const one of long) {
+    // Who goes by an initial or a nickname is brought together with everybody whom that could be.
+    for (const other of isShort ? [...initials, ...nicknames] : all)
+      if (one !== other) keys.add(`i ${one} ${other.charAt(0)}`);
+    for (const other of [...all, ...nicknames])
+      if (one !== other) for (const line of shortFormLines(other)) keys.add(`k ${line} ${one}`);
   }
-  if (all.length === 1) keys.add(`w ${all[0] ?? ''}`);
-  if (birth?.day !== undefined && given[0] !== undefined)
-    keys.add(`b ${birth.month ?? ''}-${birth.day} ${given[0].charAt(0)}`);
-  for (const name of employers) if (given[0] !== undefined && name !== '') keys.add(`o ${name} ${given[0]}`);
-  return keys;
+  if (long.length > 1) keys.add(`j ${[...long].sort().join('')}`);
+}
+
+function addOtherKeys({ mails, name, birth, employers }: DuplicateFacts, keys: Set<string>): void {
+  for (const mail of mails) {
+    const local = mail.slice(0, mail.indexOf('@'));
+    // A mailbox that nobody else would think of, wherever it is.
+    if (local.length > 5 && /\d/.test(local)) keys.add(`l ${local}`);
+  }
+  if (birth?.day !== undefined && birth.year !== undefined)
+    for (const { text } of name.words)
+      keys.add(`b ${birth.year}-${birth.month ?? ''}-${birth.day} ${text.charAt(0)}`);
+  for (const employer of employers)
+    if (employer !== '') for (const { text } of name.words) keys.add(`o ${employer} ${text.slice(0, 3)}`);
 }
 
 /** Whether a key is a mail address or a number. */
 export function isForReach(key: string): boolean {
   return key.startsWith('m ') || key.startsWith('p ');
-}
-
-/** Whether a key is a number. */
-export function isForNumber(key: string): boolean {
-  return key.startsWith('p ');
 }
 
 /** Whether a key only serves cards with a bare initial or a nickname. */
@@ -53,6 +67,6 @@ export function isForInitials(key: string): boolean {
 }
 
 /** Whether somebody's given name is no more than an initial, or they have a nickname. */
-export function goesByInitial({ given, nicknames }: DuplicateFacts): boolean {
-  return given[0]?.length === 1 || nicknames.length > 0;
+export function goesByInitial({ name, nicknames }: DuplicateFacts): boolean {
+  return nicknames.length > 0 || name.words.some(({ text }) => text.length === 1);
 }

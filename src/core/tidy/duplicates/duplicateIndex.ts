@@ -1,10 +1,13 @@
 import type { Uid } from '@/core/card';
 
-import { blockKeys, isForReach } from './blockKeys';
-import type { DuplicateFacts } from './facts';
-import { Frequencies } from './frequencies';
-import { type Cluster, gradeOf, isApart, LEAST, MAX_NAME_BLOCK, MAX_REACH_BLOCK } from './groupDuplicates';
-import { judgePair } from './judgePair';
+import { blockKeys } from './blockKeys';
+import { isApart, isUsable } from './candidates';
+import { type Cluster, LEAST } from './cluster';
+import type { DuplicateFacts } from './facts/facts';
+import { Vocabulary } from './facts/vocabulary';
+import { gradeOf } from './grade';
+import { judgePair, reasonsOf } from './judgePair';
+import { Model, UNTAUGHT } from './model/model';
 
 /** The share of cards that may be added or deleted before name frequencies are counted again. Our choice. */
 const STALE = 0.02;
@@ -13,7 +16,7 @@ const STALE = 0.02;
 export class DuplicateIndex {
   private readonly facts = new Map<Uid, DuplicateFacts>();
   private readonly blocks = new Map<string, Set<Uid>>();
-  private frequencies: Frequencies | undefined;
+  private model: Model | undefined;
   private changes = 0;
 
   /** Adds or updates a card. */
@@ -43,28 +46,36 @@ export class DuplicateIndex {
 
   /** Each card that is the same as `one` with it, the surest first; `one` need not be in the book. */
   duplicatesOf(one: DuplicateFacts): Cluster[] {
-    const frequencies = this.countAgain();
+    const model = this.countAgain();
     const near = new Set<Uid>();
     for (const key of blockKeys(one)) {
       const block = this.blocks.get(key);
-      if (!block || block.size > (isForReach(key) ? MAX_REACH_BLOCK : MAX_NAME_BLOCK)) continue;
+      if (!block || !isUsable(key, block.size + Number(!block.has(one.uid)))) continue;
       for (const uid of block) if (uid !== one.uid) near.add(uid);
     }
     const duplicates = [...near].flatMap((uid): Cluster[] => {
       const other = this.facts.get(uid);
       if (!other || isApart(one, other)) return [];
-      const judgement = judgePair(one, other, frequencies);
+      const judgement = judgePair(one, other, model);
       if (judgement.probability < LEAST) return [];
-      return [{ uids: [one.uid, uid].sort(), ...judgement, grade: gradeOf(judgement) }];
+      const { probability } = judgement;
+      return [
+        {
+          uids: [one.uid, uid].sort(),
+          probability,
+          evidence: reasonsOf(judgement, model),
+          grade: gradeOf(judgement),
+        },
+      ];
     });
     return duplicates.sort((a, b) => b.probability - a.probability);
   }
 
-  private countAgain(): Frequencies {
-    if (!this.frequencies || this.changes > this.facts.size * STALE) {
-      this.frequencies = new Frequencies([...this.facts.values()]);
+  private countAgain(): Model {
+    if (!this.model || this.changes > this.facts.size * STALE) {
+      this.model = new Model(UNTAUGHT, new Vocabulary([...this.facts.values()]));
       this.changes = 0;
     }
-    return this.frequencies;
+    return this.model;
   }
 }

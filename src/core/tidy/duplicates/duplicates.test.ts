@@ -6,12 +6,13 @@ import { generateBook } from '@/demo/generateBook';
 import { generateLargeBook } from '@/demo/generateLargeBook';
 import { Dice } from '@/demo/random';
 
+import { jaroWinkler } from './compare/jaroWinkler';
 import { DuplicateIndex } from './duplicateIndex';
-import { duplicateFacts } from './facts';
-import { Frequencies } from './frequencies';
+import { duplicateFacts } from './facts/facts';
+import { Vocabulary } from './facts/vocabulary';
 import { groupDuplicates, pairKey } from './groupDuplicates';
-import { jaroWinkler } from './jaroWinkler';
 import { judgePair } from './judgePair';
+import { Model, UNTAUGHT } from './model/model';
 
 for (const [a, b, value] of [
   ['martha', 'marhta', 0.961],
@@ -56,7 +57,7 @@ const others = generateLargeBook(400, 3);
 const judge = (a: Card, b: Card): number => {
   const facts = [a, b, ...others].map((card) => duplicateFacts(card));
   const [one, other] = facts;
-  return one && other ? judgePair(one, other, new Frequencies(facts)).probability : NaN;
+  return one && other ? judgePair(one, other, new Model(UNTAUGHT, new Vocabulary(facts))).probability : NaN;
 };
 
 const same: [name: string, a: Card, b: Card][] = [

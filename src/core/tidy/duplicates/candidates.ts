@@ -1,0 +1,54 @@
+import { blockKeys, goesByInitial, isForInitials, isForReach } from './blockKeys';
+import type { DuplicateFacts } from './facts/facts';
+
+/**
+ * Cards under one key at most. A number that more share is a switchboard's; a name that more share is a common one, and
+ * whoever of them is the same has another key in common as well.
+ */
+export const [MAX_REACH_BLOCK, MAX_NAME_BLOCK] = [60, 25];
+
+/** Whether the cards under a key are compared with each other. */
+export function isUsable(key: string, size: number): boolean {
+  return size > 1 && size <= (isForReach(key) ? MAX_REACH_BLOCK : MAX_NAME_BLOCK);
+}
+
+/** Whether the user has said that two cards are others. */
+export function isApart(a: DuplicateFacts, b: DuplicateFacts): boolean {
+  return (a.apart.size > 0 && a.apart.has(b.uid)) || (b.apart.size > 0 && b.apart.has(a.uid));
+}
+
+/**
+ * The pairs of cards worth comparing, each once, as places in the book: place of the first times the number of cards, plus
+ * that of the second.
+ *
+ * @returns undefined where it was stopped
+ */
+export function findCandidates(
+  all: readonly DuplicateFacts[],
+  onProgress: (share01: number) => boolean,
+): number[] | undefined {
+  const blocks = new Map<string, number[]>();
+  all.forEach((one, at) => {
+    for (const key of blockKeys(one)) {
+      const block = blocks.get(key);
+      if (block) block.push(at);
+      else blocks.set(key, [at]);
+    }
+  });
+  const seen = new Set<number>();
+  const byInitial = all.map(goesByInitial);
+  let done = 0;
+  for (const [key, block] of blocks) {
+    done += 1;
+    if (done % 5000 === 0 && !onProgress(done / blocks.size)) return undefined;
+    if (!isUsable(key, block.length)) continue;
+    const isInitials = isForInitials(key);
+    for (let i = 0; i < block.length; i += 1)
+      for (let j = i + 1; j < block.length; j += 1) {
+        const [a = 0, b = 0] = [block[i], block[j]];
+        if (isInitials && byInitial[a] === false && byInitial[b] === false) continue;
+        seen.add(a * all.length + b);
+      }
+  }
+  return [...seen];
+}

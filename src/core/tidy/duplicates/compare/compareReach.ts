@@ -1,0 +1,91 @@
+import type { DuplicateFacts } from '../facts/facts';
+import { isSameNumber, type PhoneFact } from '../facts/phoneFacts';
+import type { Vocabulary } from '../facts/vocabulary';
+import { isOneSlipApart } from './compareWords';
+
+/** Mailboxes that belong to a desk, not to a person (common practice). */
+const DESKS =
+  /^(info|office|contact|kontakt|mail|post|hello|hallo|admin|sales|booking|bookings|press|presse|team|service|support|reception|secretary|sekretariat|boxoffice|no-?reply)@/;
+
+/** How two cards' mail addresses agree, those first that say most. */
+export const MAIL_LEVELS = ['missing', 'same', 'many', 'desk', 'alike', 'differ'] as const;
+/** How their numbers agree, those first that say most. */
+export const PHONE_LEVELS = ['missing', 'mobile', 'extension', 'same', 'many', 'slip', 'differ'] as const;
+
+/** How two cards are reached alike, and by what. */
+export interface Reach<Level extends string> {
+  readonly level: Level;
+  readonly value: string;
+}
+
+/** Cards with one address or number up to which these are somebody's own. Ours. */
+const FEW = 4;
+
+/** Compares mail addresses: the rarest that both have, else, of names that agree, whether two are nearly the same. */
+export function compareMails(
+  a: DuplicateFacts,
+  b: DuplicateFacts,
+  vocabulary: Vocabulary,
+  isNamed = true,
+): Reach<(typeof MAIL_LEVELS)[number]> {
+  if (a.mails.length === 0 || b.mails.length === 0) return { level: 'missing', value: '' };
+  let best: string | undefined;
+  let least = Infinity;
+  for (const mail of a.mails) {
+    if (!b.mails.includes(mail)) continue;
+    const count = vocabulary.countOf('m', mail) + (DESKS.test(mail) ? 1000 : 0);
+    if (count < least) [best, least] = [mail, count];
+  }
+  if (best !== undefined)
+    return { level: least >= 1000 ? 'desk' : least > FEW ? 'many' : 'same', value: best };
+  const alike = !isNamed ? undefined : a.mails.find((mail) => b.mails.some((other) => areAlike(mail, other)));
+  return alike === undefined ? { level: 'differ', value: '' } : { level: 'alike', value: alike };
+}
+
+/** An unusual mailbox at another host, or one a slip apart. */
+function areAlike(a: string, b: string): boolean {
+  if (a[0] !== b[0] || Math.abs(a.length - b.length) > 14) return false;
+  const [at, otherAt] = [a.indexOf('@'), b.indexOf('@')];
+  if (at < 5 || Math.abs(at - otherAt) > 1) return false;
+  const [local, other] = [a.slice(0, at), b.slice(0, otherAt)];
+  const hasDigit = /\d/.test(local);
+  if (local === other) return hasDigit && !DESKS.test(a);
+  return !hasDigit && at > 6 && a.slice(at) === b.slice(otherAt) && isOneSlipApart(local, other);
+}
+
+/** Compares numbers: the rarest that both have, else, of names that agree, whether two are a slip apart. */
+export function comparePhones(
+  a: DuplicateFacts,
+  b: DuplicateFacts,
+  vocabulary: Vocabulary,
+  isNamed = true,
+): Reach<(typeof PHONE_LEVELS)[number]> {
+  if (a.phones.length === 0 || b.phones.length === 0) return { level: 'missing', value: '' };
+  let best: Reach<(typeof PHONE_LEVELS)[number]> | undefined;
+  for (const mine of a.phones)
+    for (const theirs of b.phones) {
+      if (!isSameNumber(mine, theirs)) continue;
+      const level = levelOf(mine, theirs, vocabulary);
+      if (!best || PHONE_LEVELS.indexOf(level) < PHONE_LEVELS.indexOf(best.level))
+        best = { level, value: mine.number };
+    }
+  if (best) return best;
+  const slip = !isNamed
+    ? undefined
+    : a.phones.find((mine) => b.phones.some((theirs) => isSlip(mine.number, theirs.number)));
+  return slip ? { level: 'slip', value: slip.number } : { level: 'differ', value: '' };
+}
+
+function levelOf(a: PhoneFact, b: PhoneFact, vocabulary: Vocabulary): (typeof PHONE_LEVELS)[number] {
+  const count = vocabulary.countOf('p', a.tail);
+  // A desk of its own, or two of one house.
+  if (a.extension !== b.extension) return 'many';
+  if (a.extension !== '') return 'extension';
+  if (count > FEW) return 'many';
+  return a.isMobile || b.isMobile ? 'mobile' : 'same';
+}
+
+function isSlip(a: string, b: string): boolean {
+  const [mine, theirs] = [a.slice(-9), b.slice(-9)];
+  return mine.length === 9 && theirs.length === 9 && isOneSlipApart(mine, theirs);
+}

@@ -1,0 +1,131 @@
+import { type Card, latinWords, parseName } from '@/core/card';
+
+/** What a word of a name is, as far as the card says; open where its fields don't tell. */
+export type Role = 'given' | 'surname' | 'open';
+
+/** A word of somebody's name. */
+export interface NameWord {
+  /** Folded, in Latin letters; of an initial its one letter. */
+  readonly text: string;
+  readonly role: Role;
+}
+
+/** How a name is written, as far as it says how its words can be compared with those of another script. */
+export type NameScript = 'latin' | 'han' | 'kana' | 'abjad' | 'other';
+
+/** Somebody's name, read from whatever field it stands in. */
+export interface ReadName {
+  readonly words: readonly NameWord[];
+  /** Jr, III …; '' for none. */
+  readonly generation: string;
+  readonly script: NameScript;
+  /** A mail address or a handle that stands where the name should. */
+  readonly handle: string;
+}
+
+/** Most names are in plain letters, which need no looking up of what script they are. */
+const ASCII = /^[\x20-\x7e]*$/;
+
+const NOTHING: ReadName = { words: [], generation: '', script: 'latin', handle: '' };
+
+/** Words that many names have and that tell nobody from anybody (common practice). */
+const FILLERS = new Set(
+  'van von der den de del della di da dos das do du la le les ter ten zu zur y e bin ibn bint al el thi mr mrs ms miss herr frau dr prof dipl ing med phd mag'.split(
+    ' ',
+  ),
+);
+
+/**
+ * The words of a card's name. Where all of it stands in one field, or only in the formatted name, it is read as a name that
+ * somebody has typed; a mail address or a handle in its place is no name.
+ */
+export function readName({ name }: Card): ReadName {
+  const parts =
+    name?.components?.filter(({ kind, value }) => kind !== 'separator' && value.trim() !== '') ?? [];
+  const texts = (...kinds: string[]) =>
+    parts.filter(({ kind }) => kinds.includes(kind)).map(({ value }) => value);
+  const [given, surnames] = [texts('given', 'given2'), texts('surname', 'surname2')];
+  const generation = generationOf(texts('generation').join(' '));
+  if (given.length > 0 && surnames.length > 0) return { ...read(given, surnames), generation };
+  const whole = parts.length > 0 ? [...given, ...surnames].join(' ') : (name?.full ?? '');
+  const found = readWhole(whole.trim());
+  if (parts.length === 0 || found.words.length !== 1)
+    return generation === '' ? found : { ...found, generation };
+  // One word in one field is what the field says.
+  const role: Role = given.length > 0 ? 'given' : 'surname';
+  return { ...found, words: found.words.map((word) => ({ ...word, role })), generation };
+}
+
+function readWhole(text: string): ReadName {
+  if (text === '') return NOTHING;
+  if (/^\S*(?:@|\d{2,}|_)\S*$/.test(text)) return { ...NOTHING, handle: text };
+  const parts = parseName(text)?.components ?? [];
+  const of = (...kinds: string[]) =>
+    parts.filter(({ kind }) => kinds.includes(kind)).map(({ value }) => value);
+  const { words, script } = read(of('given', 'given2'), of('surname', 'surname2'));
+  const generation = generationOf(of('generation').join(' '));
+  // Somebody who writes a comma says what comes first; otherwise either order is in use, but for signs without a space.
+  const isSaid = text.includes(',') || (script !== 'latin' && !/\s/.test(text));
+  return {
+    words: isSaid ? words : words.map((word) => ({ ...word, role: 'open' })),
+    generation,
+    script,
+    handle: '',
+  };
+}
+
+function read(given: readonly string[], surnames: readonly string[]): ReadName {
+  const words = [
+    ...given.flatMap((value) => wordsOf(value, 'given')),
+    ...surnames.flatMap((value) => wordsOf(value, 'surname')),
+  ];
+  const script = scriptOf([...given, ...surnames].join(''));
+  // In other scripts what looks like a filler is a name: عمر is mr.
+  const kept = script === 'latin' ? words.filter(({ text }) => !FILLERS.has(text)) : words;
+  return { ...NOTHING, words: kept.length > 0 ? kept : words, script };
+}
+
+function wordsOf(value: string, role: Role): NameWord[] {
+  // One letter and a point are an initial in any script, however many letters its sign has in Latin ones: さ. is s.
+  const isInitial = value.length < 5 && /^\p{L}\.$/u.test(value.trim());
+  const words = latinWords(isInitial ? value : withoutArticle(asSpoken(value)));
+  return words.map((text) => ({
+    text: isInitial ? text.charAt(0) : (SYLLABLES[value.trim()] ?? text),
+    role,
+  }));
+}
+
+/** Korean surnames of one sound, which in Latin letters would be taken for initials. */
+const SYLLABLES: Readonly<Record<string, string>> = { 이: 'yi', 오: 'oh', 우: 'woo' };
+
+/** Greek letters that sound otherwise side by side: γγ is ng, μπ is b. */
+function asSpoken(text: string): string {
+  if (ASCII.test(text)) return text;
+  return /\p{Script=Greek}/u.test(text)
+    ? text
+        .replace(/γγ/giu, 'νγ')
+        .replace(/(?<!\p{L})μπ/giu, 'b')
+        .replace(/(?<!\p{L})ντ/giu, 'd')
+        .replace(/ο[υύ]/giu, 'ou')
+        .replace(/([αε])[υύ]/giu, '$1v')
+    : text;
+}
+
+/** Names from Arabic with and without their article: Al-Khatib, El Khatib, Khatib. */
+function withoutArticle(text: string): string {
+  if (!/^[ae]l[- ]|[ -][ae]l[- ]|[^\x20-\x7e]/i.test(text)) return text;
+  return text.replace(/(^|\s)ال(?=\p{L}{2})/gu, '$1').replace(/(^|\s)[AE]l[-\s](?=\p{L}{2})/giu, '$1');
+}
+
+function scriptOf(text: string): NameScript {
+  if (ASCII.test(text)) return 'latin';
+  if (/^[\p{ASCII}\p{Script=Latin}\p{M}\p{P}]*$/u.test(text)) return 'latin';
+  if (/\p{Script=Hiragana}|\p{Script=Katakana}/u.test(text)) return 'kana';
+  if (/\p{Script=Han}/u.test(text)) return 'han';
+  return /\p{Script=Arabic}|\p{Script=Hebrew}/u.test(text) ? 'abjad' : 'other';
+}
+
+function generationOf(text: string): string {
+  const word = text.toLowerCase().replace(/[^a-z]/g, '');
+  return { junior: 'jr', senior: 'sr' }[word] ?? word;
+}

@@ -1,0 +1,80 @@
+import { compareNames, type NameComparison } from '../compare/compareNames';
+import {
+  compareMails,
+  comparePhones,
+  type MAIL_LEVELS,
+  type PHONE_LEVELS,
+  type Reach,
+} from '../compare/compareReach';
+import {
+  type BirthLevel,
+  type Common,
+  compareBirths,
+  compareGenerations,
+  comparePlaces,
+  compareTitles,
+  compareWork,
+  type GENERATION_LEVELS,
+  type PLACE_LEVELS,
+  type WORK_LEVELS,
+} from '../compare/compareRest';
+import type { DuplicateFacts } from '../facts/facts';
+import type { Vocabulary } from '../facts/vocabulary';
+
+/** How two people's cards agree, field by field. */
+export interface PairComparison {
+  readonly name: NameComparison;
+  readonly mail: Reach<(typeof MAIL_LEVELS)[number]>;
+  readonly phone: Reach<(typeof PHONE_LEVELS)[number]>;
+  /** Whether two who can both be reached share anything that they are reached by. */
+  readonly reach: 'missing' | 'some' | 'none';
+  readonly birth: BirthLevel;
+  readonly place: Common<(typeof PLACE_LEVELS)[number]>;
+  readonly work: Common<(typeof WORK_LEVELS)[number]>;
+  readonly title: (typeof WORK_LEVELS)[number];
+  readonly generation: (typeof GENERATION_LEVELS)[number];
+}
+
+/** Names that no more than a name, nothing shared beside it, can make one person's. */
+const HOPELESS: ReadonlySet<string> = new Set(['missing', 'scripts', 'other', 'otherGiven', 'otherSurname']);
+/** Beside a name and a birthday only what both are reached by can make up for that. */
+const SHARED: ReadonlySet<string> = new Set(['same', 'many', 'desk', 'mobile', 'extension']);
+
+/** Compares two people's cards. @returns undefined where nothing that they share could make them one person's */
+export function comparePair(
+  a: DuplicateFacts,
+  b: DuplicateFacts,
+  vocabulary: Vocabulary,
+): PairComparison | undefined {
+  const name = compareNames(a, b, vocabulary);
+  const birth = compareBirths(a.birth, b.birth);
+  const isNamed = !HOPELESS.has(name.conflict);
+  if (!isNamed && birth !== 'same' && birth !== 'day' && !areReachedAlike(a, b)) return undefined;
+  const mail = compareMails(a, b, vocabulary, isNamed);
+  const phone = comparePhones(a, b, vocabulary, isNamed);
+  const isShared = SHARED.has(mail.level) || SHARED.has(phone.level);
+  return {
+    ...{ name, mail, phone, birth },
+    reach:
+      isShared || mail.level === 'alike' || phone.level === 'slip'
+        ? 'some'
+        : isReachable(a) && isReachable(b)
+          ? 'none'
+          : 'missing',
+    place: comparePlaces(a, b, vocabulary),
+    work: compareWork(a, b, vocabulary),
+    title: compareTitles(a, b),
+    generation: compareGenerations(a.name.generation, b.name.generation),
+  };
+}
+
+function isReachable({ mails, phones }: DuplicateFacts): boolean {
+  return mails.length + phones.length > 0;
+}
+
+/** Whether they have a mail address, or the end of a number, in common. */
+function areReachedAlike(a: DuplicateFacts, b: DuplicateFacts): boolean {
+  for (const mail of a.mails) if (b.mails.includes(mail)) return true;
+  for (const { tail } of a.phones) for (const phone of b.phones) if (phone.tail === tail) return true;
+  return false;
+}

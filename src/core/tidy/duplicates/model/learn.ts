@@ -1,0 +1,117 @@
+import type { Vocabulary } from '../facts/vocabulary';
+import type { MatchShares } from './columns';
+import { SHIPPED } from './columns';
+import type { PairComparison } from './comparePair';
+import { chancesOf, type Learnt, Model, UNTAUGHT } from './model';
+
+/** Rounds of learning; the figures hardly move after so many. */
+const ROUNDS = 5;
+/** Pairs of one person that the shipped shares count for, so that a small book teaches little. Ours. */
+const SHIPPED_PAIRS = 60;
+
+type Counts = { [Field in keyof MatchShares]: Record<string, number> };
+
+/**
+ * Learns from the pairs of a book that were compared, without being told which are right: expectation–maximisation
+ * (Dempster, Laird and Rubin 1977; for linkage Winkler 1988). What strangers have in common is counted, not learnt.
+ *
+ * @param times - pairs of the book that each of these stands for
+ */
+export function learn(compared: readonly PairComparison[], vocabulary: Vocabulary, times = 1): Learnt {
+  let learnt = UNTAUGHT;
+  let taught: Taught = { compared, namesakes: 0 };
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const model = new Model(learnt, vocabulary);
+    learnt = learnOnce(taught, times, model);
+    // What is hopeless in the first round stays so, and is most of it.
+    if (round === 0) taught = withoutHopeless(taught, model);
+  }
+  return learnt;
+}
+
+/** The pairs that are learnt from, and how many of one full name have been left out as strangers. */
+interface Taught {
+  readonly compared: readonly PairComparison[];
+  readonly namesakes: number;
+}
+
+/** The chance of a pair below which it isn't looked at again. */
+const HOPELESS = 1e-4;
+
+function withoutHopeless({ compared }: Taught, model: Model): Taught {
+  let namesakes = 0;
+  const kept = compared.filter((one) => {
+    const [chance, stranger] = chancesOf(model.sum(one));
+    if (chance >= HOPELESS) return true;
+    if (isOneName(one)) namesakes += stranger;
+    return false;
+  });
+  return { compared: kept, namesakes };
+}
+
+function isOneName({ name }: PairComparison): boolean {
+  return name.matches.length > 1 && name.matches.every(({ level }) => level === 'same');
+}
+
+function learnOnce({ compared, ...left }: Taught, times: number, model: Model): Learnt {
+  const { vocabulary } = model;
+  const counts = Object.fromEntries(Object.keys(SHIPPED).map((field) => [field, {}])) as Counts;
+  let [matches, namesakes] = [0, times * left.namesakes];
+  const add = (field: keyof MatchShares, level: string, weight: number) => {
+    if (level !== 'missing' && level !== 'scripts')
+      counts[field][level] = (counts[field][level] ?? 0) + weight;
+  };
+  for (const one of compared) {
+    const [chance, stranger] = chancesOf(model.sum(one));
+    if (isOneName(one)) namesakes += times * stranger;
+    if (chance < 0.01) continue;
+    matches += times * chance;
+    for (const { level } of one.name.matches) add('words', level, chance);
+    add('name', one.name.conflict, chance);
+    add('mail', one.mail.level, chance);
+    add('phone', one.phone.level, chance);
+    add('reach', one.reach, chance);
+    add('birth', one.birth, chance);
+    add('place', one.place.level, chance);
+    add('work', one.work.level, chance);
+    add('title', one.title, chance);
+    add('generation', one.generation, chance);
+  }
+  const shares = Object.fromEntries(
+    (Object.keys(SHIPPED) as (keyof MatchShares)[]).map((field) => [
+      field,
+      shareOut(counts[field], SHIPPED[field]),
+    ]),
+  ) as unknown as MatchShares;
+  // Birthdays of which only the years are known are too few to teach anything.
+  const { year, years, ...days } = SHIPPED.birth;
+  const birth = { ...shareOut(counts.birth, days), year, years } as MatchShares['birth'];
+  const { cards } = vocabulary;
+  const known = SHIPPED_PAIRS / UNTAUGHT.matches;
+  return {
+    shares: { ...shares, birth },
+    matches: (matches + SHIPPED_PAIRS) / (cards + known),
+    together: Math.min(40, Math.max(2, (namesakes + 20) / (vocabulary.accidents + 20 / UNTAUGHT.together))),
+  };
+}
+
+/** A share may be learnt to be this much of the shipped one at least: what hardly occurs in a book isn't impossible. Ours. */
+const LEAST_OF_SHIPPED = 0.25;
+
+/** Shares of what was counted, on top of the shipped ones. */
+function shareOut(
+  counted: Readonly<Record<string, number>>,
+  shipped: Readonly<Record<string, number>>,
+): Record<string, number> {
+  const total = Object.values(counted).reduce((sum, one) => sum + one, 0);
+  const whole = Object.values(shipped).reduce((sum, one) => sum + one, 0);
+  return Object.fromEntries(
+    Object.entries(shipped).map(([level, share]) => [
+      level,
+      Math.max(
+        (LEAST_OF_SHIPPED * share) / whole,
+        ((counted[level] ?? 0) + SHIPPED_PAIRS * (share / whole)) / (total + SHIPPED_PAIRS),
+      ),
+    ]),
+  );
+}
