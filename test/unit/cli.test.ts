@@ -173,17 +173,38 @@ const faults = [
   {
     name: 'a day the calendar has not',
     args: ['upcoming', 'in.vcf', '--from', '2026-02-30', '--days', '3'],
-    says: /--from 2026-02-30: is no day/,
+    says: /--from "2026-02-30": is no day/,
   },
   {
     name: 'a missing window',
     args: ['upcoming', 'in.vcf', '--from', '2026-02-03'],
-    says: /--days is missing/,
+    says: /usage: book upcoming IN --from YYYY-MM-DD --days N/,
   },
   {
     name: 'a folder that isn’t there',
     args: ['convert', 'in.vcf', 'nowhere/out.json'],
-    says: /nowhere\/out\.json: ENOENT/,
+    says: /nowhere\/out\.json: there is no such file or folder/,
+  },
+  {
+    name: 'an unknown option',
+    args: ['duplicates', 'in.vcf', '--threads', '2'],
+    says: /'--threads'.*usage: book dup/,
+  },
+  {
+    name: 'an option without a value',
+    args: ['search', 'in.vcf', 'a', '--today'],
+    says: /--today.*usage: book search/,
+  },
+  {
+    name: 'one file too many',
+    args: ['duplicates', 'in.vcf', 'x.vcf'],
+    says: /"x\.vcf" is one too many; usage/,
+  },
+  { name: 'a folder for a file', args: ['search', '.', 'a'], says: /^\.: is a folder, not a file/ },
+  {
+    name: 'a country that is none',
+    args: ['duplicates', 'in.vcf', '--country', 'Wales'],
+    says: /--country takes two/,
   },
   { name: 'a missing argument', args: ['convert', 'in.vcf'], says: /usage: book convert IN OUT/ },
 ];

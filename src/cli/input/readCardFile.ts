@@ -10,7 +10,7 @@ export function readBytes(path: string): Uint8Array {
   try {
     return new Uint8Array(readFileSync(path));
   } catch (error) {
-    throw new UnusableInput(`${path}: ${error instanceof Error ? error.message : 'can’t be read'}`);
+    throw new UnusableInput(`${path}: ${whyNot(error, 'can’t be read')}`);
   }
 }
 
@@ -28,6 +28,19 @@ export function writeOutput(path: string, contents: string | Uint8Array): void {
   try {
     writeFileSync(path, contents);
   } catch (error) {
-    throw new UnusableInput(`${path}: ${error instanceof Error ? error.message : 'can’t be written'}`);
+    throw new UnusableInput(`${path}: ${whyNot(error, 'can’t be written')}`);
   }
+}
+
+const WHY: Readonly<Record<string, string>> = {
+  ENOENT: 'there is no such file or folder',
+  EISDIR: 'is a folder, not a file',
+  EACCES: 'this user may not do that here',
+  ENOSPC: 'the disk is full',
+};
+
+/** What the system says, in words where it is one of the usual things. */
+function whyNot(error: unknown, otherwise: string): string {
+  const code = error instanceof Error && 'code' in error ? String(error.code) : '';
+  return WHY[code] ?? (error instanceof Error ? error.message : otherwise);
 }

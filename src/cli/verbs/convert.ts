@@ -1,13 +1,17 @@
 import { FORMATS, getFormat } from '@/core/formats';
 
+import { readArgs } from '../input/readArgs';
 import { readCardFile, UnusableInput, writeOutput } from '../input/readCardFile';
 
 /** `convert IN OUT [--to FORMAT]`; without --to the ending of OUT decides, .vcf for vCard 4.0. */
 export function convert(args: readonly string[]) {
-  const flag = args.indexOf('--to');
-  const [input, output] = flag === -1 ? args : args.slice(0, flag);
-  if (output === undefined) throw new UnusableInput('usage: book convert IN OUT [--to FORMAT]');
-  const wanted = flag === -1 ? undefined : args[flag + 1];
+  const { words, options } = readArgs(args, {
+    usage: 'convert IN OUT [--to FORMAT]',
+    words: 2,
+    options: ['to'],
+  });
+  const [input, output = ''] = words;
+  const wanted = options.to;
   const format =
     wanted === undefined
       ? FORMATS.find(({ extension }) => output.toLowerCase().endsWith(`.${extension}`))

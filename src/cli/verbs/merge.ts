@@ -1,13 +1,16 @@
 import type { Card } from '@/core/card';
 import { type Merged, mergeThree } from '@/core/sync';
 
+import { readArgs } from '../input/readArgs';
 import { readCardFile, UnusableInput } from '../input/readCardFile';
 
 /** `merge BASE MINE THEIRS`: what two sides have made of one card, put together, and what is to settle. */
-export function merge(files: readonly string[]): Merged {
-  if (files.length !== 3)
-    throw new UnusableInput('usage: book merge BASE MINE THEIRS, three files of one card each');
-  const [base, mine, theirs] = files.map(cardOf) as [Card, Card, Card];
+export function merge(args: readonly string[]): Merged {
+  const { words } = readArgs(args, {
+    usage: 'merge BASE MINE THEIRS, three files of one card each',
+    words: 3,
+  });
+  const [base, mine, theirs] = words.map(cardOf) as [Card, Card, Card];
   return mergeThree(base, mine, theirs);
 }
 
