@@ -26,7 +26,7 @@ export function isApart(a: DuplicateFacts, b: DuplicateFacts): boolean {
 export function findCandidates(
   all: readonly DuplicateFacts[],
   onProgress: (share01: number) => boolean,
-): number[] | undefined {
+): Float64Array | undefined {
   const blocks = new Map<string, number[]>();
   all.forEach((one, at) => {
     for (const key of blockKeys(one)) {
@@ -35,7 +35,8 @@ export function findCandidates(
       else blocks.set(key, [at]);
     }
   });
-  const seen = new Set<number>();
+  // Most pairs stand under several keys. Sorted numbers are sooner gone through than a set of them is made.
+  const pairs: number[] = [];
   const byInitial = all.map(goesByInitial);
   let done = 0;
   for (const [key, block] of blocks) {
@@ -47,8 +48,9 @@ export function findCandidates(
       for (let j = i + 1; j < block.length; j += 1) {
         const [a = 0, b = 0] = [block[i], block[j]];
         if (isInitials && byInitial[a] === false && byInitial[b] === false) continue;
-        seen.add(a * all.length + b);
+        pairs.push(a * all.length + b);
       }
   }
-  return [...seen];
+  const sorted = Float64Array.from(pairs).sort();
+  return sorted.filter((pair, i) => pair !== sorted[i - 1]);
 }

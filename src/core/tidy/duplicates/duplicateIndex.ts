@@ -9,26 +9,22 @@ import { gradeOf } from './grade';
 import { judgePair, reasonsOf } from './judgePair';
 import { Model, UNTAUGHT } from './model/model';
 
-/** The share of cards that may be added or deleted before name frequencies are counted again. Our choice. */
-const STALE = 0.02;
-
 /** The cards of a book, kept so that one that comes or changes is compared at once, and only with those it may be. */
 export class DuplicateIndex {
   private readonly facts = new Map<Uid, DuplicateFacts>();
   private readonly blocks = new Map<string, Set<Uid>>();
-  private model: Model | undefined;
-  private changes = 0;
+  private readonly vocabulary = new Vocabulary();
 
   /** Adds or updates a card. */
   put(one: DuplicateFacts): void {
     this.remove(one.uid);
     this.facts.set(one.uid, one);
+    this.vocabulary.put(one);
     for (const key of blockKeys(one)) {
       const block = this.blocks.get(key);
       if (block) block.add(one.uid);
       else this.blocks.set(key, new Set([one.uid]));
     }
-    this.changes += 1;
   }
 
   /** Removes a card, if it is there. */
@@ -36,17 +32,17 @@ export class DuplicateIndex {
     const known = this.facts.get(uid);
     if (!known) return;
     this.facts.delete(uid);
+    this.vocabulary.remove(known);
     for (const key of blockKeys(known)) {
       const block = this.blocks.get(key);
       block?.delete(uid);
       if (block?.size === 0) this.blocks.delete(key);
     }
-    this.changes += 1;
   }
 
   /** Each card that is the same as `one` with it, the surest first; `one` need not be in the book. */
   duplicatesOf(one: DuplicateFacts): Cluster[] {
-    const model = this.countAgain();
+    const model = new Model(UNTAUGHT, this.vocabulary);
     const near = new Set<Uid>();
     for (const key of blockKeys(one)) {
       const block = this.blocks.get(key);
@@ -69,13 +65,5 @@ export class DuplicateIndex {
       ];
     });
     return duplicates.sort((a, b) => b.probability - a.probability);
-  }
-
-  private countAgain(): Model {
-    if (!this.model || this.changes > this.facts.size * STALE) {
-      this.model = new Model(UNTAUGHT, new Vocabulary([...this.facts.values()]));
-      this.changes = 0;
-    }
-    return this.model;
   }
 }

@@ -56,7 +56,7 @@ export function groupDuplicates(
 /** Pairs of people compared, to learn from them; of a large book some, spread over all. False for a hopeless pair. */
 function compareSome(
   all: readonly DuplicateFacts[],
-  candidates: readonly number[],
+  candidates: Float64Array,
   vocabulary: Vocabulary,
 ): Map<number, PairComparison | false> {
   const step = Math.max(1, Math.ceil(candidates.length / MOST_LEARNT));

@@ -4,6 +4,7 @@ import { generateLargeBook } from '@/demo/generateLargeBook';
 
 import { duplicateFacts } from './facts/facts';
 import { readName } from './facts/nameWords';
+import { Vocabulary } from './facts/vocabulary';
 import { groupDuplicates } from './groupDuplicates';
 
 let count = 0;
@@ -150,4 +151,13 @@ test('a national number is of the country that is said', () => {
     named('Oona', phone('+44 20 7946 0123', false)),
   ];
   expect(duplicateFacts(a, 'GB').phones[0]?.number).toBe(duplicateFacts(b).phones[0]?.number);
+});
+
+test('a card that was counted and taken out again leaves the counts as they were', () => {
+  const facts = generateLargeBook(40, 9).map((one) => duplicateFacts(one));
+  const [first, ...rest] = facts;
+  const [all, some] = [new Vocabulary(facts), new Vocabulary(rest)];
+  if (first) all.remove(first);
+  expect(all).toEqual(some);
+  expect(all.countAccidents()).toBe(some.countAccidents());
 });

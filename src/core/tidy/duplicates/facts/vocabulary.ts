@@ -14,28 +14,39 @@ export class Vocabulary {
   };
   /** Of words of names: how often a card has them as a given name less how often as a surname. */
   private readonly leanings = new Map<string, number>();
-  /** Cards, of a small book as many as it is taken for. */
-  readonly size: number;
   /** Cards. */
-  readonly cards: number;
+  cards = 0;
   /** Pairs of cards of one organisation. */
-  readonly colleagues: number;
-  /** Pairs of cards that would have one full name if any given name could go with any surname. */
-  readonly accidents: number;
+  colleagues = 0;
 
-  constructor(all: readonly DuplicateFacts[]) {
-    this.cards = all.length;
-    this.size = Math.max(SMALLEST_BOOK, all.length);
-    for (const one of all) this.take(one);
-    let [colleagues, givens, surnames] = [0, 0, 0];
-    for (const count of this.counts.o.values()) colleagues += (count * (count - 1)) / 2;
+  constructor(all: Iterable<DuplicateFacts> = []) {
+    for (const one of all) this.put(one);
+  }
+
+  /** Cards, of a small book as many as it is taken for. */
+  get size(): number {
+    return Math.max(SMALLEST_BOOK, this.cards);
+  }
+
+  /** Pairs of cards that would have one full name if any given name could go with any surname. */
+  countAccidents(): number {
+    let [givens, surnames] = [0, 0];
     for (const [word, count] of this.counts.n) {
       const pairs = (count * (count - 1)) / 2;
       if (this.leaningOf(word) > 0) givens += pairs;
       else surnames += pairs;
     }
-    this.colleagues = colleagues;
-    this.accidents = (2 * givens * surnames) / Math.max(1, all.length * (all.length - 1));
+    return (2 * givens * surnames) / Math.max(1, this.cards * (this.cards - 1));
+  }
+
+  /** Counts a card. */
+  put(one: DuplicateFacts): void {
+    this.count(one, 1);
+  }
+
+  /** Takes a card out again that was counted as it is. */
+  remove(one: DuplicateFacts): void {
+    this.count(one, -1);
   }
 
   /** How many cards have a value; 1 for one that is not in the book. */
@@ -58,36 +69,55 @@ export class Vocabulary {
     return this.leanings.get(word) ?? 0;
   }
 
-  private take({ name, mails, phones, employers, house, towns, streets, hosts }: DuplicateFacts): void {
+  private count(
+    { name, mails, phones, employers, house, towns, streets, hosts }: DuplicateFacts,
+    by: 1 | -1,
+  ): void {
     const { words } = name;
+    this.cards += by;
     this.add(
       'n',
       words.map(({ text }) => text),
+      by,
     );
     for (const [i, { text, role }] of words.entries()) {
-      if (role !== 'open')
-        this.leanings.set(text, (this.leanings.get(text) ?? 0) + (role === 'given' ? 1 : -1));
+      if (role !== 'open') this.lean(text, role === 'given' ? by : -by);
       const before = words[i - 1]?.text;
-      if (before !== undefined) this.add('b', [before < text ? `${before} ${text}` : `${text} ${before}`]);
+      if (before !== undefined)
+        this.add('b', [before < text ? `${before} ${text}` : `${text} ${before}`], by);
     }
-    this.add('m', mails);
+    for (const employer of new Set(employers)) {
+      const others = (this.counts.o.get(employer) ?? 0) - (by === 1 ? 0 : 1);
+      this.colleagues += by * others;
+    }
+    this.add('m', mails, by);
     this.add(
       'p',
       phones.map(({ tail }) => tail),
+      by,
     );
-    this.add('o', employers);
-    this.add('h', house);
-    this.add('t', towns);
-    this.add('a', streets);
-    this.add('w', hosts);
+    this.add('o', employers, by);
+    this.add('h', house, by);
+    this.add('t', towns, by);
+    this.add('a', streets, by);
+    this.add('w', hosts, by);
+  }
+
+  private lean(word: string, by: number): void {
+    const leaning = this.leaningOf(word) + by;
+    if (leaning === 0) this.leanings.delete(word);
+    else this.leanings.set(word, leaning);
   }
 
   /** Counts the values of a card, each once. */
-  private add(kind: Counted, values: readonly string[]): void {
+  private add(kind: Counted, values: readonly string[], by: 1 | -1): void {
     const counts = this.counts[kind];
     for (let i = 0; i < values.length; i += 1) {
       const value = values[i] ?? '';
-      if (values.indexOf(value) === i) counts.set(value, (counts.get(value) ?? 0) + 1);
+      if (values.indexOf(value) !== i) continue;
+      const count = (counts.get(value) ?? 0) + by;
+      if (count > 0) counts.set(value, count);
+      else counts.delete(value);
     }
   }
 }

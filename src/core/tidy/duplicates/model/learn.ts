@@ -20,9 +20,10 @@ type Counts = { [Field in keyof MatchShares]: Record<string, number> };
 export function learn(compared: readonly PairComparison[], vocabulary: Vocabulary, times = 1): Learnt {
   let learnt = UNTAUGHT;
   let taught: Taught = { compared, namesakes: 0 };
+  const accidents = vocabulary.countAccidents();
   for (let round = 0; round < ROUNDS; round += 1) {
     const model = new Model(learnt, vocabulary);
-    learnt = learnOnce(taught, times, model);
+    learnt = learnOnce(taught, { times, accidents }, model);
     // What is hopeless in the first round stays so, and is most of it.
     if (round === 0) taught = withoutHopeless(taught, model);
   }
@@ -53,7 +54,11 @@ function isOneName({ name }: PairComparison): boolean {
   return name.matches.length > 1 && name.matches.every(({ level }) => level === 'same');
 }
 
-function learnOnce({ compared, ...left }: Taught, times: number, model: Model): Learnt {
+function learnOnce(
+  { compared, ...left }: Taught,
+  { times, accidents }: { readonly times: number; readonly accidents: number },
+  model: Model,
+): Learnt {
   const { vocabulary } = model;
   const counts = Object.fromEntries(Object.keys(SHIPPED).map((field) => [field, {}])) as Counts;
   let [matches, namesakes] = [0, times * left.namesakes];
@@ -91,7 +96,7 @@ function learnOnce({ compared, ...left }: Taught, times: number, model: Model): 
   return {
     shares: { ...shares, birth },
     matches: (matches + SHIPPED_PAIRS) / (cards + known),
-    together: Math.min(40, Math.max(2, (namesakes + 20) / (vocabulary.accidents + 20 / UNTAUGHT.together))),
+    together: Math.min(40, Math.max(2, (namesakes + 20) / (accidents + 20 / UNTAUGHT.together))),
   };
 }
 
