@@ -5,7 +5,7 @@ import type { Judgement } from './model/judgement';
 export type Grade = 'certain' | 'likely' | 'possible';
 
 /** Probabilities from which a cluster is certain, likely, possible. Our choice. */
-const [CERTAIN, LIKELY] = [0.999, 0.9];
+const [CERTAIN, LIKELY] = [0.99, 0.9];
 
 /** Certain is only what two kinds of evidence say, and nothing denies: it may be merged without being looked at. */
 export function gradeOf(judgement: Judgement): Grade {
