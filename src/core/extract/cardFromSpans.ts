@@ -4,6 +4,7 @@ import { addressesFrom } from './addressesFrom';
 import { parseBirthday } from './findBirthday';
 import { homeOf } from './homeOf';
 import { nameFrom } from './nameFrom';
+import { EXTENSION } from './phoneWords';
 import { plainText } from './plainText';
 import type { ExtractOptions, SpanField, TextSpan } from './spans';
 import { textLines } from './textLines';
@@ -128,16 +129,16 @@ function plainLink(uri: string): string {
   return uri.replace(/^https?:\/\/(?:www\.)?|\/$/gi, '').toLowerCase();
 }
 
+/** The words before an extension that number plans don't know. */
+const BEFORE_EXTENSION = new RegExp(`(?:${EXTENSION})[ .:]?\\s?(?=\\d)`, 'iu');
+
 /** A number as E.164, with its extension as RFC 3966 has it; as written where no country can be told. */
 function toE164(shown: string, home: string | undefined): string {
   const bare = shown
     .replace(/\(\s?0\s?\)/, '')
     .replace(/^\(?\+\s?/, '+')
     .replace(/^\((\+\d+)\)/, '$1');
-  const parsed = parsePhone(
-    bare.replace(/(?:poste|dw|durchwahl|int\.?|wew\.?|anexo|ankn\.?|内線|分机)[ .:]?\s?(?=\d)/iu, 'ext. '),
-    home,
-  );
+  const parsed = parsePhone(bare.replace(BEFORE_EXTENSION, 'ext. '), home);
   if (!parsed) return shown;
   return parsed.extension === undefined ? parsed.e164 : `tel:${parsed.e164};ext=${parsed.extension}`;
 }

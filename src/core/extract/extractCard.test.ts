@@ -23,7 +23,63 @@ const NOW = '2026-01-01T00:00:00Z';
 const read = (text: string, country = 'GB') =>
   valuesOf(extractCard(text, newCard('x', NOW), { country }).card);
 
-const cases: readonly { name: string; text: string; values: readonly string[] }[] = [
+const cases: readonly { name: string; text: string; values: readonly string[]; country?: string }[] = [
+  {
+    name: 'who says in a sentence who they are',
+    text: 'Hi, this is Ana from Quay Strings, my new number is 020 7946 0123. Could you call me back?',
+    values: ['name: Ana', 'organisation: Quay Strings', 'phone: +442079460123'],
+  },
+  {
+    name: 'the same in German, where nouns have capitals as well',
+    text: 'Hallo Jürgen, hier ist Dörte Feldner von der Druckerei Oberau, meine neue Handynummer ist 0151 2345678.',
+    values: ['name: Dörte Feldner', 'organisation: Druckerei Oberau', 'phone: +491512345678'],
+  },
+  {
+    name: 'the same in French, with a small word for what sort of house it is',
+    text: 'Bonjour Luc, c’est Hélène Fontier de l’atelier Beauclair. Mon nouveau numéro : 06 12 34 56 78.',
+    country: 'FR',
+    values: ['name: Hélène Fontier', 'organisation: atelier Beauclair', 'phone: +33612345678'],
+  },
+  {
+    name: 'a sentence that introduces nobody',
+    text: 'Hello Tom, this is Monday’s plan. I am Happy With It. Ring 020 7946 0123.',
+    values: ['phone: +442079460123'],
+  },
+  {
+    name: 'a signature in Arabic',
+    text: 'مع خالص التحية\nفاطمة حسين\nمديرة التسويق\nشركة النيل للطباعة\nهاتف: 02 2345 6789\nجوال: 010 1234 5678',
+    country: 'EG',
+    values: [
+      'name: فاطمة حسين',
+      'organisation: شركة النيل للطباعة',
+      'post: مديرة التسويق',
+      'phone: +20223456789',
+      'mobile: +201012345678',
+    ],
+  },
+  {
+    name: 'a signature in Vietnamese',
+    text: 'Trân trọng,\nNguyễn Thị Hương\nTrưởng phòng Kinh doanh\nCông ty TNHH Sông Xanh\nĐT: 024 3825 1234\nDi động: 0912 345 678',
+    values: [
+      'name: Nguyễn Thị Hương',
+      'organisation: Công ty TNHH Sông Xanh',
+      'post: Trưởng phòng Kinh doanh',
+      'phone: +842438251234',
+      'mobile: +84912345678',
+    ],
+  },
+  {
+    name: 'a signature in the Chinese of Taiwan, with an extension',
+    text: '順頌商祺\n陳美玲\n業務經理\n青河印刷股份有限公司\n電話:02-2345-6789 分機 12\n手機:0912-345-678',
+    country: 'TW',
+    values: [
+      'name: 陳美玲',
+      'organisation: 青河印刷股份有限公司',
+      'post: 業務經理',
+      'phone: +886223456789;ext=12',
+      'mobile: +886912345678',
+    ],
+  },
   // RFC 3676 §4.3: the signature follows a line of "-- ".
   {
     name: 'what stands above the delimiter is not the signature',
@@ -71,8 +127,8 @@ const cases: readonly { name: string; text: string; values: readonly string[] }[
   },
   { name: 'nothing gives nothing', text: ' \n\n', values: [] },
 ];
-for (const { name, text, values } of cases)
-  test(name, () => expect(read(text).toSorted()).toEqual(values.toSorted()));
+for (const { name, text, values, country } of cases)
+  test(name, () => expect(read(text, country).toSorted()).toEqual(values.toSorted()));
 
 const pieces = fc.constantFrom(
   ...[

@@ -2,13 +2,17 @@ import { foldText } from '@/core/base';
 import { parsePhone } from '@/core/card';
 
 import { REGISTRY } from './mailWords';
-import { type PhoneWord, phoneWord } from './phoneWords';
+import { EXTENSION, type PhoneWord, phoneWord } from './phoneWords';
 import { overlapsAny, type TextRange, type TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
+const BEHIND = new RegExp(`(?:ext|x|${EXTENSION}).*$`, 'iu');
+
 /** Figures with what stands between figures of a number; an extension may follow. */
-const CANDIDATE =
-  /(?:\+|(?<![\d.,/-])\b00(?=[1-9])|\(\+?)?\s?\(?\d(?:[\d ().\-/]*\d)?(?:\s?(?:ext\.?|extension|x|poste|dw|durchwahl|int\.?|wew\.?|anexo|ankn\.?|内線|分机)[ .:]?\s?\d{1,5}\b)?/giu;
+const CANDIDATE = new RegExp(
+  String.raw`(?:\+|(?<![\d.,/-])\b00(?=[1-9])|\(\+?)?\s?\(?\d(?:[\d ().\-/]*\d)?(?:\s?(?:ext\.?|extension|x|${EXTENSION})[ .:]?\s?\d{1,5}\b)?`,
+  'giu',
+);
 /** E.164: figures of a number, the country's code among them; a number of a small place may be short. */
 const MAX_DIGITS = 15;
 const MIN_DIGITS = 8;
@@ -125,9 +129,7 @@ interface Candidate {
 
 function isNumber(candidate: Candidate, isLabelled: boolean, country: string | undefined): boolean {
   const { shown, before, line, start, end } = candidate;
-  const digits = shown
-    .replace(/(?:ext|x|poste|dw|durchwahl|int|wew|anexo|ankn|内線|分机).*$/iu, '')
-    .replace(/\D/g, '');
+  const digits = shown.replace(BEHIND, '').replace(/\D/g, '');
   const isAbroad = /^\(?(?:\+|00)/.test(shown);
   if (digits.length > MAX_DIGITS || digits.length < (isLabelled ? MIN_LABELLED_DIGITS : MIN_DIGITS))
     return false;

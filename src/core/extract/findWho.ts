@@ -1,5 +1,6 @@
 import { foldText } from '@/core/base';
 
+import { findIntroductions } from './findIntroductions';
 import { isGivenName } from './givenNames';
 import { IMPRINT } from './mailWords';
 import { nameScore } from './nameScore';
@@ -31,6 +32,7 @@ export function findWho(lines: readonly TextLine[], taken: readonly TextSpan[], 
     const best = scored.toSorted((a, b) => b.name - a.name)[0];
     const needed = isImprint ? 6 : best && isSupported(best.candidate, scored, hints) ? 3 : 4;
     if (best && best.name >= needed) marks.push(nameMark(best.candidate));
+    else marks.push(...findIntroductions(lines, hints.locals).filter((mark) => !overlapsAny(mark, taken)));
   }
   const free = scored.filter(({ candidate }) => !overlapsAny(candidate, marks));
   for (const { candidate, post, house } of free) {

@@ -34,7 +34,7 @@ export function homeOf(
   const end = ends.find((one) => !ANYWHERE.has(one.toLowerCase()) && isSupportedRegion(one.toUpperCase()));
   if (end !== undefined) return end.toLowerCase() === 'uk' ? 'GB' : end.toUpperCase();
   return (
-    byWriting(plain) ??
+    byWriting(plain, country) ??
     byTownLine(lines) ??
     countryByLanguage(lines.map(({ text }) => text).join('\n'), country) ??
     country ??
@@ -51,11 +51,27 @@ function nationOf(text: string): string | undefined {
   return countryOf(text) ?? (/\d/.test(text) && last.length > 3 ? countryOf(last) : undefined);
 }
 
-/** Kana are Japan's; a postcode may be of one country's form only. */
-function byWriting(plain: string): string | undefined {
-  if (/[\p{Script=Hiragana}\p{Script=Katakana}]|〒|[都道府県]\p{Script=Han}{0,4}[市区]/u.test(plain))
+/** Scripts that are at home in one country; elsewhere the reader's is taken where it is one of those beside it. */
+const SCRIPTS: readonly (readonly [script: RegExp, countries: readonly string[]])[] = [
+  [/\p{Script=Hangul}/u, ['KR']],
+  [/\p{Script=Greek}{3}/u, ['GR', 'CY']],
+  [/\p{Script=Hebrew}/u, ['IL']],
+  [/\p{Script=Thai}/u, ['TH']],
+  [/\p{Script=Georgian}/u, ['GE']],
+  [/\p{Script=Armenian}/u, ['AM']],
+  // Latin letters with marks that only Vietnamese has.
+  [/[ơưạảấầẩậắằặẹẻếềểệỉịọỏốồổộớờởợụủứừửựỵỷ]/iu, ['VN']],
+];
+
+/** Kana are Japan's, some words in Chinese characters are of Taiwan and Hong Kong; a postcode may be of one country's form only. */
+function byWriting(plain: string, reader: string | undefined): string | undefined {
+  const found = SCRIPTS.find(([script]) => script.test(plain));
+  if (found) return reader !== undefined && found[1].includes(reader) ? reader : found[1][0];
+  if (/[\p{Script=Hiragana}\p{Script=Katakana}]|〒|[都道府県]\p{Script=Han}{0,4}[市区]|株式/u.test(plain))
     return 'JP';
-  if (/電話|携帯|株式|会社/.test(plain)) return 'JP';
+  if (/\p{Script=Han}{2}/u.test(plain) && ['TW', 'HK', 'MO', 'SG'].includes(reader ?? '')) return reader;
+  if (/經理|傳真|手機|分機|統一編號|臺/.test(plain)) return 'TW';
+  if (/電話|携帯|会社/.test(plain)) return 'JP';
   if (/\p{Script=Han}{2}/u.test(plain)) return 'CN';
   return undefined;
 }

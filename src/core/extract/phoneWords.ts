@@ -8,10 +8,10 @@ export type PhoneWord = 'voice' | 'mobile' | 'fax' | 'private' | 'work';
 const WORDS: Readonly<Record<PhoneWord, string>> = {
   voice: `tel telephone phone ph p t fon telefon telefono telefoon telefone tlf tlph ring direct direkt dw durchwahl
     zentrale festnetz ligne directe standard fixe fijo centralita fisso stacjonarny centrala vaxel direkttelefon call
-    vast fixo line landline switchboard tfn telnr telefonnr telefoonnummer 电话 電話 電話番号 直通 代表 座机 总机 办公电话 话机 tele`,
+    vast fixo line landline switchboard tfn telnr telefonnr telefoonnummer 电话 電話 電話番号 直通 代表 dt đt sđt thoại هاتف تليفون تلفون ت 座机 总机 办公电话 话机 tele`,
   mobile: `mobile mob mobil mobiel mobieltje handy cell cellphone cellular cellulare cel celular movil mov portable port gsm kom
-    komorka komorkowy telemovel tlm natel m c mobilnr mobiltelefon cellul 携帯 携帯電話 手机 移动电话 行動電話 手机号码 手机号`,
-  fax: `fax f facsimile telefax telecopie telecopieur telefaks faks telecopiadora fx ファックス ファクス 传真 傳真 fax番号`,
+    komorka komorkowy telemovel tlm natel m c mobilnr mobiltelefon cellul 携帯 携帯電話 手机 移动电话 行動電話 手机号码 手机号 手機 手機號碼 行動 động dđ đtdđ جوال محمول موبايل نقال`,
+  fax: `fax f facsimile telefax telecopie telecopieur telefaks faks telecopiadora fx ファックス ファクス 传真 傳真 fax番号 فاكس`,
   private: `home private privat prive domicile personal personnel personale casa thuis huis dom domowy hem hemma particular
     maison 自宅 住宅 个人`,
   work: `work office business buro bureau oficina ufficio kantoor biuro escritorio kontor dienst dienstlich
@@ -28,3 +28,7 @@ const BY_WORD: ReadonlyMap<string, PhoneWord> = new Map(
 export function phoneWord(folded: string): PhoneWord | undefined {
   return BY_WORD.get(folded);
 }
+
+/** Words before an extension, in several languages; the first of them are what number plans know. Common practice; from memory. */
+export const EXTENSION =
+  'poste|dw|durchwahl|klappe|int\\.?|wew\\.?|anexo|ramal|toestel|tst\\.?|ankn\\.?|内線|內線|分机|分機|转|轉|máy lẻ|داخلي';
