@@ -3,6 +3,7 @@ import type { Uid } from '@/core/card';
 import { blockKeys } from './blockKeys';
 import { isApart, isUsable } from './candidates';
 import { type Cluster, LEAST } from './cluster';
+import { areBornApart } from './compare/compareRest';
 import type { DuplicateFacts } from './facts/facts';
 import { Vocabulary } from './facts/vocabulary';
 import { gradeOf } from './grade';
@@ -51,7 +52,7 @@ export class DuplicateIndex {
     }
     const duplicates = [...near].flatMap((uid): Cluster[] => {
       const other = this.facts.get(uid);
-      if (!other || isApart(one, other)) return [];
+      if (!other || isApart(one, other) || areBornApart(one, other)) return [];
       const judgement = judgePair(one, other, model);
       if (judgement.probability < LEAST) return [];
       const { probability } = judgement;

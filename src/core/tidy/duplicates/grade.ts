@@ -28,16 +28,21 @@ function isBeyondDoubt({ comparison, evidence = [] }: Judgement): boolean {
   return kinds.size >= 2 && !evidence.some(({ bits }) => bits < -1);
 }
 
-/** A full name, and what only one person has; a number or an address of a household is not enough, nor that of a desk. */
-function isOnePerson({ name, mail, phone, birth, generation }: PairComparison): boolean {
+/**
+ * A full name, and what only one person has; a number or an address of a household is not enough, nor that of a desk, unless
+ * the name is the same to the letter and one of the two says nothing else: then nothing could be mixed up.
+ */
+function isOnePerson({ name, mail, phone, birth, generation, isWithin }: PairComparison): boolean {
   if (name.conflict !== 'none' && name.conflict !== 'extra') return false;
   if (['oneSaid', 'differ'].includes(generation)) return false;
   if (['slip', 'near', 'otherYear', 'differ', 'years'].includes(birth)) return false;
   const full = name.matches.filter(({ level }) => level !== 'initial').length > 1;
+  const isToTheLetter = name.conflict === 'none' && name.matches.every(({ level }) => level === 'same');
   const own = [
     mail.level === 'same',
     phone.level === 'mobile' || phone.level === 'extension',
     birth === 'same',
+    phone.level === 'same' && isWithin && isToTheLetter,
   ].filter(Boolean).length;
   return full ? own > 0 : own > 1;
 }

@@ -1,7 +1,7 @@
 import { isApart } from './candidates';
 import { type Cluster, LEAST } from './cluster';
 import { compareNames } from './compare/compareNames';
-import { compareBirths } from './compare/compareRest';
+import { areBornApart, compareBirths } from './compare/compareRest';
 import type { DuplicateFacts } from './facts/facts';
 import { type Grade, gradeOf, worseGrade } from './grade';
 import { joinFacts } from './joinFacts';
@@ -94,15 +94,16 @@ function contradict(mine: Person, theirs: Person, all: readonly DuplicateFacts[]
     theirs.places.some((b) => {
       const [one, other] = [all[a], all[b]];
       if (!one || !other || isApart(one, other)) return true;
-      return !one.isOrg && mine.places.length + theirs.places.length > 2 && areTwo(one, other, model);
+      if (one.isOrg) return false;
+      if (areBornApart(one, other)) return true;
+      return mine.places.length + theirs.places.length > 2 && areTwo(one, other, model);
     }),
   );
 }
 
-/** Whether two cards can't be one person's: born on other days or in other years, of other generations, of other given names. */
+/** Whether two cards can't be one person's: of other days or generations, or of other given names. */
 function areTwo(a: DuplicateFacts, b: DuplicateFacts, model: Model): boolean {
-  const birth = compareBirths(a.birth, b.birth);
-  if (birth === 'differ' || birth === 'years') return true;
+  if (compareBirths(a.birth, b.birth) === 'differ') return true;
   const [mine, theirs] = [a.name.generation, b.name.generation];
   if (mine !== '' && theirs !== '' && mine !== theirs) return true;
   // A given name that has been misread is another one too, but then much else agrees.

@@ -91,3 +91,8 @@ export function compareGenerations(a: string, b: string): (typeof GENERATION_LEV
 function common(a: readonly string[], b: readonly string[]): string | undefined {
   return a.find((value) => b.includes(value));
 }
+
+/** Whether two cards have whole birthdays, and other ones: no slip of one sign. */
+export function areBornApart({ birth: a }: DuplicateFacts, { birth: b }: DuplicateFacts): boolean {
+  return a?.year !== undefined && b?.year !== undefined && ['differ', 'years'].includes(compareBirths(a, b));
+}

@@ -28,6 +28,8 @@ export interface PairComparison {
   readonly phone: Reach<(typeof PHONE_LEVELS)[number]>;
   /** Whether two who can both be reached share anything that they are reached by. */
   readonly reach: 'missing' | 'some' | 'none';
+  /** Whether one of them says nothing that the other doesn't say too. */
+  readonly isWithin: boolean;
   readonly birth: BirthLevel;
   readonly place: Common<(typeof PLACE_LEVELS)[number]>;
   readonly work: Common<(typeof WORK_LEVELS)[number]>;
@@ -55,6 +57,7 @@ export function comparePair(
   const isShared = SHARED.has(mail.level) || SHARED.has(phone.level);
   return {
     ...{ name, mail, phone, birth },
+    isWithin: isShared && isNamed && (isWithin(a, b) || isWithin(b, a)),
     reach:
       isShared || mail.level === 'alike' || phone.level === 'slip'
         ? 'some'
@@ -77,4 +80,19 @@ function areReachedAlike(a: DuplicateFacts, b: DuplicateFacts): boolean {
   for (const mail of a.mails) if (b.mails.includes(mail)) return true;
   for (const { tail } of a.phones) for (const phone of b.phones) if (phone.tail === tail) return true;
   return false;
+}
+
+/** Whether all that a card says beside its name is on the other one. */
+function isWithin(a: DuplicateFacts, b: DuplicateFacts): boolean {
+  const tails = b.phones.map(({ tail }) => tail);
+  const areIn = (mine: readonly string[], theirs: readonly string[]) =>
+    mine.every((one) => theirs.includes(one));
+  return (
+    (a.birth === undefined || compareBirths(a.birth, b.birth) === 'same') &&
+    a.phones.every(({ tail }) => tails.includes(tail)) &&
+    areIn(a.mails, b.mails) &&
+    areIn(a.employers, b.employers) &&
+    areIn(a.titles, b.titles) &&
+    areIn(a.streets, b.streets)
+  );
 }

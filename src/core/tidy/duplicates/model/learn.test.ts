@@ -37,6 +37,7 @@ function pair(dice: Dice, isOne: boolean, sharedMail: number): PairComparison {
     mail: { level: isShared ? 'same' : 'differ', value: '' },
     phone: { level: isOne && dice.chance(0.8) ? 'mobile' : 'differ', value: '' },
     reach: 'missing',
+    isWithin: false,
     birth: 'missing',
     place: { level: 'missing', chance: 1 },
     work: { level: 'missing', chance: 1 },

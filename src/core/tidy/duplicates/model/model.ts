@@ -17,7 +17,7 @@ export const UNTAUGHT: Learnt = { shares: SHIPPED, matches: 0.12, together: 6 };
 /** Pairs of two people of one household, a card. Ours. */
 const HOUSEHOLDS = 0.1;
 /** Between two of a household: that they share a surname, that they share a given name. Ours. */
-const [FAMILY, NAMESAKE] = [0.55, 0.03];
+const [FAMILY, NAMESAKE] = [0.55, 0.01];
 
 /** log2 of the chance that of two given names one begins or ends as a pet form of the other would. Ours. */
 const LIKE_GIVEN = Math.log2(0.15);
