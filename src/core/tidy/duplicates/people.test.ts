@@ -145,6 +145,21 @@ test('a contradiction keeps two people apart who share a third card', () => {
   ).toBe(true);
 });
 
+test('a year that is a slip of another is no contradiction, and what differs never speaks for one person', () => {
+  const of = (year: number) => named('Oona Tarrow', { ...mail('oona@x.example'), ...born(year, 2, 3) });
+  expect(together(of(1975), of(1957))).toEqual(['0 1']);
+  expect(together(of(1975), of(1958))).toEqual([]);
+  const cards = [of(1975), of(1957)].map((one, i) =>
+    duplicateFacts({ ...one, ...phone(i === 0 ? '+442079460123' : '+447700900999') }),
+  );
+  const [found] = groupDuplicates([...cards, ...others]).filter(({ uids }) =>
+    uids.includes(cards[0]?.uid ?? ''),
+  );
+  for (const { words: said, bits } of found?.evidence ?? [])
+    if (/^different|years/.test(said)) expect(bits).toBeLessThan(0);
+  expect(found?.evidence.map(({ words: said }) => said)).toContain('different numbers');
+});
+
 test('a national number is of the country that is said', () => {
   const [a, b] = [
     named('Oona', phone('020 7946 0123', false)),

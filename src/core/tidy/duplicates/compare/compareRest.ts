@@ -2,6 +2,7 @@ import type { PartialDate } from '@/core/base';
 
 import type { DuplicateFacts } from '../facts/facts';
 import type { Vocabulary } from '../facts/vocabulary';
+import { isOneSlipApart } from './compareWords';
 
 /** How two birthdays agree; near is one without a year in the same month or on the same day of one. */
 export const BIRTH_LEVELS = [
@@ -92,7 +93,10 @@ function common(a: readonly string[], b: readonly string[]): string | undefined 
   return a.find((value) => b.includes(value));
 }
 
-/** Whether two cards have whole birthdays, and other ones: no slip of one sign. */
+/** Whether two cards have whole birthdays, and other ones: another day, or another year by more than a slip. */
 export function areBornApart({ birth: a }: DuplicateFacts, { birth: b }: DuplicateFacts): boolean {
-  return a?.year !== undefined && b?.year !== undefined && ['differ', 'years'].includes(compareBirths(a, b));
+  if (a?.year === undefined || b?.year === undefined) return false;
+  const level = compareBirths(a, b);
+  if (level === 'otherYear') return !isOneSlipApart(String(a.year), String(b.year));
+  return level === 'differ' || level === 'years';
 }

@@ -21,6 +21,18 @@ export function judgeComparison(comparison: PairComparison, model: Model): Judge
   return { probability: chances[0], comparison, chances };
 }
 
+const IS_AGAINST: Readonly<Record<Part, (comparison: PairComparison) => boolean>> = {
+  name: ({ name }) => name.matches.length === 0,
+  mail: ({ mail }) => mail.level === 'differ',
+  phone: ({ phone }) => phone.level === 'differ',
+  reach: ({ reach }) => reach === 'none',
+  birth: ({ birth }) => ['slip', 'near', 'otherYear', 'differ', 'years'].includes(birth),
+  place: ({ place }) => place.level === 'differ',
+  work: ({ work }) => work.level === 'differ',
+  title: ({ title }) => title === 'differ',
+  generation: ({ generation }) => generation !== 'same',
+};
+
 const KINDS: Readonly<Record<Part, Evidence['kind']>> = {
   ...{ name: 'name', mail: 'mail', phone: 'number', reach: 'mail', birth: 'birthday' },
   ...{ place: 'address', work: 'work', title: 'work', generation: 'generation' },
@@ -34,7 +46,8 @@ export function evidenceOf(comparison: PairComparison, chances: Logs, model: Mod
     if (words === '') return [];
     const [match, ...others] = model.logsOf(part, comparison);
     const against = others.reduce((sum, log, i) => sum + (log * (chances[i + 1] ?? 0)) / rest, 0);
-    const bits = match - against;
+    // Against people of one household even other towns may speak for one person; nobody would read it so.
+    const bits = IS_AGAINST[part](comparison) ? Math.min(0, match - against) : match - against;
     return Math.abs(bits) < 0.1 ? [] : [{ kind: KINDS[part], words, bits }];
   }).sort((one, other) => Math.abs(other.bits) - Math.abs(one.bits));
 }
