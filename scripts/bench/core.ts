@@ -25,6 +25,8 @@ import { duplicateFacts, groupDuplicates, mergeCards } from '@/core/tidy';
 import { pairKey } from '@/core/tidy/duplicates/groupDuplicates';
 import { Dice, duplicateOf, generateLargeBook } from '@/demo';
 
+import { pairsOf } from '../../test/people/scoreClusters';
+
 /** Queries as they grow while somebody types; each prefix of each is one keystroke. */
 const QUERIES = [
   'lindqvist',
@@ -185,9 +187,7 @@ function duplicateFigures(size: number) {
   const start = performance.now();
   const found = groupDuplicates([...book, ...duplicates].map((card) => duplicateFacts(card)));
   const ms = performance.now() - start;
-  const pairs = found.flatMap(({ uids }) =>
-    uids.flatMap((a, i) => uids.slice(i + 1).map((b) => pairKey(a, b))),
-  );
+  const pairs = pairsOf(found).map(([a, b]) => pairKey(a, b));
   const right = pairs.filter((pair) => truth.has(pair)).length;
   return {
     size,

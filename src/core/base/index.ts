@@ -6,6 +6,7 @@
  * text/   folding, matching, decoding and escaping of text
  * dates/  calendar days: partial, typed, counted, in words
  */
+export { cached } from './cached';
 export { countryCodes, findCountryCode } from './countryCodes';
 export { addDays, addMonths, DAY_NAMES, daysBetween } from './dates/dayCount';
 export { dayNumberOf, formatDayNumber, parseDayNumber, yearOfDay } from './dates/dayNumber';

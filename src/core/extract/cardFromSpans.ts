@@ -129,7 +129,6 @@ function plainLink(uri: string): string {
   return uri.replace(/^https?:\/\/(?:www\.)?|\/$/gi, '').toLowerCase();
 }
 
-/** The words before an extension that number plans don't know. */
 const BEFORE_EXTENSION = new RegExp(`(?:${EXTENSION})[ .:]?\\s?(?=\\d)`, 'iu');
 
 /** A number as E.164, with its extension as RFC 3966 has it; as written where no country can be told. */

@@ -25,6 +25,7 @@ const NAME = new RegExp(
     .replaceAll('WORD', String.raw`\p{Lu}[\p{L}\p{M}'’-]*\.?`),
   'u',
 );
+/** An organisation as it stands in a sentence. */
 const HOUSE_NAME =
   /^(?:\p{L}+\s+)?\p{Lu}[\p{L}\p{M}\d'’&-]*(?:\s+(?:(?:&|and|und|et|y|e|og|och|i|of|de|der|do|da)\s+)?\p{Lu}[\p{L}\p{M}\d'’&-]*){0,4}/u;
 
@@ -50,7 +51,7 @@ export function findIntroductions(lines: readonly TextLine[], locals: readonly s
   return [];
 }
 
-/** The name that a sentence goes on with; shorter by what isn't one: "Ana Friday". */
+/** The name that a sentence goes on with; sure where its first word is a given name or much else speaks for it. */
 function nameAt(rest: string, locals: readonly string[]): { text: string; isSure: boolean } | undefined {
   const words = NAME.exec(rest)?.[0]
     .replace(/[.,]+$/, '')

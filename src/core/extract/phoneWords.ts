@@ -29,6 +29,6 @@ export function phoneWord(folded: string): PhoneWord | undefined {
   return BY_WORD.get(folded);
 }
 
-/** Words before an extension, in several languages; the first of them are what number plans know. Common practice; from memory. */
+/** Words before an extension that number plans don't know, in several languages. Common practice; from memory. */
 export const EXTENSION =
   'poste|dw|durchwahl|klappe|int\\.?|wew\\.?|anexo|ramal|toestel|tst\\.?|ankn\\.?|内線|內線|分机|分機|转|轉|máy lẻ|داخلي';

@@ -1,20 +1,12 @@
 import anyAscii from 'any-ascii';
 
-import { foldText } from '@/core/base';
+import { cached, foldText } from '@/core/base';
 
 /** The number of texts whose words are cached: towns, titles, organisations and first names recur throughout a book. */
 const MAX_CACHED = 20_000;
-const cache = new Map<string, string[]>();
 
 /** Words in Latin letters, folded; other scripts as they are commonly written in Latin ones. */
-export function latinWords(text: string): string[] {
-  const known = cache.get(text);
-  if (known) return known;
-  const words = readWords(text);
-  if (cache.size >= MAX_CACHED) cache.clear();
-  cache.set(text, words);
-  return words;
-}
+export const latinWords = cached(MAX_CACHED, readWords);
 
 function readWords(text: string): string[] {
   const folded = foldText(text);

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 
+import { isObject } from '@/core/base';
+
 // Zod's compiled mode builds functions from text, which the page's content security policy forbids.
 z.config({ jitless: true });
 
@@ -38,8 +40,4 @@ export const vCardShape = {
 /** A map of entries by Id; unknown properties of an entry stay (RFC 9553 §1.7.1). */
 export function entriesOf<T extends z.ZodType>(entry: T) {
   return z.record(idSchema, entry);
-}
-
-function isObject(value: unknown): boolean {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -5,7 +5,7 @@ import type { DuplicateFacts } from './facts/facts';
  * Cards under one key at most. A number that more share is a switchboard's; a name that more share is a common one, and
  * whoever of them is the same has another key in common as well.
  */
-export const [MAX_REACH_BLOCK, MAX_NAME_BLOCK] = [60, 25];
+const [MAX_REACH_BLOCK, MAX_NAME_BLOCK] = [60, 25];
 
 /** Whether the cards under a key are compared with each other. */
 export function isUsable(key: string, size: number): boolean {

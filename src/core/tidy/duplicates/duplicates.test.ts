@@ -6,6 +6,8 @@ import { generateBook } from '@/demo/generateBook';
 import { generateLargeBook } from '@/demo/generateLargeBook';
 import { Dice } from '@/demo/random';
 
+import { pairsOf } from '../../../../test/people/scoreClusters';
+import { born, mail, phone } from '../../../../test/people/smallCards';
 import { jaroWinkler } from './compare/jaroWinkler';
 import { DuplicateIndex } from './duplicateIndex';
 import { duplicateFacts } from './facts/facts';
@@ -34,13 +36,6 @@ const person = (full: string, more: Partial<Card> = {}): Card => {
 const house = (full: string, more: Partial<Card> = {}): Card => ({
   ...newCard(`o${(count += 1)}`, '2026-01-01T00:00:00Z'),
   ...{ kind: 'org', name: { full }, ...more },
-});
-const mail = (address: string): Partial<Card> => ({ emails: { e1: { address } } });
-const phone = (number: string, isMobile = false): Partial<Card> => ({
-  phones: { p1: { number, ...(isMobile ? { features: { mobile: true } } : {}) } },
-});
-const born = (year: number, month: number, day: number): Partial<Card> => ({
-  anniversaries: { b: { kind: 'birth', date: { year, month, day } } },
 });
 const at = (street: string, town: string): Partial<Card> => ({
   addresses: {
@@ -223,9 +218,7 @@ test('in a book with known duplicates: hardly anything found is wrong, and most 
   const duplicates = book.filter((_, i) => i % 10 === 0).map((card) => duplicateOf(card, dice));
   const truth = new Set(duplicates.map(({ uid }) => pairKey(uid, uid.replace('-duplicate', ''))));
   const found = groupDuplicates([...book, ...duplicates].map((card) => duplicateFacts(card)));
-  const pairs = found.flatMap(({ uids }) =>
-    uids.flatMap((a, i) => uids.slice(i + 1).map((b) => pairKey(a, b))),
-  );
+  const pairs = pairsOf(found).map(([a, b]) => pairKey(a, b));
   const right = pairs.filter((pair) => truth.has(pair)).length;
   expect(right / pairs.length).toBeGreaterThanOrEqual(0.98);
   expect(right / truth.size).toBeGreaterThanOrEqual(0.9);

@@ -1,7 +1,7 @@
 import { isApart } from './candidates';
 import { type Cluster, LEAST } from './cluster';
 import { compareNames } from './compare/compareNames';
-import { areBornApart, compareBirths } from './compare/compareRest';
+import { areBornApart, compareBirths, compareGenerations } from './compare/compareRest';
 import type { DuplicateFacts } from './facts/facts';
 import { type Grade, gradeOf, worseGrade } from './grade';
 import { joinFacts } from './joinFacts';
@@ -71,9 +71,9 @@ function join(
   model: Model,
 ): Person | undefined {
   const isPair = mine.places.length + theirs.places.length === 2;
-  if (isPair && link.probability < LEAST) return undefined;
+  const isSaid = link.probability >= LEAST;
+  if (isPair && !isSaid) return undefined;
   if (contradict(mine, theirs, all, model)) return undefined;
-  const isSaid = isPair || link.probability >= LEAST;
   const judgement = isSaid ? link : judgePair(mine.facts, theirs.facts, model);
   if (judgement.probability < LEAST) return undefined;
   const weakest = [mine.weakest, theirs.weakest].reduce<Judgement>(
@@ -104,8 +104,7 @@ function contradict(mine: Person, theirs: Person, all: readonly DuplicateFacts[]
 /** Whether two cards can't be one person's: of other days or generations, or of other given names. */
 function areTwo(a: DuplicateFacts, b: DuplicateFacts, model: Model): boolean {
   if (compareBirths(a.birth, b.birth) === 'differ') return true;
-  const [mine, theirs] = [a.name.generation, b.name.generation];
-  if (mine !== '' && theirs !== '' && mine !== theirs) return true;
+  if (compareGenerations(a.name.generation, b.name.generation) === 'differ') return true;
   // A given name that has been misread is another one too, but then much else agrees.
   return (
     compareNames(a, b, model.vocabulary).conflict === 'otherGiven' && judgePair(a, b, model).probability < TWO

@@ -2,6 +2,7 @@
 import { type Card, newCard } from '@/core/card';
 import { generateLargeBook } from '@/demo/generateLargeBook';
 
+import { born, mail, phone } from '../../../../test/people/smallCards';
 import { duplicateFacts } from './facts/facts';
 import { readName } from './facts/nameWords';
 import { Vocabulary } from './facts/vocabulary';
@@ -14,13 +15,6 @@ const card = (more: Partial<Card>): Card => ({
 });
 const named = (full: string, more: Partial<Card> = {}) => card({ name: { full }, ...more });
 const given = (value: string) => card({ name: { components: [{ kind: 'given', value }] } });
-const mail = (address: string): Partial<Card> => ({ emails: { e1: { address } } });
-const phone = (number: string, isMobile = true): Partial<Card> => ({
-  phones: { p1: { number, ...(isMobile ? { features: { mobile: true } } : {}) } },
-});
-const born = (year: number, month: number, day: number): Partial<Card> => ({
-  anniversaries: { b: { kind: 'birth', date: { year, month, day } } },
-});
 const others = generateLargeBook(600, 3).map((one) => duplicateFacts(one));
 /** Which of some cards are put together, in a book of others, by their places. */
 const together = (...cards: readonly Card[]) =>
@@ -58,8 +52,8 @@ const same: readonly [what: string, ...cards: Card[]][] = [
   ],
   [
     'a pet form no table has',
-    named('Oonie Tarrow', phone('+447700900123')),
-    named('Oona Tarrow', phone('+447700900123')),
+    named('Oonie Tarrow', phone('+447700900123', true)),
+    named('Oona Tarrow', phone('+447700900123', true)),
   ],
   [
     'another script',
@@ -68,13 +62,13 @@ const same: readonly [what: string, ...cards: Card[]][] = [
   ],
   [
     'Arabic without vowels',
-    named('محمد حسين', phone('+201001234567')),
-    named('Mohamed Hussein', phone('+201001234567')),
+    named('محمد حسين', phone('+201001234567', true)),
+    named('Mohamed Hussein', phone('+201001234567', true)),
   ],
   [
     'a Korean name in two spellings',
-    named('Lee Taewoo', phone('+821012345678')),
-    named('이태우', phone('+821012345678')),
+    named('Lee Taewoo', phone('+821012345678', true)),
+    named('이태우', phone('+821012345678', true)),
   ],
   [
     'an initial for a short form',
@@ -90,7 +84,7 @@ const same: readonly [what: string, ...cards: Card[]][] = [
 for (const [what, ...cards] of same)
   test(`known again: ${what}`, () => expect(together(...cards)).toEqual(['0 1']));
 
-const HOME = phone('+441632960001', false);
+const HOME = phone('+441632960001');
 const different: readonly [what: string, ...cards: Card[]][] = [
   [
     'twins',
@@ -119,17 +113,17 @@ const different: readonly [what: string, ...cards: Card[]][] = [
   ],
   [
     'a number that somebody else has now',
-    named('Oona Tarrow', phone('+447700900123')),
-    named('Jory Quennell', phone('+447700900123')),
+    named('Oona Tarrow', phone('+447700900123', true)),
+    named('Jory Quennell', phone('+447700900123', true)),
   ],
 ];
 for (const [what, ...cards] of different)
   test(`kept apart: ${what}`, () => expect(together(...cards)).toEqual([]));
 
 test('a stub joins by what the others have together', () => {
-  const whole = named('Oona Tarrow', { ...phone('+447700900123'), ...mail('oona.tarrow@x.example') });
+  const whole = named('Oona Tarrow', { ...phone('+447700900123', true), ...mail('oona.tarrow@x.example') });
   const more = named('Tarrow, Oona', { ...mail('oona.tarrow@x.example'), ...born(1970, 2, 3) });
-  expect(together(whole, more, named('Oona', phone('07700 900123')))).toEqual(['0 1 2']);
+  expect(together(whole, more, named('Oona', phone('07700 900123', true)))).toEqual(['0 1 2']);
 });
 
 test('a contradiction keeps two people apart who share a third card', () => {
@@ -150,7 +144,7 @@ test('a year that is a slip of another is no contradiction, and what differs nev
   expect(together(of(1975), of(1957))).toEqual(['0 1']);
   expect(together(of(1975), of(1958))).toEqual([]);
   const cards = [of(1975), of(1957)].map((one, i) =>
-    duplicateFacts({ ...one, ...phone(i === 0 ? '+442079460123' : '+447700900999') }),
+    duplicateFacts({ ...one, ...phone(i === 0 ? '+442079460123' : '+447700900999', true) }),
   );
   const [found] = groupDuplicates([...cards, ...others]).filter(({ uids }) =>
     uids.includes(cards[0]?.uid ?? ''),
@@ -161,10 +155,7 @@ test('a year that is a slip of another is no contradiction, and what differs nev
 });
 
 test('a national number is of the country that is said', () => {
-  const [a, b] = [
-    named('Oona', phone('020 7946 0123', false)),
-    named('Oona', phone('+44 20 7946 0123', false)),
-  ];
+  const [a, b] = [named('Oona', phone('020 7946 0123')), named('Oona', phone('+44 20 7946 0123'))];
   expect(duplicateFacts(a, 'GB').phones[0]?.number).toBe(duplicateFacts(b).phones[0]?.number);
 });
 

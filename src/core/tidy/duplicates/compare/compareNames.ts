@@ -4,20 +4,17 @@ import type { Vocabulary } from '../facts/vocabulary';
 import { isShortForm, likeness, mayBeShort, type WordLevel } from './compareWords';
 
 /** What of two names does not agree. */
-export const CONFLICTS = [
-  'missing',
-  'none',
-  'extra',
-  'otherSurname',
-  'otherSecondSurname',
-  'otherSecondGiven',
-  'likeGiven',
-  'otherGiven',
-  'other',
-  'scripts',
-] as const;
-/** One of them. */
-export type Conflict = (typeof CONFLICTS)[number];
+export type Conflict =
+  | 'missing'
+  | 'none'
+  | 'extra'
+  | 'otherSurname'
+  | 'otherSecondSurname'
+  | 'otherSecondGiven'
+  | 'likeGiven'
+  | 'otherGiven'
+  | 'other'
+  | 'scripts';
 
 /** Two words that agree. */
 export interface WordMatch {

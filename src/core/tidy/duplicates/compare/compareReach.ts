@@ -7,10 +7,12 @@ import { isOneSlipApart } from './compareWords';
 const DESKS =
   /^(info|office|contact|kontakt|mail|post|hello|hallo|admin|sales|booking|bookings|press|presse|team|service|support|reception|secretary|sekretariat|boxoffice|no-?reply)@/;
 
-/** How two cards' mail addresses agree, those first that say most. */
-export const MAIL_LEVELS = ['missing', 'same', 'many', 'desk', 'alike', 'differ'] as const;
+/** How two cards' mail addresses agree. */
+export type MailLevel = 'missing' | 'same' | 'many' | 'desk' | 'alike' | 'differ';
 /** How their numbers agree, those first that say most. */
-export const PHONE_LEVELS = ['missing', 'mobile', 'extension', 'same', 'many', 'slip', 'differ'] as const;
+const PHONE_LEVELS = ['missing', 'mobile', 'extension', 'same', 'many', 'slip', 'differ'] as const;
+/** One of them. */
+export type PhoneLevel = (typeof PHONE_LEVELS)[number];
 
 /** How two cards are reached alike, and by what. */
 export interface Reach<Level extends string> {
@@ -27,17 +29,16 @@ export function compareMails(
   b: DuplicateFacts,
   vocabulary: Vocabulary,
   isNamed = true,
-): Reach<(typeof MAIL_LEVELS)[number]> {
+): Reach<MailLevel> {
   if (a.mails.length === 0 || b.mails.length === 0) return { level: 'missing', value: '' };
-  let best: string | undefined;
-  let least = Infinity;
-  for (const mail of a.mails) {
-    if (!b.mails.includes(mail)) continue;
-    const count = vocabulary.countOf('m', mail) + (DESKS.test(mail) ? 1000 : 0);
-    if (count < least) [best, least] = [mail, count];
+  const shared = a.mails.filter((mail) => b.mails.includes(mail));
+  const [own = shared[0]] = shared
+    .filter((mail) => !DESKS.test(mail))
+    .sort((one, other) => vocabulary.countOf('m', one) - vocabulary.countOf('m', other));
+  if (own !== undefined) {
+    const level = DESKS.test(own) ? 'desk' : vocabulary.countOf('m', own) > FEW ? 'many' : 'same';
+    return { level, value: own };
   }
-  if (best !== undefined)
-    return { level: least >= 1000 ? 'desk' : least > FEW ? 'many' : 'same', value: best };
   const alike = !isNamed ? undefined : a.mails.find((mail) => b.mails.some((other) => areAlike(mail, other)));
   return alike === undefined ? { level: 'differ', value: '' } : { level: 'alike', value: alike };
 }
@@ -59,9 +60,9 @@ export function comparePhones(
   b: DuplicateFacts,
   vocabulary: Vocabulary,
   isNamed = true,
-): Reach<(typeof PHONE_LEVELS)[number]> {
+): Reach<PhoneLevel> {
   if (a.phones.length === 0 || b.phones.length === 0) return { level: 'missing', value: '' };
-  let best: Reach<(typeof PHONE_LEVELS)[number]> | undefined;
+  let best: Reach<PhoneLevel> | undefined;
   for (const mine of a.phones)
     for (const theirs of b.phones) {
       if (!isSameNumber(mine, theirs)) continue;
@@ -76,7 +77,7 @@ export function comparePhones(
   return slip ? { level: 'slip', value: slip.number } : { level: 'differ', value: '' };
 }
 
-function levelOf(a: PhoneFact, b: PhoneFact, vocabulary: Vocabulary): (typeof PHONE_LEVELS)[number] {
+function levelOf(a: PhoneFact, b: PhoneFact, vocabulary: Vocabulary): PhoneLevel {
   const count = vocabulary.countOf('p', a.tail);
   // A desk of its own, or two of one house.
   if (a.extension !== b.extension) return 'many';

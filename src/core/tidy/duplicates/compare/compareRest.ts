@@ -5,19 +5,8 @@ import type { Vocabulary } from '../facts/vocabulary';
 import { isOneSlipApart } from './compareWords';
 
 /** How two birthdays agree; near is one without a year in the same month or on the same day of one. */
-export const BIRTH_LEVELS = [
-  'missing',
-  'same',
-  'day',
-  'slip',
-  'near',
-  'otherYear',
-  'differ',
-  'year',
-  'years',
-] as const;
-/** One of them. */
-export type BirthLevel = (typeof BIRTH_LEVELS)[number];
+export type BirthLevel =
+  'missing' | 'same' | 'day' | 'slip' | 'near' | 'otherYear' | 'differ' | 'year' | 'years';
 
 /** Compares two birthdays, as much of them as both have. */
 export function compareBirths(a: PartialDate | undefined, b: PartialDate | undefined): BirthLevel {
@@ -35,11 +24,11 @@ export function compareBirths(a: PartialDate | undefined, b: PartialDate | undef
 }
 
 /** How two cards' addresses agree. */
-export const PLACE_LEVELS = ['missing', 'street', 'town', 'differ'] as const;
+export type PlaceLevel = 'missing' | 'street' | 'town' | 'differ';
 /** How their employers, or their titles, agree. */
-export const WORK_LEVELS = ['missing', 'same', 'differ'] as const;
+export type WorkLevel = 'missing' | 'same' | 'differ';
 /** How Jr and Sr agree; oneSaid is one card without. */
-export const GENERATION_LEVELS = ['missing', 'same', 'oneSaid', 'differ'] as const;
+export type GenerationLevel = 'missing' | 'same' | 'oneSaid' | 'differ';
 
 /** What two cards have in common, and the chance that another card has it. */
 export interface Common<Level extends string> {
@@ -53,7 +42,7 @@ export function comparePlaces(
   a: DuplicateFacts,
   b: DuplicateFacts,
   vocabulary: Vocabulary,
-): Common<(typeof PLACE_LEVELS)[number]> {
+): Common<PlaceLevel> {
   const street = common(a.streets, b.streets);
   const town = common(a.towns, b.towns);
   const isOneTown = a.towns.length === 0 || b.towns.length === 0 || town !== undefined;
@@ -63,11 +52,7 @@ export function comparePlaces(
 }
 
 /** The same employer, or others. */
-export function compareWork(
-  a: DuplicateFacts,
-  b: DuplicateFacts,
-  vocabulary: Vocabulary,
-): Common<(typeof WORK_LEVELS)[number]> {
+export function compareWork(a: DuplicateFacts, b: DuplicateFacts, vocabulary: Vocabulary): Common<WorkLevel> {
   const employer = common(a.employers, b.employers);
   if (employer !== undefined && employer !== '')
     return { level: 'same', chance: vocabulary.chanceOf('o', employer) };
@@ -75,16 +60,13 @@ export function compareWork(
 }
 
 /** The same title, or others. */
-export function compareTitles(
-  { titles: a }: DuplicateFacts,
-  { titles: b }: DuplicateFacts,
-): (typeof WORK_LEVELS)[number] {
+export function compareTitles({ titles: a }: DuplicateFacts, { titles: b }: DuplicateFacts): WorkLevel {
   if (a.length === 0 || b.length === 0) return 'missing';
   return common(a, b) === undefined ? 'differ' : 'same';
 }
 
 /** Jr and Sr, III and none. */
-export function compareGenerations(a: string, b: string): (typeof GENERATION_LEVELS)[number] {
+export function compareGenerations(a: string, b: string): GenerationLevel {
   if (a === b) return a === '' ? 'missing' : 'same';
   return a === '' || b === '' ? 'oneSaid' : 'differ';
 }

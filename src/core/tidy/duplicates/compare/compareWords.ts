@@ -1,3 +1,5 @@
+import { cached } from '@/core/base';
+
 import type { NameScript } from '../facts/nameWords';
 import type { Vocabulary } from '../facts/vocabulary';
 import { jaroWinkler } from './jaroWinkler';
@@ -5,9 +7,7 @@ import { NICKNAMES } from './nicknames.data';
 import { soundOf } from './soundOf';
 
 /** How two words of names agree. */
-export const WORD_LEVELS = ['same', 'short', 'initial', 'close'] as const;
-/** One of them. */
-export type WordLevel = (typeof WORD_LEVELS)[number];
+export type WordLevel = 'same' | 'short' | 'initial' | 'close';
 
 /** Words at least this similar count as a typing error. Our choice, after common practice with Jaro–Winkler. */
 const CLOSE = 0.92;
@@ -111,17 +111,7 @@ export function mayBeShort(a: string, b: string): boolean {
 }
 
 /** The consonants that every way of writing a name from another script has. */
-function skeleton(word: string): string {
-  const known = skeletons.get(word);
-  if (known !== undefined) return known;
-  if (skeletons.size >= MOST_KEPT) skeletons.clear();
-  const made = makeSkeleton(word);
-  skeletons.set(word, made);
-  return made;
-}
-
-const skeletons = new Map<string, string>();
-const MOST_KEPT = 50_000;
+const skeleton = cached(50_000, makeSkeleton);
 
 function makeSkeleton(word: string): string {
   return word

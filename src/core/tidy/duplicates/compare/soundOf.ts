@@ -1,3 +1,5 @@
+import { cached } from '@/core/base';
+
 /** Spellings of one sound in European names, the longest first. Ours; common practice in each language. */
 const SOUNDS: readonly (readonly [RegExp, string])[] = [
   [/tsch|tch|sch|sh|ch|cz|cs|sz|š|č/g, 'x'],
@@ -10,24 +12,16 @@ const SOUNDS: readonly (readonly [RegExp, string])[] = [
   [/[nm](?=[^aeiou]|$)/g, 'n'],
 ];
 
+/** Names recur, and encoding one is expensive. */
+const MOST_KEPT = 100_000;
+
 /**
  * How a name sounds, roughly: the consonants by groups, vowels only at the beginning. Two spellings of one name mostly
  * sound alike; two names that sound alike are mostly not the same, so it only brings cards together to be compared.
  *
  * @param word - folded, in Latin letters
  */
-export function soundOf(word: string): string {
-  const known = sounds.get(word);
-  if (known !== undefined) return known;
-  if (sounds.size >= MOST_KEPT) sounds.clear();
-  const sound = workOut(word);
-  sounds.set(word, sound);
-  return sound;
-}
-
-/** Names recur, and encoding one is expensive. */
-const sounds = new Map<string, string>();
-const MOST_KEPT = 100_000;
+export const soundOf = cached(MOST_KEPT, workOut);
 
 function workOut(word: string): string {
   let sound = word;

@@ -2,7 +2,7 @@ import { type PartialDate, toPartialDate } from '@/core/base';
 import { type Card, latinWords, normalizeAddress, organisationWords, shownAs, type Uid } from '@/core/card';
 
 import { isFirm } from './isFirm';
-import { type ReadName, readName } from './nameWords';
+import { NO_NAME, type ReadName, readName } from './nameWords';
 import { comparableNumber, type PhoneFact } from './phoneFacts';
 
 /** The comparable facts of a card, normalised. */
@@ -29,8 +29,6 @@ export interface DuplicateFacts {
   /** Cards that the user has kept apart. */
   readonly apart: ReadonlySet<Uid>;
 }
-
-const NO_NAME: ReadName = { words: [], generation: '', script: 'latin', handle: '' };
 
 /** What is compared of a card. @param country - that of national numbers, ISO 3166-1, where it is known */
 export function duplicateFacts(card: Card, country?: string): DuplicateFacts {

@@ -26,7 +26,8 @@ export interface ReadName {
 /** Most names are in plain letters, which need no looking up of what script they are. */
 const ASCII = /^[\x20-\x7e]*$/;
 
-const NOTHING: ReadName = { words: [], generation: '', script: 'latin', handle: '' };
+/** No name at all. */
+export const NO_NAME: ReadName = { words: [], generation: '', script: 'latin', handle: '' };
 
 /** Words that many names have and that tell nobody from anybody (common practice). */
 const FILLERS = new Set(
@@ -57,8 +58,8 @@ export function readName({ name }: Card): ReadName {
 }
 
 function readWhole(text: string): ReadName {
-  if (text === '') return NOTHING;
-  if (/^\S*(?:@|\d{2,}|_)\S*$/.test(text)) return { ...NOTHING, handle: text };
+  if (text === '') return NO_NAME;
+  if (/^\S*(?:@|\d{2,}|_)\S*$/.test(text)) return { ...NO_NAME, handle: text };
   const parts = parseName(text)?.components ?? [];
   const of = (...kinds: string[]) =>
     parts.filter(({ kind }) => kinds.includes(kind)).map(({ value }) => value);
@@ -82,7 +83,7 @@ function read(given: readonly string[], surnames: readonly string[]): ReadName {
   const script = scriptOf([...given, ...surnames].join(''));
   // In other scripts what looks like a filler is a name: عمر is mr.
   const kept = script === 'latin' ? words.filter(({ text }) => !FILLERS.has(text)) : words;
-  return { ...NOTHING, words: kept.length > 0 ? kept : words, script };
+  return { ...NO_NAME, words: kept.length > 0 ? kept : words, script };
 }
 
 function wordsOf(value: string, role: Role): NameWord[] {

@@ -12,7 +12,7 @@ export interface PhoneFact {
 }
 
 /** Digits at the end of a number that have to agree where one of two says no country; cards are brought together by as many. */
-export const NUMBER_TAIL = 7;
+const NUMBER_TAIL = 7;
 
 /**
  * A number as it is compared. Without the numbering plans, which would take most of the time: what the country of a national

@@ -1,6 +1,6 @@
 import type { Conflict } from '../compare/compareNames';
-import type { MAIL_LEVELS, PHONE_LEVELS } from '../compare/compareReach';
-import type { BirthLevel, GENERATION_LEVELS, PLACE_LEVELS, WORK_LEVELS } from '../compare/compareRest';
+import type { MailLevel, PhoneLevel } from '../compare/compareReach';
+import type { BirthLevel, GenerationLevel, PlaceLevel, WorkLevel } from '../compare/compareRest';
 import type { WordLevel } from '../compare/compareWords';
 
 /**
@@ -12,14 +12,14 @@ export type Chances = readonly [stranger: number, household: number, firm: numbe
 
 /** Fields whose levels have one chance for every book. The chances are estimates: common practice and census-like reasoning, ours. */
 export interface Columns {
-  readonly mail: Readonly<Record<Exclude<(typeof MAIL_LEVELS)[number], 'missing'>, Chances>>;
-  readonly phone: Readonly<Record<Exclude<(typeof PHONE_LEVELS)[number], 'missing'>, Chances>>;
+  readonly mail: Readonly<Record<Exclude<MailLevel, 'missing'>, Chances>>;
+  readonly phone: Readonly<Record<Exclude<PhoneLevel, 'missing'>, Chances>>;
   readonly birth: Readonly<Record<Exclude<BirthLevel, 'missing'>, Chances>>;
-  readonly place: Readonly<Record<Exclude<(typeof PLACE_LEVELS)[number], 'missing'>, Chances>>;
-  readonly work: Readonly<Record<Exclude<(typeof WORK_LEVELS)[number], 'missing'>, Chances>>;
-  readonly title: Readonly<Record<Exclude<(typeof WORK_LEVELS)[number], 'missing'>, Chances>>;
+  readonly place: Readonly<Record<Exclude<PlaceLevel, 'missing'>, Chances>>;
+  readonly work: Readonly<Record<Exclude<WorkLevel, 'missing'>, Chances>>;
+  readonly title: Readonly<Record<Exclude<WorkLevel, 'missing'>, Chances>>;
   readonly reach: Readonly<Record<'some' | 'none', Chances>>;
-  readonly generation: Readonly<Record<Exclude<(typeof GENERATION_LEVELS)[number], 'missing'>, Chances>>;
+  readonly generation: Readonly<Record<Exclude<GenerationLevel, 'missing'>, Chances>>;
 }
 
 /** Stands for the chance of the value itself, which the book tells. */

@@ -2,8 +2,8 @@ import { compareNames, type NameComparison } from '../compare/compareNames';
 import {
   compareMails,
   comparePhones,
-  type MAIL_LEVELS,
-  type PHONE_LEVELS,
+  type MailLevel,
+  type PhoneLevel,
   type Reach,
 } from '../compare/compareReach';
 import {
@@ -14,9 +14,9 @@ import {
   comparePlaces,
   compareTitles,
   compareWork,
-  type GENERATION_LEVELS,
-  type PLACE_LEVELS,
-  type WORK_LEVELS,
+  type GenerationLevel,
+  type PlaceLevel,
+  type WorkLevel,
 } from '../compare/compareRest';
 import type { DuplicateFacts } from '../facts/facts';
 import type { Vocabulary } from '../facts/vocabulary';
@@ -24,22 +24,22 @@ import type { Vocabulary } from '../facts/vocabulary';
 /** How two people's cards agree, field by field. */
 export interface PairComparison {
   readonly name: NameComparison;
-  readonly mail: Reach<(typeof MAIL_LEVELS)[number]>;
-  readonly phone: Reach<(typeof PHONE_LEVELS)[number]>;
+  readonly mail: Reach<MailLevel>;
+  readonly phone: Reach<PhoneLevel>;
   /** Whether two who can both be reached share anything that they are reached by. */
   readonly reach: 'missing' | 'some' | 'none';
   /** Whether one of them says nothing that the other doesn't say too. */
   readonly isWithin: boolean;
   readonly birth: BirthLevel;
-  readonly place: Common<(typeof PLACE_LEVELS)[number]>;
-  readonly work: Common<(typeof WORK_LEVELS)[number]>;
-  readonly title: (typeof WORK_LEVELS)[number];
-  readonly generation: (typeof GENERATION_LEVELS)[number];
+  readonly place: Common<PlaceLevel>;
+  readonly work: Common<WorkLevel>;
+  readonly title: WorkLevel;
+  readonly generation: GenerationLevel;
 }
 
-/** Names that no more than a name, nothing shared beside it, can make one person's. */
+/** How names differ where only something that both are reached by, or a birthday, could still make them one person's. */
 const HOPELESS: ReadonlySet<string> = new Set(['missing', 'scripts', 'other', 'otherGiven', 'otherSurname']);
-/** Beside a name and a birthday only what both are reached by can make up for that. */
+/** Both are reached by the same. */
 const SHARED: ReadonlySet<string> = new Set(['same', 'many', 'desk', 'mobile', 'extension']);
 
 /** Compares two people's cards. @returns undefined where nothing that they share could make them one person's */
@@ -57,7 +57,7 @@ export function comparePair(
   const isShared = SHARED.has(mail.level) || SHARED.has(phone.level);
   return {
     ...{ name, mail, phone, birth },
-    isWithin: isShared && isNamed && (isWithin(a, b) || isWithin(b, a)),
+    isWithin: isShared && isNamed && (isWithin(a, b, birth) || isWithin(b, a, birth)),
     reach:
       isShared || mail.level === 'alike' || phone.level === 'slip'
         ? 'some'
@@ -83,12 +83,12 @@ function areReachedAlike(a: DuplicateFacts, b: DuplicateFacts): boolean {
 }
 
 /** Whether all that a card says beside its name is on the other one. */
-function isWithin(a: DuplicateFacts, b: DuplicateFacts): boolean {
+function isWithin(a: DuplicateFacts, b: DuplicateFacts, birth: BirthLevel): boolean {
   const tails = b.phones.map(({ tail }) => tail);
   const areIn = (mine: readonly string[], theirs: readonly string[]) =>
     mine.every((one) => theirs.includes(one));
   return (
-    (a.birth === undefined || compareBirths(a.birth, b.birth) === 'same') &&
+    (a.birth === undefined || birth === 'same') &&
     a.phones.every(({ tail }) => tails.includes(tail)) &&
     areIn(a.mails, b.mails) &&
     areIn(a.employers, b.employers) &&

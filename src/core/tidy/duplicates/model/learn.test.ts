@@ -4,7 +4,7 @@ import { Dice } from '@/demo/random';
 import { Vocabulary } from '../facts/vocabulary';
 import type { PairComparison } from './comparePair';
 import { learn } from './learn';
-import { chancesOf, Model, UNTAUGHT } from './model';
+import { chancesOf, Model, PARTS, UNTAUGHT } from './model';
 
 const CARDS = 5000;
 /** A vocabulary of a book of so many cards, of which nothing else is known. */
@@ -73,5 +73,33 @@ test('chances of all kinds add up to one, and a shared mail address raises that 
     const [more] = chancesOf(model.sum({ ...one, mail: { level: 'same', value: '' } }));
     const [less] = chancesOf(model.sum({ ...one, mail: { level: 'differ', value: '' } }));
     expect(more).toBeGreaterThan(less);
+  }
+});
+
+test('what is weighed at once is what is told part by part', () => {
+  const model = new Model(UNTAUGHT, vocabulary);
+  const dice = new Dice(3);
+  const nothing = pair(dice, false, 0);
+  const parts = (one: PairComparison) => PARTS.map((part) => model.logsOf(part, one));
+  for (let i = 0; i < 50; i += 1) {
+    const one: PairComparison = {
+      ...pair(dice, dice.chance(0.5), 0.5),
+      reach: dice.pick(['missing', 'some', 'none']),
+      birth: dice.pick(['missing', 'same', 'differ']),
+      place: dice.pick([
+        { level: 'missing', chance: 1 },
+        { level: 'town', chance: 0.2 },
+      ]),
+      work: dice.pick([
+        { level: 'missing', chance: 1 },
+        { level: 'same', chance: 0.1 },
+      ]),
+      title: dice.pick(['missing', 'same']),
+      generation: dice.pick(['missing', 'oneSaid']),
+    };
+    for (const kind of [0, 1, 2, 3] as const) {
+      const told = (of: PairComparison) => parts(of).reduce((sum, logs) => sum + logs[kind], 0);
+      expect(model.sum(one)[kind] - model.sum(nothing)[kind]).toBeCloseTo(told(one) - told(nothing), 9);
+    }
   }
 });

@@ -1,6 +1,5 @@
 import type { Vocabulary } from '../facts/vocabulary';
-import type { MatchShares } from './columns';
-import { SHIPPED } from './columns';
+import { type MatchShares, SHIPPED } from './columns';
 import type { PairComparison } from './comparePair';
 import { chancesOf, type Learnt, Model, UNTAUGHT } from './model';
 
@@ -18,15 +17,12 @@ type Counts = { [Field in keyof MatchShares]: Record<string, number> };
  * @param times - pairs of the book that each of these stands for
  */
 export function learn(compared: readonly PairComparison[], vocabulary: Vocabulary, times = 1): Learnt {
-  let learnt = UNTAUGHT;
-  let taught: Taught = { compared, namesakes: 0 };
+  // What is hopeless at first stays so, and is most of it.
+  const taught = withoutHopeless(compared, new Model(UNTAUGHT, vocabulary));
   const accidents = vocabulary.countAccidents();
-  for (let round = 0; round < ROUNDS; round += 1) {
-    const model = new Model(learnt, vocabulary);
-    learnt = learnOnce(taught, { times, accidents }, model);
-    // What is hopeless in the first round stays so, and is most of it.
-    if (round === 0) taught = withoutHopeless(taught, model);
-  }
+  let learnt = UNTAUGHT;
+  for (let round = 0; round < ROUNDS; round += 1)
+    learnt = learnOnce(taught, { times, accidents }, new Model(learnt, vocabulary));
   return learnt;
 }
 
@@ -39,7 +35,7 @@ interface Taught {
 /** The chance of a pair below which it isn't looked at again. */
 const HOPELESS = 1e-4;
 
-function withoutHopeless({ compared }: Taught, model: Model): Taught {
+function withoutHopeless(compared: readonly PairComparison[], model: Model): Taught {
   let namesakes = 0;
   const kept = compared.filter((one) => {
     const [chance, stranger] = chancesOf(model.sum(one));
