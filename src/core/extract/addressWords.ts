@@ -10,7 +10,7 @@ export const POST_BOX =
 
 /** Part of a house: a floor, a flat, a wing. */
 export const BUILDING =
-  /(?:^|\s)(?:\d+(?:st|nd|rd|th)? floor|floor \d+|level \d+|suite|unit|apt\.?|flat|room|building|\d+\.? ?(?:og|stock|etage)|etage|haus|gebäude|hinterhaus|aufgang|bâtiment|bât\.?|étage|escalier|appartement|edificio|edif\.?|piso|planta|puerta|scala|interno|piano|lok\.|m\.|piętro|bloco|andar|esq\.?|dto\.?|våning|vån|trappor|tr\.?|c\/o|階|号室|ビル)(?=[\s.,\d]|$)|\d+階|ビル|^(?!.*\d).*\s(?:house|rectory|vicarage|manse|lodge|cottage|chambers|buildings?|tower|centre)$/iu;
+  /(?:^|\s)(?:\d+(?:st|nd|rd|th)? floor|floor \d+|level \d+|suite|unit|apt\.?|flat|room|building|\d+\.? ?(?:og|stock|etage)|etage|haus|gebäude|hinterhaus|aufgang|bâtiment|bât\.?|étage|escalier|appartement|edificio|edif\.?|piso|planta|puerta|scala|interno|piano|lok\.|m\.|piętro|bloco|andar|esq\.?|dto\.?|våning|vån|trappor|tr\.?|c\/o|階|号室|ビル)(?=[\s.,\d]|$)|\d+階|ビル|^sala \d|^(?!.*\d).*\s(?:house|rectory|vicarage|manse|lodge|cottage|chambers|buildings?|tower|centre)$/iu;
 
 /** What stands before an address and is no part of it; the first group: it is for letters. */
 export const ADDRESS_LABEL =

@@ -129,7 +129,10 @@ function plainLink(uri: string): string {
   return uri.replace(/^https?:\/\/(?:www\.)?|\/$/gi, '').toLowerCase();
 }
 
-const BEFORE_EXTENSION = new RegExp(`(?:${EXTENSION})[ .:]?\\s?(?=\\d)`, 'iu');
+const BEFORE_EXTENSION = new RegExp(
+  `[\\s,(]*(?:ext\\.?|extension|x|${EXTENSION})[ .:]{0,2}(?=\\d)`,
+  'iu',
+);
 
 /** A number as E.164, with its extension as RFC 3966 has it; as written where no country can be told. */
 function toE164(shown: string, home: string | undefined): string {
@@ -137,7 +140,7 @@ function toE164(shown: string, home: string | undefined): string {
     .replace(/\(\s?0\s?\)/, '')
     .replace(/^\(?\+\s?/, '+')
     .replace(/^\((\+\d+)\)/, '$1');
-  const parsed = parsePhone(bare.replace(BEFORE_EXTENSION, 'ext. '), home);
+  const parsed = parsePhone(bare.replace(BEFORE_EXTENSION, ' ext. '), home);
   if (!parsed) return shown;
   return parsed.extension === undefined ? parsed.e164 : `tel:${parsed.e164};ext=${parsed.extension}`;
 }

@@ -84,7 +84,10 @@ function splitCountry(text: string): readonly [string, string] {
   for (let count = Math.min(3, words.length - 1); count > 0; count -= 1) {
     const last = words.slice(-count).join(' ');
     if (/\d/.test(last) || countryOf(last) === undefined || last.length < 4) continue;
-    return [words.slice(0, -count).join(' '), last];
+    const rest = words.slice(0, -count).join(' ');
+    // "Ciudad de México" is no town called "Ciudad de".
+    if (/\s(?:de|del|da|do|of|the)$/i.test(rest)) continue;
+    return [rest, last];
   }
   return [text, ''];
 }

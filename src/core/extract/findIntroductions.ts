@@ -1,16 +1,9 @@
 import { isGivenName } from './givenNames';
+import { FROM_WORDS, INTRODUCTION, SAID_AFTER, SPEAKS_OF_WORK } from './introductionWords';
 import { nameScore } from './nameScore';
 import type { TextSpan } from './spans';
 import type { TextLine } from './textLines';
-import { HOUSE, POST } from './whoWords';
-
-/** How people say who they are, in the middle of a sentence. Common practice; from memory. */
-const INTRODUCTION =
-  /(?:^|[\s.!?,;:(])(?:this is|it['’]s|here is|i am|i['’]m|my name is|hier ist|hier spricht|ich bin|ich hei(?:ß|ss)e|mein name ist|c['’]est|ici|je suis|je m['’]appelle|soy|me llamo|mi nombre es|habla|sono|mi chiamo|il mio nome è|dit is|ik ben|mijn naam is|z tej strony|tu|jestem|nazywam się|sou(?: [oa])?|aqui é|fala|(?:o )?meu nome é|det här är|jag heter|mitt namn är|det er|jeg heter|jeg hedder|minä olen|nimeni on|tady|jmenuji se|benim adım|ben|tôi là|أنا|معك|我是|这是|這是)[\s:]*/giu;
-
-/** Between a person and where they are from. */
-const FROM =
-  /^\s*,?\s*(?:from(?: the)?|of|at|with|von(?: der| dem)?|vom|aus(?: der| dem)?|de l['’]\s?|de la|du|des|del|della|dell['’]\s?|da|do|de|di|van(?: de| het)?|z|ze|från|fra|hos|từ|من|来自|來自)\s*/iu;
+import { HAN_SURNAMES, HOUSE, LEGAL_FORM, POST } from './whoWords';
 
 /** A name as it stands in a sentence: words with capitals, and the small words between them. */
 const NAME = new RegExp(
@@ -19,36 +12,64 @@ const NAME = new RegExp(
     String.raw`^WORD\s+(?:(?:de|del|da|dos|van|von|der|den|la|le|af|av)\s+)+WORD`,
     String.raw`^WORD(?:\s+WORD){0,3}`,
     String.raw`^\p{Script=Han}{2,4}(?=[，,。、的来來]|$)`,
-    String.raw`^\p{Script=Arabic}+(?:\s\p{Script=Arabic}+)?`,
+    String.raw`^\p{Script=Arabic}+(?:\s(?!(?:من|في|لدى)\s)\p{Script=Arabic}+){0,2}`,
   ]
     .join('|')
     .replaceAll('WORD', String.raw`\p{Lu}[\p{L}\p{M}'’-]*\.?`),
   'u',
 );
-/** An organisation as it stands in a sentence. */
+/** An organisation as it stands in a sentence; in quotes, its name may have small letters. */
 const HOUSE_NAME =
-  /^(?:\p{L}+\s+)?\p{Lu}[\p{L}\p{M}\d'’&-]*(?:\s+(?:(?:&|and|und|et|y|e|og|och|i|of|de|der|do|da)\s+)?\p{Lu}[\p{L}\p{M}\d'’&-]*){0,4}/u;
+  /^(?:\p{L}+\s+)?(?:[«„"“][^»”“"]{2,40}[»”“"]|\p{Lu}[\p{L}\p{M}\d'’&-]*\.?(?:(?<!\.)|(?<=\.)(?=[ ]\p{Lu})))(?:\s+(?:(?:&|and|und|et|y|e|og|och|i|of|de|del|da|der|do|no)\s+)?\p{Lu}[\p{L}\p{M}\d'’&-]*){0,5}(?:\s[«„"“][^»”“"]{2,40}[»”“"])?/u;
+/** In Vietnamese: small letters follow the word that says what sort of house it is. */
+const VIETNAMESE_HOUSE =
+  /^(?:Công ty|Nhà hát|Nhà xuất bản|Nhà sách|Trung tâm|Bệnh viện|Ngân hàng|Khách sạn|Tạp chí|Đại học|Trường)(?:\s\p{Lu}[\p{L}\p{M}]*){1,6}/u;
+/** In Arabic: a word of a house and what follows it. */
+const ARABIC_HOUSE = /^\p{Script=Arabic}+(?:\s\p{Script=Arabic}+){0,2}/u;
+
+/** "我是海风乐器的李建国", "浜辺楽器の小林です", "바다악기의 박준호입니다": the house first, then who. */
+const EAST_ASIAN = [
+  /我(?:是|叫)(?<house>\p{Script=Han}{3,12}?)的(?<name>\p{Script=Han}{2,4})(?=[，,。！、]|$)/u,
+  /我(?:是|叫)(?<name>\p{Script=Han}{2,3})[，,、]?(?:是|在)(?<house>\p{Script=Han}{3,12}?)(?:的(?<post>\p{Script=Han}{2,5}))?(?=[，,。！、]|工作|$)/u,
+  /(?<house>[\p{Script=Han}\p{Script=Katakana}ー]{3,16})の(?<name>\p{Script=Han}{1,4}[ ]?[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]{1,4}?)(?:です|と申します)/u,
+  /(?:저는 )?(?<house>\p{Script=Hangul}{3,12}?)(?:의)? (?:(?<post>\p{Script=Hangul}{2,4}) )?(?<name>\p{Script=Hangul}{2,4})(?:입니다|이라고 합니다|라고 합니다)/u,
+];
 
 /** Who says in a sentence who they are, and where they are from: "this is Ana from Quay Strings, my new number is …". */
 export function findIntroductions(lines: readonly TextLine[], locals: readonly string[]): TextSpan[] {
-  for (const line of lines)
-    for (const found of line.text.matchAll(INTRODUCTION)) {
-      const at = found.index + found[0].length;
+  for (const line of lines) {
+    const eastAsian = eastAsianMarks(line);
+    if (eastAsian.length > 0) return eastAsian;
+    for (const at of beginnings(line.text)) {
       const name = nameAt(line.text.slice(at), locals);
       if (name === undefined) continue;
-      const house = houseAt(line.text, at + name.text.length);
-      // Two words with capitals may be anything, but hardly where somebody says where they are from.
-      if (!name.isSure && !house) continue;
-      const mark: TextSpan = {
-        start: line.start + at,
-        end: line.start + at + name.text.length,
-        field: 'name',
-      };
-      return house
-        ? [mark, { start: line.start + house.from, end: line.start + house.to, field: 'organisation' }]
-        : [mark];
+      const end = at + name.text.length;
+      const rest = tailOf(line.text.slice(end));
+      const house = houseIn(rest);
+      const post = postIn(rest.slice(0, house?.from ?? rest.length));
+      // Two words with capitals may be anything, but hardly where somebody says where they are from or what they do.
+      if (!name.isSure && !house && !post) continue;
+      const mark = (field: TextSpan['field'], from: number, to: number): TextSpan => ({
+        ...{ start: line.start + from, end: line.start + to, field },
+      });
+      return [
+        mark('name', at, end),
+        ...(post ? [mark('post', end + post.from, end + post.to)] : []),
+        ...(house ? [mark('organisation', end + house.from, end + house.to)] : []),
+      ];
     }
+  }
   return [];
+}
+
+/** Where a name may begin: behind words that say so, or at the beginning of what they follow. */
+function beginnings(text: string): number[] {
+  const after = [...text.matchAll(INTRODUCTION)].map((found) => found.index + found[0].length);
+  const before = [...text.matchAll(/(?<=^|[.!,]\s+)\p{Lu}/gu)].flatMap(({ index }) => {
+    const name = NAME.exec(text.slice(index))?.[0];
+    return name !== undefined && SAID_AFTER.test(text.slice(index + name.length)) ? [index] : [];
+  });
+  return [...after, ...before];
 }
 
 /** The name that a sentence goes on with; sure where its first word is a given name or much else speaks for it. */
@@ -56,19 +77,77 @@ function nameAt(rest: string, locals: readonly string[]): { text: string; isSure
   const words = NAME.exec(rest)?.[0]
     .replace(/[.,]+$/, '')
     .trim();
-  if (words === undefined || HOUSE.test(words) || POST.test(words)) return undefined;
-  const [first = ''] = words.split(/\s+/);
+  if (words === undefined || LEGAL_FORM.test(words) || (POST.test(words) && !words.includes(' '))) return undefined;
+  const [first = '', ...others] = words.split(/\s+/);
+  const isGiven = isGivenName(first) || isGivenName(others.at(-1) ?? '');
+  if (HOUSE.test(words) && !isGiven) return undefined;
   const score = nameScore(words, locals);
-  const isSure = isGivenName(first) || score >= 3;
+  const isSure = isGiven || score >= 3 || (HAN_SURNAMES.has(first.charAt(0)) && first.length <= 4);
   return isSure || (words.includes(' ') && score >= 2) ? { text: words, isSure } : undefined;
 }
 
-function houseAt(text: string, end: number): { from: number; to: number } | undefined {
-  const gap = FROM.exec(text.slice(end))?.[0];
-  if (gap === undefined) return undefined;
-  const name = HOUSE_NAME.exec(text.slice(end + gap.length))?.[0];
-  const [first = ''] = name?.split(' ') ?? [];
-  // A small word belongs to the name where it names what sort of house it is: "l’atelier Beauclair".
-  if (name === undefined || (!/^\p{Lu}/u.test(first) && !HOUSE.test(first))) return undefined;
-  return { from: end + gap.length, to: end + gap.length + name.length };
+/** The rest of a sentence, up to its point or to figures. */
+function tailOf(text: string): string {
+  return /^(?:[^.!?\d\n]|\.(?=\s?\p{Ll})|(?<=\p{Lu})\.)*/u.exec(text)?.[0] ?? '';
+}
+
+interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Where the person is from: right behind the name, or further on where what lies between is about work. */
+function houseIn(rest: string): Stretch | undefined {
+  const suffixed = /^,?\s+(?<house>\p{Lu}[\p{L} ]{2,40})['’](?:n?[dt][ae]n?|ndan|nden|de|da|te|ta)(?=[\s.,]|$)/u.exec(rest);
+  if (suffixed?.groups?.['house'] !== undefined) {
+    const from = suffixed[0].indexOf(suffixed.groups['house']);
+    return { from, to: from + suffixed.groups['house'].length };
+  }
+  for (const found of rest.matchAll(FROM_WORDS)) {
+    const gap = rest.slice(0, found.index);
+    const isNear = /^\s*(?:,\s*)?(?:(?:i|ich|je|я) (?:am|bin|suis)\s*)?$/iu.test(gap) || /^\s*,?\s*(?:я|och jag är|der)\s*$/iu.test(gap);
+    if (!isNear && !SPEAKS_OF_WORK.test(gap) && !POST.test(gap)) continue;
+    const at = found.index + found[0].length;
+    const text = rest.slice(at);
+    const name = [VIETNAMESE_HOUSE, /^\p{Script=Arabic}/u.test(text) ? ARABIC_HOUSE : HOUSE_NAME]
+      .map((form) => form.exec(text)?.[0])
+      .find((found_) => found_ !== undefined);
+    const [first = ''] = name?.split(' ') ?? [];
+    // A small word belongs to the name where it names what sort of house it is: "l’atelier Beauclair".
+    if (name === undefined || (!/^[\p{Lu}\p{Lo}«„"“]/u.test(first) && !HOUSE.test(first))) continue;
+    return { from: at, to: at + name.replace(/\.$/, '').length };
+  }
+  return undefined;
+}
+
+/** What the person does: the words from the one that says so, up to a preposition or the end of the clause. */
+function postIn(gap: string): Stretch | undefined {
+  const clause = /[^,;]*$/u.exec(gap.replace(/[\s,]+$/u, ''));
+  for (const piece of clause ? [clause, { 0: gap, index: 0 }] : []) {
+    const found = POST.exec(piece[0]);
+    if (!found) continue;
+    const lead = /^[\s/&(,-]*/.exec(found[0])?.[0].length ?? 0;
+    const from = piece.index + found.index + lead;
+    const words = /^\S+(?:\s+(?!(?:at|bei|der|des|chez|au|di|da|do|de|hos|på|of|for|a|em|en|w|v)\s?)[\p{L}-]+)?/u.exec(gap.slice(from));
+    const text = (words?.[0] ?? '').replace(/[\s,.]+(?:at|bei|beim|chez|au|von|della|del|da|do|de|hos|på|i|w|v|của|و)?$/u, '').replace(/[,.]+$/, '');
+    return text === '' ? undefined : { from, to: from + text.length };
+  }
+  return undefined;
+}
+
+function eastAsianMarks(line: TextLine): TextSpan[] {
+  for (const form of EAST_ASIAN) {
+    const found = form.exec(line.text);
+    if (!found?.groups) continue;
+    const marks = (['name', 'house', 'post'] as const).flatMap((group) => {
+      const value = found.groups?.[group];
+      if (value === undefined || value === '') return [];
+      const start = line.start + found.index + (group === 'name' ? found[0].lastIndexOf(value) : found[0].indexOf(value));
+      const field = group === 'house' ? ('organisation' as const) : group;
+      return [{ start, end: start + value.length, field }];
+    });
+    const house = found.groups['house'] ?? '';
+    if (HOUSE.test(house) || /学|公司|会|社|店|院|館|刊|部|団/u.test(house)) return marks;
+  }
+  return [];
 }

@@ -2,7 +2,7 @@ import { foldText } from '@/core/base';
 import { parsePhone } from '@/core/card';
 
 import { REGISTRY } from './mailWords';
-import { EXTENSION, type PhoneWord, phoneWord } from './phoneWords';
+import { EXTENSION, type PhoneWord, phoneWordWithin } from './phoneWords';
 import { overlapsAny, type TextRange, type TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
@@ -10,7 +10,7 @@ const BEHIND = new RegExp(`(?:ext|x|${EXTENSION}).*$`, 'iu');
 
 /** Figures with what stands between figures of a number; an extension may follow. */
 const CANDIDATE = new RegExp(
-  String.raw`(?:\+|(?<![\d.,/-])\b00(?=[1-9])|\(\+?)?\s?\(?\d(?:[\d ().\-/]*\d)?(?:\s?(?:ext\.?|extension|x|${EXTENSION})[ .:]?\s?\d{1,5}\b)?`,
+  String.raw`(?:\+|(?<![\d.,/-])\b00(?=[1-9])|\(\+?)?\s?\(?\d(?:[\d ().\-/]*\d)?(?:[\s,(、，（]{0,3}(?:ext\.?|extension|x|${EXTENSION})[ .:：]{0,2}\d{1,5}\b)?`,
   'giu',
 );
 /** E.164: figures of a number, the country's code among them; a number of a small place may be short. */
@@ -21,6 +21,9 @@ const MIN_LABELLED_DIGITS = 5;
 const MIN_SPLIT_DIGITS = 7;
 const DATE =
   /^\(?(?:\d{1,2}[./-]\d{1,2}[./-](?:19|20)?\d{2}|(?:19|20)\d{2}[./-]\d{1,2}[./-]\d{1,2}|(?:19|20)\d{2}\s?-\s?(?:19|20)?\d{2})\)?$/;
+
+/** Letters between which no space stands: a number may touch them. */
+const UNSPACED = /[\p{Script=Han}\p{Script=Hangul}\p{Script=Hiragana}\p{Script=Katakana}]/u;
 
 /** A postcode of Brazil or the long one of the United States. */
 const POSTCODE = /^\d{5}-\d{3,4}$/;
@@ -55,7 +58,7 @@ function phonesOf(
     if (start < from || overlapsAny({ start, end }, taken)) continue;
     const before = labelText(line, taken, from, start);
     const label = wordsOfLabel(before);
-    const behind = /^\s*(?:\(([^)\d]{2,30})\)|(?:- )?(\p{L}{1,12})\s*(?:$|[|•·,;]))/u.exec(
+    const behind = /^\s*(?:\(([^)\d]{1,30})\)|(?:- )?(\p{L}{1,12})\s*(?:$|[|•·,;]))/u.exec(
       line.text.slice(end - line.start),
     );
     const kinds = [...label, ...(behind ? wordsOfLabel(behind[1] ?? behind[2] ?? '') : [])];
@@ -116,7 +119,7 @@ function wordsOfLabel(text: string): PhoneWord[] {
   )
     .split(/[^\p{L}]+/u)
     .filter(Boolean);
-  return words.slice(-3).flatMap((word) => phoneWord(word) ?? []);
+  return words.slice(-3).flatMap((word) => phoneWordWithin(word) ?? []);
 }
 
 interface Candidate {
@@ -138,8 +141,8 @@ function isNumber(candidate: Candidate, isLabelled: boolean, country: string | u
   if (digits.length < 7 && /^\s+\p{Lu}\p{L}/u.test(line.text.slice(end - line.start))) return false;
   const next = line.text.charAt(end - line.start);
   const prior = line.text.charAt(start - line.start - 1);
-  if (/[\p{L}\d%€$£¥]/u.test(next) && !/\p{Script=Han}/u.test(next)) return false;
-  if (/[€$£¥#№]/u.test(prior) || (/\p{L}/u.test(prior) && !isLabelled)) return false;
+  if (/[\p{L}\d%€$£¥]/u.test(next) && !UNSPACED.test(next)) return false;
+  if (/[€$£¥#№]/u.test(prior) || (/\p{L}/u.test(prior) && !UNSPACED.test(prior) && !isLabelled)) return false;
   // "F-67000 Strasbourg": the sign of a country before a postcode.
   if (/(?:^|[^\p{L}])[A-Z]{1,3}-$/u.test(before)) return false;
   if (REGISTRY.test(before.slice(-40)) || POSTCODE.test(shown)) return false;

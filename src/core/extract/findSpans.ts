@@ -48,7 +48,12 @@ export function findSpans(text: string, { country }: ExtractOptions = {}): TextS
     sent !== undefined &&
     (!name || isPartOf(plain.slice(name.start, name.end), plain.slice(sent.start, sent.end)));
   const fromHead = head.filter(({ field }) => field === 'mail' || isSent);
-  const named = isSent ? who.filter((mark) => mark !== name) : who;
+  const named = who.filter(
+    (mark) =>
+      !(isSent && mark === name) &&
+      // "Petra" under a mail of Petra Kahler is no firm.
+      !(sent && mark.field === 'organisation' && isPartOf(plain.slice(mark.start, mark.end), plain.slice(sent.start, sent.end))),
+  );
   return inOrder([...fromHead, ...taken, ...named, ...findPhoneticNames(plain, lines, name)]);
 }
 

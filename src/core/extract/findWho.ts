@@ -29,19 +29,21 @@ export function findWho(lines: readonly TextLine[], taken: readonly TextSpan[], 
   const scored = candidates.map((candidate) => ({ candidate, ...scoresOf(candidate, candidates, hints) }));
   const isImprint = IMPRINT.test(hints.text);
   if (!has('name')) {
-    const best = scored.toSorted((a, b) => b.name - a.name)[0];
-    const needed = isImprint ? 6 : best && isSupported(best.candidate, scored, hints) ? 3 : 4;
-    if (best && best.name >= needed) marks.push(nameMark(best.candidate));
+    const best = scored
+      .toSorted((a, b) => b.name - a.name)
+      .find(({ candidate, name }) => name >= (isImprint ? 6 : isSupported(candidate, scored, hints) ? 3 : 4));
+    if (best) marks.push(nameMark(best.candidate));
     else marks.push(...findIntroductions(lines, hints.locals).filter((mark) => !overlapsAny(mark, taken)));
   }
   const free = scored.filter(({ candidate }) => !overlapsAny(candidate, marks));
   for (const { candidate, post, house } of free) {
-    if (DEPARTMENT.test(candidate.text) && !isHouse(candidate.text) && !POST.test(candidate.text)) {
+    if (isDepartment(candidate.text)) {
       if (!has('department')) marks.push(markOf(candidate, 'department'));
     } else if (post > 0 && post >= house) {
       if (marks.filter((mark) => mark.field === 'post').length < 2) marks.push(markOf(candidate, 'post'));
     }
   }
+  if (!has('post')) marks.push(...tradeUnder(free, marks));
   if (!has('organisation'))
     marks.push(
       ...houseOf(
@@ -52,10 +54,30 @@ export function findWho(lines: readonly TextLine[], taken: readonly TextSpan[], 
   return marks;
 }
 
+/** How one word that says what somebody does ends, in many languages. */
+const TRADE =
+  /(?:erin|istin|ist|iste|ista|istka|or|ora|eur|euse|rice|ier|ière|ienne|aio|aia|ero|era|eiro|eira|nik|arz|arka|cielka|tel|telka|ář|ařka|ník|are|ör|ør|aja|jä|ija|ász|ész|ő|cı|ci|çı|çi|ian|man|woman|smith|wright|ник|щик|арь|тель|ист|истка|ица|ιστής|τής|τρια)$/iu;
+
+/** A word alone under the name: what the person does, where it ends so, is small, or the organisation is another line. */
+function tradeUnder(free: readonly Scored[], marks: readonly TextSpan[]): TextSpan[] {
+  const name = marks.find(({ field }) => field === 'name');
+  const next = free.find(({ candidate }) => name !== undefined && candidate.start >= name.end);
+  if (!name || !next || next.house > 0 || next.candidate.start - name.end > 4) return [];
+  const { text } = next.candidate;
+  if (/\s/.test(text) || !/^\p{L}{3,}$/u.test(text) || /[\p{Script=Han}\p{Script=Hiragana}]/u.test(text)) return [];
+  const hasHouse = free.some(({ candidate, house }) => candidate !== next.candidate && house >= 2.5);
+  return hasHouse || /^\p{Ll}/u.test(text) || TRADE.test(text) ? [markOf(next.candidate, 'post')] : [];
+}
+
 /** Whether more than its two capital words speaks for a name: where it stands, or that the firm is another line. */
 function isSupported({ text }: WhoCandidate, all: readonly Scored[], { isSignature }: WhoHints): boolean {
   const hasHouse = all.some(({ candidate, house }) => candidate.text !== text && house >= 2.5);
   return isSignature || hasHouse || text.split(/\s+/).some(isGivenName);
+}
+
+/** Whether a piece is part of an organisation: "作曲系" is one, though composing is what somebody may do. */
+function isDepartment(text: string): boolean {
+  return DEPARTMENT.test(text) && !isHouse(text) && (!POST.test(text) || /^\p{Script=Han}+[系部科]$/u.test(text));
 }
 
 function markOf({ start, end }: Segment, field: SpanField): TextSpan {
@@ -66,7 +88,7 @@ function markOf({ start, end }: Segment, field: SpanField): TextSpan {
 function nameMark({ start, text }: Segment): TextSpan {
   return {
     start,
-    end: start + text.replace(/\s*\([^)]*\)$|\s*(?:女士|先生|小姐|様|さん)$/u, '').length,
+    end: start + text.replace(/\s*\([^)]*\)$|\s*(?:女士|先生|小姐|様|さん|敬上|谨上|謹上|上|博士|硕士|碩士|드림|올림|님)$/u, '').length,
     field: 'name',
   };
 }
@@ -114,6 +136,7 @@ function scoresOf(candidate: WhoCandidate, all: readonly WhoCandidate[], hints: 
   const post = postScore(text);
   const house = houseScore(text, hints);
   const isFirst = all[0]?.start === candidate.start;
+  const isHead = isFirst && hints.isSignature;
   const isAlone = !/[\s・]/.test(text) && !/\p{Script=Han}/u.test(text);
   const name =
     nameScore(text, hints.locals) +
@@ -122,12 +145,21 @@ function scoresOf(candidate: WhoCandidate, all: readonly WhoCandidate[], hints: 
     (isBesidePost(candidate, all) ? 1.5 : 0) -
     (ADDRESSED.test(text) ? 4 : 0) +
     (all.some((other) => isShortOf(other.text, text)) ? 3 : 0) -
-    (post > 0 ? 4 : 0) -
-    (LEGAL_FORM.test(text) ? 6 : HOUSE.test(text) ? 3 : 0) -
+    (post > 0 && !isSurnameToo(text, isHead) ? 4 : 0) -
+    (LEGAL_FORM.test(text) ? 6 : HOUSE.test(text) && !isSurnameToo(text, isHead) ? 3 : 0) -
     (isSentence(text) ? 4 : 0) -
     (DEPARTMENT.test(text) ? 3 : 0) -
     candidate.line * 0.1;
   return { name, post, house: isSentence(text) || ADDRESSED.test(text) ? Math.min(house, 1) : house };
+}
+
+/** "Michael Baker", "Detlef Grünhaus": a given name, and a surname that says a trade or ends as houses do. */
+function isSurnameToo(text: string, isHead: boolean): boolean {
+  const words = text.split(/\s+/);
+  const [first = '', last = ''] = [words[0], words.at(-1)];
+  if (words.length !== 2 || !(isGivenName(first) || (isHead && !POST.test(text) && !HOUSE.test(first))) || !/^\p{Lu}\p{Ll}+$/u.test(last)) return false;
+  // "Rosa Chor" is a choir: there the word is whole.
+  return POST.test(last) ? true : /haus$|werk$|house$|hall$|schule$/iu.test(last) && last.length > 6;
 }
 
 /** How much a text is what somebody does; most where it begins with the word for it. */

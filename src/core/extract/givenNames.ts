@@ -46,7 +46,19 @@ const GIVEN = new Set(
   hiroshi takashi kenji satoshi akira makoto naoki yuki haruto yuto sota misaki yoko keiko hanako akiko sakura yui
   wei li ming jun hong fang jing lei yan xiao ling mei hui ahmed mohammed ali omar hassan fatima aisha yusuf ibrahim
   ivan dmitri sergei alexei mikhail olga natalia svetlana tatiana irina yael noa avi moshe sanjay rajesh arjun anjali
-  deepa kavita sunita ravi vikram zeynep mehmet ayse mustafa kwame kofi ama chidi folasade adebayo thandi sipho`)
+  deepa kavita sunita ravi
+  jens lars mette anne kirsten hanne lone mads frederik christian rasmus soren kasper mikkel ida clara amalie josefine
+  ole arne bjorn kjell knut leif odd sigrid ingvild solveig marit hege silje eirik havard oystein magnus marte kari
+  juha timo matti antti ville mikko jukka pekka tapio heikki anna-liisa tuula riikka sanna kaarina liisa aino eino eeva paivi
+  jiri jan petr pavel karel vaclav tomas ondrej vojtech lukas marketa jana eva lenka pavla tereza katerina alena zuzana marek
+  gabor zoltan istvan laszlo ferenc attila tamas peter zsofia eszter judit katalin erzsebet agnes daniel balazs kriszta
+  ion andrei mihai radu dragos vlad cristian ioana andreea elena mihaela alexandra raluca bogdan sorin gheorghe
+  ahmet emre burak cem can elif selin zeynep ayse fatma nihat murat hakan kemal deniz ece defne omer yusuf
+  γιωργος νικος κωστας δημητρης γιαννης ελενη μαρια κατερινα σοφια αννα σταυρος παναγιωτης βασιλης χριστινα
+  александр дмитрий сергей андрей алексей игорь антон иван михаил павел ольга елена наталья мария марина анна татьяна ирина екатерина
+  олександр дмитро сергій андрій олексій ігор тарас олена наталія марія оксана ганна тетяна ірина катерина микола василь
+  محمد أحمد علي عمر خالد يوسف كريم نادر سامي حسن فاطمة مريم ليلى سلمى هدى دينا رنا نور سارة عائشة
+  nguyen tran le pham hoang huynh phan vu vo dang bui do ho ngo duong ly minh anh hoa lan huong vikram zeynep mehmet ayse mustafa kwame kofi ama chidi folasade adebayo thandi sipho`)
     .split(/\s+/)
     .filter(Boolean),
 );

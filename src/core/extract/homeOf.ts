@@ -37,8 +37,12 @@ export function homeOf(
     byWriting(plain, country) ??
     byTownLine(lines) ??
     countryByLanguage(lines.map(({ text }) => text).join('\n'), country) ??
+    // The closing words above a signature are no part of it.
+    countryByLanguage(plain, country) ??
     country ??
-    (/\b\d{3} \d{2} \p{Lu}\p{Ll}/u.test(plain) ? 'SE' : undefined)
+    (/\b\d{3} \d{2} \p{Lu}\p{Ll}/u.test(plain) ? 'SE' : undefined) ??
+    // Three figures, three and four, the first three in brackets: North America's.
+    (/\(\d{3}\) ?\d{3}[-. ]\d{4}\b/.test(plain) ? 'US' : undefined)
   );
 }
 
@@ -59,6 +63,9 @@ const SCRIPTS: readonly (readonly [script: RegExp, countries: readonly string[]]
   [/\p{Script=Thai}/u, ['TH']],
   [/\p{Script=Georgian}/u, ['GE']],
   [/\p{Script=Armenian}/u, ['AM']],
+  // Letters of Cyrillic that Russian hasn't.
+  [/[ґєії]/iu, ['UA']],
+  [/\p{Script=Cyrillic}{3}/u, ['RU', 'KZ', 'BY', 'UA', 'BG', 'RS', 'KG']],
   // Latin letters with marks that only Vietnamese has.
   [/[ơưạảấầẩậắằặẹẻếềểệỉịọỏốồổộớờởợụủứừửựỵỷ]/iu, ['VN']],
 ];

@@ -7,6 +7,7 @@ export { cardFromSpans } from './cardFromSpans';
 export { correctSpans, type SpanCorrection } from './correctSpans';
 export { extractCard } from './extractCard';
 export { findNews } from './findNews';
+export { findOthers, type OtherWriter } from './findOthers';
 export { findSpans } from './findSpans';
 export type { SpanField } from './spans';
 export { type TextPiece, textPieces } from './textPieces';

@@ -39,6 +39,9 @@ function surnameInCapitals(text: string): string | undefined {
   const words = text.split(' ');
   const isCapital = (word: string) => /^\p{Lu}[\p{Lu}'’-]+$/u.test(word) && word.length > 2;
   const isMixed = (word: string) => /^\p{Lu}\p{Ll}/u.test(word);
+  // Orders and memberships behind a name are in capitals too: "Dr Miriam Oduya PhD FRSA".
+  const behind = parseName(text)?.components?.filter(({ kind }) => kind === 'credential') ?? [];
+  if (behind.length > 0) return undefined;
   const first = words.findIndex(isCapital);
   const surname = words.filter(isCapital);
   const given = words.filter((word) => !isCapital(word));

@@ -29,7 +29,7 @@ export function nameScore(text: string, locals: readonly string[]): number {
   const words = proper.flatMap(({ value }) => value.split(/\s+/));
   if (words.length < 1 || words.length > 6) return -5;
   const isNameWord = (word: string) =>
-    /^\p{Lu}[\p{L}.'’-]*$/u.test(word) || LOWER_PARTS.test(word) || /^[\p{Lo}]+$/u.test(word);
+    /^\p{Lu}[\p{L}.'’-]*$/u.test(word) || LOWER_PARTS.test(word) || /^[\p{Lo}\p{M}]+\.?$/u.test(word);
   if (!words.every(isNameWord) || !words.some((word) => /^[\p{Lu}\p{Lo}]/u.test(word))) return -5;
   const titled = parts.some(({ kind }) => kind === 'title') ? 1.5 : 0;
   const suffixed = parts.some(({ kind }) => kind === 'credential' || kind === 'generation') ? 1 : 0;

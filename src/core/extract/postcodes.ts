@@ -60,6 +60,7 @@ export const TOWN_FORMS: readonly TownForm[] = [
   { form: form(String.raw`(?<postcode>\d{5})[ ]+${TOWN}[ ]+(?<region>[A-Z]{2})`), countries: ['IT'] },
   { form: form(String.raw`(?:(?<cc>[A-Z]{1,3})[- ] ?)?(?<postcode>\d{4,5})[ ]+${TOWN}`) },
   { form: form(String.raw`${TOWN}[ ]+(?<postcode>\d{5,6})`), countries: ['SG', 'CN', 'IN'] },
+  { form: form(String.raw`(?<postcode>\d{6}),?[ ]+(?:г\. ?)?${TOWN}`), countries: ['RO', 'RU', 'BY', 'KZ'], isLoose: true },
   { form: form(String.raw`${TOWN}[ ]+(?<postcode>\d{4})`), countries: ['NZ', 'ZA', 'AU'], isLoose: true },
 ];
 

@@ -49,7 +49,8 @@ function withoutHead(text: string, lines: readonly TextLine[]): Headed {
   while (HEAD_FIELD.test(lines[count]?.text ?? '')) count += 1;
   const fields = lines.slice(Math.max(0, first), count);
   const from = fields.find((line) => HEAD_FIELD.exec(line.text)?.[1] !== undefined);
-  if (fields.length < 2 || !from) return { rest: lines, sender: undefined };
+  // One field alone is something with a label, unless it has an address in it.
+  if (!from || (fields.length < 2 && !/<[^<>\s]+@/.test(from.text))) return { rest: lines, sender: undefined };
   const label = HEAD_FIELD.exec(from.text)?.[0] ?? '';
   return { rest: lines.slice(count), sender: trimmed(text, from.start + label.length, from.end) };
 }
@@ -80,7 +81,8 @@ function isQuoteHead(lines: readonly TextLine[], i: number): boolean {
 function withoutDisclaimers(lines: readonly TextLine[]): readonly TextLine[] {
   let lastDropped = -2;
   return lines.filter((line) => {
-    const goesOn = line.index === lastDropped + 1 && wordCount(line.text) > 5;
+    const goesOn =
+      line.index === lastDropped + 1 && wordCount(line.text) > 5 && !/@|\+\d[\d ()-]{6}/.test(line.text);
     if (
       !goesOn &&
       !(DISCLAIMER.test(line.text) && (wordCount(line.text) > 3 || /[\p{Script=Han}]/u.test(line.text)))
@@ -103,13 +105,27 @@ function signatureOf(text: string, lines: readonly TextLine[]): readonly TextLin
   }
   const closing = lines.findLastIndex(({ text: line }) => isClosing(line));
   const last = lines[closing];
-  if (!last || (closing === lines.length - 1 && !saysMore(last))) return undefined;
+  if (!last || (closing === lines.length - 1 && !saysMore(last))) return lastBlock(lines);
   const end = last.start + (CLOSING.exec(last.text)?.[0].length ?? 0);
   const said = trimmed(text, end, last.end);
   const after = lines.slice(closing + 1).filter((line) => !SALUTATION.test(line.text));
   const own =
     said.text === '' ? [] : [{ ...last, ...said, segments: last.segments.filter((s) => s.start >= end) }];
   return [...own, ...after];
+}
+
+/** Words of a line that may be a name. */
+const NAME_LINE = /^(?:\p{L}{1,5}\.\s)*\p{Lu}[\p{L}.'’-]*(?:\s[\p{L}.'’-]+){1,4}$/u;
+
+/** Without a closing word: the block below the letter, apart from it by a blank line, that begins as names do. */
+function lastBlock(lines: readonly TextLine[]): readonly TextLine[] | undefined {
+  const last = lines.findLastIndex(
+    ({ text }) => SALUTATION.test(text) || (/[.!?]["”]?$/.test(text) && wordCount(text) > 3) || isProse(text),
+  );
+  const block = lines.slice(last + 1);
+  const [first] = block;
+  const isApart = first !== undefined && first.index > (lines[last]?.index ?? first.index) + 1;
+  return isApart && block.length > 1 && NAME_LINE.test(first.text) ? block : undefined;
 }
 
 /** A line that isn't part of a letter. */
@@ -123,7 +139,7 @@ function isClosing(line: string): boolean {
   if (!match) return false;
   const rest = line.slice(match[0].length);
   // "Best Western" is no closing, "Best, Anna" is one.
-  return rest === '' || (/[,.!，]\s*$/.test(match[0]) && wordCount(rest) <= 4 && !/[@\d]/.test(rest));
+  return rest === '' || ((/[,.!，]\s*$/.test(match[0]) || /^(?:mvh|vh|lg|vg|mfg|hilsen|xx?)\s\p{Lu}/iu.test(line)) && wordCount(rest) <= 4 && !/[@\d]/.test(rest));
 }
 
 function saysMore(line: TextLine): boolean {
@@ -137,5 +153,5 @@ export function wordCount(line: string): number {
 
 /** Whether a line is running text rather than a value. */
 export function isProse(line: string): boolean {
-  return (wordCount(line) > PROSE_WORDS && !/[|•·]/.test(line)) || SALUTATION.test(line);
+  return (wordCount(line) > PROSE_WORDS && !/[|•·]|\s-\s.*\s-\s/.test(line)) || SALUTATION.test(line);
 }

@@ -1,12 +1,13 @@
 import { foldText } from '@/core/base';
 
+import { isGivenName } from './givenNames';
 import { REGISTRY, STANDS_FOR } from './mailWords';
 import { nameScore } from './nameScore';
 import { phoneWord } from './phoneWords';
 import { isProse } from './readableLines';
 import type { TextSpan } from './spans';
 import { type Segment, type TextLine, trimmed } from './textLines';
-import { DEPARTMENT, HOUSE, LEGAL_FORM, POST, POST_AT } from './whoWords';
+import { DEPARTMENT, GREETING, HOUSE, LEGAL_FORM, POST, POST_AT } from './whoWords';
 
 /** A stretch that may be a name, a post, a department or an organisation. */
 export interface WhoCandidate extends Segment {
@@ -17,6 +18,11 @@ export interface WhoCandidate extends Segment {
 /** Degrees and memberships behind a name, and what a firm is by law behind its name: not a value of its own. */
 const BEHIND =
   /^(?:(?:[A-Z]{2,5}|[A-Z][a-z]?\.?[A-Z][A-Za-z.]{0,5}|Jr\.?|Sr\.?|I{1,3}|Esq\.?)(?=$|[\s(])|(?:Ltd|Inc|LLC|LLP|Lda|S\.?L\.?U?|S\.?A\.?|GmbH|AG|B\.?V\.?)\.?$)/;
+/** "Secretary: Joan Pike": somebody beside whom the text is about. */
+const SOMEBODY_ELSE =
+  /^(?:secretary|pa|assistant|sekretariat|sekretärin|vorzimmer|secrétariat|secrétaire|secretaría|secretaria|segreteria|segretaria|secretariaat|sekretariat|assistent(?:in|e)?|assistenz|sekreterare|sihteeri)\s*:\s*(?:frau |herr |mme |m\. |ms |mr )?\p{Lu}\p{L}+\s\p{Lu}/iu;
+/** When a shop is open. */
+const HOURS = /\b\d{1,2}(?:[.:h]\d\d)?\s?(?:-|bis|to|à|a)\s?\d{1,2}(?:[.:h]\d\d)?(?:\s?(?:uhr|h|pm|am)\b|$)/iu;
 /** On whose behalf somebody signs. */
 const ON_BEHALF = /^(?:RA(?:in)?(?=\s)|i\. ?[av]\.|ppa\.|gez\.|p\.p\.|per pro\.?|p\.o\.|z up\.)\s*/iu;
 
@@ -29,13 +35,15 @@ export function candidatesOf(
 ): WhoCandidate[] {
   return lines.flatMap((line, at) => {
     const above = lines[at - 1];
-    if (isProse(line.text) || STANDS_FOR.test(line.text)) return [];
+    if (isProse(line.text) || STANDS_FOR.test(line.text) || SOMEBODY_ELSE.test(line.text)) return [];
     if (above && STANDS_FOR.test(above.text) && /[:：]$/.test(above.text)) return [];
     return piecesOf(line, text).flatMap((piece) => {
       const free = withoutTaken(piece, taken, text);
       if (
         !free ||
         REGISTRY.test(free.text) ||
+        HOURS.test(free.text) ||
+        GREETING.test(free.text) ||
         !/\p{L}{2}|\p{Script=Han}/u.test(free.text) ||
         isLabel(free.text)
       )
@@ -47,6 +55,9 @@ export function candidatesOf(
 
 /** Segments, those that belong to the one before joined to it. */
 function piecesOf(line: TextLine, text: string): Segment[] {
+  // "LINDQVIST, Eva"
+  const [surname, given, ...others] = line.segments;
+  if (surname && given && others.length === 0 && isTurnedRound(line.text)) return [line];
   const last = line.segments.at(-1);
   const isHouse =
     last !== undefined &&
@@ -60,10 +71,23 @@ function piecesOf(line: TextLine, text: string): Segment[] {
     const behind = BEHIND.exec(segment.text)?.[0];
     const joins =
       before !== undefined && behind !== undefined && /^,\s*$/.test(text.slice(before.end, segment.start));
-    if (!joins) pieces.push(segment);
+    // "Falcão & Serra, Sociedade de Advogados"
+    const isPartners =
+      before !== undefined &&
+      /\s(?:&|e|y|und|and|et|i|og|och)\s/u.test(before.text) &&
+      /^(?:sociedade de|rechtsanw|steuerber|solicitors|advogados|abogados|avocats|avvocati|notai|architects|architekten|adwokaci|advokater)/iu.test(segment.text);
+    if (isPartners) pieces[pieces.length - 1] = trimmed(text, before.start, segment.end);
+    else if (!joins) pieces.push(segment);
     else pieces[pieces.length - 1] = trimmed(text, before.start, segment.start + behind.length);
   }
   return pieces;
+}
+
+/** A surname, a comma and a given name. */
+function isTurnedRound(text: string): boolean {
+  const [, surname, given] = /^(\p{Lu}[\p{L}'’-]+), (\p{Lu}\p{Ll}+)(?: \p{Lu}\.?\p{Ll}*)?$/u.exec(text) ?? [];
+  if (surname === undefined || given === undefined || POST.test(given) || HOUSE.test(surname)) return false;
+  return isGivenName(given) || surname === surname.toUpperCase();
 }
 
 /** Words that only label what is taken: "Tel.", "Mobile / Fax", "Impressum". */
@@ -74,7 +98,7 @@ function isLabel(text: string): boolean {
 }
 
 const LABELS = new Set(
-  'e mail email mailto web website www internet url contact contacts kontakt contacto contatto impressum imprint anschrift address adresse et and und y メール 邮箱 电邮 电子邮件 網址 网址 网站 w'.split(
+  'e mail email mailto web website www internet url contact contacts kontakt contacto contatto impressum imprint pec whatsapp telegram signal skype viber wechat line qq sekretariat secretariat zentrale anschrift address adresse et and und y メール 邮箱 电邮 电子邮件 網址 网址 网站 w'.split(
     ' ',
   ),
 );
@@ -97,7 +121,9 @@ function withoutTaken(piece: Segment, taken: readonly TextSpan[], text: string):
   const onBehalf = ON_BEHALF.exec(rest.text)?.[0].length ?? 0;
   const lead = /^[\s()<>[\]"“”„«»*_:/-]+/.exec(rest.text.slice(onBehalf))?.[0].length ?? 0;
   const tail = /[\s(<[*_:/"“”«»-]+$/.exec(rest.text.slice(onBehalf + lead))?.[0].length ?? 0;
-  const own = trimmed(text, rest.start + onBehalf + lead, rest.end - tail);
+  // "Театр «Гавань»" ends in a quote that belongs to it.
+  const isQuoted = lead === 0 && /[«„"“][^«»„"“”]+[»”“"]$/u.test(rest.text);
+  const own = trimmed(text, rest.start + onBehalf + lead, rest.end - (isQuoted ? 0 : tail));
   const open = own.text.search(/\([^)]*$/);
   const closed = /\s*\([^)]*\)$/.exec(own.text);
   if (open > 0) return trimmed(text, own.start, own.start + open);
@@ -121,6 +147,9 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
     if (inside && outside) return [outside, trimmed(text, inside.start, inside.end - 1)];
   }
   const space = piece.text.indexOf(' ');
+  const rest = piece.text.slice(space + 1);
+  const unit = /^(?<house>\p{Script=Han}+(?:大学|大學|学院|學院|公司|中心|集团|集團|医院|樂團|乐团|协会))(?<unit>\p{Script=Han}{1,8}[系部科处處室组組院])$/u.exec(piece.text);
+  if (unit?.groups?.['house'] !== undefined) return cut(unit.groups['house'].length, 0);
   if (space < 0) return [piece];
   const words = [...piece.text.matchAll(/\S+/g)];
   // "みなとホール 事業課 主任": a house, a department and a post.
@@ -129,13 +158,14 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
     return words.map(({ 0: word, index }) => ({
       ...{ start: piece.start + index, end: piece.start + index + word.length, text: word },
     }));
+  // "김민지 과장": who, and what they are.
+  if (/^\p{Script=Hangul}{2,4} \p{Script=Hangul}{2,6}$/u.test(piece.text) && POST.test(rest)) return cut(space, 1);
   if (/^\p{Script=Han}+ +[\p{L}ー]+(?: [\p{L}ー]+)?$/u.test(piece.text)) {
     const [first = ''] = piece.text.split(' ');
     const second = piece.text.slice(space).trim();
     const isUnit = DEPARTMENT.test(second) ? !POST.test(first) : DEPARTMENT.test(first) && POST.test(second);
     return isUnit || POST.test(first) !== POST.test(second) ? cut(space, 1) : [piece];
   }
-  const rest = piece.text.slice(space + 1);
   const isPost = POST.test(piece.text.slice(0, space)) && !POST.test(rest);
   return isPost && /^\p{Lu}/u.test(rest) && nameScore(rest, locals) >= 4 ? cut(space, 1) : [piece];
 }

@@ -1,5 +1,5 @@
 import type { Name, NameComponent } from '../schema/types';
-import { CREDENTIALS, GENERATIONS, isOneOf, PARTICLES, TITLES } from './nameWords';
+import { CREDENTIALS, DOTTED_TITLES, GENERATIONS, isOneOf, PARTICLES, TITLES } from './nameWords';
 import { isFamilyFirstScript, splitUnspacedName } from './scripts';
 
 /** What is known about a name before it is read. */
@@ -62,7 +62,11 @@ function splitAtComma(text: string): AtComma {
   if (before === '' || after.length === 0) {
     return { before: text, after: '', turned: false, suffixes: [] };
   }
-  const isSuffix = (word: string) => word.split(' ').every((w) => suffixKind(w) !== undefined);
+  // "Philippa Crane, FRSM": three capitals and more behind a whole name are an order or a membership, listed or not.
+  const isMember = (word: string) =>
+    /^\p{Lu}{3,6}$/u.test(word) && before.includes(' ') && before !== before.toUpperCase();
+  const isSuffix = (word: string) =>
+    word.split(' ').every((w) => suffixKind(w) !== undefined || isMember(w));
   if (after.every(isSuffix)) {
     const suffixes = after.flatMap((word) => [
       part('separator', ', '),
@@ -96,7 +100,10 @@ const GIVEN_TOO = new Set(['don', 'dom', 'gen', 'dame']);
 
 function takeTitles(tokens: string[]): NameComponent[] {
   const titles: NameComponent[] = [];
-  const isTitle = (word: string) => isOneOf(word, TITLES) || (titles.length > 0 && FACULTIES.test(word));
+  const isTitle = (word: string) =>
+    isOneOf(word, TITLES) ||
+    (DOTTED_TITLES.has(word.toLowerCase()) && tokens.length > 2) ||
+    (titles.length > 0 && (FACULTIES.test(word) || /^\(\p{Lu}{2}\)$/u.test(word)));
   const isGiven = () =>
     titles.length === 0 && tokens.length === 2 && GIVEN_TOO.has(tokens[0]?.toLowerCase() ?? '');
   while (tokens.length > 1 && isTitle(tokens[0] ?? '') && !isGiven())
@@ -109,7 +116,9 @@ function takeSuffixes(tokens: string[], hasTitle: boolean): NameComponent[] {
   const suffixes: NameComponent[] = [];
   const fewest = hasTitle ? 1 : 2;
   for (;;) {
-    const kind = suffixKind(tokens.at(-1) ?? '');
+    const bracketed = /^\(\p{L}+\)$/u.test(tokens.at(-1) ?? '') && suffixKind(tokens.at(-2) ?? '') !== undefined;
+    if (bracketed) tokens.push(`${tokens.splice(-2, 1)[0] ?? ''} ${tokens.pop() ?? ''}`);
+    const kind = suffixKind((tokens.at(-1) ?? '').split(' ')[0] ?? '');
     if (kind === undefined || tokens.length <= fewest) return suffixes;
     suffixes.unshift(part(kind, tokens.pop() ?? ''));
   }
