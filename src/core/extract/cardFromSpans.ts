@@ -129,10 +129,7 @@ function plainLink(uri: string): string {
   return uri.replace(/^https?:\/\/(?:www\.)?|\/$/gi, '').toLowerCase();
 }
 
-const BEFORE_EXTENSION = new RegExp(
-  `[\\s,(]*(?:ext\\.?|extension|x|${EXTENSION})[ .:]{0,2}(?=\\d)`,
-  'iu',
-);
+const BEFORE_EXTENSION = new RegExp(`[\\s,(]*(?:ext\\.?|extension|x|${EXTENSION})[ .:]{0,2}(?=\\d)`, 'iu');
 
 /** A number as E.164, with its extension as RFC 3966 has it; as written where no country can be told. */
 function toE164(shown: string, home: string | undefined): string {

@@ -32,7 +32,7 @@ const cases: readonly { name: string; text: string; values: readonly string[]; c
   {
     name: 'the same in German, where nouns have capitals as well',
     text: 'Hallo Jürgen, hier ist Dörte Feldner von der Druckerei Oberau, meine neue Handynummer ist 0151 2345678.',
-    values: ['name: Dörte Feldner', 'organisation: Druckerei Oberau', 'phone: +491512345678'],
+    values: ['name: Dörte Feldner', 'organisation: Druckerei Oberau', 'mobile: +491512345678'],
   },
   {
     name: 'the same in French, with a small word for what sort of house it is',

@@ -32,9 +32,16 @@ export function findAddresses(
         ...town,
         ...before.map((mark) => (isDelivery && mark.field !== 'town' ? { ...mark, isDelivery } : mark)),
       );
+      if (before.length === 0) marks.push(...streetAfter(line, segment, isFree));
       marks.push(...countryAfter(lines, at, segment, isFree));
     }
   return marks.length === 0 ? townsByCountry(lines, isFree) : marks;
+}
+
+/** "6720 Szeged, Tisza utca 8.": the town first, as in Hungary. */
+function streetAfter(line: TextLine, town: Segment, isFree: (segment: Segment) => boolean): TextSpan[] {
+  const next = line.segments.find((one) => one.start >= town.end && isFree(one));
+  return next && STREET.test(next.text) && /\d/.test(next.text) ? streetMarks([next]) : [];
 }
 
 /** Segments without the label before the first; one that ends with a country's name counts without it. */

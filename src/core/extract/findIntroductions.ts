@@ -12,15 +12,15 @@ const NAME = new RegExp(
     String.raw`^WORD\s+(?:(?:de|del|da|dos|van|von|der|den|la|le|af|av)\s+)+WORD`,
     String.raw`^WORD(?:\s+WORD){0,3}`,
     String.raw`^\p{Script=Han}{2,4}(?=[，,。、的来來]|$)`,
-    String.raw`^\p{Script=Arabic}+(?:\s(?!(?:من|في|لدى)\s)\p{Script=Arabic}+){0,2}`,
+    String.raw`^\p{Script=Arabic}+(?:\s(?!(?:من|في|لدى)\s|و[أاينت])\p{Script=Arabic}+){0,2}`,
   ]
     .join('|')
-    .replaceAll('WORD', String.raw`\p{Lu}[\p{L}\p{M}'’-]*\.?`),
+    .replaceAll('WORD', String.raw`(?:\p{Lu}\p{Ll}{0,3}\.(?=\s\p{Lu})|\p{Lu}[\p{L}\p{M}'’-]*)`),
   'u',
 );
 /** An organisation as it stands in a sentence; in quotes, its name may have small letters. */
 const HOUSE_NAME =
-  /^(?:\p{L}+\s+)?(?:[«„"“][^»”“"]{2,40}[»”“"]|\p{Lu}[\p{L}\p{M}\d'’&-]*\.?(?:(?<!\.)|(?<=\.)(?=[ ]\p{Lu})))(?:\s+(?:(?:&|and|und|et|y|e|og|och|i|of|de|del|da|der|do|no)\s+)?\p{Lu}[\p{L}\p{M}\d'’&-]*){0,5}(?:\s[«„"“][^»”“"]{2,40}[»”“"])?/u;
+  /^(?:\p{L}+\s+)?(?:[«„"“][^»”“"]{2,40}[»”“"]|\p{Lu}[\p{L}\p{M}\d'’&-]*\.?(?:(?<!\.)|(?<=\.)(?=[ ]\p{Lu})))(?:\s+(?:(?:&|and|und|et|y|e|og|och|i|of|de|del|della|delle|di|da|das|dos|des|du|der|den|do|no|la|le|les|van|von|für|for|för|av|af|el|al|aan|på|ved|på|na|της|του|των|им|імені|имени|cu|din|nad|w|pod)\s+){0,2}\p{Lu}[\p{L}\p{M}\d'’&-]*){0,5}(?:\s[«„"“][^»”“"]{2,40}[»”“"])?/u;
 /** In Vietnamese: small letters follow the word that says what sort of house it is. */
 const VIETNAMESE_HOUSE =
   /^(?:Công ty|Nhà hát|Nhà xuất bản|Nhà sách|Trung tâm|Bệnh viện|Ngân hàng|Khách sạn|Tạp chí|Đại học|Trường)(?:\s\p{Lu}[\p{L}\p{M}]*){1,6}/u;
@@ -31,22 +31,30 @@ const ARABIC_HOUSE = /^\p{Script=Arabic}+(?:\s\p{Script=Arabic}+){0,2}/u;
 const EAST_ASIAN = [
   /我(?:是|叫)(?<house>\p{Script=Han}{3,12}?)的(?<name>\p{Script=Han}{2,4})(?=[，,。！、]|$)/u,
   /我(?:是|叫)(?<name>\p{Script=Han}{2,3})[，,、]?(?:是|在)(?<house>\p{Script=Han}{3,12}?)(?:的(?<post>\p{Script=Han}{2,5}))?(?=[，,。！、]|工作|$)/u,
-  /(?<house>[\p{Script=Han}\p{Script=Katakana}ー]{3,16})の(?<name>\p{Script=Han}{1,4}[ ]?[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]{1,4}?)(?:です|と申します)/u,
+  /(?<=^|[。、,\s])(?<house>[\p{Script=Han}\p{Script=Katakana}\p{Script=Hiragana}ー]{3,20}?)の(?<name>\p{Script=Han}{1,4}[ ]?[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]{1,4}?)(?:です|と申します)/u,
   /(?:저는 )?(?<house>\p{Script=Hangul}{3,12}?)(?:의)? (?:(?<post>\p{Script=Hangul}{2,4}) )?(?<name>\p{Script=Hangul}{2,4})(?:입니다|이라고 합니다|라고 합니다)/u,
 ];
+
+/** Who says so in Chinese, Japanese or Korean, where the house may stand first. */
+export function findEastAsianIntroductions(lines: readonly TextLine[]): TextSpan[] {
+  for (const line of lines) {
+    const marks = eastAsianMarks(line);
+    if (marks.length > 0) return marks;
+  }
+  return [];
+}
 
 /** Who says in a sentence who they are, and where they are from: "this is Ana from Quay Strings, my new number is …". */
 export function findIntroductions(lines: readonly TextLine[], locals: readonly string[]): TextSpan[] {
   for (const line of lines) {
-    const eastAsian = eastAsianMarks(line);
-    if (eastAsian.length > 0) return eastAsian;
     for (const at of beginnings(line.text)) {
       const name = nameAt(line.text.slice(at), locals);
       if (name === undefined) continue;
       const end = at + name.text.length;
-      const rest = tailOf(line.text.slice(end));
+      const said = SAID_AFTER.exec(line.text.slice(end))?.[0].length ?? 0;
+      const rest = ' '.repeat(said) + tailOf(line.text.slice(end + said));
       const house = houseIn(rest);
-      const post = postIn(rest.slice(0, house?.from ?? rest.length));
+      const post = postIn(rest.slice(0, house?.gap ?? house?.from ?? rest.length), house !== undefined);
       // Two words with capitals may be anything, but hardly where somebody says where they are from or what they do.
       if (!name.isSure && !house && !post) continue;
       const mark = (field: TextSpan['field'], from: number, to: number): TextSpan => ({
@@ -77,37 +85,51 @@ function nameAt(rest: string, locals: readonly string[]): { text: string; isSure
   const words = NAME.exec(rest)?.[0]
     .replace(/[.,]+$/, '')
     .trim();
-  if (words === undefined || LEGAL_FORM.test(words) || (POST.test(words) && !words.includes(' '))) return undefined;
+  if (words === undefined || LEGAL_FORM.test(words) || (POST.test(words) && !words.includes(' ')))
+    return undefined;
   const [first = '', ...others] = words.split(/\s+/);
   const isGiven = isGivenName(first) || isGivenName(others.at(-1) ?? '');
   if (HOUSE.test(words) && !isGiven) return undefined;
   const score = nameScore(words, locals);
-  const isSure = isGiven || score >= 3 || (HAN_SURNAMES.has(first.charAt(0)) && first.length <= 4);
+  const isEnd =
+    words.includes(' ') && score >= 2 && /^\s*[.,!]/.test(rest.slice(words.length)) && !POST.test(words);
+  const isSure = isGiven || isEnd || score >= 3 || (HAN_SURNAMES.has(first.charAt(0)) && first.length <= 4);
   return isSure || (words.includes(' ') && score >= 2) ? { text: words, isSure } : undefined;
 }
 
 /** The rest of a sentence, up to its point or to figures. */
 function tailOf(text: string): string {
-  return /^(?:[^.!?\d\n]|\.(?=\s?\p{Ll})|(?<=\p{Lu})\.)*/u.exec(text)?.[0] ?? '';
+  return /^(?:[^.!?\d\n]|\.(?=\s?\p{Ll})|(?<=(?:^|\s)\p{Lu})\.)*/u.exec(text)?.[0] ?? '';
 }
 
 interface Stretch {
   readonly from: number;
   readonly to: number;
+  /** Where what leads to it begins. */
+  readonly gap?: number;
 }
+
+/** ", technicien chez …": what stands between a comma and where somebody works is what they do there. */
+const APPOSED =
+  /^\s*,\s+(?:(?:a|an|the|der|die|ein|eine|un|une|una|um|uma|la|le|en|ett|et)\s+)?(?<post>\p{L}{4,}(?:\s\p{Ll}{3,}){0,2})\s*$/u;
 
 /** Where the person is from: right behind the name, or further on where what lies between is about work. */
 function houseIn(rest: string): Stretch | undefined {
-  const suffixed = /^,?\s+(?<house>\p{Lu}[\p{L} ]{2,40})['’](?:n?[dt][ae]n?|ndan|nden|de|da|te|ta)(?=[\s.,]|$)/u.exec(rest);
+  const suffixed =
+    /^,?\s+(?<house>\p{Lu}[\p{L} ]{2,40})['’](?:n?[dt][ae]n?|ndan|nden|de|da|te|ta)(?=[\s.,]|$)/u.exec(rest);
   if (suffixed?.groups?.['house'] !== undefined) {
     const from = suffixed[0].indexOf(suffixed.groups['house']);
     return { from, to: from + suffixed.groups['house'].length };
   }
   for (const found of rest.matchAll(FROM_WORDS)) {
     const gap = rest.slice(0, found.index);
-    const isNear = /^\s*(?:,\s*)?(?:(?:i|ich|je|я) (?:am|bin|suis)\s*)?$/iu.test(gap) || /^\s*,?\s*(?:я|och jag är|der)\s*$/iu.test(gap);
-    if (!isNear && !SPEAKS_OF_WORK.test(gap) && !POST.test(gap)) continue;
-    const at = found.index + found[0].length;
+    const isNear =
+      /^\s*(?:,\s*)?(?:(?:i|ich|je|я) (?:am|bin|suis)\s*)?$/iu.test(gap) ||
+      /^\s*,?\s*(?:я|och jag är|der)\s*$/iu.test(gap);
+    if (!isNear && !SPEAKS_OF_WORK.test(gap) && !POST.test(gap) && !APPOSED.test(gap)) continue;
+    // "at The Anchor Rooms": with a capital it is part of the name.
+    const article = /(?:The|Die|Das|Der|Le|La|Les|Het|De|Il|Den)\s+$/.exec(found[0])?.[0].length ?? 0;
+    const at = found.index + found[0].length - article;
     const text = rest.slice(at);
     const name = [VIETNAMESE_HOUSE, /^\p{Script=Arabic}/u.test(text) ? ARABIC_HOUSE : HOUSE_NAME]
       .map((form) => form.exec(text)?.[0])
@@ -115,21 +137,43 @@ function houseIn(rest: string): Stretch | undefined {
     const [first = ''] = name?.split(' ') ?? [];
     // A small word belongs to the name where it names what sort of house it is: "l’atelier Beauclair".
     if (name === undefined || (!/^[\p{Lu}\p{Lo}«„"“]/u.test(first) && !HOUSE.test(first))) continue;
-    return { from: at, to: at + name.replace(/\.$/, '').length };
+    return { from: at, to: at + withSmallWords(text, name).replace(/\.$/, '').length, gap: found.index };
   }
   return undefined;
 }
 
+/** "Městské knihovny": the word that says what sort of house it is may follow in small letters. */
+function withSmallWords(text: string, name: string): string {
+  if (HOUSE.test(name)) return name;
+  const longer = /^(?:\s\p{Ll}{3,}){1,2}/u.exec(text.slice(name.length))?.[0] ?? '';
+  const [first = '', second = ''] = longer.trim().split(' ');
+  const isLast = /^[\s.,!]*$/u.test(text.slice(name.length + longer.length));
+  const more =
+    [` ${first}`, ` ${first} ${second}`].find((words) => HOUSE.test(words)) ??
+    (isLast && !name.includes(' ') && second === '' ? ` ${first}` : undefined);
+  return more === undefined || longer === '' ? name : name + more;
+}
+
 /** What the person does: the words from the one that says so, up to a preposition or the end of the clause. */
-function postIn(gap: string): Stretch | undefined {
+function postIn(gap: string, hasHouse: boolean): Stretch | undefined {
+  const apposed = hasHouse && !SPEAKS_OF_WORK.test(gap) ? APPOSED.exec(gap)?.groups?.['post'] : undefined;
+  if (apposed !== undefined) {
+    const from = gap.lastIndexOf(apposed);
+    return { from, to: from + apposed.length };
+  }
   const clause = /[^,;]*$/u.exec(gap.replace(/[\s,]+$/u, ''));
   for (const piece of clause ? [clause, { 0: gap, index: 0 }] : []) {
     const found = POST.exec(piece[0]);
     if (!found) continue;
     const lead = /^[\s/&(,-]*/.exec(found[0])?.[0].length ?? 0;
     const from = piece.index + found.index + lead;
-    const words = /^\S+(?:\s+(?!(?:at|bei|der|des|chez|au|di|da|do|de|hos|på|of|for|a|em|en|w|v)\s?)[\p{L}-]+)?/u.exec(gap.slice(from));
-    const text = (words?.[0] ?? '').replace(/[\s,.]+(?:at|bei|beim|chez|au|von|della|del|da|do|de|hos|på|i|w|v|của|و)?$/u, '').replace(/[,.]+$/, '');
+    const words =
+      /^\S+(?:\s+(?:de|di|do|da)\s+\p{Ll}[\p{L}-]+|\s+(?!(?:at|bei|der|des|chez|au|di|da|do|de|hos|på|of|for|a|em|en|w|v)\s?)[\p{L}-]+)?/u.exec(
+        gap.slice(from),
+      );
+    const text = (words?.[0] ?? '')
+      .replace(/[\s,.]+(?:at|bei|beim|chez|au|von|della|del|da|do|de|hos|på|i|w|v|của|و)?$/u, '')
+      .replace(/[,.]+$/, '');
     return text === '' ? undefined : { from, to: from + text.length };
   }
   return undefined;
@@ -142,7 +186,8 @@ function eastAsianMarks(line: TextLine): TextSpan[] {
     const marks = (['name', 'house', 'post'] as const).flatMap((group) => {
       const value = found.groups?.[group];
       if (value === undefined || value === '') return [];
-      const start = line.start + found.index + (group === 'name' ? found[0].lastIndexOf(value) : found[0].indexOf(value));
+      const start =
+        line.start + found.index + (group === 'name' ? found[0].lastIndexOf(value) : found[0].indexOf(value));
       const field = group === 'house' ? ('organisation' as const) : group;
       return [{ start, end: start + value.length, field }];
     });

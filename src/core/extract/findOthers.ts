@@ -14,7 +14,8 @@ export interface OtherWriter {
 /** Deeper quotes than this are old talk. */
 const MAX_OTHERS = 3;
 /** Who wrote a quoted mail, in the line above it: "On …, Marcus Webb <marcus@webb.example> wrote:". */
-const WRITER = /(?:^|[\d,:]\s*|(?:AM|PM|Uhr|schrieb|par)\s+)(?<name>\p{Lu}[\p{L}\p{M} .'’-]{1,60}?)\s*<(?<mail>[^<>\s]+@[^<>\s]+)>/u;
+const WRITER =
+  /(?:^|[\d,:]\s*|(?:AM|PM|Uhr|schrieb|par)\s+)(?<name>\p{Lu}[\p{L}\p{M} .'’-]{1,60}?)\s*<(?<mail>[^<>\s]+@[^<>\s]+)>/u;
 
 /**
  * Who else has written in a thread: each quoted mail by itself. The card is made of the last signature; these can be
@@ -45,7 +46,9 @@ function startsQuote(lines: readonly string[], i: number): boolean {
   if (QUOTE_HEAD.test(line) || ORIGINAL_HEAD.test(line) || FORWARD_HEAD.test(line)) return true;
   const isHead = HEAD_FIELD.exec(line)?.[1] !== undefined && HEAD_FIELD.test(bare(lines[i + 1] ?? ''));
   const above = bare(lines[i - 1] ?? '');
-  return isHead && i > 0 && !ORIGINAL_HEAD.test(above) && !FORWARD_HEAD.test(above) && !HEAD_FIELD.test(above);
+  return (
+    isHead && i > 0 && !ORIGINAL_HEAD.test(above) && !FORWARD_HEAD.test(above) && !HEAD_FIELD.test(above)
+  );
 }
 
 function partOf(lines: readonly string[], start: number, end: number): string {

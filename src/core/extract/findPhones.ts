@@ -119,7 +119,10 @@ function wordsOfLabel(text: string): PhoneWord[] {
   )
     .split(/[^\p{L}]+/u)
     .filter(Boolean);
-  return words.slice(-3).flatMap((word) => phoneWordWithin(word) ?? []);
+  // "هاتفي المحمول": with the article, and whose it is.
+  return words
+    .slice(-3)
+    .flatMap((word) => phoneWordWithin(word) ?? phoneWordWithin(word.replace(/^ال|ي$/gu, '')) ?? []);
 }
 
 interface Candidate {
@@ -145,11 +148,19 @@ function isNumber(candidate: Candidate, isLabelled: boolean, country: string | u
   if (/[€$£¥#№]/u.test(prior) || (/\p{L}/u.test(prior) && !UNSPACED.test(prior) && !isLabelled)) return false;
   // "F-67000 Strasbourg": the sign of a country before a postcode.
   if (/(?:^|[^\p{L}])[A-Z]{1,3}-$/u.test(before)) return false;
-  if (REGISTRY.test(before.slice(-40)) || POSTCODE.test(shown)) return false;
+  if (isRegistered(before.slice(-40)) || POSTCODE.test(shown)) return false;
   // "IBAN DE12 3456": letters with figures before the figures.
   if (/[A-Z]{2}\d{0,2}\s?$/.test(before) && !isLabelled && !isAbroad) return false;
   if (isAbroad || isLabelled) return true;
   return looksNational(shown, digits, country);
+}
+
+/** Whether what stands before figures says that they are of an account, a register, an invoice: at most two words back. */
+function isRegistered(before: string): boolean {
+  const found = REGISTRY.exec(before);
+  if (!found) return false;
+  const between = before.slice(found.index + found[0].length);
+  return !/\p{L}+[\s.,:]+\p{L}+[\s.,:]+\p{L}+/u.test(between);
 }
 
 /** Without a label and a country's code: what the country's plan knows, or what is grouped as its numbers are. */

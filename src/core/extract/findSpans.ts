@@ -52,7 +52,11 @@ export function findSpans(text: string, { country }: ExtractOptions = {}): TextS
     (mark) =>
       !(isSent && mark === name) &&
       // "Petra" under a mail of Petra Kahler is no firm.
-      !(sent && mark.field === 'organisation' && isPartOf(plain.slice(mark.start, mark.end), plain.slice(sent.start, sent.end))),
+      !(
+        sent &&
+        mark.field === 'organisation' &&
+        isPartOf(plain.slice(mark.start, mark.end), plain.slice(sent.start, sent.end))
+      ),
   );
   return inOrder([...fromHead, ...taken, ...named, ...findPhoneticNames(plain, lines, name)]);
 }

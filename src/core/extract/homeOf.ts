@@ -2,7 +2,7 @@ import { parsePhone } from '@/core/card';
 
 import { countryOf, isSupportedRegion } from './countries';
 import { countryByLanguage } from './languages';
-import { countryOfTownLine, PREFIX_COUNTRIES } from './postcodes';
+import { countryOfTownLine, POSTCODE_FIGURES, PREFIX_COUNTRIES } from './postcodes';
 import type { TextSpan } from './spans';
 import type { TextLine } from './textLines';
 
@@ -36,14 +36,37 @@ export function homeOf(
   return (
     byWriting(plain, country) ??
     byTownLine(lines) ??
-    countryByLanguage(lines.map(({ text }) => text).join('\n'), country) ??
-    // The closing words above a signature are no part of it.
-    countryByLanguage(plain, country) ??
+    byNumberForm(plain) ??
+    byLanguage(plain, lines, country) ??
     country ??
-    (/\b\d{3} \d{2} \p{Lu}\p{Ll}/u.test(plain) ? 'SE' : undefined) ??
-    // Three figures, three and four, the first three in brackets: North America's.
-    (/\(\d{3}\) ?\d{3}[-. ]\d{4}\b/.test(plain) ? 'US' : undefined)
+    (/\b\d{3} \d{2} \p{Lu}\p{Ll}/u.test(plain) ? 'SE' : undefined)
   );
+}
+
+/** Numbers grouped as one country alone does it; common practice. */
+function byNumberForm(plain: string): string | undefined {
+  if (/\(\d{3}\) ?\d{3}[-. ]\d{4}\b/.test(plain)) return 'US';
+  if (/(?<!\d)\(\d\d\) ?9?\d{4}-\d{4}\b/.test(plain)) return 'BR';
+  if (/(?<![\d+])0\d{1,3}-\d{2,3} \d\d \d\d\b/.test(plain)) return 'SE';
+  return undefined;
+}
+
+/** The country of the language; where the postcode has another count of figures, another one that speaks it. */
+function byLanguage(
+  plain: string,
+  lines: readonly TextLine[],
+  reader: string | undefined,
+): string | undefined {
+  // The closing words above a signature are no part of its lines.
+  const found =
+    countryByLanguage(lines.map(({ text }) => text).join('\n'), reader) ?? countryByLanguage(plain, reader);
+  const figures = /(?:^|[\n,;|] ?)(\d{4,5}) \p{Lu}\p{Ll}/u.exec(plain)?.[1]?.length;
+  if (found === undefined || figures === undefined || figures === (POSTCODE_FIGURES[found] ?? figures))
+    return found;
+  const isSwiss = /(?<!\d)0\d\d \d{3} \d\d \d\d\b|strasse\b/.test(plain);
+  if (found === 'DE' && figures === 4) return isSwiss ? 'CH' : 'AT';
+  if (found === 'FR' && figures === 4) return isSwiss ? 'CH' : 'BE';
+  return found === 'IT' && figures === 4 ? 'CH' : found;
 }
 
 /** A country's name alone, at the end of a line, or its sign before a postcode. */
@@ -78,7 +101,7 @@ function byWriting(plain: string, reader: string | undefined): string | undefine
     return 'JP';
   if (/\p{Script=Han}{2}/u.test(plain) && ['TW', 'HK', 'MO', 'SG'].includes(reader ?? '')) return reader;
   if (/經理|傳真|手機|分機|統一編號|臺/.test(plain)) return 'TW';
-  if (/電話|携帯|会社/.test(plain)) return 'JP';
+  if (/電話|携帯|会社|編集|直通|[部課係]長(?!官)|(?<!\d)0\d{1,3}-\d{2,4}-\d{4}\b/.test(plain)) return 'JP';
   if (/\p{Script=Han}{2}/u.test(plain)) return 'CN';
   return undefined;
 }

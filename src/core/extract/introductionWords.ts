@@ -27,24 +27,25 @@ const BEFORE: Readonly<Record<string, string>> = {
 };
 
 /** After a name that stands first: "Tove Granath heter jag", "Varga Dániel vagyok", "Dele Farouk here". */
-const AFTER = `here|speaking|heter jag|vagyok|hier|ici|aquí|qui|aqui|am apparat|olen|täällä`;
+const AFTER = `här|her|tady|itt|tutaj|здесь|here|speaking|heter jag|vagyok|hier|ici|aquí|qui|aqui|am apparat|olen|täällä`;
 
 /** Between a person and where they are from or work. */
-const FROM = `from|from the|of|of the|at|at the|with|for|von|von der|von dem|von den|vom|aus|aus der|aus dem|bei|bei der|
+const FROM =
+  `from|from the|of|of the|at|at the|with|for|von|von der|von dem|von den|vom|aus|aus der|aus dem|bei|bei der|
   bei den|bei dem|beim|im|in der|an der|am|de l'|de l’|de la|de los|de las|du|des|del|au|aux|à la|à l'|à l’|chez|dans|en la|
   en el|en|della|dello|delle|dei|degli|dell'|dell’|dal|dalla|dallo|presso|presso la|presso il|alla|al|nella|nel|da|do|das|
   dos|na|no|nos|nas|de|di|van|van de|van het|van der|bij|bij de|bij het|uit|uit de|uit het|z|ze|w|we|från|på|fra|hos|i|ved|
   v|ve|u|de la|la|din|a|az|από|από το|από την|από τη|στο|στην|στη|του|της|из|с|со|от|в|во|з|із|від|у|من|في|لدى|từ|của|ở|tại|bên`
-  .split('|')
-  .map((words) => words.trim())
-  // Longer words first, so that "della" isn't taken for "del".
-  .toSorted((one, other) => other.length - one.length)
-  .join('|');
+    .split('|')
+    .map((words) => words.trim())
+    // Longer words first, so that "della" isn't taken for "del".
+    .toSorted((one, other) => other.length - one.length)
+    .join('|');
 
 /** Words that say of a stretch of a sentence that it is about work. */
 const WORK = [
   `work(?:ing)?|arbeite|tätig|travaille|trabajo|trabalho|lavoro|werk|pracuję|jobbar|arbetar|jobber|arbeider|arbejder`,
-  `työskentelen|pracuji|pracujem|dolgozom|lucrez|çalışıyorum|εργάζομαι|δουλεύω|работаю|працюю|أعمل|làm việc|play|spiele`,
+  `työskentelen|pracuji|pracujem|dolgozom|lucrez|çalışıyorum|εργάζομαι|δουλεύω|работаю|працюю|[وا]?أعمل|واعمل|اعمل|làm việc|play|spiele`,
 ].join('|');
 
 /** The beginning of a sentence in which somebody says who they are; the name follows it. */

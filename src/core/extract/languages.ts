@@ -98,7 +98,11 @@ const LANGUAGES: readonly Language[] = [
 ];
 
 function of(countries: string, words: string, letters?: RegExp): Language {
-  return { countries: countries.split(' '), words: new Set(words.split(/\s+/)), ...(letters ? { letters } : {}) };
+  return {
+    countries: countries.split(' '),
+    words: new Set(words.split(/\s+/)),
+    ...(letters ? { letters } : {}),
+  };
 }
 
 /** By country: the words for what people do, in its language. */
@@ -108,7 +112,10 @@ const POSTS_BY_COUNTRY: ReadonlyMap<string, RegExp> = new Map(
     ...{ FI: 'fi', CZ: 'cs', HU: 'hu', RO: 'ro', TR: 'tr' },
   }).map(([country, language]) => [
     country,
-    new RegExp(String.raw`(?:^|[\s,])(?:${POSTS[language] ?? ''})(?=$|[\s,])`, 'iu'),
+    new RegExp(
+      String.raw`(?:^|[\s,])(?:${[POSTS[language], ...(language === 'no' ? [POSTS['da']] : [])].join('|')})(?=$|[\s,])`,
+      'iu',
+    ),
   ]),
 );
 
@@ -134,7 +141,9 @@ const ENGLISH = new Set(
  * @returns undefined for a text in English, or one too short to tell
  */
 export function countryByLanguage(text: string, reader: string | undefined): string | undefined {
-  const words = foldText(text).match(/\p{L}+/gu) ?? [];
+  // Addresses on the net are of no language, and a letter alone is of many.
+  const words =
+    foldText(text.replace(/\S*[@/]\S*|www\.\S+|\b\S+\.\w{2,4}\b/g, ' ')).match(/\p{L}{2,}/gu) ?? [];
   const endings = [
     [/(?:strasse|str|gasse|platz|werkstatt|weg|praxis)$/, 0],
     [/(?:straat|gracht|kade|plein)$/, 4],

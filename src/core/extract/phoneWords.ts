@@ -33,8 +33,21 @@ export function phoneWord(folded: string): PhoneWord | undefined {
 
 /** The same of a piece of text in which no space parts words: "我的手机号码", "휴대폰번호는". */
 export function phoneWordWithin(folded: string): PhoneWord | undefined {
-  return BY_WORD.get(folded) ?? UNSPACED.find(([word]) => folded.includes(word))?.[1];
+  return (
+    BY_WORD.get(folded) ??
+    // "Mobilnummer", "Telefonszám", "cep telefonum"
+    COMPOUNDS.find(([beginning]) => folded.startsWith(beginning))?.[1] ??
+    UNSPACED.find(([word]) => folded.includes(word))?.[1]
+  );
 }
+
+const COMPOUNDS: readonly (readonly [beginning: string, word: PhoneWord])[] = [
+  ...(['mobil', 'handy', 'matkapuhel', 'мобильн', 'мобільн', 'celular', 'telemov'] as const).map(
+    (one) => [one, 'mobile'] as const,
+  ),
+  ...(['telefax', 'telefaks', 'faxn'] as const).map((one) => [one, 'fax'] as const),
+  ...(['telefon', 'puhelin', 'телефон', 'τηλεφων'] as const).map((one) => [one, 'voice'] as const),
+];
 
 /** Labels in scripts without spaces, the longest first. */
 const UNSPACED = [...BY_WORD]

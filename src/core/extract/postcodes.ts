@@ -8,7 +8,7 @@ export interface TownForm {
   readonly isLoose?: true;
 }
 
-const TOWN = String.raw`(?<town>\p{Lu}[\p{L}.'’\-]*(?:[ /](?:\(?[\p{L}.'’\-]+\)?|\d{1,2}(?=$|\s*$)))*)`;
+const TOWN = String.raw`(?<town>(?:['’][st][- ])?\p{Lu}[\p{L}.'’\-]*(?:[ /](?:\(?[\p{L}.'’\-]+\)?|\d{1,2}(?=$|\s*$)))*)`;
 const US = String.raw`A[KLRZ]|C[AOT]|D[CE]|FL|GA|HI|I[ADLN]|K[SY]|LA|M[ADEINOST]|N[CDEHJMVY]|O[HKR]|P[AR]|RI|S[CD]|T[NX]|UT|V[AT]|W[AIVY]`;
 /** States by their names, as they are written out. */
 const STATES =
@@ -60,7 +60,11 @@ export const TOWN_FORMS: readonly TownForm[] = [
   { form: form(String.raw`(?<postcode>\d{5})[ ]+${TOWN}[ ]+(?<region>[A-Z]{2})`), countries: ['IT'] },
   { form: form(String.raw`(?:(?<cc>[A-Z]{1,3})[- ] ?)?(?<postcode>\d{4,5})[ ]+${TOWN}`) },
   { form: form(String.raw`${TOWN}[ ]+(?<postcode>\d{5,6})`), countries: ['SG', 'CN', 'IN'] },
-  { form: form(String.raw`(?<postcode>\d{6}),?[ ]+(?:г\. ?)?${TOWN}`), countries: ['RO', 'RU', 'BY', 'KZ'], isLoose: true },
+  {
+    form: form(String.raw`(?<postcode>\d{6}),?[ ]+(?:г\. ?)?${TOWN}`),
+    countries: ['RO', 'RU', 'BY', 'KZ'],
+    isLoose: true,
+  },
   { form: form(String.raw`${TOWN}[ ]+(?<postcode>\d{4})`), countries: ['NZ', 'ZA', 'AU'], isLoose: true },
 ];
 

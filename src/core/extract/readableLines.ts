@@ -50,7 +50,8 @@ function withoutHead(text: string, lines: readonly TextLine[]): Headed {
   const fields = lines.slice(Math.max(0, first), count);
   const from = fields.find((line) => HEAD_FIELD.exec(line.text)?.[1] !== undefined);
   // One field alone is something with a label, unless it has an address in it.
-  if (!from || (fields.length < 2 && !/<[^<>\s]+@/.test(from.text))) return { rest: lines, sender: undefined };
+  if (!from || (fields.length < 2 && !/<[^<>\s]+@/.test(from.text)))
+    return { rest: lines, sender: undefined };
   const label = HEAD_FIELD.exec(from.text)?.[0] ?? '';
   return { rest: lines.slice(count), sender: trimmed(text, from.start + label.length, from.end) };
 }
@@ -139,7 +140,12 @@ function isClosing(line: string): boolean {
   if (!match) return false;
   const rest = line.slice(match[0].length);
   // "Best Western" is no closing, "Best, Anna" is one.
-  return rest === '' || ((/[,.!，]\s*$/.test(match[0]) || /^(?:mvh|vh|lg|vg|mfg|hilsen|xx?)\s\p{Lu}/iu.test(line)) && wordCount(rest) <= 4 && !/[@\d]/.test(rest));
+  return (
+    rest === '' ||
+    ((/[,.!，]\s*$/.test(match[0]) || /^(?:mvh|vh|lg|vg|mfg|hilsen|xx?)\s\p{Lu}/iu.test(line)) &&
+      wordCount(rest) <= 4 &&
+      !/[@\d]/.test(rest))
+  );
 }
 
 function saysMore(line: TextLine): boolean {

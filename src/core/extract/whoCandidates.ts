@@ -1,4 +1,5 @@
 import { foldText } from '@/core/base';
+import { startsWithTitle } from '@/core/card';
 
 import { isGivenName } from './givenNames';
 import { REGISTRY, STANDS_FOR } from './mailWords';
@@ -22,7 +23,8 @@ const BEHIND =
 const SOMEBODY_ELSE =
   /^(?:secretary|pa|assistant|sekretariat|sekretärin|vorzimmer|secrétariat|secrétaire|secretaría|secretaria|segreteria|segretaria|secretariaat|sekretariat|assistent(?:in|e)?|assistenz|sekreterare|sihteeri)\s*:\s*(?:frau |herr |mme |m\. |ms |mr )?\p{Lu}\p{L}+\s\p{Lu}/iu;
 /** When a shop is open. */
-const HOURS = /\b\d{1,2}(?:[.:h]\d\d)?\s?(?:-|bis|to|à|a)\s?\d{1,2}(?:[.:h]\d\d)?(?:\s?(?:uhr|h|pm|am)\b|$)/iu;
+const HOURS =
+  /\b\d{1,2}(?:[.:h]\d\d)?\s?(?:-|bis|to|à|a)\s?\d{1,2}(?:[.:h]\d\d)?(?:\s?(?:uhr|h|pm|am)\b|$)/iu;
 /** On whose behalf somebody signs. */
 const ON_BEHALF = /^(?:RA(?:in)?(?=\s)|i\. ?[av]\.|ppa\.|gez\.|p\.p\.|per pro\.?|p\.o\.|z up\.)\s*/iu;
 
@@ -75,7 +77,9 @@ function piecesOf(line: TextLine, text: string): Segment[] {
     const isPartners =
       before !== undefined &&
       /\s(?:&|e|y|und|and|et|i|og|och)\s/u.test(before.text) &&
-      /^(?:sociedade de|rechtsanw|steuerber|solicitors|advogados|abogados|avocats|avvocati|notai|architects|architekten|adwokaci|advokater)/iu.test(segment.text);
+      /^(?:sociedade de|rechtsanw|steuerber|solicitors|advogados|abogados|avocats|avvocati|notai|architects|architekten|adwokaci|advokater)/iu.test(
+        segment.text,
+      );
     if (isPartners) pieces[pieces.length - 1] = trimmed(text, before.start, segment.end);
     else if (!joins) pieces.push(segment);
     else pieces[pieces.length - 1] = trimmed(text, before.start, segment.start + behind.length);
@@ -148,7 +152,10 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
   }
   const space = piece.text.indexOf(' ');
   const rest = piece.text.slice(space + 1);
-  const unit = /^(?<house>\p{Script=Han}+(?:大学|大學|学院|學院|公司|中心|集团|集團|医院|樂團|乐团|协会))(?<unit>\p{Script=Han}{1,8}[系部科处處室组組院])$/u.exec(piece.text);
+  const unit =
+    /^(?<house>\p{Script=Han}+(?:大学|大學|学院|學院|公司|中心|集团|集團|医院|樂團|乐团|协会))(?<unit>\p{Script=Han}{1,8}[系部科处處室组組院])$/u.exec(
+      piece.text,
+    );
   if (unit?.groups?.['house'] !== undefined) return cut(unit.groups['house'].length, 0);
   if (space < 0) return [piece];
   const words = [...piece.text.matchAll(/\S+/g)];
@@ -159,7 +166,8 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
       ...{ start: piece.start + index, end: piece.start + index + word.length, text: word },
     }));
   // "김민지 과장": who, and what they are.
-  if (/^\p{Script=Hangul}{2,4} \p{Script=Hangul}{2,6}$/u.test(piece.text) && POST.test(rest)) return cut(space, 1);
+  if (/^\p{Script=Hangul}{2,4} \p{Script=Hangul}{2,6}$/u.test(piece.text) && POST.test(rest))
+    return cut(space, 1);
   if (/^\p{Script=Han}+ +[\p{L}ー]+(?: [\p{L}ー]+)?$/u.test(piece.text)) {
     const [first = ''] = piece.text.split(' ');
     const second = piece.text.slice(space).trim();
@@ -167,5 +175,9 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
     return isUnit || POST.test(first) !== POST.test(second) ? cut(space, 1) : [piece];
   }
   const isPost = POST.test(piece.text.slice(0, space)) && !POST.test(rest);
-  return isPost && /^\p{Lu}/u.test(rest) && nameScore(rest, locals) >= 4 ? cut(space, 1) : [piece];
+  // "Maestro Ottavio Brunelli": a title belongs to the name.
+  const isTitle = startsWithTitle(piece.text);
+  return isPost && !isTitle && /^\p{Lu}/u.test(rest) && nameScore(rest, locals) >= 4
+    ? cut(space, 1)
+    : [piece];
 }

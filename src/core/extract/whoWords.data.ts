@@ -38,7 +38,7 @@ export const UNSPACED_DEPARTMENTS = String.raw`\p{Script=Han}+[系組组]|\p{Scr
 
 /** Words of organisations' names. */
 export const HOUSES: Readonly<Record<string, string>> = {
-  en: String.raw`records|strings|violins|museums?|opera house|players|singers|studios|books|archive|brothers|sons|bakery|brewery|logistics|instruments|ensemble|centre|center|gallery|publications|arts|events|artists|tours|catering|printworks|yard|estate|charity|club|league|guild`,
+  en: String.raw`line|lines|shop|workshop|bookshop|pro shop|hall|guildhall|town hall|union|press|trust|store|bookstore|times|house|playhouse|warehouse|coffeehouse|bank|records|strings|violins|museums?|opera house|players|singers|studios|books|archive|brothers|sons|bakery|brewery|logistics|instruments|ensemble|centre|center|gallery|publications|arts|events|artists|tours|catering|printworks|yard|estate|charity|club|league|guild`,
   scandinavian: String.raw`\p{L}*teatret|\p{L}*teatern?|\p{L}*trykkeri(?:et)?|\p{L}*tryckeriet?|\p{L}*forlaget?|\p{L}*förlaget?|\p{L}*orkester|\p{L}*koret?|\p{L}*museet|\p{L}*universitet(?:et)?|\p{L}*højskole|\p{L}*høgskole|\p{L}*skole[n]?|\p{L}*skolan?|konservatori(?:um|et)|\p{L}*kommune|\p{L}*kirke[n]?|\p{L}*stiftelse[n]?|\p{L}*fondet?|\p{L}*forening(?:en)?|\p{L}*selskabet?|\p{L}*selskapet?|\p{L}*operaen|\p{L}*bibliotek(?:et)?|sygehus|sykehus|advokatfirma|advokatbyrå|gruppen|\p{L}*værksted|\p{L}*verksted|\p{L}*fabriken`,
   finnish: String.raw`\p{L}*teatteri|\p{L}*kirjapaino|kustannus|\p{L}*kustantamo|\p{L}*orkesteri|\p{L}*kuoro|\p{L}*museo|\p{L}*yliopisto|\p{L}*koulu|\p{L}*opisto|\p{L}*säätiö|\p{L}*yhdistys|\p{L}*kaupunki|\p{L}*seurakunta|\p{L}*sairaala|\p{L}*kirjasto|\p{L}*ooppera|\p{L}*festivaali|\p{L}*toimisto|\p{L}*talo|ry|rf`,
   czech: String.raw`divadl[oea]|tiskárn[ay]|nakladatelství|orchestr|sbor|muzeum|univerzita|akademie|škola|nadace|spolek|společnost|město|nemocnice|knihovna|kancelář|ústav|filharmonie|ateliér|dílna|divadiel|vydavateľstvo|tlačiareň`,
@@ -48,20 +48,20 @@ export const HOUSES: Readonly<Record<string, string>> = {
   greek: String.raw`θ[έε]ατρ\p{L}*|τυπογραφείο|εκδόσεις|ορχήστρα|χορωδία|μουσείο|πανεπιστήμιο|ωδείο|ακαδημία|σχολ[ήείές]\p{L}*|ίδρυμα|σύλλογος|εταιρεία|δήμος|νοσοκομείο|βιβλιοθήκη|φεστιβάλ|ξενοδοχείο|γραφείο|στούντιο|όπερα|α\.ε\.|ε\.π\.ε\.`,
   russian: String.raw`театр\p{L}*|типографи\p{L}+|издательств\p{L}+|оркестр\p{L}*|хор|музе[йяю]\p{L}*|университет\p{L}*|академи\p{L}+|консерватори\p{L}+|школ[аыуе]|фонд|общество|компани\p{L}+|больниц\p{L}+|библиотек\p{L}+|опера|фестивал\p{L}+|гостиниц\p{L}+|студи\p{L}+|филармони\p{L}+|агентств\p{L}+|бюро|мастерск\p{L}+|ооо|оао|зао|институт\p{L}*|центр`,
   ukrainian: String.raw`друкарн\p{L}+|видавництв\p{L}+|університет\p{L}*|академі\p{L}+|консерваторі\p{L}+|товариств\p{L}+|компані\p{L}+|лікарн\p{L}+|бібліотек\p{L}+|готел\p{L}+|студі\p{L}+|філармоні\p{L}+|агенці\p{L}+|тов|інститут\p{L}*`,
-  spanish: String.raw`luthería|editorial|gráfica|estudios|escuela|colegio|compañía|orquesta|banda|librería|taller|clínica|cooperativa|bodegas?|hermanos`,
+  spanish: String.raw`coro|luthería|editorial|gráfica|estudios|escuela|colegio|compañía|orquesta|banda|librería|taller|clínica|cooperativa|bodegas?|hermanos`,
   portuguese: String.raw`gráfica|estúdios?|escola|colégio|companhia|banda|livraria|oficina|cooperativa|orquestra|advogados|tipografia|fundação|museu|maestrina`,
-  italian: String.raw`tipografia|scuola|compagnia|banda|bottega|cooperativa|fratelli|casa editrice|auditorium`,
+  italian: String.raw`coro|tipografia|scuola|compagnia|banda|bottega|cooperativa|fratelli|casa editrice|auditorium`,
   french: String.raw`atelier|compagnie|école|lycée|maison|ville de|mairie|coopérative|collectif|frères|associés`,
   polish: String.raw`drukarni\p{L}*|studi[aoum]+|szkoł[aye]|stowarzyszeni\p{L}+|teatr\p{L}*|muze\p{L}+|filharmoni\p{L}+|orkiestr\p{L}+|akademi\p{L}+|kancelari\p{L}+|wspólnicy|legal`,
-  german: String.raw`\p{L}*bühne|\p{L}*werk|\p{L}*orchester|notariat|staatstheater|orgelbau|holzbau|gebrüder|stadtgemeinde|musikschule|tonstudio|kollektiv|genossenschaft|klinikum`,
-  dutch: String.raw`notarissen|theater|muziekcentrum|gemeente|drukkerij|muziekschool|advocaten|werkplaats|collectief`,
+  german: String.raw`oper|(?:staats|landes|kammer|volks|hafen|stadt)oper|\p{L}*bank|\p{L}*chor|\p{L}*bühne|\p{L}*werk|\p{L}*orchester|notariat|staatstheater|orgelbau|holzbau|gebrüder|stadtgemeinde|musikschule|tonstudio|kollektiv|genossenschaft|klinikum`,
+  dutch: String.raw`koor|\p{L}+koor|notarissen|theater|muziekcentrum|gemeente|drukkerij|muziekschool|advocaten|werkplaats|collectief`,
 };
 
 /** Words of organisations in scripts without spaces. */
-export const UNSPACED_HOUSES = String.raw`주식회사|\(주\)|\p{Script=Hangul}+(?:재단|대학교?|회사|출판사|극장|악단|오케스트라|합창단|학교|병원|호텔|은행|박물관|미술관|도서관|연구소|사무소|협회|기획|악기|센터|아트홀|음악원)|(?:音乐|音樂|艺术|藝術)学?院|學院|电视台|報社|报社|乐器|樂器|唱片|书店|書店|劇團|剧团|樂團|文化|传媒|傳媒|学园|楽器店|書房|工房`;
+export const UNSPACED_HOUSES = String.raw`주식회사|\(주\)|\p{Script=Hangul}+(?:재단|대학교?|회사|출판사|극장|악단|오케스트라|합창단|학교|병원|호텔|은행|박물관|미술관|도서관|연구소|사무소|협회|기획|악기|센터|아트홀|음악원)|(?:音乐|音樂|艺术|藝術)学?院|學院|电视台|報社|报社|乐器|樂器|唱片|书店|書店|劇團|剧团|樂團|文化|传媒|傳媒|学园|楽器店|書房|工房|合唱[団团團]|[楽劇]団|フィルハーモニー|音楽[院祭]|教室|商店|商会|製作所|スタジオ|クラブ|音乐节|音樂節|节目组`;
 
 /** Words of organisations in other scripts. */
 export const OTHER_HOUSES = String.raw`مطبعة|مهرجان|كلية|صحيفة|أوركسترا|فرقة|بنك|متحف|مكتبة|استوديو|وزارة|بلدية|شركة|مؤسسة|جامعة|نادي|festival|nhà sách|tạp chí|công ty|nhà hát`;
 
 /** Words between which none of a person's name stands: greetings that a line may be all of. */
-export const GREETINGS = String.raw`hello|hi|hallo|hei|hej|hoi|moi|ciao|olá|oi|salut|szia|ahoj|merhaba|bonjour|buenas|cześć|dag|xin chào|chào (?:anh|chị|bạn)|您好|你好|大家好|안녕하세요|السلام عليكم|مرحبا|здравствуйте|добрый день|доброго дня|γεια σας|thx|thanks|merci|gracias|obrigad[oa]|danke|dank|dzięki|tack|takk|tak|kiitos|děkuji|köszönöm|mulțumesc|teşekkürler|ευχαριστώ|спасибо|дякую|שלום`;
+export const GREETINGS = String.raw`hello|hi|hallo|hei|hej|hoi|moi|ciao|olá|oi|salut|szia|ahoj|merhaba|bonjour|buenas|cześć|dag|xin chào|chào (?:anh|chị|bạn)|您好|你好|大家好|안녕하세요|السلام عليكم|مرحبا|goddag|hallå|goedemiddag|goedemorgen|jó napot|witam|salve|bună(?: ziua)?|selam|привет|вітаю|добрий день|καλημέρα|مساء الخير|صباح الخير|各位.{0,3}好?|早上好|こんにちは|お世話になっております|здравствуйте|добрый день|доброго дня|γεια σας|thx|thanks|merci|gracias|obrigad[oa]|danke|dank|dzięki|tack|takk|tak|kiitos|děkuji|köszönöm|mulțumesc|teşekkürler|ευχαριστώ|спасибо|дякую|שלום`;

@@ -5,12 +5,13 @@
 export const TITLES = words(`mr mrs ms miss mx dr prof professor sir dame lord lady rev reverend fr father
   sr sra srta don doña dom dona herr frau fräulein ing dipl-ing mag mgr mgr. phdr mudr mme mlle m. maître me
   sig sig.ra signor signora dott dott.ssa avv hr fru dhr mevr drs ir rabbi imam sheikh hon judge pan pani
-  capt captain maj col gen lt sgt dr.med dr.phil priv.-doz pd kand cand lic lcdo lcda arq inż
+  capt captain maj col gen lt sgt dr.med dr.phil priv.-doz pd kand cand maestro lic lcdo lcda arq inż
   drhab mga bca rndr judr paeddr thdr thlic ths pgs cand.mag cand.jur cand.phil dra drª eng.ª engª prof.ª profª dr.ª dr.in
   mag.a dipl.-ing.in bc mudr. д-р δρ δρ. dott.ing arch. dipl.-kfm dipl.-kff dipl.-päd dipl.-phys dipl.-psych dipl.-inf`);
 
 /** Titles that are so only with their dot, as the letters alone are given names, initials or words. */
-export const DOTTED_TITLES = words(`fil. fil.dr. eng. adw. univ. adv. av. doç. öğr. gör. uzm. yrd. doc. ing. арх. проф. доц. акад.
+export const DOTTED_TITLES =
+  words(`fil. fil.dr. eng. adw. univ. adv. av. doç. öğr. gör. uzm. yrd. doc. ing. арх. проф. доц. акад.
   канд. инж. адв. د. أ. م. أ.د. ts. ths. gs. pgs. ks. bs. ls. not. arq. lic. lek. geom. rag. dipl. κα. κ. καθ.
   mr. ph. tech. c.p. c.p.a. enf. psic. asst. assoc. hab. ir. drs.`);
 

@@ -65,8 +65,7 @@ function splitAtComma(text: string): AtComma {
   // "Philippa Crane, FRSM": three capitals and more behind a whole name are an order or a membership, listed or not.
   const isMember = (word: string) =>
     /^\p{Lu}{3,6}$/u.test(word) && before.includes(' ') && before !== before.toUpperCase();
-  const isSuffix = (word: string) =>
-    word.split(' ').every((w) => suffixKind(w) !== undefined || isMember(w));
+  const isSuffix = (word: string) => word.split(' ').every((w) => suffixKind(w) !== undefined || isMember(w));
   if (after.every(isSuffix)) {
     const suffixes = after.flatMap((word) => [
       part('separator', ', '),
@@ -102,7 +101,8 @@ function takeTitles(tokens: string[]): NameComponent[] {
   const titles: NameComponent[] = [];
   const isTitle = (word: string) =>
     isOneOf(word, TITLES) ||
-    (DOTTED_TITLES.has(word.toLowerCase()) && tokens.length > 2) ||
+    // No name begins with a small abbreviation: "r. pr. Maciej Ostaszewski".
+    ((DOTTED_TITLES.has(word.toLowerCase()) || /^\p{Ll}{1,5}\.$/u.test(word)) && tokens.length > 2) ||
     (titles.length > 0 && (FACULTIES.test(word) || /^\(\p{Lu}{2}\)$/u.test(word)));
   const isGiven = () =>
     titles.length === 0 && tokens.length === 2 && GIVEN_TOO.has(tokens[0]?.toLowerCase() ?? '');
@@ -116,7 +116,8 @@ function takeSuffixes(tokens: string[], hasTitle: boolean): NameComponent[] {
   const suffixes: NameComponent[] = [];
   const fewest = hasTitle ? 1 : 2;
   for (;;) {
-    const bracketed = /^\(\p{L}+\)$/u.test(tokens.at(-1) ?? '') && suffixKind(tokens.at(-2) ?? '') !== undefined;
+    const bracketed =
+      /^\(\p{L}+\)$/u.test(tokens.at(-1) ?? '') && suffixKind(tokens.at(-2) ?? '') !== undefined;
     if (bracketed) tokens.push(`${tokens.splice(-2, 1)[0] ?? ''} ${tokens.pop() ?? ''}`);
     const kind = suffixKind((tokens.at(-1) ?? '').split(' ')[0] ?? '');
     if (kind === undefined || tokens.length <= fewest) return suffixes;
