@@ -6,6 +6,7 @@ import { promisify } from 'node:util';
 import { brotliCompress, constants } from 'node:zlib';
 
 import { hintEagerModules } from './eagerPieces.mjs';
+import { layPictureReader } from './pictureReader.mjs';
 import { preloadPieces } from './preload.mjs';
 import { fail, hashFiles, ROOT, runBin } from './setup.mjs';
 import { withLock } from './withLock.mjs';
@@ -20,6 +21,7 @@ const CONFIGS = [
   'tailwind.config.js',
   'package-lock.json',
   'scripts/eagerPieces.mjs',
+  'scripts/pictureReader.mjs',
   'scripts/preload.mjs',
   'tsconfig.json',
 ];
@@ -62,6 +64,7 @@ async function build() {
   preloadPieces(OUT);
   hintEagerModules(OUT);
   nameFiles();
+  layPictureReader(OUT);
   await compressBuild();
   writeFileSync(STAMP, hashSources());
 }

@@ -127,7 +127,8 @@ function securityHeaders() {
     contentSecurityPolicy: {
       directives: {
         defaultSrc: ["'self'"],
-        scriptSrc: ["'self'"],
+        // The reader of pictures is WebAssembly.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         // React Native's web layer writes its rules into a style element of the page.
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:', 'blob:'],

@@ -66,6 +66,7 @@ export { default as Sun } from 'lucide-react-native/icons/sun';
 export { default as Table2 } from 'lucide-react-native/icons/table-2';
 export { default as Tag } from 'lucide-react-native/icons/tag';
 export { default as Trash } from 'lucide-react-native/icons/trash';
+export { default as ImageIcon } from 'lucide-react-native/icons/image';
 export { default as Upload } from 'lucide-react-native/icons/upload';
 export { default as UserPlus } from 'lucide-react-native/icons/user-plus';
 export { default as Wrench } from 'lucide-react-native/icons/wrench';

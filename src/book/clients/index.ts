@@ -16,6 +16,7 @@ export {
 export { type HubAccess, type HubClient, hubClient, type StandInKind } from './hubClient';
 export { type ExtractResult, type InspectorClient, InspectorWorker } from './inspectorClient';
 export { guessOwnAddressesInWorker, readMailInWorker } from './mailClient';
+export { readPictureInWorker } from './pictureClient';
 export type { Job } from './runJob';
 export { type SearchClient, startSearchWorker } from './searchClient';
 export { UidMap } from './uidMap';

@@ -4,3 +4,4 @@
 export { addExtracted, addExtractedTo } from './addExtracted';
 export { storedTextToRead, storeTextToRead } from './textToRead';
 export { useExtract } from './useExtract';
+export { type PictureState, usePictureText } from './usePictureText';

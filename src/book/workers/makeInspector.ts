@@ -3,7 +3,9 @@ import {
   cardFromSpans,
   correctSpans,
   findNews,
+  findOthers,
   findSpans,
+  type OtherWriter,
   type SpanCorrection,
   type TextPiece,
   textPieces,
@@ -28,6 +30,8 @@ export interface ExtractResult {
   readonly lines: readonly (readonly TextPiece[])[];
   readonly hasMarks: boolean;
   readonly duplicates: readonly Cluster[];
+  /** Who else has written in the text. */
+  readonly others: readonly OtherWriter[];
 }
 
 /** What reading a text goes by. */
@@ -93,6 +97,7 @@ export function makeInspector(): InspectorApi {
         lines: textPieces(text, marks),
         hasMarks: marks.length > 0,
         duplicates: index.duplicatesOf(duplicateFacts(card)),
+        others: findOthers(text, options),
       };
     },
     newsIn: (signed, country) =>

@@ -27,7 +27,7 @@ export { type CardForm, cardFormSchema } from './editing/cardForm';
 export { DEFAULT_LAYOUT, FORM_PARTS, type FormPartId } from './editing/cardLayout';
 export { FILL_FIELDS, type FillField, fillIn } from './editing/fillIn';
 export { BLANK_ROWS, filledParts } from './editing/formParts';
-export { fromForm } from './editing/fromForm';
+export { fromForm, withFile } from './editing/fromForm';
 export { type Spread, type SpreadCounts, spreadForm } from './editing/spreadForm';
 export { toForm } from './editing/toForm';
 export { writeCell } from './editing/writeCell';

@@ -125,6 +125,16 @@ function countryOfPost(text: string): string | undefined {
   return found.length === 1 ? found[0]?.[0] : undefined;
 }
 
+/** Words of many languages: two of them say no more than one other. */
+const WEAK = new Set('tel fax mobil mob gsm telefon telefax ltd org nr no email cel de la en'.split(' '));
+
+/** How many words of a text are of a language. */
+function wordsOf(text: readonly string[], language: ReadonlySet<string>): number {
+  let sum = 0;
+  for (const word of new Set(text)) if (language.has(word)) sum += WEAK.has(word) ? 0.5 : 1;
+  return sum;
+}
+
 /** Words that must speak for a language before its country is taken. */
 const ENOUGH = 2;
 
@@ -152,7 +162,7 @@ export function countryByLanguage(text: string, reader: string | undefined): str
   const ofPost = countryOfPost(text);
   const scores = LANGUAGES.map(
     (language, i) =>
-      new Set(words.filter((word) => language.words.has(word))).size +
+      wordsOf(words, language.words) +
       (endings.some(([ending, at]) => at === i && words.some((word) => ending.test(word))) ? ENOUGH : 0) +
       (language.letters?.test(text) === true && words.some((word) => language.words.has(word)) ? 1 : 0) +
       (ofPost !== undefined && language.countries[0] === ofPost ? 1 : 0),

@@ -2,16 +2,18 @@ import { useLocalSearchParams } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import { storedTextToRead, storeTextToRead, useExtract } from '@/book/extract';
+import { storedTextToRead, storeTextToRead, useExtract, usePictureText } from '@/book/extract';
 import { useServices } from '@/book/state';
 import type { SpanCorrection } from '@/core/extract';
-import { onFileDrop } from '@/platform';
+import { isPicture, onFileDrop, onPaste } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/extract/extract';
 import { Act, Field, OverPage, usePageTitle, useWide } from '@/ui';
 
 import { MarkedText } from './MarkedText';
+import { OtherWriters } from './OtherWriters';
+import { LanguageSheet, PicturePart } from './PicturePart';
 import { type LoadShowing, ReadCard } from './ReadCard';
 
 /** A text longer than this is no signature and no mail; it would only take time. */
@@ -35,7 +37,18 @@ export function CardFromTextPage({ loadShowing }: CardFromTextProps) {
     },
     [setText],
   );
-  useEffect(() => onFileDrop(([file]) => void file?.text().then(change)), [change]);
+  const { state, read, stop, language, setLanguage } = usePictureText(change);
+  const [isKept, setKept] = useState(false);
+  const [isChoosing, setChoosing] = useState(false);
+  const [whole, setWhole] = useState<string>();
+  useEffect(() => {
+    const take = (file: File | undefined) => {
+      if (file && isPicture(file)) void read(file);
+      else void file?.text().then(change);
+    };
+    const stops = [onFileDrop(([file]) => take(file)), onPaste((file) => isPicture(file) && take(file))];
+    return () => stops.forEach((end) => end());
+  }, [change, read]);
   const extracted = useExtract(text, corrections);
   return (
     <OverPage
@@ -46,6 +59,21 @@ export function CardFromTextPage({ loadShowing }: CardFromTextProps) {
       testID="extract-page"
     >
       <View className="max-w-[720px]">
+        <PicturePart
+          state={state}
+          language={language}
+          isKept={isKept}
+          onKeep={setKept}
+          onFile={(file) => void read(file)}
+          onStop={stop}
+          onLanguage={() => setChoosing(true)}
+        />
+        <LanguageSheet
+          isOpen={isChoosing}
+          language={language}
+          onChoose={setLanguage}
+          onClose={() => setChoosing(false)}
+        />
         <Field
           label={texts.text}
           hint={texts.signatureWholeMailWords}
@@ -71,7 +99,23 @@ export function CardFromTextPage({ loadShowing }: CardFromTextProps) {
             />
           </View>
           <View className={isWide ? 'min-w-0 flex-1' : ''}>
-            <ReadCard extracted={extracted} loadShowing={loadShowing} />
+            <ReadCard
+              extracted={extracted}
+              loadShowing={loadShowing}
+              {...(isKept && state.kind === 'read' ? { picture: state.shown } : {})}
+            />
+            <OtherWriters
+              others={extracted.others}
+              isPart={whole !== undefined}
+              onRead={(part) => {
+                setWhole(whole ?? text);
+                change(part);
+              }}
+              onWhole={() => {
+                if (whole !== undefined) change(whole);
+                setWhole(undefined);
+              }}
+            />
           </View>
         </View>
       ) : null}

@@ -3,12 +3,13 @@ import { View } from 'react-native';
 import type { ExtractResult } from '@/book/clients';
 import { addExtracted, addExtractedTo } from '@/book/extract';
 import { selectRowsByUid, selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
-import { type Card, type cardValues, shownAs, type Uid } from '@/core/card';
+import { type Card, type cardValues, shownAs, type Uid, withFile } from '@/core/card';
 import type { Cluster } from '@/core/tidy';
 import { cardPath, localDay, LOCALE } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/extract/extract';
+import { texts as pictures } from '@/texts/extract/picture';
 import { Act, LabelledRow, NextAct, Pencil, Plus, Txt, useLoaded, UserPlus } from '@/ui';
 
 /** Loads what displays the values of a card. */
@@ -17,15 +18,18 @@ export type LoadShowing = () => Promise<{ readonly cardValues: typeof cardValues
 interface ReadCardProps {
   readonly extracted: ExtractResult;
   readonly loadShowing: LoadShowing;
+  /** The picture that it was read from, where it is to be kept; a data: URI. */
+  readonly picture?: string;
 }
 
 /** The card that was read, whom of the book it looks like, and what can be done with it. */
-export function ReadCard({ extracted: { card, duplicates, hasMarks }, loadShowing }: ReadCardProps) {
+export function ReadCard({ extracted, loadShowing, picture }: ReadCardProps) {
+  const { card: read, duplicates, hasMarks } = extracted;
   const dispatch = useAppDispatch();
   const { country, leapDay } = useAppSelector(selectSettings);
   const show = useLoaded(loadShowing);
   const groups =
-    show?.cardValues(card, {
+    show?.cardValues(read, {
       country,
       leapDay,
       locale: LOCALE,
@@ -33,8 +37,9 @@ export function ReadCard({ extracted: { card, duplicates, hasMarks }, loadShowin
       isToKeep: false,
       nameOf: () => undefined,
     }) ?? [];
-  const name = shownAs(card);
-  const work = workOf(card);
+  const name = shownAs(read);
+  const card = picture === undefined ? read : withFile(read, pictures.fileLabel(name), picture);
+  const work = workOf(read);
   const add = async (isEdited: boolean) => {
     await dispatch(addExtracted(card));
     go(isEdited ? `${cardPath(card.uid)}/edit` : cardPath(card.uid), 'replace');

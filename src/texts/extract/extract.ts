@@ -20,6 +20,9 @@ export const texts = {
   signatureWholeMailWords:
     'A signature, a whole mail, the words on a printed card. Paste it here or drop a file; it stays in this browser.',
   clearText: 'Clear the text',
+  alsoWrote: 'Somebody else has written in this text.',
+  readInstead: (name: string) => `Read ${name} instead`,
+  backToWhole: 'Back to the whole text',
   name: 'name',
   department: 'department',
   organisation: 'organisation',

@@ -119,6 +119,12 @@ function putPhoto(card: Card, { photo, kind }: CardForm): void {
   put(card, 'media', Object.keys(media).length === 0 ? undefined : media);
 }
 
+/** A card with one more file. @param uri - a data: URI */
+export function withFile(card: Card, label: string, uri: string): Card {
+  const file = { kind: FILE_KIND, label, uri };
+  return { ...card, media: { ...card.media, [idFor('media', file, card.media)]: file } };
+}
+
 /** Files in the order of the form; other media stay before them. */
 function putFiles(card: Card, files: CardForm['files']): void {
   const old = filesOf(card);
