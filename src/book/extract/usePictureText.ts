@@ -15,7 +15,7 @@ export type PictureState =
       readonly share01: number;
       readonly isLoading: boolean;
     }
-  | { readonly kind: 'read'; readonly shown: string }
+  | { readonly kind: 'read'; readonly shown: string; readonly turn: number }
   | {
       readonly kind: 'failed';
       readonly shown: string | undefined;
@@ -64,10 +64,10 @@ export function usePictureText(onText: (text: string) => void) {
           setState((now) => (now.kind === 'reading' ? { ...now, share01, isLoading } : now)),
         );
         job.current = mine;
-        const { text, fault } = await mine.result;
+        const { text, fault, turn } = await mine.result;
         // Another picture may have been chosen since.
         if (job.current !== mine) return;
-        setState(fault === undefined ? { kind: 'read', shown } : { kind: 'failed', shown, why: fault });
+        setState(fault === undefined ? { kind: 'read', shown, turn } : { kind: 'failed', shown, why: fault });
         if (fault === undefined) onText(text);
       } catch (error) {
         const why = errorMessage(error);

@@ -31,6 +31,8 @@ export interface PictureWish {
 export interface PictureText {
   readonly text: string;
   readonly fault: PictureFault | 'nothing' | undefined;
+  /** By how many degrees clockwise it was turned to be read: 0, 90, 180 or 270. */
+  readonly turn: number;
 }
 
 /** Tells how far the reading is, 0 to 1; `isLoading` while the reader's files come. */
@@ -78,8 +80,12 @@ const api: PictureApi = {
     );
     try {
       const best = await readFromAllSides(reader, picture, () => (reading += 1));
-      if (worthOf(best) < LEAST_WORTH) return { text: '', fault: faultOf(picture) ?? 'nothing' };
-      return { text: mendReadText(best.text, countryFor(languages, country)), fault: undefined };
+      if (worthOf(best) < LEAST_WORTH) return { text: '', fault: faultOf(picture) ?? 'nothing', turn: 0 };
+      return {
+        text: mendReadText(best.text, countryFor(languages, country)),
+        fault: undefined,
+        turn: best.turn,
+      };
     } finally {
       await reader.terminate();
     }
@@ -111,13 +117,13 @@ async function readFromAllSides(
   reader: Reader,
   picture: GreyPicture,
   onNext: () => void,
-): Promise<PictureReading> {
-  let best = await readOnce(reader, picture);
+): Promise<PictureReading & { turn: number }> {
+  let best = { ...(await readOnce(reader, picture)), turn: 0 };
   for (const turn of TURNS) {
     if (isSureReading(best)) break;
     onNext();
     const other = await readOnce(reader, turned(picture, turn));
-    if (worthOf(other) > worthOf(best)) best = other;
+    if (worthOf(other) > worthOf(best)) best = { ...other, turn };
   }
   return best;
 }

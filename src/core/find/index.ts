@@ -17,6 +17,7 @@ export { type Offer, planAct, planNew, planQuick } from './quickline/planQuick';
 export type { QuickVerb, Verb } from './quickline/verbs';
 export { DAY_KINDS, type DayKind, type DocKind, type Field, FIELDS, TALK_WAYS } from './rules/fields';
 export { DAY_WORDS, FIELD_WORDS, formatRule, TALK_WORDS } from './rules/formatRule';
+export { MONTH_WORDS } from './rules/furtherTests';
 export { NEAR_KM, parseLimits, toRule } from './rules/parseLimits';
 export { asksForPlaces, type Group, isGroup, parseRule, type Rule, type Test } from './rules/rule';
 export { writeLimit } from './rules/writeLimit';

@@ -58,7 +58,7 @@ export function CardFromTextPage({ loadShowing }: CardFromTextProps) {
       className="max-w-[1080px] gap-5"
       testID="extract-page"
     >
-      <View className="max-w-[720px]">
+      <View className={isWide && state.kind !== 'none' ? 'flex-row gap-8' : 'max-w-[720px] gap-4'}>
         <PicturePart
           state={state}
           language={language}
@@ -74,19 +74,21 @@ export function CardFromTextPage({ loadShowing }: CardFromTextProps) {
           onChoose={setLanguage}
           onClose={() => setChoosing(false)}
         />
-        <Field
-          label={texts.text}
-          hint={texts.signatureWholeMailWords}
-          value={text}
-          onChange={change}
-          isLong
-          testID="extract-text"
-        />
-        {text === '' ? null : (
-          <View className="flex-row">
-            <Act label={texts.clearText} tone="faded" onPress={() => change('')} />
-          </View>
-        )}
+        <View className="min-w-0 flex-1">
+          <Field
+            label={texts.text}
+            hint={texts.signatureWholeMailWords}
+            value={text}
+            onChange={change}
+            isLong
+            testID="extract-text"
+          />
+          {text === '' ? null : (
+            <View className="flex-row">
+              <Act label={texts.clearText} tone="faded" onPress={() => change('')} />
+            </View>
+          )}
+        </View>
       </View>
       {extracted ? (
         <View className={isWide ? 'flex-row gap-8' : 'gap-6'}>

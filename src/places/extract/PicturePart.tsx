@@ -8,6 +8,9 @@ import { Act, Choice, ImageIcon, ProgressLine, Sheet, Switch, Txt } from '@/ui';
 
 import { FAULT_SENTENCES, LANGUAGE_WORDS } from './pictureWords';
 
+/** A square, so that a picture on its side can be turned within it. */
+const PICTURE = { width: 260, height: 260 } as const;
+
 interface PicturePartProps {
   readonly state: PictureState;
   readonly language: PictureLanguage;
@@ -62,7 +65,7 @@ export function PicturePart({
           source={{ uri: shown }}
           accessibilityLabel={texts.picture}
           resizeMode="contain"
-          style={{ width: '100%', height: 220 }}
+          style={[PICTURE, state.kind === 'read' ? { transform: [{ rotate: `${state.turn}deg` }] } : {}]}
           testID="picture-shown"
         />
       )}

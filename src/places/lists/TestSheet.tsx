@@ -8,19 +8,18 @@ import {
   DAY_KINDS,
   DAY_WORDS,
   type DayKind,
-  type DocKind,
   type Field as FieldName,
   FIELD_WORDS,
   FIELDS,
   formatRule,
   NEAR_KM,
-  TALK_WAYS,
-  TALK_WORDS,
   type Test,
 } from '@/core/find';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/lists/lists';
-import { Choice, Field, NextAct, Sheet, Switch, Txt } from '@/ui';
+import { Choice, NextAct, Sheet, Switch, Txt } from '@/ui';
+
+import { ValuePart } from './TestValue';
 
 interface TestSheetProps {
   readonly test: Test;
@@ -86,159 +85,6 @@ function turned(test: Test, isNot: boolean): Test {
   return isNot ? { ...rest, not: true } : rest;
 }
 
-interface ValuePartProps {
-  readonly test: Test;
-  readonly lists: readonly (readonly [string, string])[];
-  readonly onChange: (test: Test) => void;
-}
-
-/** What has to be true. */
-function ValuePart({ test, lists, onChange }: ValuePartProps) {
-  switch (test.kind) {
-    case 'words':
-    case 'filled': {
-      const { field } = test;
-      const isDay = DAY_KINDS.some((day) => day === field);
-      if (isDay) return <Txt>{texts.isKnown(DAY_WORDS[field as DayKind])}</Txt>;
-      return (
-        <View className="gap-3">
-          {field === 'any' ? null : (
-            <Choice
-              name={texts.whatHasToBe}
-              options={[
-                ['words', texts.hasWordsThatBegin(FIELD_WORDS[field as FieldName])],
-                ['filled', texts.thereIs(FIELD_WORDS[field as FieldName])],
-              ]}
-              value={test.kind}
-              onChange={(kind) =>
-                onChange(
-                  kind === 'filled'
-                    ? { kind, field: field as FieldName }
-                    : { kind, field: field as FieldName, value: '' },
-                )
-              }
-            />
-          )}
-          {test.kind === 'words' ? (
-            <Field
-              label={texts.words}
-              value={test.value}
-              onChange={(value) => onChange({ ...test, value })}
-              testID="test-value"
-            />
-          ) : null}
-        </View>
-      );
-    }
-    case 'card':
-      return (
-        <Choice
-          name={texts.whatKindOfCard}
-          options={[
-            ['person', texts.person],
-            ['organisation', texts.organisation],
-          ]}
-          value={test.card}
-          onChange={(card: DocKind) => onChange({ ...test, card })}
-        />
-      );
-    case 'list':
-      return (
-        <Choice
-          name={texts.whichList}
-          options={lists}
-          value={test.list}
-          onChange={(list) => onChange({ ...test, list })}
-        />
-      );
-    case 'flag':
-      return <Txt>{texts.cardIs(test.flag)}</Txt>;
-    case 'near':
-      return <Near test={test} onChange={onChange} />;
-    case 'talk':
-      return (
-        <View className="gap-3">
-          <Choice
-            name={texts.how}
-            options={TALK_WAYS.map((way) => [way, TALK_WORDS[way]] as const)}
-            value={test.how}
-            onChange={(how) => onChange({ ...test, how })}
-          />
-          <Days
-            test={{ days: test.days === 'year' ? 365 : test.days }}
-            onDays={(days) => onChange({ ...test, days })}
-          />
-        </View>
-      );
-    case 'close':
-      return (
-        <Field
-          label={texts.closenessFrom1To100}
-          value={String(test.from)}
-          onChange={(text) =>
-            onChange({ ...test, from: Math.max(1, Math.min(100, Number(text.replace(/\D/g, '')) || 1)) })
-          }
-          kind="tel"
-          testID="test-close"
-        />
-      );
-    case 'since':
-      return <Days test={test} onDays={(days) => onChange({ ...test, days })} />;
-    case 'coming':
-      return <Days test={test} onDays={(days) => onChange({ ...test, days: Math.min(366, days) })} />;
-  }
-}
-
-/** A place and how far from it. */
-function Near({
-  test,
-  onChange,
-}: {
-  readonly test: Extract<Test, { kind: 'near' }>;
-  readonly onChange: (test: Test) => void;
-}) {
-  return (
-    <View className="gap-3">
-      <Field
-        label={texts.townOrSomebodyWhoLives}
-        value={test.place}
-        onChange={(place) => onChange({ ...test, place })}
-        testID="test-place"
-      />
-      <Field
-        label={texts.withinHowManyKilometres}
-        value={String(test.km)}
-        onChange={(text) => onChange({ ...test, km: kmOf(text) })}
-        kind="tel"
-        testID="test-km"
-      />
-    </View>
-  );
-}
-
-/** Nothing is farther than half of the Earth's circumference. */
-function kmOf(text: string): number {
-  return Math.max(1, Math.min(20_000, Number(text.replace(/\D/g, '')) || 1));
-}
-
-function Days({
-  test,
-  onDays,
-}: {
-  readonly test: { readonly days: number };
-  readonly onDays: (days: number) => void;
-}) {
-  return (
-    <Field
-      label={texts.withinHowManyDays}
-      value={String(test.days)}
-      onChange={(text) => onDays(Math.min(36_500, Number(text.replace(/\D/g, '')) || 0))}
-      kind="tel"
-      testID="test-days"
-    />
-  );
-}
-
 /** What a condition can be about, as one word each: a field, or one of the others. */
 function aboutOptions(hasLists: boolean): (readonly [string, string])[] {
   const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
@@ -256,6 +102,11 @@ function aboutOptions(hasLists: boolean): (readonly [string, string])[] {
     ['near', texts.nearPlace],
     ['talk', texts.talkedToLately],
     ['close', texts.close],
+    ['month birth', texts.birthdayInMonth],
+    ['born', texts.bornBetween],
+    ['age', texts.ageBetween],
+    ['turning', texts.turningAge],
+    ['due', texts.dueSoon],
     ['since added', texts.addedLately],
     ['since changed', texts.changedLately],
     ['flag pinned', texts.pinned],
@@ -274,7 +125,13 @@ function aboutOf(test: Test): string {
     case 'near':
     case 'talk':
     case 'close':
+    case 'born':
+    case 'age':
+    case 'turning':
+    case 'due':
       return test.kind;
+    case 'month':
+      return `month ${test.day}`;
     case 'flag':
       return `flag ${test.flag}`;
     case 'since':
@@ -298,6 +155,16 @@ function testAbout(about: string, before: Test, firstList: string): Test {
       return { kind: 'talk', how: 'any', days: 90 };
     case 'close':
       return { kind: 'close', from: 75 };
+    case 'month':
+      return { kind: 'month', day: 'birth', month: 1 };
+    case 'born':
+      return { kind: 'born', from: 1960, to: 1969 };
+    case 'age':
+      return { kind: 'age', from: 18 };
+    case 'turning':
+      return { kind: 'turning', age: 50 };
+    case 'due':
+      return { kind: 'due', days: 7 };
     case 'coming':
       return { kind: 'coming', day: what as DayKind, days: 14 };
     case 'filled':

@@ -1,6 +1,7 @@
 import { texts } from '@/texts/find/rules';
 
 import type { DayKind, Field, TalkWay } from './fields';
+import { formatFurther, isFurther } from './furtherTests';
 import { isGroup, type Rule, type Test } from './rule';
 
 /** Our words for the fields. */
@@ -57,6 +58,7 @@ export function formatRule(rule: Rule, nameOf: (uid: string) => string | undefin
 function formatTest(test: Test, nameOf: (uid: string) => string | undefined): string {
   const isNot = test.not === true;
   const turned = (text: string) => (isNot ? texts.not(text) : text);
+  if (isFurther(test)) return turned(formatFurther(test, (day) => DAY_WORDS[day]));
   switch (test.kind) {
     case 'words':
       return formatWords(test.field, test.value, isNot);
@@ -75,7 +77,7 @@ function formatTest(test: Test, nameOf: (uid: string) => string | undefined): st
       return turned(texts.near(test.km, test.place));
     case 'talk': {
       const talked = TALK_WORDS[test.how];
-      return turned(test.days === 'year' ? texts.thisYear(talked) : texts.inTheLast(talked, test.days));
+      return turned(formatTalk(talked, test));
     }
     case 'close':
       return turned(texts.closeFrom(test.from));
@@ -83,9 +85,16 @@ function formatTest(test: Test, nameOf: (uid: string) => string | undefined): st
       return turned(texts.inTheLast(test.what, test.days));
     case 'coming': {
       const day = DAY_WORDS[test.day];
+      if (test.from !== undefined) return turned(texts.comingBetween(day, test.from, test.days));
       return isNot ? texts.notComingWithin(day, test.days) : texts.comingWithin(day, test.days);
     }
   }
+}
+
+function formatTalk(talked: string, { days, until }: Extract<Test, { kind: 'talk' }>): string {
+  if (days === 'ever') return texts.ever(talked);
+  if (days === 'year') return texts.thisYear(talked);
+  return until === undefined ? texts.inTheLast(talked, days) : texts.between(talked, until, days);
 }
 
 function formatWords(field: Field | 'any', value: string, isNot: boolean): string {

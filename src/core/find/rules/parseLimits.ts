@@ -4,6 +4,7 @@ import { KM_PER_MILE } from '../places/distance';
 import { DAY_KINDS, type DayKind, type DocKind, type Field, type TalkWay } from './fields';
 import { findListByBeginning, type Known } from './findListByBeginning';
 import { DAY_WORDS, FIELD_WORDS, TALK_WORDS } from './formatRule';
+import { readFurther } from './furtherTests';
 import type { Rule, Test } from './rule';
 
 /** What a search is understood as: words to be found anywhere, and tests that must be true. */
@@ -99,7 +100,7 @@ function readPlain(tokens: readonly string[], known: Known): Read | undefined {
   if (/^#\S/.test(word)) return { test: { kind: 'words', field: 'tag', value: first.slice(1) }, taken: 1 };
   const field = word.endsWith(':') ? FIELD_NAMES.get(word.slice(0, -1)) : undefined;
   if (field !== undefined) return readValue(field, tokens, known);
-  const soon = readTalk(tokens) ?? readDays(tokens);
+  const soon = readTalk(tokens) ?? readDays(tokens) ?? readFurther(tokens);
   if (soon) return soon;
   if (second === undefined) return undefined;
   switch (word) {
@@ -136,20 +137,24 @@ function readValue(field: Field, tokens: readonly string[], known: Known): Read 
 
 /** "talked to within 90 days", "met this year", "not written to in the last 6 months", "close from 80". */
 function readTalk(tokens: readonly string[]): Read | undefined {
-  const text = tokens.slice(0, 8).join(' ');
+  const text = tokens.slice(0, 11).join(' ');
   const close = /^close from (\d{1,3})(?= |$)/i.exec(text);
   const from = Number(close?.[1] ?? 0);
   if (close && from >= 1 && from <= 100) return { test: { kind: 'close', from }, taken: 3 };
   const match =
-    /^(talked(?: to)?|met|called|written(?: to)?) (?:(this year)|(?:within|in the last) (?:(\d+) )?(days?|weeks?|months?|years?))(?= |$)/i.exec(
+    /^(talked(?: to)?|met|called|written(?: to)?) (?:(this year|ever)|(?:within|in the last) (?:(\d+) )?(days?|weeks?|months?|years?))(?: until (\d+) days ago)?(?= |$)/i.exec(
       text,
     );
-  const [whole = '', word = '', thisYear, figure, unit = ''] = match ?? [];
+  const [whole = '', word = '', span, figure, unit = '', ended] = match ?? [];
   const how = TALK_NAMES.get(word.toLowerCase().replace(/ to$/, ''));
   if (!how) return undefined;
   const taken = whole.split(' ').length;
-  if (thisYear !== undefined) return { test: { kind: 'talk', how, days: 'year' }, taken };
-  return { test: { kind: 'talk', how, days: Number(figure ?? 1) * daysOf(unit) }, taken };
+  const until = ended === undefined ? {} : { until: Number(ended) };
+  if (span !== undefined) {
+    const days = /ever/i.test(span) ? ('ever' as const) : ('year' as const);
+    return { test: { kind: 'talk', how, days, ...until }, taken };
+  }
+  return { test: { kind: 'talk', how, days: Number(figure ?? 1) * daysOf(unit), ...until }, taken };
 }
 
 const TALK_NAMES = new Map(
@@ -162,16 +167,18 @@ function daysOf(unit: string): number {
 
 /** "added within 30 days", "changed in the last week", "birthday within 14 days". */
 function readDays(tokens: readonly string[]): Read | undefined {
-  const text = tokens.slice(0, 6).join(' ');
-  const match = /^(\S+) (?:within|in the last|in) (?:(\d+) )?(days?|weeks?|months?)(?= |$)/i.exec(text);
-  const [whole = '', what = '', figure, unit = ''] = match ?? [];
+  const text = tokens.slice(0, 8).join(' ');
+  const match =
+    /^(\S+) (?:within|in the last|in) (?:(\d+) to )?(?:(\d+) )?(days?|weeks?|months?)(?= |$)/i.exec(text);
+  const [whole = '', what = '', first, figure, unit = ''] = match ?? [];
   if (whole === '') return undefined;
   const days = Number(figure ?? 1) * daysOf(unit);
   const taken = whole.split(' ').length;
   const word = what.toLowerCase();
   if (word === 'added' || word === 'changed') return { test: { kind: 'since', what: word, days }, taken };
   const day = DAY_NAMES.get(foldedWords(word)[0] ?? '');
-  return day && days <= 366 ? { test: { kind: 'coming', day, days }, taken } : undefined;
+  const from = first === undefined ? {} : { from: Number(first) };
+  return day && days <= 366 ? { test: { kind: 'coming', day, days, ...from }, taken } : undefined;
 }
 
 /** "within 30 km of Bergen", in kilometres or miles. */

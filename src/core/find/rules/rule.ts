@@ -7,6 +7,9 @@ import { DAY_KINDS, DOC_KINDS, FIELDS, TALK_WAYS } from './fields';
 /** Reverses the test. */
 const not = z.boolean().exactOptional();
 
+const year = z.number().int().min(0).max(9999);
+const age = z.number().int().min(0).max(200);
+
 /** One thing that is true of a card or not. */
 const testSchema = z.discriminatedUnion('kind', [
   /** All words of `value` begin words of the field. */
@@ -30,7 +33,9 @@ const testSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('talk'),
     how: z.enum(TALK_WAYS),
-    days: z.union([z.number().int().min(0), z.literal('year')]),
+    days: z.union([z.number().int().min(0), z.literal('year'), z.literal('ever')]),
+    /** And none of these days: "last week" ended some days ago. */
+    until: z.number().int().min(0).exactOptional(),
     not,
   }),
   /** Closeness of so much and more, 0 to 100. */
@@ -40,8 +45,20 @@ const testSchema = z.discriminatedUnion('kind', [
     kind: z.literal('coming'),
     day: z.enum(DAY_KINDS),
     days: z.number().int().min(0).max(366),
+    /** And not in fewer days than these: "next week" begins some days on. */
+    from: z.number().int().min(0).max(366).exactOptional(),
     not,
   }),
+  /** A day of this kind lies in a month, 1 to 12. */
+  z.object({ kind: z.literal('month'), day: z.enum(DAY_KINDS), month: z.number().int().min(1).max(12), not }),
+  /** Born in these years; a card that doesn't say is neither in nor out. */
+  z.object({ kind: z.literal('born'), from: year.exactOptional(), to: year.exactOptional(), not }),
+  /** So old today. */
+  z.object({ kind: z.literal('age'), from: age.exactOptional(), to: age.exactOptional(), not }),
+  /** Reaches an age in this calendar year. */
+  z.object({ kind: z.literal('turning'), age, not }),
+  /** The next talk falls within so many days; −1: it should have been before today. */
+  z.object({ kind: z.literal('due'), days: z.number().int().min(-1), not }),
 ]);
 
 /** One thing that is true of a card or not. */

@@ -33,8 +33,26 @@ const plainTest: fc.Arbitrary<Test> = fc.oneof(
   fc.record({
     kind: fc.constant('talk' as const),
     how: fc.constantFrom(...TALK_WAYS),
-    days: fc.oneof(days, fc.constant('year' as const)),
+    days: fc.oneof(days, fc.constant('year' as const), fc.constant('ever' as const)),
   }),
+  fc.record({
+    ...{ kind: fc.constant('talk' as const), how: fc.constantFrom(...TALK_WAYS), days },
+    until: fc.integer({ min: 0, max: 90 }),
+  }),
+  fc.record({
+    ...{ kind: fc.constant('coming' as const), day: fc.constantFrom(...DAY_KINDS), days },
+    from: fc.integer({ min: 0, max: 90 }),
+  }),
+  fc.record({
+    kind: fc.constant('month' as const),
+    day: fc.constantFrom(...DAY_KINDS),
+    month: fc.integer({ min: 1, max: 12 }),
+  }),
+  fc.record({ kind: fc.constantFrom('born' as const, 'age' as const), from: fc.nat(200), to: fc.nat(200) }),
+  fc.record({ kind: fc.constant('age' as const), from: fc.nat(200) }),
+  fc.record({ kind: fc.constant('born' as const), to: fc.nat(2100) }),
+  fc.record({ kind: fc.constant('turning' as const), age: fc.nat(200) }),
+  fc.record({ kind: fc.constant('due' as const), days: fc.integer({ min: -1, max: 400 }) }),
   fc.record({ kind: fc.constant('close' as const), from: fc.integer({ min: 1, max: 100 }) }),
   fc.record({ kind: fc.constant('coming' as const), day: fc.constantFrom(...DAY_KINDS), days }),
 ) as fc.Arbitrary<Test>;

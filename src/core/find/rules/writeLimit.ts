@@ -1,5 +1,6 @@
 import { DAY_KINDS, type DayKind, type Field } from './fields';
 import { DAY_WORDS, FIELD_WORDS, TALK_WORDS } from './formatRule';
+import { isFurther, writeFurther } from './furtherTests';
 import type { Test } from './rule';
 
 const CARD_WORDS = { person: 'people', organisation: 'organisations', list: 'lists' } as const;
@@ -16,6 +17,7 @@ export function writeLimit(test: Test, nameOf: (uid: string) => string | undefin
 }
 
 function writePlain(test: Test, nameOf: (uid: string) => string | undefined): string {
+  if (isFurther(test)) return writeFurther(test, (day) => firstWord(DAY_WORDS[day]));
   switch (test.kind) {
     case 'words':
       return writeWords(test.field, test.value);
@@ -30,14 +32,19 @@ function writePlain(test: Test, nameOf: (uid: string) => string | undefined): st
     case 'near':
       return `within ${test.km} km of ${test.place}`;
     case 'talk':
-      return `${TALK_WORDS[test.how]} ${test.days === 'year' ? 'this year' : `within ${test.days} days`}`;
+      return `${TALK_WORDS[test.how]} ${writeWhen(test)}`;
     case 'close':
       return `close from ${test.from}`;
     case 'since':
       return `${test.what} within ${test.days} days`;
     case 'coming':
-      return `${firstWord(DAY_WORDS[test.day])} within ${test.days} days`;
+      return `${firstWord(DAY_WORDS[test.day])} within ${test.from === undefined ? '' : `${test.from} to `}${test.days} days`;
   }
+}
+
+function writeWhen({ days, until }: Extract<Test, { kind: 'talk' }>): string {
+  const last = until === undefined ? '' : ` until ${until} days ago`;
+  return `${days === 'year' ? 'this year' : days === 'ever' ? 'ever' : `within ${days} days`}${last}`;
 }
 
 function writeWords(field: Field | 'any', value: string): string {

@@ -1,6 +1,6 @@
 import { addDays, foldedWords } from '@/core/base';
 import type { Uid } from '@/core/card';
-import type { TalkKind } from '@/core/talks';
+import { dueOf, rhythmFor, type TalkKind } from '@/core/talks';
 
 import { distanceKm } from '../places/distance';
 import { type Field, FIELDS, type TalkWay } from '../rules/fields';
@@ -96,7 +96,7 @@ export class RuleSets {
       case 'near':
         return this.near(test.place, test.km);
       case 'talk':
-        return this.where(({ doc }) => this.hasTalked(doc, test.how, test.days));
+        return this.where(({ doc }) => this.hasTalked(doc, test));
       case 'close': {
         this.table.rankSlots(this.today);
         return this.where(({ rank }) => rank >= test.from);
@@ -109,18 +109,67 @@ export class RuleSets {
         return this.where(
           ({ doc }) =>
             doc.days?.some(
-              ([kind, day]) => kind === test.day && day !== '' && daysUntil(day, this.today) <= test.days,
+              ([kind, day]) =>
+                kind === test.day &&
+                day !== '' &&
+                isWithin(daysUntil(day, this.today), test.from ?? 0, test.days),
             ) === true,
         );
+      case 'month':
+        return this.where(
+          ({ doc }) =>
+            doc.days?.some(([kind, day]) => kind === test.day && Number(day.slice(0, 2)) === test.month) ===
+            true,
+        );
+      case 'born':
+        return this.where(({ doc }) => doc.born !== undefined && isWithin(doc.born[0], test.from, test.to));
+      case 'age':
+        return this.where(({ doc }) => {
+          const age = ageOf(doc, this.today);
+          return age !== undefined && isWithin(age, test.from, test.to);
+        });
+      case 'turning':
+        return this.where(({ doc }) => doc.born?.[0] === Number(this.today.slice(0, 4)) - test.age);
+      case 'due':
+        return this.due(test.days);
     }
   }
 
-  private hasTalked(doc: SearchDoc, how: TalkWay, days: number | 'year'): boolean {
+  private hasTalked(doc: SearchDoc, { how, days, until }: Extract<Test, { kind: 'talk' }>): boolean {
     const summary = this.table.talks.get(doc.uid);
     if (!summary) return false;
-    const since = days === 'year' ? `${this.today.slice(0, 4)}-01-01` : addDays(this.today, -days);
-    if (how === 'any') return summary.last >= since;
-    return KINDS_OF[how].some((kind) => (summary.lastOf[kind] ?? '') >= since);
+    const since =
+      days === 'ever' ? '' : days === 'year' ? `${this.today.slice(0, 4)}-01-01` : addDays(this.today, -days);
+    const last = until === undefined ? '9999' : addDays(this.today, -until);
+    const isIn = (day: string | undefined) => day !== undefined && day >= since && day <= last;
+    if (how === 'any') return isIn(summary.last);
+    return KINDS_OF[how].some((kind) => isIn(summary.lastOf[kind]));
+  }
+
+  /** Cards whose next talk falls by a day: set by hand, or by their own rhythm or the shortest of their lists'. */
+  private due(days: number): PlaceSet {
+    const by = addDays(this.today, days);
+    const rhythms = [...this.table.lists.keys()].flatMap((uid) => {
+      const place = this.table.placeOf(uid);
+      const rhythm = place === undefined ? undefined : this.table.slots[place]?.doc.rhythm;
+      return rhythm ? [{ rhythm, members: this.onList(uid) }] : [];
+    });
+    const set = this.whole(false);
+    this.table.slots.forEach((slot, at) => {
+      if (!slot || slot.doc.kind === 'list') return;
+      const { uid, due, rhythm, added } = slot.doc;
+      const ofLists = rhythms.filter(({ members }) => members[at] === 1).map((one) => one.rhythm);
+      const next = dueOf(
+        {
+          ...(due === undefined ? {} : { 'cordialis.example:due': due }),
+          ...(added === undefined ? {} : { created: added }),
+        },
+        rhythmFor(rhythm, ofLists),
+        this.table.talks.get(uid),
+      );
+      if (next && next.day <= by) set[at] = 1;
+    });
+    return set;
   }
 
   /** Cards whose town or own coordinates are known to lie there; where only the country is known nothing is. */
@@ -182,4 +231,15 @@ function daysUntil(monthDay: string, today: string): number {
 
 function ordinal(monthDay: string): number {
   return Math.round((Date.parse(`2024-${monthDay}`) - Date.parse('2024-01-01')) / 86_400_000);
+}
+
+function isWithin(figure: number, from = -Infinity, to = Infinity): boolean {
+  return figure >= from && figure <= to;
+}
+
+/** Full years; where the day of birth isn't known, those of the end of this year. */
+function ageOf({ born }: SearchDoc, today: string): number | undefined {
+  if (!born) return undefined;
+  const [year, monthDay] = born;
+  return Number(today.slice(0, 4)) - year - (monthDay > today.slice(5) ? 1 : 0);
 }

@@ -1,6 +1,7 @@
 import { type PartialDate, toPartialDate } from '@/core/base';
 import { type Card, hasFlag, parsePhone, shownAs, type Uid } from '@/core/card';
 import { isList, memberUids } from '@/core/lists';
+import type { Rhythm } from '@/core/talks';
 
 import { type AddressPlace, addressPlaces } from '../places/locate';
 import type { DocKind, Field } from '../rules/fields';
@@ -27,6 +28,11 @@ export interface SearchDoc {
   readonly rule?: Rule;
   /** Days that come round, as kind and MM-DD; '' for the day of which only the month or the year is known. */
   readonly days?: readonly (readonly [kind: string, monthDay: string])[];
+  /** The year of birth, and the day of it as MM-DD where that is known. */
+  readonly born?: readonly [year: number, monthDay: string];
+  /** The next talk as set by hand, a day such as 2026-11-24. */
+  readonly due?: string;
+  readonly rhythm?: Rhythm;
   /** Days such as 2026-11-24. */
   readonly added?: string;
   readonly changed?: string;
@@ -60,7 +66,16 @@ export function toSearchDoc(card: Card, country?: string): SearchDoc {
     ...(related.length > 0 ? { related } : {}),
     ...(places.length > 0 ? { places } : {}),
     ...(days.length > 0 ? { days } : {}),
+    ...bornOf(card),
+    ...(card['cordialis.example:due'] === undefined ? {} : { due: card['cordialis.example:due'] }),
+    ...(card['cordialis.example:rhythm'] ? { rhythm: card['cordialis.example:rhythm'] } : {}),
   };
+}
+
+function bornOf(card: Card): Pick<SearchDoc, 'born'> {
+  const birth = each(card.anniversaries).find(({ kind }) => kind === 'birth');
+  const date = birth && toPartialDate(birth.date);
+  return date?.year === undefined ? {} : { born: [date.year, monthDayOf(date)] };
 }
 
 function monthDayOf({ month, day }: PartialDate): string {

@@ -1,0 +1,185 @@
+import { foldedWords } from '@/core/base';
+import { type Card, shownAs, tagsOf, type Uid } from '@/core/card';
+import { isList, isRuleList } from '@/core/lists';
+
+/** Somebody whom some words name. */
+export interface Named {
+  readonly uid: Uid;
+  /** Whether every word is a whole word of the name, not only the beginning of one. */
+  readonly isWhole: boolean;
+}
+
+/** What a line can name, kept up with the book. */
+export interface LineBook {
+  /** People and organisations of whose names all the words are, or begin, words. */
+  named(words: readonly string[]): Named[];
+  /** A list by its name or the beginning of it. */
+  list(words: readonly string[]): { readonly uid: Uid; readonly isByHand: boolean } | undefined;
+  hasTag(tag: string): boolean;
+  /** Whether somebody's role has a word that begins so. */
+  hasRole(word: string): boolean;
+  /** Whether somebody's address has these words. */
+  hasPlace(words: readonly string[]): boolean;
+  hasOrganisation(words: readonly string[]): boolean;
+  shown(uid: Uid): string;
+}
+
+/** Names beyond which it is no longer asked who was meant. */
+const MOST_NAMED = 12;
+
+interface Entry {
+  readonly names: readonly string[];
+  readonly shown: string;
+}
+
+/** The names of a book by their words. */
+export class NamesOfBook implements LineBook {
+  private readonly entries = new Map<Uid, Entry>();
+  private readonly byWord = new Map<string, Set<Uid>>();
+  private readonly lists = new Map<Uid, { readonly name: string; readonly isByHand: boolean }>();
+  private readonly counts = {
+    ...{ tag: new Map<string, number>(), role: new Map<string, number>() },
+    ...{ place: new Map<string, number>(), organisation: new Map<string, number>() },
+  };
+  private readonly said = new Map<Uid, (readonly [keyof NamesOfBook['counts'], string])[]>();
+  private sorted: string[] | undefined;
+
+  constructor(cards: Iterable<Card> = []) {
+    for (const card of cards) this.put(card);
+  }
+
+  put(card: Card): void {
+    this.remove(card.uid);
+    const shown = shownAs(card);
+    if (isList(card)) {
+      this.lists.set(card.uid, { name: foldedWords(shown).join(' '), isByHand: !isRuleList(card) });
+      return;
+    }
+    const nicks = Object.values(card.nicknames ?? {}).map(({ name }) => name);
+    const names = foldedWords([shown, ...nicks].join(' '));
+    this.entries.set(card.uid, { names, shown });
+    for (const word of names) {
+      const uids = this.byWord.get(word);
+      if (uids) uids.add(card.uid);
+      else {
+        this.byWord.set(word, new Set([card.uid]));
+        this.sorted = undefined;
+      }
+    }
+    const said: (readonly [keyof NamesOfBook['counts'], string])[] = [
+      ...tagsOf(card).map((tag) => ['tag', foldedWords(tag).join(' ')] as const),
+      ...Object.values(card.titles ?? {}).flatMap(({ name }) =>
+        foldedWords(name).map((word) => ['role', word] as const),
+      ),
+      ...Object.values(card.addresses ?? {}).flatMap(({ components = [], countryCode }) => [
+        ...components
+          .filter(({ kind }) => kind === 'locality' || kind === 'region' || kind === 'country')
+          .flatMap(({ value }) => foldedWords(value).map((word) => ['place', word] as const)),
+        ...(countryCode === undefined ? [] : [['place', countryCode.toLowerCase()] as const]),
+      ]),
+      ...Object.values(card.organizations ?? {}).flatMap(({ name = '' }) =>
+        foldedWords(name).map((word) => ['organisation', word] as const),
+      ),
+      ...(card.kind === 'org' ? names.map((word) => ['organisation', word] as const) : []),
+    ];
+    this.said.set(card.uid, said);
+    for (const [what, word] of said) this.counts[what].set(word, (this.counts[what].get(word) ?? 0) + 1);
+  }
+
+  remove(uid: Uid): void {
+    this.lists.delete(uid);
+    const entry = this.entries.get(uid);
+    if (!entry) return;
+    this.entries.delete(uid);
+    for (const word of entry.names) {
+      const uids = this.byWord.get(word);
+      uids?.delete(uid);
+      if (uids?.size === 0) {
+        this.byWord.delete(word);
+        this.sorted = undefined;
+      }
+    }
+    for (const [what, word] of this.said.get(uid) ?? []) {
+      const left = (this.counts[what].get(word) ?? 0) - 1;
+      if (left > 0) this.counts[what].set(word, left);
+      else this.counts[what].delete(word);
+    }
+    this.said.delete(uid);
+  }
+
+  named(words: readonly string[]): Named[] {
+    const folded = foldedWords(words.join(' '));
+    if (folded.length === 0 || folded.some((word) => word.length < 2)) return [];
+    let found: Set<Uid> | undefined;
+    for (const word of folded) {
+      const uids = this.byBeginning(word);
+      const before: Set<Uid> | undefined = found;
+      found = before ? new Set([...before].filter((uid) => uids.has(uid))) : uids;
+      if (found.size === 0) return [];
+    }
+    const named = [...(found ?? [])].map((uid) => {
+      const names = this.entries.get(uid)?.names ?? [];
+      return { uid, isWhole: folded.every((word) => names.includes(word)) };
+    });
+    const whole = named.filter(({ isWhole }) => isWhole);
+    return (whole.length > 0 ? whole : named).slice(0, MOST_NAMED);
+  }
+
+  /** Those with a word that begins so. */
+  private byBeginning(word: string): Set<Uid> {
+    const exact = this.byWord.get(word);
+    if (exact) return exact;
+    this.sorted ??= [...this.byWord.keys()].sort();
+    const found = new Set<Uid>();
+    let [low, high] = [0, this.sorted.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((this.sorted[middle] ?? '') < word) low = middle + 1;
+      else high = middle;
+    }
+    for (let i = low; i < this.sorted.length && this.sorted[i]?.startsWith(word) === true; i += 1) {
+      for (const uid of this.byWord.get(this.sorted[i] ?? '') ?? []) found.add(uid);
+      if (found.size > MOST_NAMED * 4) break;
+    }
+    return found;
+  }
+
+  list(words: readonly string[]): { uid: Uid; isByHand: boolean } | undefined {
+    const typed = foldedWords(words.join(' ')).join(' ');
+    if (typed.length < 3) return undefined;
+    let begins: { uid: Uid; isByHand: boolean } | undefined;
+    for (const [uid, { name, isByHand }] of this.lists) {
+      if (name === typed) return { uid, isByHand };
+      if (name.startsWith(typed)) begins ??= { uid, isByHand };
+    }
+    return begins;
+  }
+
+  hasTag(tag: string): boolean {
+    return this.counts.tag.has(foldedWords(tag).join(' '));
+  }
+
+  hasRole(word: string): boolean {
+    return word.length > 2 && hasBeginning(this.counts.role, word);
+  }
+
+  hasPlace(words: readonly string[]): boolean {
+    const folded = foldedWords(words.join(' '));
+    return folded.length > 0 && folded.every((word) => this.counts.place.has(word));
+  }
+
+  hasOrganisation(words: readonly string[]): boolean {
+    const folded = foldedWords(words.join(' '));
+    return folded.length > 0 && folded.every((word) => this.counts.organisation.has(word));
+  }
+
+  shown(uid: Uid): string {
+    return this.entries.get(uid)?.shown ?? this.lists.get(uid)?.name ?? uid;
+  }
+}
+
+function hasBeginning(words: ReadonlyMap<string, number>, beginning: string): boolean {
+  if (words.has(beginning)) return true;
+  for (const word of words.keys()) if (word.startsWith(beginning)) return true;
+  return false;
+}

@@ -1,0 +1,56 @@
+import type { Uid } from '@/core/card';
+
+import type { Rule } from '../rules/rule';
+
+/** What a line is for. */
+export type Need = 'find' | 'show' | 'fill' | 'do' | 'new' | 'go' | 'none';
+
+/** What can be done with cards; those of lists are done with everybody on them. */
+export type LineAct =
+  | 'call'
+  | 'write'
+  | 'message'
+  | 'way'
+  | 'copy'
+  | 'talk'
+  | 'edit'
+  | 'open'
+  | 'pin'
+  | 'unpin'
+  | 'archive'
+  | 'restore'
+  | 'private'
+  | 'public'
+  | 'merge'
+  | 'print'
+  | 'export'
+  | 'send'
+  | 'remind'
+  | 'meet';
+
+/** A value that a line gives: filled in, or needed by an act. */
+export interface LineValue {
+  /** Such as "mail", "number:work", "list" or "-tag", which is taken off. */
+  readonly field: string;
+  /** As typed, but days as ISO 8601 and spans as "3 week"; of a list its uid. */
+  readonly value: string;
+}
+
+/** How what is found is ordered. */
+export type LineOrder = 'closeness' | 'lastTalk';
+
+/** One thing that a line can mean. */
+export interface Reading {
+  readonly need: Need;
+  /** Of the people, organisations and lists that it is about. */
+  readonly uids: readonly Uid[];
+  readonly act?: LineAct;
+  /** Of a 'go' the place; of a 'show' the kind of value, in `values` as its field. */
+  readonly place?: string;
+  readonly values: readonly LineValue[];
+  /** What is searched for; undefined for anything but a search. */
+  readonly rule?: Rule;
+  readonly order?: LineOrder;
+  /** 0 to 1: how much of the line it explains, and how surely. */
+  readonly score: number;
+}
