@@ -9,12 +9,21 @@ export interface Named {
   readonly isWhole: boolean;
 }
 
+/** A list that some words name. */
+export interface NamedList {
+  readonly uid: Uid;
+  /** Whether people are put on it by hand; else it fills itself. */
+  readonly isByHand: boolean;
+  /** Whether it is called just so. */
+  readonly isWhole: boolean;
+}
+
 /** What a line can name, kept up with the book. */
 export interface LineBook {
   /** People and organisations of whose names all the words are, or begin, words. */
   named(words: readonly string[]): Named[];
   /** A list by its name or the beginning of it. */
-  list(words: readonly string[]): { readonly uid: Uid; readonly isByHand: boolean } | undefined;
+  list(words: readonly string[]): NamedList | undefined;
   hasTag(tag: string): boolean;
   /** Whether somebody's role has a word that begins so. */
   hasRole(word: string): boolean;
@@ -144,13 +153,13 @@ export class NamesOfBook implements LineBook {
     return found;
   }
 
-  list(words: readonly string[]): { uid: Uid; isByHand: boolean } | undefined {
+  list(words: readonly string[]): NamedList | undefined {
     const typed = foldedWords(words.join(' ')).join(' ');
     if (typed.length < 3) return undefined;
-    let begins: { uid: Uid; isByHand: boolean } | undefined;
+    let begins: NamedList | undefined;
     for (const [uid, { name, isByHand }] of this.lists) {
-      if (name === typed) return { uid, isByHand };
-      if (name.startsWith(typed)) begins ??= { uid, isByHand };
+      if (name === typed) return { uid, isByHand, isWhole: true };
+      if (name.startsWith(typed)) begins ??= { uid, isByHand, isWhole: false };
     }
     return begins;
   }

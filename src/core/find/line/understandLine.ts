@@ -1,0 +1,115 @@
+import { foldedWords } from '@/core/base';
+
+import { beginsWith, type LineToken, rawOf, tokensOf } from './lineTokens';
+import { allValues } from './lineValues';
+import { PLACES } from './lineWords.data';
+import { type LineContext, readActs } from './readActs';
+import { readFills, readShows } from './readFills';
+import { readFinds } from './readFinds';
+import { readLimitWords } from './readLimits';
+import type { LineValue, Reading } from './reading';
+
+/** Readings that are kept; more are no help. */
+const MOST_READINGS = 6;
+
+/** What a line can mean, the likeliest first; a line that means nothing gives none. */
+export function understandLine(text: string, context: LineContext): Reading[] {
+  const tokens = tokensOf(text);
+  if (tokens.length === 0) return [];
+  const readings = [
+    ...readGo(tokens),
+    ...readActs(tokens, context),
+    ...readShows(tokens, context),
+    ...readFills(tokens, context),
+    ...readNew(tokens, context),
+    ...readFinds(tokens, context),
+  ];
+  const seen = new Set<string>();
+  return readings
+    .toSorted((a, b) => b.score - a.score)
+    .filter((reading) => {
+      const { score: _, ...rest } = reading;
+      const key = JSON.stringify(rest);
+      return !seen.has(key) && seen.add(key);
+    })
+    .slice(0, MOST_READINGS);
+}
+
+/** A place of the application by its name. */
+function readGo(tokens: readonly LineToken[]): Reading[] {
+  const lead = ['go to', 'show', 'open', 'show me'].find((phrase) => beginsWith(tokens, phrase.split(' ')));
+  const texts = [tokens, ...(lead === undefined ? [] : [tokens.slice(lead.split(' ').length)])];
+  return texts.flatMap((some) => {
+    const words = some.map(({ raw, isOwner }) => `${raw.toLowerCase()}${isOwner ? "'s" : ''}`).join(' ');
+    const place = Object.hasOwn(PLACES, words) ? PLACES[words] : undefined;
+    return place === undefined ? [] : [{ need: 'go' as const, uids: [], values: [], place, score: 0.99 }];
+  });
+}
+
+/** Words that say that a card is new. */
+const NEW = [
+  'new card for',
+  'new card',
+  'new person',
+  'new contact',
+  'a new card for',
+  'new',
+  'add a card for',
+  'add',
+  'create',
+];
+
+/** A card, an organisation or a list that isn't there yet. */
+function readNew(tokens: readonly LineToken[], { book, today }: LineContext): Reading[] {
+  for (const [phrase, field] of [
+    ['new organisation', 'organisation'],
+    ['new organization', 'organisation'],
+    ['new firm', 'organisation'],
+    ['new list', 'list'],
+  ] as const)
+    if (beginsWith(tokens, phrase.split(' ')) && tokens.length > 2)
+      return [{ need: 'new', uids: [], values: [{ field, value: rawOf(tokens.slice(2)) }], score: 0.98 }];
+  // "new this month" is a search.
+  const limit = readLimitWords(tokens, book, today);
+  if (limit?.taken === tokens.length) return [];
+  const lead = NEW.find((words) => beginsWith(tokens, words.split(' ')));
+  const said = ['this is', "it's", 'here is', 'my name is', 'i am'].find((words) =>
+    beginsWith(tokens, words.split(' ')),
+  );
+  const start = (lead ?? said)?.split(' ').length ?? 0;
+  const rest = tokens.slice(start);
+  if (rest.length === 0) return [];
+  for (let count = nameLength(rest); count > 0; count -= 1) {
+    const values = allValues(rest.slice(count), book, true);
+    if (!values) continue;
+    const name = rawOf(rest.slice(0, count)).replace(/[,;]$/, '');
+    const isReach = values.some(({ field }) => /^(?:mail|number)/.test(field));
+    if (lead === undefined && said === undefined && !isReach) return [];
+    // Somebody who is known is rather filled in than made again.
+    const isKnown = book.named(rest.slice(0, count).map(({ raw }) => raw)).length > 0;
+    const score =
+      (lead === undefined ? 0.93 : 0.97) -
+      (isKnown ? (lead === 'add' || lead === undefined ? 0.3 : 0.05) : 0);
+    const all: LineValue[] = [{ field: 'name', value: name }, ...values];
+    return [{ need: 'new', uids: [], values: all, score }];
+  }
+  return [];
+}
+
+/** How many words at the beginning may be a name: up to the first comma, to a word in small letters, or to a sign. */
+function nameLength(tokens: readonly LineToken[]): number {
+  let count = 0;
+  while (count < tokens.length && count < 5) {
+    const { raw, sign } = tokens[count] as LineToken;
+    if (/[@\d#+]/.test(raw)) break;
+    if (
+      count > 0 &&
+      foldedWords(raw)[0] !== undefined &&
+      /^(?:at|from|in|on|born|with|to|tag|tagged|note|of)$/i.test(raw)
+    )
+      break;
+    count += 1;
+    if (sign !== '') break;
+  }
+  return count;
+}
