@@ -7,6 +7,8 @@ export interface Named {
   readonly uid: Uid;
   /** Whether every word is a whole word of the name, not only the beginning of one. */
   readonly isWhole: boolean;
+  /** Whether one of them is, at least. */
+  readonly hasWhole: boolean;
 }
 
 /** A list that some words name. */
@@ -128,7 +130,11 @@ export class NamesOfBook implements LineBook {
     }
     const named = [...(found ?? [])].map((uid) => {
       const names = this.entries.get(uid)?.names ?? [];
-      return { uid, isWhole: folded.every((word) => names.includes(word)) };
+      return {
+        uid,
+        isWhole: folded.every((word) => names.includes(word)),
+        hasWhole: folded.some((word) => names.includes(word)),
+      };
     });
     const whole = named.filter(({ isWhole }) => isWhole);
     return (whole.length > 0 ? whole : named).slice(0, MOST_NAMED);

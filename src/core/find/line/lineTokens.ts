@@ -32,7 +32,10 @@ function tokenOf(word: string): LineToken[] {
   return parts.map((part) => {
     const sign = /[,:;?!]+$/u.exec(part)?.[0] ?? (/[\p{L}]{2}\.$/u.test(part) ? '.' : '');
     const bare = sign === '' ? part : part.slice(0, part.length - sign.length);
-    const isOwner = /[^\s]'s?$/iu.test(bare) && /'s$|s'$/iu.test(bare);
+    const isOwner =
+      !/^(?:what|who|where|when|how|it|that|let|here|there)'s$/iu.test(bare) &&
+      /[^\s]'s?$/iu.test(bare) &&
+      /'s$|s'$/iu.test(bare);
     const raw = isOwner ? bare.replace(/'s?$/iu, '') : bare;
     return { raw, low: raw.toLowerCase(), isOwner, sign: sign.charAt(0) };
   });

@@ -270,7 +270,9 @@ function untilNext(tokens: readonly LineToken[], book: LineBook): number {
 
 /** "3 may 1968", as ISO 8601 has it; "--05-03" without its year. */
 function readBirthday(tokens: readonly LineToken[]): { value: string; taken: number } | undefined {
-  for (let count = Math.min(4, tokens.length); count > 0; count -= 1) {
+  const comma = tokens.findIndex(({ sign }) => sign !== '');
+  const most = comma < 0 ? tokens.length : comma + 1;
+  for (let count = Math.min(4, most); count > 0; count -= 1) {
     const date = parseTypedDate(
       tokens
         .slice(0, count)

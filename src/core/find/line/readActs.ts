@@ -16,8 +16,23 @@ export interface LineContext {
 
 const lows = (tokens: readonly LineToken[]) => tokens.map(({ low }) => low);
 
+/** Acts that change something. */
+const CHANGES: ReadonlySet<LineAct> = new Set([
+  'pin',
+  'unpin',
+  'archive',
+  'restore',
+  'private',
+  'public',
+  'merge',
+  'remind',
+  'meet',
+  'talk',
+]);
+
 function act(what: LineAct, who: Who, values: readonly LineValue[], score: number): Reading {
-  return { need: 'do', act: what, uids: who.uids, values, score: score * who.sureness };
+  const sureness = CHANGES.has(what) && !who.isSure ? who.sureness * 0.5 : who.sureness;
+  return { need: 'do', act: what, uids: who.uids, values, score: score * sureness };
 }
 
 /** Everything that asks to do something with somebody. */

@@ -6,6 +6,11 @@ import type { LineContext } from './readActs';
 import type { LineValue, Reading } from './reading';
 import { type Who, whoIn } from './who';
 
+/** Whom some words name, with a whole word at least: only so is anything changed. */
+function sureWho(tokens: readonly LineToken[], book: LineBook): Who[] {
+  return whoIn(tokens, book).filter(({ isSure }) => isSure);
+}
+
 /** Verbs that only say that something is filled in. */
 const VERBS = ['put', 'add', 'set', 'give', 'change', 'update', 'remember', 'enter', 'note', 'move'];
 /** Names have so many words at most. */
@@ -27,13 +32,14 @@ export function readFills(tokens: readonly LineToken[], context: LineContext): R
     ...(isVerb ? whoThenValues(rest, book, 0.97) : []),
     ...whoThenValues(tokens, book, 0.96),
     ...valuesThenWho(rest, book, isVerb ? 0.97 : 0.94),
+    ...readNotes(tokens, book),
   ];
 }
 
 /** "ada new@example.org", "ada's new mail is …": the longest name that leaves nothing but values. */
 function whoThenValues(tokens: readonly LineToken[], book: LineBook, score: number): Reading[] {
   for (let count = Math.min(MOST_WORDS, tokens.length - 1); count > 0; count -= 1) {
-    const who = whoIn(tokens.slice(0, count), book).filter(({ isList }) => !isList);
+    const who = sureWho(tokens.slice(0, count), book).filter(({ isList }) => !isList);
     if (who.length === 0) continue;
     const values = allValues(tokens.slice(count), book);
     if (values && values.length > 0) return who.map((one) => fill(one, values, score));
@@ -47,19 +53,24 @@ function valuesThenWho(tokens: readonly LineToken[], book: LineBook, score: numb
     const isJoint = ['to', 'for', 'on', 'of'].includes(tokens[at]?.low ?? '');
     const whoTokens = tokens.slice(isJoint ? at + 1 : at);
     if (whoTokens.length === 0 || whoTokens.length > MOST_WORDS) continue;
-    const who = whoIn(whoTokens, book).filter(({ isList }) => !isList);
+    const who = sureWho(whoTokens, book).filter(({ isList }) => !isList);
     if (who.length === 0) continue;
     const values = allValues(tokens.slice(0, at), book);
     // A name alone before a name is no value of it.
     if (values && values.length > 0) return who.map((one) => fill(one, values, score));
   }
+  return [];
+}
+
+/** "note on ada: likes tea". */
+function readNotes(tokens: readonly LineToken[], book: LineBook): Reading[] {
   const noted = ['note on', 'on', 'note for', 'note about'].find((phrase) =>
     beginsWith(tokens, phrase.split(' ')),
   );
   if (noted === undefined) return [];
   const colon = tokens.findIndex(({ sign }) => sign === ':');
   if (colon < 1 || colon === tokens.length - 1) return [];
-  const who = whoIn(tokens.slice(noted.split(' ').length, colon + 1), book);
+  const who = sureWho(tokens.slice(noted.split(' ').length, colon + 1), book);
   return who.map((one) => fill(one, [{ field: 'note', value: rawOf(tokens.slice(colon + 1)) }], 0.97));
 }
 
@@ -69,7 +80,7 @@ function readTagging(tokens: readonly LineToken[], book: LineBook): Reading[] {
   const rest = tokens.slice(1);
   const value = (rest.at(-1)?.raw ?? '').replace(/^#/, '');
   const isJoint = ['as', 'with'].includes(rest.at(-2)?.low ?? '');
-  const who = whoIn(rest.slice(0, isJoint ? -2 : -1), book);
+  const who = sureWho(rest.slice(0, isJoint ? -2 : -1), book);
   return who.map((one) => fill(one, [{ field: 'tag', value }], 0.98));
 }
 
@@ -78,7 +89,7 @@ function readRemovals(tokens: readonly LineToken[], book: LineBook): Reading[] {
   const [verb = ''] = tokens.map(({ low }) => low);
   if (verb === 'untag' && tokens.length > 2) {
     const tag = (tokens.at(-1)?.raw ?? '').replace(/^#/, '');
-    return whoIn(tokens.slice(1, -1), book).map((who) => fill(who, [{ field: '-tag', value: tag }], 0.98));
+    return sureWho(tokens.slice(1, -1), book).map((who) => fill(who, [{ field: '-tag', value: tag }], 0.98));
   }
   if (!['take', 'remove', 'delete', 'drop'].includes(verb)) return [];
   const rest = tokens.slice(1);
@@ -86,14 +97,14 @@ function readRemovals(tokens: readonly LineToken[], book: LineBook): Reading[] {
     if (!['off', 'from', 'of'].includes(rest[at]?.low ?? '')) continue;
     const [before, behind] = [rest.slice(0, at), rest.slice(at + 1)];
     const list = book.list(behind.filter(({ low }) => low !== 'the' && low !== 'list').map(({ raw }) => raw));
-    const who = whoIn(before, book).filter(({ isList }) => !isList);
+    const who = sureWho(before, book).filter(({ isList }) => !isList);
     if (list?.isByHand && who.length > 0)
       return who.map((one) => fill(one, [{ field: '-list', value: list.uid }], 0.98));
     const tag = before.filter(({ low }) => low !== 'the' && low !== 'tag').map(({ raw }) => raw);
     const isTag =
       before.some(({ low, raw }) => low === 'tag' || raw.startsWith('#')) || book.hasTag(tag.join(' '));
     if (tag.length > 0 && isTag)
-      return whoIn(behind, book).map((one) =>
+      return sureWho(behind, book).map((one) =>
         fill(one, [{ field: '-tag', value: tag.join(' ').replace(/^#/, '') }], 0.97),
       );
   }
@@ -116,7 +127,7 @@ function readOpeners(tokens: readonly LineToken[], book: LineBook): Reading[] {
   if (lead === undefined) return [];
   const rest = tokens.slice(lead.split(' ').length);
   for (let count = Math.min(MOST_WORDS, rest.length - 1); count > 0; count -= 1) {
-    const who = whoIn(rest.slice(0, count), book);
+    const who = sureWho(rest.slice(0, count), book);
     if (who.length === 0) continue;
     const left = rest.slice(count);
     if (/^(?:opener|next)/.test(lead))
@@ -157,7 +168,8 @@ export function readShows(tokens: readonly LineToken[], { book }: LineContext): 
     const joint = ['of', 'for', 'on'].includes(rest[count]?.low ?? '');
     const before = joint ? fieldOf(rest.slice(0, count)) : undefined;
     if (before !== undefined)
-      readings.push(...people(rest.slice(count + 1)).map((who) => show(who, before, 0.97)));
+      // "email of morag" asks for it; "email morag" is an act.
+      readings.push(...people(rest.slice(count + 1)).map((who) => show(who, before, 0.985)));
   }
   return readings;
 }

@@ -7,6 +7,8 @@ import type { LineToken } from './lineTokens';
 export interface Who {
   readonly uids: readonly Uid[];
   readonly isList: boolean;
+  /** Whether of each name a whole word was typed: only then is anything changed. */
+  readonly isSure: boolean;
   /** 1 where only these can be meant, less where others could. */
   readonly sureness: number;
 }
@@ -41,7 +43,7 @@ export function whoIn(tokens: readonly LineToken[], book: LineBook): Who[] {
   if (whole.length > 0) return whole;
   const parts = splitAtAnd(words);
   if (parts.length < 2) return [];
-  let readings: Who[] = [{ uids: [], isList: false, sureness: 1 }];
+  let readings: Who[] = [{ uids: [], isList: false, isSure: true, sureness: 1 }];
   for (const part of parts) {
     const found = oneWho(trimmedWho(part), book);
     if (found.length === 0) return [];
@@ -50,6 +52,7 @@ export function whoIn(tokens: readonly LineToken[], book: LineBook): Who[] {
         found.map((next) => ({
           uids: [...one.uids, ...next.uids.filter((uid) => !one.uids.includes(uid))],
           isList: one.isList || next.isList,
+          isSure: one.isSure && next.isSure,
           sureness: Math.min(one.sureness, next.sureness),
         })),
       )
@@ -85,11 +88,14 @@ function oneWho(tokens: readonly LineToken[], book: LineBook): Who[] {
   const named = book.named(words);
   // A list is meant where it is called just so, or nobody is.
   const onList: Who[] =
-    list && (list.isWhole || named.length === 0) ? [{ uids: [list.uid], isList: true, sureness: 1 }] : [];
+    list && (list.isWhole || named.length === 0)
+      ? [{ uids: [list.uid], isList: true, isSure: list.isWhole, sureness: 1 }]
+      : [];
   const count = named.length + onList.length;
-  const people = named.slice(0, MOST_READINGS).map(({ uid, isWhole }) => ({
+  const people = named.slice(0, MOST_READINGS).map(({ uid, isWhole, hasWhole }) => ({
     uids: [uid],
     isList: false,
+    isSure: hasWhole,
     sureness: (isWhole ? 1 : 0.9) / (count > 1 ? 1.2 : 1),
   }));
   return [...onList, ...people];
