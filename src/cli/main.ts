@@ -2,6 +2,7 @@ import { UnusableInput } from './input/readCardFile';
 import { convert } from './verbs/convert';
 import { duplicates } from './verbs/duplicates';
 import { fromText } from './verbs/fromText';
+import { line } from './verbs/line';
 import { merge } from './verbs/merge';
 import { search } from './verbs/search';
 import { upcoming } from './verbs/upcoming';
@@ -11,6 +12,7 @@ const VERBS: Readonly<Record<string, (args: readonly string[]) => unknown>> = {
   convert,
   duplicates,
   'from-text': fromText,
+  line,
   merge,
   search,
   upcoming,

@@ -5,9 +5,16 @@
  *
  * search/     the index: beginnings of words, parts of numbers, small typos, ranking
  * rules/      what limits a search and fills a rule list
+ * line/       what a line means: lexica, names of the book, readings weighed
  * quickline/  what a line asks for beside finding, and what it would do
  * places/     towns by name, where an address is, distances; no streets
  */
+export { describeReading } from './line/describeReading';
+export { findByReading } from './line/findByReading';
+export { type LineBook, NamesOfBook } from './line/lineBook';
+export type { LineAct, LineOrder, LineValue, Need, Reading } from './line/reading';
+export { limitsOf, sayReading } from './line/sayReading';
+export { understandLine } from './line/understandLine';
 export { distanceKm, EARTH_KM, type Point } from './places/distance';
 export { Gazetteer, type Town } from './places/gazetteer';
 export { readGazetteer, writeGazetteer } from './places/gazetteerFile';

@@ -1,10 +1,11 @@
+import { parseTypedDate } from '@/core/base';
+
 import { formatIsoPartial } from './isoPartial';
 import type { LineBook } from './lineBook';
 import { readSpan } from './lineDays';
 import { beginsWith, type LineToken, rawOf } from './lineTokens';
 import { FIELD_NOUNS, KIND_WORDS, RHYTHMS } from './lineWords.data';
 import type { LineValue } from './reading';
-import { parseTypedDate } from '@/core/base';
 
 /** Values read at the beginning of some words. */
 export interface ReadValues {

@@ -2,8 +2,8 @@ import type { Rule, Test } from '../rules/rule';
 import type { LineBook } from './lineBook';
 import { beginsWith, type LineToken } from './lineTokens';
 import type { LineContext } from './readActs';
-import { readLimitWords } from './readLimits';
 import type { LineOrder, Reading } from './reading';
+import { readLimitWords } from './readLimits';
 
 /** Words before what is looked for. */
 const LEADS = [

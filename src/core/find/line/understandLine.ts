@@ -6,8 +6,8 @@ import { PLACES } from './lineWords.data';
 import { type LineContext, readActs } from './readActs';
 import { readFills, readShows } from './readFills';
 import { readFinds } from './readFinds';
-import { readLimitWords } from './readLimits';
 import type { LineValue, Reading } from './reading';
+import { readLimitWords } from './readLimits';
 
 /** Readings that are kept; more are no help. */
 const MOST_READINGS = 6;
