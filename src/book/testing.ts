@@ -158,6 +158,7 @@ export function openTestBook(
     search: {
       put: () => Promise.resolve(0),
       putTalks: () => Promise.resolve(),
+      understand: () => Promise.resolve([]),
       find: (text) => Promise.resolve({ words: text, tests: [], hits: [] }),
       matching: () => Promise.resolve([]),
       onList: () => Promise.resolve([]),

@@ -4,21 +4,27 @@ import lookUpZone from 'tz-lookup';
 import type { Card, Uid } from '@/core/card';
 import {
   asksForPlaces,
+  findByReading,
   findCards,
   type FoundCards,
   Gazetteer,
+  isGroup,
   type LocatedCard,
   type NamedPoint,
+  NamesOfBook,
   parseLimits,
   readGazetteer,
+  type Reading,
   type Rule,
   SearchIndex,
   toSearchDoc,
+  understandLine,
 } from '@/core/find';
 import { DayBook, type DayQuestion, type TalkSummary, type TodayPlan } from '@/core/talks';
 import { fetchGazetteer } from '@/platform/gazetteer';
 
 const index = new SearchIndex();
+const names = new NamesOfBook();
 const days = new DayBook({
   summaries: index.talks,
   closeness: (today) => index.closeness(today),
@@ -40,6 +46,8 @@ export interface SearchApi {
   putTalks(summaries: readonly (readonly [Uid, TalkSummary | undefined])[]): void;
   /** @param today - a day such as 2026-11-24 */
   find(text: string, limit: number, today: string): Promise<FoundCards>;
+  /** What a line can mean, the likeliest first. */
+  understand(text: string, today: string): Reading[];
   /** The cards that a rule is true of. */
   matching(rule: Rule, today: string): Promise<Uid[]>;
   /** Everybody on a list, by rule, by choice and through lists on it. */
@@ -77,19 +85,42 @@ async function readyFor(rule?: Rule): Promise<void> {
   if (index.asksForPlaces(rule)) await needGazetteer();
 }
 
+/** Whether a reading has more limits than were found by the words that limits are written in. */
+function saysMore({ rule, order, score }: Reading, known: number): boolean {
+  if (score < 0.8) return false;
+  const rules = rule && isGroup(rule) ? rule.rules : [];
+  const limits = rules.filter((one) => one.kind !== 'words' || one.field !== 'any');
+  return order !== undefined || limits.length > known || limits.some(isGroup);
+}
+
 const api: SearchApi = {
   put: (cards, removed, country) => {
-    for (const uid of removed) index.remove(uid);
-    for (const card of cards) index.add(toSearchDoc(card, country));
+    for (const uid of removed) {
+      index.remove(uid);
+      names.remove(uid);
+    }
+    for (const card of cards) {
+      index.add(toSearchDoc(card, country));
+      names.put(card);
+    }
     days.put(cards, removed);
     return index.size;
   },
   putTalks: (summaries) => index.putTalks(summaries),
   find: async (text, limit, today) => {
     const { tests } = parseLimits(text, { lists: index.lists() });
-    await readyFor(tests.some(asksForPlaces) ? { kind: 'all', rules: tests } : undefined);
-    return findCards(index, text, { limit, today });
+    const reading = understandLine(text, { book: names, today }).find(({ need }) => need === 'find');
+    const rule = reading?.rule;
+    await readyFor(tests.some(asksForPlaces) ? { kind: 'all', rules: tests } : rule);
+    const found = findCards(index, text, { limit, today });
+    // What the limits of plain words leave unexplained may be said in other words.
+    if (!reading || !saysMore(reading, found.tests.length)) return found;
+    const hits = findByReading(index, reading, { limit, today });
+    return hits.length === 0
+      ? found
+      : { words: '', tests: [], rule: reading.rule, order: reading.order, hits };
   },
+  understand: (text, today) => understandLine(text, { book: names, today }),
   matching: async (rule, today) => {
     await readyFor(rule);
     return index.matching(rule, today);

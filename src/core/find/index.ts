@@ -12,7 +12,7 @@
 export { describeReading } from './line/describeReading';
 export { findByReading } from './line/findByReading';
 export { type LineBook, NamesOfBook } from './line/lineBook';
-export type { LineAct, LineOrder, LineValue, Need, Reading } from './line/reading';
+export type { LineAct, LineValue, Need, Reading } from './line/reading';
 export { limitsOf, sayReading } from './line/sayReading';
 export { understandLine } from './line/understandLine';
 export { distanceKm, EARTH_KM, type Point } from './places/distance';
@@ -21,8 +21,17 @@ export { readGazetteer, writeGazetteer } from './places/gazetteerFile';
 export { type Cluster, clusterGroups, groupSpots, type SpotGroup } from './places/groupSpots';
 export { parseQuick, type Quick } from './quickline/parseQuick';
 export { type Offer, planAct, planNew, planQuick } from './quickline/planQuick';
+export { planReading, type ReadingContext } from './quickline/planReading';
 export type { QuickVerb, Verb } from './quickline/verbs';
-export { DAY_KINDS, type DayKind, type DocKind, type Field, FIELDS, TALK_WAYS } from './rules/fields';
+export {
+  DAY_KINDS,
+  type DayKind,
+  type DocKind,
+  type Field,
+  FIELDS,
+  type FindOrder,
+  TALK_WAYS,
+} from './rules/fields';
 export { DAY_WORDS, FIELD_WORDS, formatRule, TALK_WORDS } from './rules/formatRule';
 export { MONTH_WORDS } from './rules/furtherTests';
 export { NEAR_KM, parseLimits, toRule } from './rules/parseLimits';

@@ -8,5 +8,5 @@ export { FollowUpActs, FollowUpLikely, MeetingActs, MeetingLikely } from './talk
 export { writeCell } from '@/core/card';
 export { greetingFor, salutationFor } from '@/core/card';
 export { cardValues } from '@/core/card';
-export { parseQuick, planAct, planNew, planQuick } from '@/core/find';
+export { parseQuick, planAct, planNew, planQuick, planReading } from '@/core/find';
 export { cardToSend } from '@/core/write';

@@ -75,7 +75,8 @@ function describeAct(
   return field === undefined ? texts.copy(who) : texts.copyOf(field, who);
 }
 
-function describeValue({ field, value }: LineValue, nameOf: (uid: string) => string): string {
+/** A value in words: "tag choir", "on Patrons", "mail work ada@example.org". */
+export function describeValue({ field, value }: LineValue, nameOf: (uid: string) => string): string {
   if (field === 'list') return texts.onList(nameOf(value));
   if (field === '-list') return texts.offList(nameOf(value));
   if (field === 'tag') return texts.tag(value);

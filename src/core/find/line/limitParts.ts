@@ -1,12 +1,12 @@
+import type { FindOrder } from '../rules/fields';
 import type { Test } from '../rules/rule';
 import type { LineBook } from './lineBook';
 import { beginsWith, type LineToken } from './lineTokens';
-import type { LineOrder } from './reading';
 
 /** A limit at the beginning of some words. */
 export interface ReadLimit {
   readonly test?: Test;
-  readonly order?: LineOrder;
+  readonly order?: FindOrder;
   readonly taken: number;
   /** Whether it is a word alone, which by itself is rather one to be found anywhere. */
   readonly isBare?: boolean;

@@ -1,8 +1,9 @@
+import type { FindOrder } from '../rules/fields';
 import type { Rule, Test } from '../rules/rule';
 import type { LineBook } from './lineBook';
 import { beginsWith, type LineToken } from './lineTokens';
 import type { LineContext } from './readActs';
-import type { LineOrder, Reading } from './reading';
+import type { Reading } from './reading';
 import { readLimitWords } from './readLimits';
 
 /** Words before what is looked for. */
@@ -67,7 +68,7 @@ function readFind(
 ): Reading | undefined {
   const pieces: Piece[] = [];
   const words: string[] = [];
-  let order: LineOrder | undefined;
+  let order: FindOrder | undefined;
   let explained = from;
   let not = false;
   let isOr = false;

@@ -1,5 +1,6 @@
 import type { Uid } from '@/core/card';
 
+import type { FindOrder } from '../rules/fields';
 import type { Rule } from '../rules/rule';
 
 /** What a line is for. */
@@ -36,9 +37,6 @@ export interface LineValue {
   readonly value: string;
 }
 
-/** How what is found is ordered. */
-export type LineOrder = 'closeness' | 'lastTalk';
-
 /** One thing that a line can mean. */
 export interface Reading {
   readonly need: Need;
@@ -50,7 +48,7 @@ export interface Reading {
   readonly values: readonly LineValue[];
   /** What is searched for; undefined for anything but a search. */
   readonly rule?: Rule;
-  readonly order?: LineOrder;
+  readonly order?: FindOrder;
   /** 0 to 1: how much of the line it explains, and how surely. */
   readonly score: number;
 }

@@ -38,6 +38,14 @@ export type Offer = {
       /** What they were made from; a new card is made from nothing. */
       readonly from: readonly Card[];
     }
+  /** Another place; a message may be addressed on the way. */
+  | {
+      readonly kind: 'go';
+      /** '' for the list that it is about. */
+      readonly path: string;
+      readonly to?: readonly { readonly kind: 'card' | 'list'; readonly uid: string }[];
+      readonly subject?: string;
+    }
   /** It can't be done; the detail says why. */
   | { readonly kind: 'none' }
 );

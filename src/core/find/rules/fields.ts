@@ -36,3 +36,6 @@ export type DayKind = (typeof DAY_KINDS)[number];
 export const TALK_WAYS = ['any', 'met', 'called', 'written'] as const;
 /** One of them. */
 export type TalkWay = (typeof TALK_WAYS)[number];
+
+/** How what is found is ordered, where not by how well it fits. */
+export type FindOrder = 'closeness' | 'lastTalk';

@@ -1,10 +1,14 @@
+import type { FindOrder } from '../rules/fields';
 import { parseLimits, type Understood } from '../rules/parseLimits';
-import type { Test } from '../rules/rule';
+import type { Rule, Test } from '../rules/rule';
 import type { Hit, SearchIndex } from './searchIndex';
 
 /** What was found, and what the text was understood as. */
 export interface FoundCards extends Understood {
   readonly hits: readonly Hit[];
+  /** Where the text was understood as more than words and limits: all of it. */
+  readonly rule?: Rule | undefined;
+  readonly order?: FindOrder | undefined;
 }
 
 /**

@@ -29,6 +29,7 @@ function slowSearch() {
   const search = {
     put: () => Promise.resolve(0),
     putTalks: () => Promise.resolve(),
+    understand: () => Promise.resolve([]),
     find: (text: string) => new Promise<FoundCards>((resolve) => asked.set(text, resolve)),
     matching: () => Promise.resolve([]),
     onList: () => Promise.resolve([]),

@@ -38,10 +38,11 @@ export function QuickLine() {
   const [isFocused, setFocused] = useState(false);
   const [chosen, setChosen] = useState(0);
   const [act, setAct] = useState(-1);
+  const [hasMoved, setMoved] = useState(false);
   const [isHelpOpen, setHelpOpen] = useState(false);
   const { found, isKnown: isFound } = useFind(query);
   const { plans, isComing } = usePlans(isFocused || query !== '');
-  const { offers, isAsked, isKnown: isOffered } = useOffers(query, plans);
+  const { offers, isAsked, isTie, isKnown: isOffered } = useOffers(query, plans);
   const run = useRunOffer();
   const recent = useRecentActs(plans);
   const isEmpty = query.trim() === '';
@@ -70,13 +71,14 @@ export function QuickLine() {
       }),
     [services],
   );
-  const move = (at: number, actAt: number) => {
-    setChosen(at);
+  const move = (at: number, actAt: number, isGoing = true) => {
+    setMoved(isGoing);
+    setChosen(isGoing && isTie && !hasMoved ? 0 : at);
     setAct(actAt);
   };
   const close = () => {
     setQuery('');
-    move(0, -1);
+    move(0, -1, false);
     setFocused(false);
     input.current?.blur();
   };
@@ -100,7 +102,10 @@ export function QuickLine() {
   };
   // An entry chosen by arrow keys is the one that is meant.
   const isMeant = chosen > 0 || act >= 0 || (isFound && isOffered && !isComing);
+  // Of two that are as likely neither is meant, until one is gone to.
+  const isOpenQuestion = isTie && !hasMoved;
   const onEnter = useEnter(query, isEmpty || isMeant, () => {
+    if (isOpenQuestion) return;
     const offer = acts[act];
     if (offer) runOffer(offer);
     else if (entry) runEntry(entry);
@@ -122,7 +127,7 @@ export function QuickLine() {
             query={query}
             found={found}
             entries={entries}
-            chosen={chosen}
+            chosen={isOpenQuestion ? -1 : chosen}
             acts={acts}
             act={act}
             onAct={runOffer}
@@ -150,13 +155,16 @@ export function QuickLine() {
               },
             } as object)}
             {...(hasEntries
-              ? ({ 'aria-activedescendant': act === -1 ? `found-${chosen}` : `quick-act-${act}` } as object)
+              ? ({
+                  'aria-activedescendant':
+                    act === -1 ? `found-${isOpenQuestion ? -1 : chosen}` : `quick-act-${act}`,
+                } as object)
               : {})}
             placeholder={texts.findSomebodyOrSay}
             value={query}
             onChangeText={(text) => {
               setQuery(text);
-              move(0, -1);
+              move(0, -1, false);
             }}
             onKeyPress={onKey}
             onFocus={() => {
@@ -225,7 +233,7 @@ function toEntries({ query, hits, listed, pages, offers, isAsked }: Found): Quic
   const near = hits.filter(({ isNear }) => isNear === true).map(toHit);
   const acts = offers.map((offer): QuickEntry => ({
     kind: 'offer',
-    key: `${offer.kind} ${offer.verb ?? ''} ${offer.uid}`,
+    key: `${offer.kind} ${offer.verb ?? ''} ${offer.uid} ${offer.label}`,
     offer,
   }));
   const others = listed.map((person): QuickEntry => ({

@@ -32,7 +32,7 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
   const { search, newUid, utcNow } = useServices();
   const nameOf = useListName();
   const { getState } = useStore() as AppStore;
-  const rule = toRule(found);
+  const rule = found.rule ?? toRule(found);
   const [isPicking, setPicking] = useState(false);
   const text = rule ? formatRule(rule, nameOf) : '';
   const hasFound = rule !== undefined && found.hits.length > 0;
@@ -52,7 +52,7 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
   };
   return (
     <View className="border-b border-rule bg-leaf px-3 pt-1" testID="understanding">
-      {found.tests.length === 0 ? null : (
+      {found.tests.length === 0 && found.rule === undefined ? null : (
         <Txt size="small" tone="faded" testID="understood">
           {texts.understood(text)}
         </Txt>

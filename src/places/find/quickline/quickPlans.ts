@@ -1,6 +1,6 @@
 import { createContext } from 'react';
 
-import type { parseQuick, planAct, planNew, planQuick } from '@/core/find';
+import type { parseQuick, planAct, planNew, planQuick, planReading } from '@/core/find';
 
 /** What plans the acts of the quick line; loaded when the line is first used, as it knows numbers and dates. */
 export interface QuickPlans {
@@ -8,6 +8,7 @@ export interface QuickPlans {
   readonly planAct: typeof planAct;
   readonly planNew: typeof planNew;
   readonly planQuick: typeof planQuick;
+  readonly planReading: typeof planReading;
 }
 
 /** Loads it; without it the line only finds. */

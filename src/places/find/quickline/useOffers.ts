@@ -2,10 +2,11 @@ import { useEffect, useMemo, useState } from 'react';
 
 import { selectLists, selectSettings, useAppSelector, useCardGetter, useServices } from '@/book/state';
 import { shownAs, type Uid } from '@/core/card';
-import type { Offer, Quick } from '@/core/find';
+import type { Offer, Quick, Reading } from '@/core/find';
 import { isRuleList } from '@/core/lists';
 import { localDay, LOCALE } from '@/platform';
 
+import { isNameOf, pagesFor } from './pages';
 import type { QuickPlans } from './quickPlans';
 
 /** Cards that an act is offered for: where a name could be several people's, they choose. */
@@ -16,11 +17,13 @@ export interface Offers {
   readonly offers: readonly Offer[];
   /** Whether it asks for an act in so many words; then offers stand before what is found. */
   readonly isAsked: boolean;
+  /** Whether the first two are as likely as each other, so that neither is meant before it is chosen. */
+  readonly isTie: boolean;
   /** Whether these are all that the line as it stands has to offer. */
   readonly isKnown: boolean;
 }
 
-const NONE: Offers = { offers: [], isAsked: false, isKnown: true };
+const NONE: Offers = { offers: [], isAsked: false, isTie: false, isKnown: true };
 const NOT_YET: Offers = { ...NONE, isKnown: false };
 
 interface Read {
@@ -31,6 +34,52 @@ interface Read {
   readonly isNamed: boolean;
   /** Whether somebody was found without a typo. */
   readonly isFound: boolean;
+}
+
+/** Less sure than this a line is rather a search. */
+const LEAST_SCORE = 0.75;
+/** Readings nearer to the best than this are shown beside it. */
+const NEAR = 0.12;
+
+/** What the readings of a line would do. */
+interface Planned {
+  readonly offers: readonly Offer[];
+  readonly isTie: boolean;
+}
+
+const NOTHING: Planned = { offers: [], isTie: false };
+
+/** What a line would do, by what the whole of it can mean; undefined until that is known. */
+function useReadings(query: string, plans: QuickPlans | undefined): Planned | undefined {
+  const { search, newUid, utcNow } = useServices();
+  const [read, setRead] = useState<{ readonly query: string; readonly readings: readonly Reading[] }>();
+  const { country } = useAppSelector(selectSettings);
+  const getCard = useCardGetter();
+  const isEmpty = query.trim() === '';
+  useEffect(() => {
+    if (isEmpty) return;
+    let isCurrent = true;
+    void search.understand(query, localDay()).then((readings) => {
+      if (isCurrent) setRead({ query, readings });
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [isEmpty, query, search]);
+  return useMemo(() => {
+    if (isEmpty || !plans) return NOTHING;
+    if (read?.query !== query) return undefined;
+    const context = { country, locale: LOCALE, getList: getCard, getCard, newUid, utcNow, today: localDay() };
+    const [best] = read.readings;
+    // Where a search explains as much, the line is a search.
+    if (!best || best.need === 'find' || best.score < LEAST_SCORE) return NOTHING;
+    // A page's own name leads to it already.
+    if (best.need === 'go' && pagesFor(query).some((page) => isNameOf(page, query))) return NOTHING;
+    const near = read.readings.filter(({ score }) => score > best.score - NEAR);
+    const offers = near.flatMap((reading) => plans.planReading(reading, context) ?? []).slice(0, CANDIDATES);
+    return { offers, isTie: offers.length > 1 && near[1]?.score === best.score };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
+  }, [country, isEmpty, plans, query, read]);
 }
 
 /** What a line would do, for each card that its name could mean; nothing for a line that only finds. */
@@ -65,7 +114,13 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
       isCurrent = false;
     };
   }, [asked, query, search]);
+  const readings = useReadings(query, plans);
   return useMemo(() => {
+    if (readings === undefined) return NOT_YET;
+    const isNewCard = readings.offers[0]?.kind === 'new';
+    // Whoever is only called like a new card may be meant all the same.
+    if (readings.offers.length > 0 && !(isNewCard && asked))
+      return { ...readings, isAsked: true, isKnown: true };
     if (!plans || !asked) return NONE;
     if (read?.query !== query) return NOT_YET;
     const { quick, uids } = read;
@@ -76,12 +131,19 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
     });
     const isNew = (!read.isNamed && quick.fills.length > 0) || quick.verb === 'add';
     const fresh = isNew && quick.name !== '' ? plans.planNew(quick, newUid(), utcNow(), context) : undefined;
+    if (isNewCard)
+      return {
+        ...readings,
+        offers: [...readings.offers, ...offers].slice(0, CANDIDATES),
+        isAsked: true,
+        isKnown: true,
+      };
     const isAsked = quick.verb !== undefined || quick.wanted !== undefined;
     // Where nobody is called so, a new card is likelier than somebody whom a search finds all the same.
     const all = fresh ? (read.isFound ? [...offers, fresh] : [fresh, ...offers]) : offers;
-    return { offers: all, isAsked, isKnown: true };
+    return { offers: all, isAsked, isTie: false, isKnown: true };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
-  }, [asked, country, plans, query, read]);
+  }, [asked, country, plans, query, read, readings]);
 }
 
 function asksForSomething({ verb, wanted, fills }: Quick): boolean {

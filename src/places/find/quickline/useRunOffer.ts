@@ -2,8 +2,9 @@ import { changeBook } from '@/book/commit';
 import { editsTo } from '@/book/history';
 import { noteAct } from '@/book/settings';
 import { noticeShown, useAppDispatch } from '@/book/state';
+import { writeTo } from '@/book/write';
 import type { Offer } from '@/core/find';
-import { cardPath, copyText, openOutside } from '@/platform';
+import { cardPath, copyText, listPath, openOutside } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/find/quickline';
@@ -20,6 +21,12 @@ export function useRunOffer(): (offer: Offer) => boolean {
       case 'outside':
         openOutside(offer.uri);
         return true;
+      case 'go': {
+        const { to, path, subject } = offer;
+        if (to === undefined) go(path === '' ? listPath(offer.uid) : path);
+        else void dispatch(writeTo(to, subject)).then(() => go(path));
+        return true;
+      }
       case 'page':
         go(cardPath(offer.uid, offer.page));
         return true;

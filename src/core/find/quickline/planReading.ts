@@ -1,0 +1,306 @@
+import { formatPartialDate, toPartialDate } from '@/core/base';
+import { type Card, newCard, parseName, shownAs, withFlag } from '@/core/card';
+import { isList, newList } from '@/core/lists';
+import { withFollowUp, withMeeting } from '@/core/talks';
+import { texts as lineTexts } from '@/texts/find/line';
+import { texts } from '@/texts/find/quickline';
+
+import { describeReading, describeValue } from '../line/describeReading';
+import { parseIsoPartial } from '../line/isoPartial';
+import type { LineAct, LineValue, Reading } from '../line/reading';
+import { fillCard } from './planFill';
+import { type Offer, planAct, type PlanContext } from './planQuick';
+import { shownValue } from './shownValue';
+import type { Verb } from './verbs';
+
+/** What planning a reading depends on beside the cards. */
+export interface ReadingContext extends PlanContext {
+  readonly getCard: (uid: string) => Card | undefined;
+  readonly newUid: () => string;
+  readonly utcNow: () => string;
+  /** A day such as 2026-11-24. */
+  readonly today: string;
+}
+
+/** Acts that the card's own plans know. */
+const OWN: Readonly<Partial<Record<LineAct, Verb>>> = {
+  ...{
+    call: 'call',
+    write: 'write',
+    message: 'message',
+    way: 'way',
+    copy: 'copy',
+    edit: 'edit',
+    open: 'open',
+    talk: 'talk',
+  },
+};
+
+/** Where the places of a line are. */
+const PATHS: Readonly<Record<string, string>> = {
+  ...{
+    tidy: '/tidy',
+    lists: '/lists',
+    today: '/today',
+    map: '/book/map',
+    settings: '/settings',
+    backup: '/settings',
+  },
+  ...{
+    import: '/import',
+    export: '/settings',
+    devices: '/devices',
+    history: '/changes',
+    table: '/book/table',
+    new: '/book/new',
+  },
+  ...{ book: '/book', write: '/write' },
+};
+
+/** What a reading would do; undefined for a search, and where nothing can be done. */
+export function planReading(reading: Reading, context: ReadingContext): Offer | undefined {
+  switch (reading.need) {
+    case 'do':
+      return planDoing(reading, context);
+    case 'fill':
+      return planFilling(reading, context);
+    case 'new':
+      return planMaking(reading, context);
+    case 'show':
+      return planShowing(reading, context);
+    case 'go': {
+      const path = PATHS[reading.place ?? ''];
+      return path === undefined
+        ? undefined
+        : { kind: 'go', uid: path, label: describe(reading, context), detail: '', path };
+    }
+    case 'find':
+    case 'none':
+      return undefined;
+  }
+}
+
+function describe(reading: Reading, { getCard }: ReadingContext): string {
+  return describeReading(reading, (uid) => {
+    const card = getCard(uid);
+    return card ? shownAs(card) : uid;
+  });
+}
+
+/** What is filled in, in words, days as they are written here. */
+function valuesInWords(values: readonly LineValue[], { getCard, locale }: ReadingContext): string {
+  const nameOf = (uid: string) => {
+    const card = getCard(uid);
+    return card ? shownAs(card) : uid;
+  };
+  return values
+    .map((value) => {
+      const date = value.field === 'birthday' ? parseIsoPartial(value.value) : undefined;
+      return describeValue(date ? { ...value, value: formatPartialDate(date, locale) } : value, nameOf);
+    })
+    .join(' · ');
+}
+
+function cardsOf({ uids }: Reading, { getCard }: ReadingContext): Card[] {
+  return uids.flatMap((uid) => getCard(uid) ?? []);
+}
+
+function planDoing(reading: Reading, context: ReadingContext): Offer | undefined {
+  const { act, values } = reading;
+  const cards = cardsOf(reading, context);
+  const [first] = cards;
+  if (!first || act === undefined || cards.length !== reading.uids.length) return undefined;
+  const label = describe(reading, context);
+  const own = OWN[act];
+  const isOne = cards.length === 1 && !isList(first);
+  const isPlain = values.length === 0 || (act === 'talk' && values.every(({ field }) => field === 'kind'));
+  if (isOne && own !== undefined && isPlain) return planAct(first, own, context);
+  const to = cards.map((card) => ({
+    kind: isList(card) ? ('list' as const) : ('card' as const),
+    uid: card.uid,
+  }));
+  const how = howMany(cards);
+  switch (act) {
+    case 'write':
+    case 'message':
+      return { kind: 'go', uid: first.uid, label, detail: how, path: '/write', to, ...subjectOf(values) };
+    case 'print':
+      return { kind: 'go', uid: first.uid, label, detail: how, path: '/write?by=letter', to };
+    case 'pin':
+    case 'unpin':
+      return planChange(label, cards, (card) => withFlag(card, 'pinned', act === 'pin'));
+    case 'archive':
+    case 'restore':
+      return planChange(label, cards, (card) => withFlag(card, 'archived', act === 'archive'));
+    case 'private':
+    case 'public':
+      return planChange(label, cards, (card) => withFlag(card, 'private', act === 'private'));
+    case 'remind': {
+      const followUp = { day: valueOf(values, 'day') ?? context.today, text: valueOf(values, 'text') ?? '' };
+      return planChange(label, cards, (card) => withFollowUp(card, context.newUid(), followUp));
+    }
+    case 'meet': {
+      const id = context.newUid();
+      const [time, place] = [valueOf(values, 'time'), valueOf(values, 'place')];
+      const meeting = {
+        ...{ day: valueOf(values, 'day') ?? context.today, title: '', minutes: 60 },
+        ...(time === undefined ? {} : { time }),
+        ...(place === undefined ? {} : { place }),
+      };
+      return planChange(label, cards, (card) => withMeeting(card, id, meeting));
+    }
+    // Of several, or with more than the card's own plans know: not from here.
+    case 'call':
+    case 'way':
+    case 'copy':
+    case 'edit':
+    case 'open':
+    case 'talk':
+    case 'merge':
+    case 'export':
+    case 'send':
+      return planOpening(first, label);
+  }
+}
+
+/** What can't be done from the line is done where the card or the list is. */
+function planOpening(card: Card, label: string): Offer {
+  if (isList(card))
+    return {
+      kind: 'go',
+      uid: card.uid,
+      label,
+      detail: texts.opensList,
+      path: '',
+    };
+  return { kind: 'page', uid: card.uid, page: '', label, detail: texts.openNamedCard };
+}
+
+/** "18 people" for a list or several; '' for one. */
+function howMany(cards: readonly Card[]): string {
+  const count = cards.reduce(
+    (sum, card) => sum + (isList(card) ? Object.keys(card.members ?? {}).length : 1),
+    0,
+  );
+  return cards.length === 1 && !isList(cards[0] as Card) ? '' : lineTexts.people(count);
+}
+
+function subjectOf(values: readonly LineValue[]): { subject?: string } {
+  const subject = valueOf(values, 'subject');
+  return subject === undefined ? {} : { subject };
+}
+
+function valueOf(values: readonly LineValue[], field: string): string | undefined {
+  return values.find((one) => one.field === field)?.value;
+}
+
+function planChange(label: string, cards: readonly Card[], change: (card: Card) => Card): Offer | undefined {
+  const [first] = cards;
+  if (!first || cards.some(isList)) return undefined;
+  const upserts = cards.map(change).filter((card, i) => card !== cards[i]);
+  if (upserts.length === 0) return { kind: 'none', uid: first.uid, label, detail: texts.isAlreadySo };
+  return { kind: 'change', uid: first.uid, label, detail: howMany(cards), upserts, from: cards };
+}
+
+/** What is filled in, with what stood there before where a card has one of it only. */
+function planFilling(reading: Reading, context: ReadingContext): Offer | undefined {
+  const cards = cardsOf(reading, context);
+  const [first] = cards;
+  if (!first || cards.some(isList)) return undefined;
+  const isAdded = reading.values.some(({ field }) => !/^(?:-|rhythm|opener)/.test(field));
+  const names = cards.map((card) => shownAs(card)).join(', ');
+  const label = isAdded ? texts.addTo(names) : texts.changeNamed(names);
+  const lists = new Map<string, { before: Card; after: Card }>();
+  const getList = (uid: string) => lists.get(uid)?.after ?? context.getList(uid);
+  const upserts: Card[] = [];
+  for (const card of cards) {
+    const filled = fillCard(card, reading.values, { country: context.country, getList });
+    if (filled.card !== card) upserts.push(filled.card);
+    for (const { before, after } of filled.lists)
+      lists.set(after.uid, { before: lists.get(after.uid)?.before ?? before, after });
+  }
+  const changedLists = [...lists.values()];
+  if (upserts.length === 0 && changedLists.length === 0) return planKnown(first, reading, label, context);
+  return {
+    ...{ kind: 'change', uid: first.uid, label, detail: detailOf(first, reading, context, cards) },
+    upserts: [...upserts, ...changedLists.map(({ after }) => after)],
+    from: [...cards, ...changedLists.map(({ before }) => before)],
+  };
+}
+
+/** Nothing is new: it is there already, or another birthday, which is changed in the form. */
+function planKnown(
+  card: Card,
+  { values }: Reading,
+  label: string,
+  { locale }: ReadingContext,
+): Offer | undefined {
+  const birthday = valueOf(values, 'birthday');
+  const known = Object.values(card.anniversaries ?? {}).find(({ kind }) => kind === 'birth');
+  if (birthday === undefined || !known)
+    return { kind: 'none', uid: card.uid, label, detail: texts.isAlreadySo };
+  const shown = formatPartialDate(toPartialDate(known.date), locale);
+  return {
+    kind: 'page',
+    uid: card.uid,
+    page: '/edit',
+    label: texts.changeBirthdayOf(shownAs(card)),
+    detail: texts.soFar(shown),
+  };
+}
+
+function detailOf(card: Card, { values }: Reading, context: ReadingContext, cards: readonly Card[]): string {
+  const opener = values.some(({ field }) => field === 'opener')
+    ? card['cordialis.example:opener']
+    : undefined;
+  const said = valuesInWords(values, context);
+  return [howMany(cards), said, opener === undefined ? '' : texts.soFar(opener)].filter(Boolean).join(' · ');
+}
+
+function planMaking(reading: Reading, context: ReadingContext): Offer | undefined {
+  const [first, ...rest] = reading.values;
+  if (!first) return undefined;
+  const uid = context.newUid();
+  const label = describe(reading, context);
+  if (first.field === 'list')
+    return {
+      kind: 'new',
+      uid,
+      label,
+      detail: '',
+      upserts: [newList(uid, first.value, context.utcNow())],
+      from: [],
+    };
+  const blank = newCard(uid, context.utcNow());
+  if (first.field === 'organisation')
+    return {
+      kind: 'new',
+      uid,
+      label,
+      detail: '',
+      upserts: [{ ...blank, kind: 'org', name: { full: first.value } }],
+      from: [],
+    };
+  const name = parseName(first.value);
+  if (!name) return undefined;
+  const filled = fillCard({ ...blank, kind: 'individual', name }, rest, context);
+  const lists = filled.lists.map(({ after }) => after);
+  return {
+    ...{ kind: 'new', uid, label: texts.newCard(first.value), detail: valuesInWords(rest, context) },
+    upserts: [filled.card, ...lists],
+    from: filled.lists.map(({ before }) => before),
+  };
+}
+
+/** One value, to be seen and copied. */
+function planShowing(reading: Reading, context: ReadingContext): Offer | undefined {
+  const [card] = cardsOf(reading, context);
+  const named = reading.values[0]?.field ?? '';
+  if (!card) return undefined;
+  const label = describe(reading, context);
+  if (named === 'lastTalk' || named === 'lists')
+    return { kind: 'page', uid: card.uid, page: '', label, detail: texts.openNamedCard };
+  const text = shownValue(card, named, context);
+  if (text === undefined) return { kind: 'none', uid: card.uid, label, detail: texts.isNotOnCard };
+  return { kind: 'copy', uid: card.uid, label, detail: text.replaceAll('\n', ', '), text };
+}
