@@ -115,3 +115,33 @@ test('a limit is picked instead of typed', async ({ page }) => {
   await expect(page.getByTestId('quick-line')).toHaveValue('a, without mail');
   await expect(page.getByTestId('understood')).toContainText('without mail');
 });
+
+test(
+  'plain sentences: said before they are done, done as one step, asked where a name is that of several',
+  ONE_SIZE,
+  async ({ page }) => {
+    await openDemo(page, '/book');
+    const line = page.getByTestId('quick-line');
+    const first = page.getByRole('option').first();
+    await line.fill('put ada on patrons');
+    await expect(first).toContainText('Add to Ada Lowther');
+    await expect(first).toContainText('on Patrons');
+    await line.press('Enter');
+    await expect(page.getByText('Add to Ada Lowther: on Patrons')).toBeVisible();
+    await page.keyboard.press('Control+z');
+    await line.fill('write to patrons');
+    await expect(first).toContainText('18 people');
+    await line.fill('birthday in december but not in london');
+    await expect(page.getByTestId('understood')).toContainText('birthday in December, not in london');
+    // Several are called so: Enter takes none of them until one is gone to.
+    await line.fill('archive hamish');
+    await expect(first).toContainText('Archive Hamish');
+    await line.press('Enter');
+    await expect(line).toHaveValue('archive hamish');
+    await line.press('ArrowDown');
+    await expect(first).toHaveAttribute('aria-selected', 'true');
+    await line.press('Enter');
+    await expect(page.getByText(/^Archive Hamish/).first()).toBeVisible();
+    await page.keyboard.press('Control+z');
+  },
+);

@@ -1,0 +1,110 @@
+import fc from 'fast-check';
+
+import { type Card, shownAs, tagsOf } from '@/core/card';
+import { isList, memberUids } from '@/core/lists';
+import { generateBook } from '@/demo';
+
+import { NamesOfBook } from '../line/lineBook';
+import { understandLine } from '../line/understandLine';
+import type { Offer } from './planQuick';
+import { planReading } from './planReading';
+
+const today = '2026-11-25';
+const cards = generateBook(today);
+const book = new NamesOfBook(cards);
+const byUid = new Map(cards.map((card) => [card.uid, card]));
+let count = 0;
+const context = {
+  ...{ country: 'GB', locale: 'en-GB', today },
+  getCard: (uid: string) => byUid.get(uid),
+  getList: (uid: string) => byUid.get(uid),
+  newUid: () => `new-${(count += 1)}`,
+  utcNow: () => '2026-11-25T10:00:00Z',
+};
+const plan = (text: string): Offer | undefined => {
+  const [best] = understandLine(text, { book, today });
+  return best && planReading(best, context);
+};
+const after = (text: string): Card[] => {
+  const offer = plan(text);
+  return offer && 'upserts' in offer ? [...offer.upserts] : [];
+};
+
+const says: readonly (readonly [line: string, label: string, detail: string])[] = [
+  ['put ada on patrons', 'Add to Ada Lowther', 'on Patrons'],
+  ['put ada and götz on the press list', 'Add to Ada Lowther, Götz Achterberg', '2 people · on Press'],
+  ['tag ada choir', 'Add to Ada Lowther', 'tag choir'],
+  ['rhythm ada monthly', 'Change Ada Lowther', 'rhythm 1 month'],
+  ['remind me to call ada on friday', 'Remind me to call Ada Lowther on 2026-11-27', ''],
+  ['meet ada tomorrow 10:00', 'Meet Ada Lowther: 2026-11-26 at 10:00', ''],
+  ['write to patrons', 'Write to Patrons', '18 people'],
+  ['print labels for patrons', 'Print labels for Patrons', '18 people'],
+  ['call ada', 'Call Ada Lowther', ''],
+  [
+    'new Zora Quast, Quay Strings, zora@example.org',
+    'New card Zora Quast',
+    'organisation Quay Strings · mail zora@example.org',
+  ],
+  ['new list Choir', 'New list Choir', ''],
+  ['untag nia nothing', 'Change Nia Prosser', 'is already so'],
+];
+test.each(says)('“%s” says “%s” and “%s” before it does it', (line, label, detail) => {
+  const offer = plan(line);
+  expect(offer?.label).toBe(label);
+  if (detail !== '') expect(offer?.detail).toBe(detail);
+});
+
+test('what was filled in is on the card and on the list, and what was there stays', () => {
+  const changed = after('ada new@example.org 07700 900999 #choir on patrons');
+  const ada = changed.find((card) => shownAs(card) === 'Ada Lowther');
+  const patrons = changed.find(isList);
+  const before = cards.find((card) => shownAs(card) === 'Ada Lowther');
+  expect(Object.values(ada?.emails ?? {}).map(({ address }) => address)).toEqual([
+    ...Object.values(before?.emails ?? {}).map(({ address }) => address),
+    'new@example.org',
+  ]);
+  expect(ada && tagsOf(ada)).toContain('choir');
+  expect(patrons && memberUids(patrons)).toContain(ada?.uid);
+});
+
+test('a kind that was said is on the value', () => {
+  const [mobile] = after('ada mobile 07700 900123');
+  expect(Object.values(mobile?.phones ?? {}).at(-1)).toMatchObject({ features: { mobile: true } });
+  const [work] = after('una work mail una@work.example');
+  expect(Object.values(work?.emails ?? {}).at(-1)).toMatchObject({ contexts: { work: true } });
+});
+
+test('archived, private and pinned are said and taken back by their opposites', () => {
+  for (const [there, back] of [
+    ['archive tomasz', 'bring tomasz back'],
+    ['make tomasz private', 'make tomasz public'],
+    ['pin tomasz', 'unpin tomasz'],
+  ] as const) {
+    const [once] = after(there);
+    expect(once).toBeDefined();
+    const known = new Map(byUid).set(once?.uid ?? '', once as Card);
+    const [reading] = understandLine(back, { book, today });
+    const offer = reading && planReading(reading, { ...context, getCard: (uid) => known.get(uid) });
+    const [again] = offer && 'upserts' in offer ? offer.upserts : [];
+    expect(again).toEqual(byUid.get(once?.uid ?? ''));
+  }
+});
+
+test('any line is planned without a fault, and a change never reaches more cards than it names', () => {
+  const word = fc.constantFrom(
+    ...'put tag ada götz una on patrons press monthly call meet remind tomorrow note new mail a@b.example 07700 900123 and archive #x every 3 weeks'.split(
+      ' ',
+    ),
+  );
+  fc.assert(
+    fc.property(fc.array(word, { minLength: 1, maxLength: 9 }), (words) => {
+      for (const reading of understandLine(words.join(' '), { book, today })) {
+        const offer = planReading(reading, context);
+        if (offer?.kind !== 'change') continue;
+        const people = offer.upserts.filter((card) => !isList(card));
+        expect(people.every(({ uid }) => reading.uids.includes(uid))).toBe(true);
+      }
+    }),
+    { numRuns: 500 },
+  );
+});
