@@ -131,6 +131,35 @@ test('search gives uids, best first', () => {
   expect(book('search', 'in.vcf', 'nobody').value).toEqual([]);
 });
 
+test('line says what a sentence means on a book: whom, what, in words, and what else it could be', () => {
+  const cards = [
+    ['a', 'Ada Lowther'],
+    ['b', 'Ada Quill'],
+    ['c', 'Götz Brandt'],
+  ].map(([uid, full]) => ({ '@type': 'Card', version: '1.0', uid, name: { full } }));
+  writeFileSync(at('line.json'), JSON.stringify(cards));
+  const talks = [{ id: 't', kind: 'meeting', day: '2026-11-01', direction: 'out', with: ['c'], said: '' }];
+  writeFileSync(at('talks.json'), JSON.stringify(talks));
+  expect(book('line', 'line.json', 'tag götz choir', '--today', '2026-11-25').value).toMatchObject({
+    ...{ need: 'fill', uids: ['c'], values: [{ field: 'tag', value: 'choir' }], limits: [] },
+    says: 'Götz Brandt: tag choir',
+  });
+  const tie = book('line', 'line.json', 'call ada', '--today', '2026-11-25').value as {
+    score: number;
+    uids: string[];
+    others: { score: number; uids: string[] }[];
+  };
+  expect([tie.uids, tie.others[0]?.uids]).toEqual([['a'], ['b']]);
+  expect(tie.others[0]?.score).toBe(tie.score);
+  const met = ['line', 'line.json', 'never met', '--today', '2026-11-25'];
+  expect((book(...met).value as { uids: string[] }).uids.toSorted()).toEqual(['a', 'b', 'c']);
+  expect((book(...met, '--talks', 'talks.json').value as { uids: string[] }).uids.toSorted()).toEqual([
+    'a',
+    'b',
+  ]);
+  expect(book('line', 'line.json', '').value).toMatchObject({ need: 'none', uids: [], others: [] });
+});
+
 test('duplicates names the cards that are the same, how sure it is, and why', () => {
   book('convert', 'in.vcf', 'known.json');
   const cards = JSON.parse(readFileSync(at('known.json'), 'utf8')) as { uid: string }[];
@@ -156,7 +185,7 @@ const faults = [
   {
     name: 'an unknown verb',
     args: ['dance'],
-    says: /usage: book convert\|duplicates\|from-text\|merge\|search/,
+    says: /usage: book convert\|duplicates\|from-text\|line\|merge\|search/,
   },
   { name: 'no verb at all', args: [], says: /usage/ },
   { name: 'a missing file', args: ['convert', 'gone.vcf', 'x.vcf'], says: /gone\.vcf/ },

@@ -85,12 +85,16 @@ async function readyFor(rule?: Rule): Promise<void> {
   if (index.asksForPlaces(rule)) await needGazetteer();
 }
 
-/** Whether a reading has more limits than were found by the words that limits are written in. */
-function saysMore({ rule, order, score }: Reading, known: number): boolean {
+/** Whether a reading explains more than was found by the words that limits are written in: more limits, or fewer words left. */
+function saysMore({ rule, order, score }: Reading, { words, tests }: FoundCards): boolean {
   if (score < 0.8) return false;
   const rules = rule && isGroup(rule) ? rule.rules : [];
   const limits = rules.filter((one) => one.kind !== 'words' || one.field !== 'any');
-  return order !== undefined || limits.length > known || limits.some(isGroup);
+  const left = rules.flatMap((one) =>
+    one.kind === 'words' && one.field === 'any' ? one.value.split(' ') : [],
+  );
+  const isShorter = limits.length > 0 && left.length < words.split(/\s+/).filter(Boolean).length;
+  return order !== undefined || limits.length > tests.length || limits.some(isGroup) || isShorter;
 }
 
 const api: SearchApi = {
@@ -114,7 +118,7 @@ const api: SearchApi = {
     await readyFor(tests.some(asksForPlaces) ? { kind: 'all', rules: tests } : rule);
     const found = findCards(index, text, { limit, today });
     // What the limits of plain words leave unexplained may be said in other words.
-    if (!reading || !saysMore(reading, found.tests.length)) return found;
+    if (!reading || !saysMore(reading, found)) return found;
     const hits = findByReading(index, reading, { limit, today });
     return hits.length === 0
       ? found

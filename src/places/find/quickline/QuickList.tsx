@@ -50,7 +50,13 @@ export function QuickList(props: QuickListProps) {
       className={`absolute left-0 right-0 z-20 border-rule bg-paper ${isWide ? 'top-full max-h-[70vh] border-x border-b' : 'bottom-full max-h-[65vh] border-t'}`}
     >
       {found ? (
-        <Understanding query={query} found={found} onDone={onClose} onLimit={props.onLimit} />
+        <Understanding
+          query={query}
+          found={found}
+          isSearch={entries[0]?.kind !== 'offer'}
+          onDone={onClose}
+          onLimit={props.onLimit}
+        />
       ) : (
         <View className="px-3 pt-2">
           <Txt size="small" font="sansBold" tone="faded">

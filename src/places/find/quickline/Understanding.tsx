@@ -22,12 +22,14 @@ const ALL = 1_000_000;
 interface UnderstandingProps {
   readonly query: string;
   readonly found: FoundCards;
+  /** Whether the line is a search before anything else; else what it would do says what was understood. */
+  readonly isSearch: boolean;
   readonly onDone: () => void;
   readonly onLimit: (limit: string) => void;
 }
 
 /** What a search was understood as, where it says more than words; and what can be done with all that it finds. */
-export function Understanding({ query, found, onDone, onLimit }: UnderstandingProps) {
+export function Understanding({ query, found, isSearch, onDone, onLimit }: UnderstandingProps) {
   const dispatch = useAppDispatch();
   const { search, newUid, utcNow } = useServices();
   const nameOf = useListName();
@@ -52,7 +54,7 @@ export function Understanding({ query, found, onDone, onLimit }: UnderstandingPr
   };
   return (
     <View className="border-b border-rule bg-leaf px-3 pt-1" testID="understanding">
-      {found.tests.length === 0 && found.rule === undefined ? null : (
+      {!isSearch || (found.tests.length === 0 && found.rule === undefined) ? null : (
         <Txt size="small" tone="faded" testID="understood">
           {texts.understood(text)}
         </Txt>

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 
 import { selectLists, selectSettings, useAppSelector, useCardGetter, useServices } from '@/book/state';
-import { shownAs, type Uid } from '@/core/card';
+import { type Card, organisationOf, shownAs, townOf, type Uid } from '@/core/card';
 import type { Offer, Quick, Reading } from '@/core/find';
 import { isRuleList } from '@/core/lists';
 import { localDay, LOCALE } from '@/platform';
@@ -77,9 +77,21 @@ function useReadings(query: string, plans: QuickPlans | undefined): Planned | un
     if (best.need === 'go' && pagesFor(query).some((page) => isNameOf(page, query))) return NOTHING;
     const near = read.readings.filter(({ score }) => score > best.score - NEAR);
     const offers = near.flatMap((reading) => plans.planReading(reading, context) ?? []).slice(0, CANDIDATES);
-    return { offers, isTie: offers.length > 1 && near[1]?.score === best.score };
+    return { offers: toldApart(offers, getCard), isTie: offers.length > 1 && near[1]?.score === best.score };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
   }, [country, isEmpty, plans, query, read]);
+}
+
+/** Offers that would read the same, each with what its card says beside the name. */
+function toldApart(offers: readonly Offer[], getCard: (uid: Uid) => Card | undefined): Offer[] {
+  const key = ({ label, detail }: Offer) => `${label}\n${detail}`;
+  return offers.map((offer) => {
+    const card = getCard(offer.uid);
+    const isAlone = offers.filter((one) => key(one) === key(offer)).length === 1;
+    if (isAlone || !card) return offer;
+    const beside = [organisationOf(card), townOf(card), card.updated?.slice(0, 10)].filter(Boolean);
+    return { ...offer, detail: [offer.detail, ...beside].filter(Boolean).join(' · ') };
+  });
 }
 
 /** What a line would do, for each card that its name could mean; nothing for a line that only finds. */
