@@ -25,6 +25,15 @@ import { fetchGazetteer } from '@/platform/gazetteer';
 
 const index = new SearchIndex();
 const names = new NamesOfBook();
+/** Cards whose names are taken on when a line is first read, so that the first page waits for nothing. */
+let unnamed: Card[] = [];
+
+function namesNow(): NamesOfBook {
+  for (const card of unnamed) names.put(card);
+  unnamed = [];
+  return names;
+}
+
 const days = new DayBook({
   summaries: index.talks,
   closeness: (today) => index.closeness(today),
@@ -86,10 +95,20 @@ async function readyFor(rule?: Rule): Promise<void> {
 }
 
 /** Whether a reading explains more than was found by the words that limits are written in: more limits, or fewer words left. */
-function saysMore({ rule, order, score }: Reading, { words, tests }: FoundCards): boolean {
+function saysMore({ rule, order, score }: Reading, { words, tests }: FoundCards, text: string): boolean {
   if (score < 0.8) return false;
   const rules = rule && isGroup(rule) ? rule.rules : [];
   const limits = rules.filter((one) => one.kind !== 'words' || one.field !== 'any');
+  // A word alone may be anything; that it is a role too is no reason to find less.
+  const [only] = limits;
+  if (
+    limits.length === 1 &&
+    rules.length === 1 &&
+    only?.kind === 'words' &&
+    only.field === 'title' &&
+    order === undefined
+  )
+    return /\s/.test(text.trim());
   const left = rules.flatMap((one) =>
     one.kind === 'words' && one.field === 'any' ? one.value.split(' ') : [],
   );
@@ -101,11 +120,11 @@ const api: SearchApi = {
   put: (cards, removed, country) => {
     for (const uid of removed) {
       index.remove(uid);
-      names.remove(uid);
+      namesNow().remove(uid);
     }
     for (const card of cards) {
       index.add(toSearchDoc(card, country));
-      names.put(card);
+      unnamed.push(card);
     }
     days.put(cards, removed);
     return index.size;
@@ -113,18 +132,18 @@ const api: SearchApi = {
   putTalks: (summaries) => index.putTalks(summaries),
   find: async (text, limit, today) => {
     const { tests } = parseLimits(text, { lists: index.lists() });
-    const reading = understandLine(text, { book: names, today }).find(({ need }) => need === 'find');
+    const reading = understandLine(text, { book: namesNow(), today }).find(({ need }) => need === 'find');
     const rule = reading?.rule;
     await readyFor(tests.some(asksForPlaces) ? { kind: 'all', rules: tests } : rule);
     const found = findCards(index, text, { limit, today });
     // What the limits of plain words leave unexplained may be said in other words.
-    if (!reading || !saysMore(reading, found)) return found;
+    if (!reading || !saysMore(reading, found, text)) return found;
     const hits = findByReading(index, reading, { limit, today });
     return hits.length === 0
       ? found
       : { words: '', tests: [], rule: reading.rule, order: reading.order, hits };
   },
-  understand: (text, today) => understandLine(text, { book: names, today }),
+  understand: (text, today) => understandLine(text, { book: namesNow(), today }),
   matching: async (rule, today) => {
     await readyFor(rule);
     return index.matching(rule, today);

@@ -27,7 +27,7 @@ export interface LineBook {
   /** A list by its name or the beginning of it. */
   list(words: readonly string[]): NamedList | undefined;
   hasTag(tag: string): boolean;
-  /** Whether somebody's role has a word that begins so. */
+  /** Whether somebody's role has this word. */
   hasRole(word: string): boolean;
   /** Whether somebody's address has these words. */
   hasPlace(words: readonly string[]): boolean;
@@ -175,7 +175,7 @@ export class NamesOfBook implements LineBook {
   }
 
   hasRole(word: string): boolean {
-    return word.length > 2 && hasBeginning(this.counts.role, word);
+    return word.length > 2 && this.counts.role.has(word);
   }
 
   hasPlace(words: readonly string[]): boolean {
@@ -191,10 +191,4 @@ export class NamesOfBook implements LineBook {
   shown(uid: Uid): string {
     return this.entries.get(uid)?.shown ?? this.lists.get(uid)?.name ?? uid;
   }
-}
-
-function hasBeginning(words: ReadonlyMap<string, number>, beginning: string): boolean {
-  if (words.has(beginning)) return true;
-  for (const word of words.keys()) if (word.startsWith(beginning)) return true;
-  return false;
 }

@@ -45,9 +45,14 @@ const NEAR = 0.12;
 interface Planned {
   readonly offers: readonly Offer[];
   readonly isTie: boolean;
+  /** Whether the line is surely a search, so that it is taken for nothing else. */
+  readonly isSearch?: boolean;
 }
 
 const NOTHING: Planned = { offers: [], isTie: false };
+const SEARCH: Planned = { ...NOTHING, isSearch: true };
+/** From here on limits explain so much of a line that it is a search. */
+const SURE_SEARCH = 0.84;
 
 /** What a line would do, by what the whole of it can mean; undefined until that is known. */
 function useReadings(query: string, plans: QuickPlans | undefined): Planned | undefined {
@@ -72,7 +77,8 @@ function useReadings(query: string, plans: QuickPlans | undefined): Planned | un
     const context = { country, locale: LOCALE, getList: getCard, getCard, newUid, utcNow, today: localDay() };
     const [best] = read.readings;
     // Where a search explains as much, the line is a search.
-    if (!best || best.need === 'find' || best.score < LEAST_SCORE) return NOTHING;
+    if (!best || best.need === 'find' || best.score < LEAST_SCORE)
+      return best && best.score >= SURE_SEARCH ? SEARCH : NOTHING;
     // A page's own name leads to it already.
     if (best.need === 'go' && pagesFor(query).some((page) => isNameOf(page, query))) return NOTHING;
     const near = read.readings.filter(({ score }) => score > best.score - NEAR);
@@ -133,7 +139,7 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
     // Whoever is only called like a new card may be meant all the same.
     if (readings.offers.length > 0 && !(isNewCard && asked))
       return { ...readings, isAsked: true, isKnown: true };
-    if (!plans || !asked) return NONE;
+    if (!plans || !asked || readings.isSearch === true) return NONE;
     if (read?.query !== query) return NOT_YET;
     const { quick, uids } = read;
     const context = { country, locale: LOCALE, getList: getCard };
