@@ -13,7 +13,7 @@ export { describeReading } from './line/describeReading';
 export { findByReading } from './line/findByReading';
 export { type LineBook, NamesOfBook } from './line/lineBook';
 export type { LineAct, LineValue, Need, Reading } from './line/reading';
-export { limitsOf, sayReading } from './line/sayReading';
+export { limitsOf } from './line/sayReading';
 export { understandLine } from './line/understandLine';
 export { distanceKm, EARTH_KM, type Point } from './places/distance';
 export { Gazetteer, type Town } from './places/gazetteer';

@@ -1,5 +1,7 @@
 import { addDays, addMonths, parseTypedDate } from '@/core/base';
 
+import { MONTH_WORDS } from '../rules/furtherTests';
+
 /** Something read at the beginning of some words, and how many words it took. */
 export interface TakenWords<T> {
   readonly what: T;
@@ -9,10 +11,7 @@ export interface TakenWords<T> {
 const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
 const SHORT_DAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'];
 /** Months in English, in small letters. */
-export const MONTHS = [
-  ...['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october'],
-  ...['november', 'december'],
-];
+export const MONTHS = MONTH_WORDS.map((word) => word.toLowerCase());
 const FIGURES = 'zero one two three four five six seven eight nine ten eleven twelve'.split(' ');
 const UNITS: Readonly<Record<string, Span['unit']>> = {
   ...{ day: 'day', days: 'day', week: 'week', weeks: 'week', month: 'month', months: 'month' },

@@ -1,6 +1,7 @@
 import { parseTypedDate } from '@/core/base';
 
 import { formatIsoPartial } from './isoPartial';
+import { listAt } from './limitParts';
 import type { LineBook } from './lineBook';
 import { readSpan } from './lineDays';
 import { beginsWith, type LineToken, rawOf } from './lineTokens';
@@ -142,11 +143,7 @@ function readNamedField(tokens: readonly LineToken[], book: LineBook): ReadValue
     return { values: [{ field: plain, value: rawOf(rest) }], taken: tokens.length };
   if (['title', 'organisation', 'nickname', 'town', 'address', 'pronouns'].includes(plain)) {
     const count = untilNext(rest, book);
-    return one(
-      plain === 'address' ? 'address' : plain,
-      rawOf(rest.slice(0, count)).replace(/,$/, ''),
-      from + count,
-    );
+    return one(plain, rawOf(rest.slice(0, count)).replace(/,$/, ''), from + count);
   }
   return undefined;
 }
@@ -171,15 +168,14 @@ function readListOrTag(tokens: readonly LineToken[], book: LineBook): ReadValues
   if (['on', 'to', 'onto', 'list', 'in'].includes(first) && tokens.length > 1) {
     let from = 1;
     while (['the', 'list', 'my'].includes(tokens[from]?.low ?? '')) from += 1;
-    for (let count = Math.min(5, tokens.length - from); count > 0; count -= 1) {
-      const words = tokens.slice(from, from + count).map(({ raw }) => raw);
-      const list = book.list(words);
-      if (!list?.isByHand) continue;
-      const isNamed = tokens[from + count]?.low === 'list' ? 1 : 0;
-      // "in bergen" is a town unless it is said to be a list.
-      if (first === 'in' && isNamed === 0) continue;
-      return one('list', list.uid, from + count + isNamed);
-    }
+    // "in bergen" is a town unless it is said to be a list.
+    const list = listAt(
+      tokens,
+      from,
+      book,
+      ({ isByHand }, isCalledList) => isByHand && (first !== 'in' || isCalledList),
+    );
+    if (list) return one('list', list.uid, list.end);
   }
   if ((first === 'tag' || first === 'tagged') && tokens.length > 1) {
     const skip = ['as', 'with', 'her', 'him', 'them', 'it', 'by'].includes(tokens[1]?.low ?? '') ? 2 : 1;

@@ -1,7 +1,8 @@
 import type { Uid } from '@/core/card';
 
+import { lows } from './limitParts';
 import type { LineBook } from './lineBook';
-import { readDay, readSpan, readTime } from './lineDays';
+import { dayAfter, readDay, readSpan, readTime, type TakenWords } from './lineDays';
 import { beginsWith, endsWith, type LineToken, rawOf } from './lineTokens';
 import { ACTS, MEET, SPLIT_ACTS, TALKED } from './lineWords.data';
 import type { LineAct, LineValue, Reading } from './reading';
@@ -13,8 +14,6 @@ export interface LineContext {
   /** A day such as 2026-11-24. */
   readonly today: string;
 }
-
-const lows = (tokens: readonly LineToken[]) => tokens.map(({ low }) => low);
 
 /** Acts that change something. */
 const CHANGES: ReadonlySet<LineAct> = new Set([
@@ -127,7 +126,7 @@ function readSend(tokens: readonly LineToken[], { book }: LineContext): Reading[
         ),
       ),
     );
-  for (let at = 1; at < rest.length - 0; at += 1) {
+  for (let at = 1; at < rest.length; at += 1) {
     const word = rest[at]?.low ?? '';
     if ((word === 'to' || word === 'with') && at < rest.length - 1) {
       const found = make(whoIn(rest.slice(0, at), book), whoIn(rest.slice(at + 1), book));
@@ -215,11 +214,13 @@ function dayAtEnd(words: readonly string[], today: string): { from: number; day:
   return undefined;
 }
 
+/** Longer words first, so that "met with" isn't taken for "met". */
+const MEET_WORDS = MEET.toSorted((a, b) => b.length - a.length);
+const TALKED_WORDS = TALKED.toSorted(([a], [b]) => b.length - a.length);
+
 /** "meet ada tomorrow 10:00 at the net loft". */
 function readMeet(tokens: readonly LineToken[], { book, today }: LineContext): Reading[] {
-  const verb = MEET.toSorted((a, b) => b.length - a.length).find((phrase) =>
-    beginsWith(tokens, phrase.split(' ')),
-  );
+  const verb = MEET_WORDS.find((phrase) => beginsWith(tokens, phrase.split(' ')));
   if (verb === undefined) return [];
   const rest = tokens.slice(verb.split(' ').length);
   for (let at = 1; at < rest.length; at += 1) {
@@ -260,8 +261,7 @@ function whenAndWhere(tokens: readonly LineToken[], today: string): LineValue[] 
 
 /** A talk that has been: with whom, of what kind, when, about what, and when again. */
 function readTalk(tokens: readonly LineToken[], { book, today }: LineContext): Reading[] {
-  const forms = TALKED.toSorted(([a], [b]) => b.length - a.length);
-  const found = forms.find(([phrase]) => beginsWith(tokens, phrase.split(' ')));
+  const found = TALKED_WORDS.find(([phrase]) => beginsWith(tokens, phrase.split(' ')));
   if (!found) return [];
   const [phrase, kind] = found;
   const kinds = kind === undefined ? [] : [{ field: 'kind', value: kind }];
@@ -304,13 +304,8 @@ function talkValues(tokens: readonly LineToken[], isColon: boolean, today: strin
   return text.length === 0 ? undefined : [...values, { field: 'text', value: rawOf(text) }];
 }
 
-function spanAhead(tokens: readonly LineToken[], today: string): { what: string; taken: number } | undefined {
+/** "ten days" behind "again", which means as much as "in ten days". */
+function spanAhead(tokens: readonly LineToken[], today: string): TakenWords<string> | undefined {
   const span = readSpan(lows(tokens));
-  return (
-    span &&
-    readDay(['in', ...lows(tokens)], today) && {
-      what: readDay(['in', ...lows(tokens)], today)?.what ?? today,
-      taken: span.taken,
-    }
-  );
+  return span && { what: dayAfter(today, span.what), taken: span.taken };
 }

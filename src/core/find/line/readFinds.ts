@@ -92,9 +92,7 @@ function readFind(
     const isAlternative = isOr && pieces.length > 0;
     if (limit) {
       if (limit.test) {
-        if (words.length > 0 && isOr) {
-          flush();
-        } else flush();
+        flush();
         pieces.push({ rule: turned(limit.test, not), isOr: isAlternative });
         if (limit.isBare === true && !not) bare += 1;
       }

@@ -4,7 +4,7 @@ import { KM_PER_MILE } from '../places/distance';
 import type { DocKind, Field } from '../rules/fields';
 import { NEAR_KM } from '../rules/parseLimits';
 import { readAges, readBirthdays, readDue } from './limitDays';
-import { lows, one, phraseAt, type Reader, type ReadLimit } from './limitParts';
+import { listAt, lows, one, phraseAt, type Reader, type ReadLimit } from './limitParts';
 import { readClose, readSince, readTalks } from './limitTalks';
 import type { LineBook } from './lineBook';
 import { MONTHS } from './lineDays';
@@ -74,21 +74,9 @@ const readList: Reader = (tokens, book) => {
     'on the',
     'on',
   ]);
-  if (lead === undefined) return undefined;
-  return listAt(tokens, lead, book);
+  const list = lead === undefined ? undefined : listAt(tokens, lead, book);
+  return list && one({ kind: 'list', list: list.uid }, list.end);
 };
-
-/** A list by as many words as name one. */
-function listAt(tokens: readonly LineToken[], from: number, book: LineBook): ReadLimit | undefined {
-  for (let count = Math.min(5, tokens.length - from); count > 0; count -= 1) {
-    const list = book.list(tokens.slice(from, from + count).map(({ raw }) => raw));
-    if (list) {
-      const isNamed = tokens[from + count]?.low === 'list' ? 1 : 0;
-      return one({ kind: 'list', list: list.uid }, from + count + isNamed);
-    }
-  }
-  return undefined;
-}
 
 /** A list or a tag by its whole name alone, beside other limits: "patrons in london". */
 const readBareGroup: Reader = (tokens, book) => {
@@ -97,8 +85,7 @@ const readBareGroup: Reader = (tokens, book) => {
   for (let count = Math.min(4, tokens.length); count > 0; count -= 1) {
     const words = tokens.slice(0, count).map(({ raw }) => raw);
     const list = book.list(words);
-    if (list && foldedWords(book.shown(list.uid)).join(' ') === foldedWords(words.join(' ')).join(' '))
-      return one({ kind: 'list', list: list.uid }, count);
+    if (list?.isWhole === true) return one({ kind: 'list', list: list.uid }, count);
   }
   return book.hasTag(first.raw) ? one({ kind: 'words', field: 'tag', value: first.raw }, 1) : undefined;
 };

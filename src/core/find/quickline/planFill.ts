@@ -1,3 +1,4 @@
+import type { PartialDate } from '@/core/base';
 import { type Card, countriesOf, idFor, isAmong, withoutTag, withTag } from '@/core/card';
 import { withMembers, withoutMembers } from '@/core/lists';
 import { type Rhythm, withRhythm } from '@/core/talks';
@@ -28,12 +29,13 @@ export function fillCard(card: Card, values: readonly LineValue[], context: Fill
       const after =
         before && (field === 'list' ? withMembers(before, [card.uid]) : withoutMembers(before, [card.uid]));
       if (before && after && after !== before) lists.push({ before, after });
-    } else next = fillOne(next, field, value, context);
+    } else next = fillOne(next, field, value, context.country);
   }
   return { card: next, lists };
 }
 
-function fillOne(card: Card, named: string, value: string, { country }: FillContext): Card {
+/** A card with one value more, where it isn't on it yet. @param named - such as "mail:work"; anything unknown changes nothing */
+export function fillOne(card: Card, named: string, value: string, country: string): Card {
   const [field = '', kind] = named.split(':');
   const context = kind === 'work' || kind === 'private' ? { contexts: { [kind]: true as const } } : {};
   switch (field) {
@@ -69,12 +71,17 @@ function fillOne(card: Card, named: string, value: string, { country }: FillCont
     }
     case 'birthday': {
       const date = parseIsoPartial(value);
-      const isKnown = Object.values(card.anniversaries ?? {}).some((one) => one.kind === 'birth');
-      return isKnown || !date ? card : withEntry(card, 'anniversaries', { kind: 'birth', date });
+      return date ? withBirthday(card, date) : card;
     }
     default:
       return card;
   }
+}
+
+/** A card with its birthday, if it has none; there is but one. */
+export function withBirthday(card: Card, date: PartialDate): Card {
+  const isKnown = Object.values(card.anniversaries ?? {}).some(({ kind }) => kind === 'birth');
+  return isKnown ? card : withEntry(card, 'anniversaries', { kind: 'birth', date });
 }
 
 type Filling =

@@ -1,24 +1,12 @@
-import { formatPartialDate, toPartialDate } from '@/core/base';
-import {
-  type Card,
-  countriesOf,
-  formatAddress,
-  formatPhone,
-  idFor,
-  isAmong,
-  newCard,
-  parseName,
-  preferredEntry,
-  reachOf,
-  shownAs,
-  withFlag,
-  withTag,
-} from '@/core/card';
+import { formatPartialDate } from '@/core/base';
+import { type Card, newCard, parseName, reachOf, shownAs, withFlag } from '@/core/card';
 import { withMembers } from '@/core/lists';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/find/quickline';
 
 import type { Fill, Quick } from './parseQuick';
+import { fillOne, withBirthday } from './planFill';
+import { shownValue } from './shownValue';
 import type { Verb, Wanted } from './verbs';
 
 /** What Enter would do, said before it is done. */
@@ -105,7 +93,7 @@ function planFills(card: Card, fills: readonly Fill[], context: PlanContext): Of
 /** A card has one birthday; a different one is entered in the form, where the old one is seen. */
 function planOtherBirthday(card: Card, fills: readonly Fill[], context: PlanContext): Offer | undefined {
   const fill = fills.find(({ kind }) => kind === 'birthday');
-  const known = valueOf(card, 'birthday', context.country, context.locale);
+  const known = shownValue(card, 'birthday', context);
   if (fill?.kind !== 'birthday' || known === undefined) return undefined;
   if (formatPartialDate(fill.date, context.locale) === known) return undefined;
   return {
@@ -150,72 +138,16 @@ const WORDS = {
 } as const;
 
 function applyFill(card: Card, fill: Exclude<Fill, { kind: 'list' }>, { country }: PlanContext): Card {
-  switch (fill.kind) {
-    case 'mail':
-      return withNew(card, 'emails', { address: fill.value }, country);
-    case 'number':
-      return withNew(card, 'phones', { number: fill.value }, country);
-    case 'web':
-      return withNew(
-        card,
-        'links',
-        { uri: /^https?:/i.test(fill.value) ? fill.value : `https://${fill.value}` },
-        country,
-      );
-    case 'note':
-      return withEntry(card, 'notes', { note: fill.value });
-    case 'tag':
-      return withTag(card, fill.value);
-    case 'organisation':
-      return withNew(card, 'organizations', { name: fill.value }, country);
-    case 'birthday': {
-      const isKnown = Object.values(card.anniversaries ?? {}).some(({ kind }) => kind === 'birth');
-      return isKnown ? card : withEntry(card, 'anniversaries', { kind: 'birth', date: fill.date });
-    }
-  }
+  return fill.kind === 'birthday'
+    ? withBirthday(card, fill.date)
+    : fillOne(card, fill.kind, fill.value, country);
 }
 
-type Filled = 'emails' | 'phones' | 'links' | 'notes' | 'organizations' | 'anniversaries';
-
-function withEntry(card: Card, collection: Filled, entry: object): Card {
-  const entries = card[collection] ?? {};
-  return { ...card, [collection]: { ...entries, [idFor(collection, entry, entries)]: entry } };
-}
-
-/** The same with a value that isn't on it yet. */
-function withNew(card: Card, collection: Filled, entry: object, country: string | undefined): Card {
-  const known: readonly object[] = Object.values(card[collection] ?? {});
-  return isAmong(collection, known, entry, countriesOf(country, card))
-    ? card
-    : withEntry(card, collection, entry);
-}
-
-function planValue(card: Card, wanted: Wanted, { country, locale }: PlanContext): Offer {
-  const text = valueOf(card, wanted, country, locale);
+function planValue(card: Card, wanted: Wanted, context: PlanContext): Offer {
+  const text = shownValue(card, wanted, context);
   const label = `${shownAs(card)}: ${wanted === 'web' ? shared.webAddress : wanted}`;
   if (text === undefined) return { kind: 'none', uid: card.uid, label, detail: texts.isNotOnCard };
   return { kind: 'copy', uid: card.uid, label, detail: text.replaceAll('\n', ', '), text };
-}
-
-function valueOf(card: Card, wanted: Wanted, country: string, locale: string): string | undefined {
-  switch (wanted) {
-    case 'number': {
-      const phone = preferredEntry(card.phones);
-      return phone && formatPhone(phone.number, country);
-    }
-    case 'mail':
-      return preferredEntry(card.emails)?.address;
-    case 'address': {
-      const address = preferredEntry(card.addresses);
-      return address && formatAddress(address).join('\n');
-    }
-    case 'birthday': {
-      const day = Object.values(card.anniversaries ?? {}).find(({ kind }) => kind === 'birth');
-      return day && formatPartialDate(toPartialDate(day.date), locale);
-    }
-    case 'web':
-      return preferredEntry(card.links)?.uri;
-  }
 }
 
 const OUTSIDE = {
@@ -238,7 +170,7 @@ function planVerb(card: Card, verb: Verb, context: PlanContext): Offer | undefin
       const label = `${word} ${name}`;
       if (uri === undefined) return { kind: 'none', uid, label, detail: missing };
       const wanted = verb === 'write' ? 'mail' : verb === 'way' ? 'address' : 'number';
-      const detail = valueOf(card, wanted, context.country, context.locale) ?? '';
+      const detail = shownValue(card, wanted, context) ?? '';
       return { kind: 'outside', uid, label, detail: detail.replaceAll('\n', ', '), uri };
     }
     case 'copy':

@@ -23,18 +23,13 @@ export interface ReadingContext extends PlanContext {
 }
 
 /** Acts that the card's own plans know. */
-const OWN: Readonly<Partial<Record<LineAct, Verb>>> = {
-  ...{
-    call: 'call',
-    write: 'write',
-    message: 'message',
-    way: 'way',
-    copy: 'copy',
-    edit: 'edit',
-    open: 'open',
-    talk: 'talk',
-  },
-};
+const OWN: ReadonlySet<LineAct> = new Set<LineAct & Verb>([
+  ...(['call', 'write', 'message', 'way', 'copy', 'edit', 'open', 'talk'] as const),
+]);
+
+function isOwn(act: LineAct): act is LineAct & Verb {
+  return OWN.has(act);
+}
 
 /** Where the places of a line are. */
 const PATHS: Readonly<Record<string, string>> = {
@@ -80,23 +75,28 @@ export function planReading(reading: Reading, context: ReadingContext): Offer | 
   }
 }
 
-function describe(reading: Reading, { getCard }: ReadingContext): string {
-  return describeReading(reading, (uid) => {
-    const card = getCard(uid);
-    return card ? shownAs(card) : uid;
-  });
-}
-
-/** What is filled in, in words, days as they are written here. */
-function valuesInWords(values: readonly LineValue[], { getCard, locale }: ReadingContext): string {
-  const nameOf = (uid: string) => {
+/** What a card is called; its uid where there is none. */
+function nameIn({ getCard }: ReadingContext): (uid: string) => string {
+  return (uid) => {
     const card = getCard(uid);
     return card ? shownAs(card) : uid;
   };
+}
+
+function describe(reading: Reading, context: ReadingContext): string {
+  return describeReading(reading, nameIn(context));
+}
+
+/** What is filled in, in words, days as they are written here. */
+function valuesInWords(values: readonly LineValue[], context: ReadingContext): string {
+  const nameOf = nameIn(context);
   return values
     .map((value) => {
       const date = value.field === 'birthday' ? parseIsoPartial(value.value) : undefined;
-      return describeValue(date ? { ...value, value: formatPartialDate(date, locale) } : value, nameOf);
+      return describeValue(
+        date ? { ...value, value: formatPartialDate(date, context.locale) } : value,
+        nameOf,
+      );
     })
     .join(' · ');
 }
@@ -111,10 +111,9 @@ function planDoing(reading: Reading, context: ReadingContext): Offer | undefined
   const [first] = cards;
   if (!first || act === undefined || cards.length !== reading.uids.length) return undefined;
   const label = describe(reading, context);
-  const own = OWN[act];
   const isOne = cards.length === 1 && !isList(first);
   const isPlain = values.length === 0 || (act === 'talk' && values.every(({ field }) => field === 'kind'));
-  if (isOne && own !== undefined && isPlain) return planAct(first, own, context);
+  if (isOne && isOwn(act) && isPlain) return planAct(first, act, context);
   const to = cards.map((card) => ({
     kind: isList(card) ? ('list' as const) : ('card' as const),
     uid: card.uid,

@@ -7,8 +7,8 @@ interface ShownContext {
   readonly country: string;
   /** BCP 47. */
   readonly locale: string;
-  /** A day such as 2026-11-24. */
-  readonly today: string;
+  /** A day such as 2026-11-24; without it nobody has an age. */
+  readonly today?: string;
 }
 
 /** What says of an entry where it belongs. */
@@ -48,7 +48,7 @@ export function shownValue(
     case 'birthday':
       return born && formatPartialDate(born, locale);
     case 'age': {
-      if (born?.year === undefined) return undefined;
+      if (born?.year === undefined || today === undefined) return undefined;
       const monthDay = `${String(born.month ?? 12).padStart(2, '0')}-${String(born.day ?? 31).padStart(2, '0')}`;
       return String(Number(today.slice(0, 4)) - born.year - (monthDay > today.slice(5) ? 1 : 0));
     }
