@@ -2,6 +2,7 @@ import { newCard, shownAs } from '@/core/card';
 
 import { extractCard } from './extractCard';
 import { FORWARD_HEAD, HEAD_FIELD, ORIGINAL_HEAD, QUOTE_HEAD } from './mailWords';
+import { isMailHead } from './readableLines';
 import type { ExtractOptions } from './spans';
 
 /** Somebody else who has written in a text, and the part of it that is theirs. */
@@ -26,7 +27,8 @@ const WRITER =
 export function findOthers(text: string, options: ExtractOptions = {}): OtherWriter[] {
   const lines = text.replace(/\r\n?/g, '\n').split('\n');
   const starts = lines.flatMap((_, i) => (startsQuote(lines, i) ? [i] : []));
-  const [first = lines.length] = starts;
+  const [first] = starts;
+  if (first === undefined) return [];
   const names = new Set([nameOf(lines.slice(0, first).join('\n'), options)]);
   const others: OtherWriter[] = [];
   for (const [i, start] of starts.entries()) {
@@ -44,7 +46,7 @@ export function findOthers(text: string, options: ExtractOptions = {}): OtherWri
 function startsQuote(lines: readonly string[], i: number): boolean {
   const line = bare(lines[i] ?? '');
   if (QUOTE_HEAD.test(line) || ORIGINAL_HEAD.test(line) || FORWARD_HEAD.test(line)) return true;
-  const isHead = HEAD_FIELD.exec(line)?.[1] !== undefined && HEAD_FIELD.test(bare(lines[i + 1] ?? ''));
+  const isHead = isMailHead(line, bare(lines[i + 1] ?? ''));
   const above = bare(lines[i - 1] ?? '');
   return (
     isHead && i > 0 && !ORIGINAL_HEAD.test(above) && !FORWARD_HEAD.test(above) && !HEAD_FIELD.test(above)

@@ -75,7 +75,12 @@ function isQuoteHead(lines: readonly TextLine[], i: number): boolean {
     (/^(?:on|le|am|el|il|op|w dniu|em|den)\s/i.test(line) && QUOTE_HEAD.test(both))
   )
     return true;
-  return HEAD_FIELD.exec(line)?.[1] !== undefined && HEAD_FIELD.test(lines[i + 1]?.text ?? '') && i > 0;
+  return i > 0 && isMailHead(line, lines[i + 1]?.text ?? '');
+}
+
+/** Whether two lines are the head of a mail: its sender's field and another one below it. */
+export function isMailHead(line: string, next: string): boolean {
+  return HEAD_FIELD.exec(line)?.[1] !== undefined && HEAD_FIELD.test(next);
 }
 
 /** A paragraph in which a line of a disclaimer stands goes as a whole from there on. */

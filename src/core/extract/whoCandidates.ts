@@ -22,6 +22,8 @@ const BEHIND =
 /** "Secretary: Joan Pike": somebody beside whom the text is about. */
 const SOMEBODY_ELSE =
   /^(?:secretary|pa|assistant|sekretariat|sekretärin|vorzimmer|secrétariat|secrétaire|secretaría|secretaria|segreteria|segretaria|secretariaat|sekretariat|assistent(?:in|e)?|assistenz|sekreterare|sihteeri)\s*:\s*(?:frau |herr |mme |m\. |ms |mr )?\p{Lu}\p{L}+\s\p{Lu}/iu;
+/** Letters of the longest piece that may be something. */
+const LONGEST = 160;
 /** When a shop is open. */
 const HOURS =
   /\b\d{1,2}(?:[.:h]\d\d)?\s?(?:-|bis|to|à|a)\s?\d{1,2}(?:[.:h]\d\d)?(?:\s?(?:uhr|h|pm|am)\b|$)/iu;
@@ -43,6 +45,9 @@ export function candidatesOf(
       const free = withoutTaken(piece, taken, text);
       if (
         !free ||
+        // No name, post or house is so long, and patterns take long over it.
+        free.text.length > LONGEST ||
+        (at > 0 && isWordBeforeNumber(free, piece, taken)) ||
         REGISTRY.test(free.text) ||
         HOURS.test(free.text) ||
         GREETING.test(free.text) ||
@@ -102,7 +107,7 @@ function isLabel(text: string): boolean {
 }
 
 const LABELS = new Set(
-  'e mail email mailto web website www internet url contact contacts kontakt contacto contatto impressum imprint pec whatsapp telegram signal skype viber wechat line qq sekretariat secretariat zentrale anschrift address adresse et and und y メール 邮箱 电邮 电子邮件 網址 网址 网站 w'.split(
+  'e mail email mailto web website www internet url contact contacts kontakt contacto contatto impressum imprint pec chat messenger sekretariat secretariat zentrale anschrift address adresse et and und y メール 邮箱 电邮 电子邮件 網址 网址 网站 w'.split(
     ' ',
   ),
 );
@@ -137,6 +142,15 @@ function withoutTaken(piece: Segment, taken: readonly TextSpan[], text: string):
   return own.text === '' || /^\s*:/.test(text.slice(own.end, end + 1)) ? undefined : own;
 }
 
+/** A word alone right before a number, below the first line, says what sort of number it is: a service, mostly. */
+function isWordBeforeNumber(free: Segment, piece: Segment, taken: readonly TextSpan[]): boolean {
+  const isNext = ({ start, end, field }: TextSpan) =>
+    start >= free.end && end <= piece.end && ['phone', 'mobile', 'fax'].includes(field);
+  return (
+    free.start === piece.start && /^\p{L}+$/u.test(free.text) && !isGivenName(free.text) && taken.some(isNext)
+  );
+}
+
 /** "Manager at Firm", "制作部 部長", "Organist Anna Lund": two things in one piece. */
 function splitJoined(piece: Segment, text: string, locals: readonly string[]): Segment[] {
   const cut = (at: number, gap: number) => [
@@ -160,8 +174,9 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
   if (space < 0) return [piece];
   const words = [...piece.text.matchAll(/\S+/g)];
   // "みなとホール 事業課 主任": a house, a department and a post.
-  const isEach = words.every(({ 0: word }) => HOUSE.test(word) || DEPARTMENT.test(word) || POST.test(word));
-  if (words.length > 2 && /\p{Script=Han}/u.test(piece.text) && isEach)
+  const isEach = () =>
+    words.every(({ 0: word }) => HOUSE.test(word) || DEPARTMENT.test(word) || POST.test(word));
+  if (words.length > 2 && /\p{Script=Han}/u.test(piece.text) && isEach())
     return words.map(({ 0: word, index }) => ({
       ...{ start: piece.start + index, end: piece.start + index + word.length, text: word },
     }));

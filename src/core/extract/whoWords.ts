@@ -1,12 +1,25 @@
 // Words of posts, departments and organisations in the languages that are read. Common practice; written from memory.
+import { cached } from '@/core/base';
+
 import * as words from './whoWords.data';
 
+/** What is asked of a pattern. */
+interface Pattern {
+  test(text: string): boolean;
+  exec(text: string): RegExpExecArray | null;
+}
+
+/** Texts whose answers are remembered; one text has some dozens of pieces, each looked at by several rules. */
+const MOST_REMEMBERED = 500;
+
 /** A pattern or any of some words that stand by themselves, or of some that stand where no space parts words. */
-function withWords(first: RegExp, spaced: readonly string[], unspaced: string): RegExp {
-  return new RegExp(
+function withWords(first: RegExp, spaced: readonly string[], unspaced: string): Pattern {
+  const form = new RegExp(
     String.raw`${first.source}|(?:^|[\s/&(,«„"-])(?:${spaced.join('|')})(?=$|[\s,.;|/&):»“"-])|${unspaced}`,
     'iu',
   );
+  const exec = cached(MOST_REMEMBERED, (text) => form.exec(text));
+  return { exec, test: (text) => exec(text) !== null };
 }
 
 /** A word that names what somebody does; stems, so that endings don't matter. */
