@@ -5,29 +5,42 @@ const BEGINS = 12;
 const ENOUGH = 88;
 const FARTHEST = 132;
 
+/** A finger on a row. */
+interface Touch {
+  readonly x: number;
+  readonly y: number;
+  readonly id: number;
+  /** px it has gone along since it meant to swipe; kept here, as a finger may be quicker than the page is drawn. */
+  along: number;
+}
+
 /** A swipe of a finger over a row, to the right (1) or to the left (-1); what it does is done elsewhere by a press as well. */
 export function useSwipe(onSwipe: (way: 1 | -1) => void) {
-  const from = useRef<{ readonly x: number; readonly y: number; readonly id: number }>(undefined);
+  const touch = useRef<Touch>(undefined);
   const [dx, setDx] = useState(0);
   const end = () => {
-    from.current = undefined;
+    touch.current = undefined;
     setDx(0);
   };
   const onPointerDown = ({ pointerType, clientX, clientY, pointerId }: PointerEvent) => {
-    if (pointerType === 'touch') from.current = { x: clientX, y: clientY, id: pointerId };
+    if (pointerType === 'touch') touch.current = { x: clientX, y: clientY, id: pointerId, along: 0 };
   };
   const onPointerMove = (event: PointerEvent<HTMLElement>) => {
-    const start = from.current;
-    if (start?.id !== event.pointerId) return;
-    const [along, across] = [event.clientX - start.x, event.clientY - start.y];
-    if (dx === 0 && Math.abs(across) > BEGINS) return end();
-    if (dx === 0 && Math.abs(along) < BEGINS) return;
-    if (dx === 0) event.currentTarget.setPointerCapture(event.pointerId);
-    setDx(Math.max(-FARTHEST, Math.min(FARTHEST, along)));
+    const mine = touch.current;
+    if (mine?.id !== event.pointerId) return;
+    const [along, across] = [event.clientX - mine.x, event.clientY - mine.y];
+    if (mine.along === 0) {
+      if (Math.abs(across) > BEGINS) return end();
+      if (Math.abs(along) < BEGINS) return;
+      event.currentTarget.setPointerCapture(event.pointerId);
+    }
+    mine.along = Math.max(-FARTHEST, Math.min(FARTHEST, along));
+    setDx(mine.along);
   };
   const onPointerUp = () => {
-    if (Math.abs(dx) >= ENOUGH) onSwipe(dx > 0 ? 1 : -1);
+    const along = touch.current?.along ?? 0;
     end();
+    if (Math.abs(along) >= ENOUGH) onSwipe(along > 0 ? 1 : -1);
   };
   return {
     /** px by which the row stands aside. */
