@@ -13,8 +13,7 @@ export function useZoneOf(card: Card, country: string): string | undefined {
   const own = card['cordialis.example:timeZone'] ?? addresses.find(({ timeZone }) => timeZone)?.timeZone;
   const isAbroad = addresses.some(({ countryCode }) => countryCode?.toUpperCase() !== country);
   const isAsked = own === undefined && isAbroad;
-  const answer = useAnswer(`${card.uid} ${isAsked}`, () =>
-    isAsked ? search.zoneOf(card.uid) : Promise.resolve(undefined),
-  );
-  return own ?? (isAsked && answer === undefined ? '' : answer?.value);
+  const answer = useAnswer(card.uid, isAsked ? () => search.zoneOf(card.uid) : undefined);
+  if (own !== undefined || !isAsked) return own;
+  return answer?.key === card.uid ? answer.value : '';
 }

@@ -1,6 +1,4 @@
-import { useEffect, useState } from 'react';
-
-import { useServices } from '@/book/state';
+import { useAnswer, useServices } from '@/book/state';
 import type { Hit } from '@/core/find';
 import { localDay } from '@/platform';
 
@@ -12,16 +10,10 @@ export function foundBy({ field, value }: Hit): string {
 /** What a text that is being typed finds; undefined until that is known. @param limit - of cards and lists */
 export function useFoundByName(typed: string, limit: number): readonly Hit[] | undefined {
   const { search } = useServices();
-  const [found, setFound] = useState<{ text: string; hits: readonly Hit[] }>({ text: '', hits: [] });
-  useEffect(() => {
-    let isCurrent = true;
-    if (typed !== '')
-      void search.find(typed, limit, localDay()).then(({ hits }) => {
-        if (isCurrent) setFound({ text: typed, hits });
-      });
-    return () => {
-      isCurrent = false;
-    };
-  }, [search, typed, limit]);
-  return typed !== '' && found.text === typed ? found.hits : undefined;
+  const answer = useAnswer(
+    typed,
+    typed === '' ? undefined : async () => (await search.find(typed, limit, localDay())).hits,
+    limit,
+  );
+  return typed !== '' && answer?.key === typed ? answer.value : undefined;
 }

@@ -2,21 +2,25 @@ import { useEffect, useState } from 'react';
 
 import { selectCardsByUid } from './cardsSlice';
 import { useAppSelector } from './hooks';
+import { selectSummaries } from './talksSlice';
 
 /**
- * The latest answer to a query, repeated after every change.
+ * The latest answer to a query, repeated after every change of a card or a talk.
  *
  * @param key - stands for the question
- * @param more - something beside the cards that changes the answer
+ * @param ask - undefined where there is nothing to ask; what was answered last stays
+ * @param more - something beside the book that changes the answer
  */
 export function useAnswer<T>(
   key: string,
-  ask: () => Promise<T>,
+  ask: (() => Promise<T>) | undefined,
   more?: unknown,
 ): { readonly key: string; readonly value: T } | undefined {
   const byUid = useAppSelector(selectCardsByUid);
+  const summaries = useAppSelector(selectSummaries);
   const [answer, setAnswer] = useState<{ key: string; value: T }>();
   useEffect(() => {
+    if (!ask) return;
     let isCurrent = true;
     void ask().then((value) => {
       if (isCurrent) setAnswer({ key, value });
@@ -25,6 +29,6 @@ export function useAnswer<T>(
       isCurrent = false;
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the question
-  }, [byUid, key, more]);
+  }, [byUid, summaries, key, more]);
   return answer;
 }

@@ -108,8 +108,7 @@ function closenessOf(summaries: UidMap<TalkSummary>, today: string): ReadonlyMap
 /** Closeness of one card, 0 to 100 by rank; undefined where there was no talk, or until it is known. */
 export function useCloseness(uid: Uid): number | undefined {
   const { search } = useServices();
-  const summaries = useAppSelector(selectSummaries);
-  const answer = useAnswer(uid, () => search.closenessOf(uid, localDay()), summaries);
+  const answer = useAnswer(uid, () => search.closenessOf(uid, localDay()));
   return answer?.key === uid ? answer.value : undefined;
 }
 
@@ -142,16 +141,12 @@ const NO_RHYTHMS: ReadonlyMap<Uid, readonly Rhythm[]> = new Map();
 export function useToday(ahead?: number): TodayPlan | undefined {
   const { search } = useServices();
   const { leapDay, quietCount, almanacDays, daysOf } = useAppSelector(selectSettings);
-  const summaries = useAppSelector(selectSummaries);
   const isRead = useAppSelector((state) => selectIsOpen(state) && selectReading(state) === undefined);
   const leads = useAppSelector(selectLeads);
   const list = daysOf === '' ? undefined : daysOf;
   const question = { today: localDay(), leapDay, quietCount, ahead: ahead ?? almanacDays, list };
-  const answer = useAnswer(
-    JSON.stringify([question, isRead]),
-    () => (isRead ? search.today(question) : Promise.resolve(undefined)),
-    summaries,
-  );
+  const key = JSON.stringify([question, isRead]);
+  const answer = useAnswer(key, isRead ? () => search.today(question) : undefined);
   const plan = answer?.value;
   return useMemo(() => plan && planForBundles(plan, (uid) => leads.get(uid)), [plan, leads]);
 }
@@ -173,7 +168,6 @@ export function useRhythmBalances(): readonly ListBalance[] {
         return rhythm ? [{ list, ...balanceOf(rhythm, last, today) }] : [];
       });
     },
-    summaries,
   );
   return answer?.value ?? [];
 }

@@ -1,5 +1,7 @@
 import { act } from 'react';
 
+import { changeBook } from '@/book/commit';
+import { put } from '@/book/testing';
 import { newCard } from '@/core/card';
 import type { FoundCards, Hit } from '@/core/find';
 import { emptyPlan } from '@/core/talks';
@@ -75,6 +77,17 @@ test('an answer that a later letter has overtaken is not shown', async () => {
   await answer('ad', [hit('a')]);
   await answer('a', [hit('b'), hit('a')]);
   expect(options(drawn)).toEqual(['Ada Lowther']);
+});
+
+test('what stands there is asked for again when the book changes', async () => {
+  const { search, answer } = slowSearch();
+  const drawn = await renderInBook(<QuickLine />, book, { search });
+  drawn.type(drawn.get('combobox'), 'e');
+  await answer('e', [hit('a')]);
+  const edits = put(cardOf('c', 'Cy Ek'));
+  await act(() => drawn.store.dispatch(changeBook({ cause: 'add', label: 'Added', edits })));
+  await answer('e', [hit('c'), hit('a')]);
+  expect(options(drawn)).toEqual(['Cy Ek', 'Ada Lowther']);
 });
 
 test('arrows choose, Enter opens the chosen one and empties the line', async () => {

@@ -1,6 +1,6 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 
-import { selectLeads, selectReading, useAppSelector, useServices } from '@/book/state';
+import { selectLeads, selectReading, useAnswer, useAppSelector, useServices } from '@/book/state';
 import type { FoundCards } from '@/core/find';
 import { throughLeads } from '@/core/tidy';
 import { localDay } from '@/platform';
@@ -16,26 +16,17 @@ interface Find {
   readonly isKnown: boolean;
 }
 
-/** What a query finds, as soon as it is found; asked again while the book is still being read. */
+/** What a query finds, as soon as it is found; asked again after every change and while the book is still being read. */
 export function useFind(query: string): Find {
   const { search } = useServices();
   const reading = useAppSelector(selectReading);
-  const [answer, setAnswer] = useState<{ readonly query: string; readonly cards: FoundCards }>();
-  const latest = useRef(0);
-  useEffect(() => {
-    latest.current += 1;
-    const turn = latest.current;
-    if (query.trim() === '') return;
-    void search.find(query, LIMIT, localDay()).then((cards) => {
-      // An answer that a later letter has overtaken is not shown.
-      if (turn === latest.current) setAnswer({ query, cards });
-    });
-  }, [query, search, reading]);
+  const isEmpty = query.trim() === '';
+  const answer = useAnswer(query, isEmpty ? undefined : () => search.find(query, LIMIT, localDay()), reading);
   const leads = useAppSelector(selectLeads);
   const found = useMemo(
-    () => answer && { ...answer.cards, hits: throughLeads(answer.cards.hits, leads) },
+    () => answer && { ...answer.value, hits: throughLeads(answer.value.hits, leads) },
     [answer, leads],
   );
-  if (query.trim() === '') return { found: undefined, isKnown: true };
-  return { found, isKnown: answer?.query === query };
+  if (isEmpty) return { found: undefined, isKnown: true };
+  return { found, isKnown: answer?.key === query };
 }

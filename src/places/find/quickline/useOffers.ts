@@ -1,8 +1,16 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 
-import { selectLists, selectSettings, useAppSelector, useCardGetter, useServices } from '@/book/state';
+import type { SearchClient } from '@/book/clients';
+import {
+  selectLists,
+  selectSettings,
+  useAnswer,
+  useAppSelector,
+  useCardGetter,
+  useServices,
+} from '@/book/state';
 import { type Card, organisationOf, shownAs, townOf, type Uid } from '@/core/card';
-import type { Offer, Quick, Reading } from '@/core/find';
+import type { Offer, Quick } from '@/core/find';
 import { isRuleList } from '@/core/lists';
 import { localDay, LOCALE } from '@/platform';
 
@@ -26,8 +34,8 @@ export interface Offers {
 const NONE: Offers = { offers: [], isAsked: false, isTie: false, isKnown: true };
 const NOT_YET: Offers = { ...NONE, isKnown: false };
 
-interface Read {
-  readonly query: string;
+/** Whom a line may mean that asks for something. */
+interface Named {
   readonly quick: Quick;
   readonly uids: readonly Uid[];
   /** Whether somebody is called so. */
@@ -57,31 +65,21 @@ const SURE_SEARCH = 0.84;
 /** What a line would do, by what the whole of it can mean; undefined until that is known. */
 function useReadings(query: string, plans: QuickPlans | undefined): Planned | undefined {
   const { search, newUid, utcNow } = useServices();
-  const [read, setRead] = useState<{ readonly query: string; readonly readings: readonly Reading[] }>();
   const { country } = useAppSelector(selectSettings);
   const getCard = useCardGetter();
   const isEmpty = query.trim() === '';
-  useEffect(() => {
-    if (isEmpty) return;
-    let isCurrent = true;
-    void search.understand(query, localDay()).then((readings) => {
-      if (isCurrent) setRead({ query, readings });
-    });
-    return () => {
-      isCurrent = false;
-    };
-  }, [isEmpty, query, search]);
+  const read = useAnswer(query, isEmpty ? undefined : () => search.understand(query, localDay()));
   return useMemo(() => {
     if (isEmpty || !plans) return NOTHING;
-    if (read?.query !== query) return undefined;
+    if (read?.key !== query) return undefined;
     const context = { country, locale: LOCALE, getList: getCard, getCard, newUid, utcNow, today: localDay() };
-    const [best] = read.readings;
+    const [best] = read.value;
     // Where a search explains as much, the line is a search.
     if (!best || best.need === 'find' || best.score < LEAST_SCORE)
       return best && best.score >= SURE_SEARCH ? SEARCH : NOTHING;
     // A page's own name leads to it already.
     if (best.need === 'go' && pagesFor(query).some((page) => isNameOf(page, query))) return NOTHING;
-    const near = read.readings.filter(({ score }) => score > best.score - NEAR);
+    const near = read.value.filter(({ score }) => score > best.score - NEAR);
     const offers = near.flatMap((reading) => plans.planReading(reading, context) ?? []).slice(0, CANDIDATES);
     return { offers: toldApart(offers, getCard), isTie: offers.length > 1 && near[1]?.score === best.score };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
@@ -103,7 +101,6 @@ function toldApart(offers: readonly Offer[], getCard: (uid: Uid) => Card | undef
 /** What a line would do, for each card that its name could mean; nothing for a line that only finds. */
 export function useOffers(query: string, plans: QuickPlans | undefined): Offers {
   const { search, newUid, utcNow } = useServices();
-  const [read, setRead] = useState<Read>();
   const lists = useAppSelector(selectLists);
   const { country } = useAppSelector(selectSettings);
   const getCard = useCardGetter();
@@ -114,24 +111,7 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
     const quick = query.trim() === '' ? undefined : plans?.parseQuick(query, known);
     return quick && asksForSomething(quick) ? quick : undefined;
   }, [lists, plans, query]);
-  useEffect(() => {
-    if (!asked) return;
-    let isCurrent = true;
-    const names =
-      asked.name === ''
-        ? Promise.resolve([])
-        : search.find(asked.name, CANDIDATES, localDay()).then(({ hits }) => hits);
-    void names.then((hits) => {
-      const found = hits.filter(({ kind }) => kind !== 'list');
-      const exact = found.filter(({ isNear }) => isNear !== true);
-      const isNamed = exact.some(({ field }) => field === 'name');
-      const uids = found.map(({ uid }) => uid);
-      if (isCurrent) setRead({ query, quick: asked, uids, isNamed, isFound: exact.length > 0 });
-    });
-    return () => {
-      isCurrent = false;
-    };
-  }, [asked, query, search]);
+  const read = useAnswer(query, asked ? () => namedBy(asked, search) : undefined, asked);
   const readings = useReadings(query, plans);
   return useMemo(() => {
     if (readings === undefined) return NOT_YET;
@@ -140,14 +120,14 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
     if (readings.offers.length > 0 && !(isNewCard && asked))
       return { ...readings, isAsked: true, isKnown: true };
     if (!plans || !asked || readings.isSearch === true) return NONE;
-    if (read?.query !== query) return NOT_YET;
-    const { quick, uids } = read;
+    if (read?.key !== query || read.value.quick !== asked) return NOT_YET;
+    const { quick, uids, isNamed, isFound } = read.value;
     const context = { country, locale: LOCALE, getList: getCard };
     const offers = uids.flatMap((uid) => {
       const card = getCard(uid);
       return (card && plans.planQuick(card, quick, context)) ?? [];
     });
-    const isNew = (!read.isNamed && quick.fills.length > 0) || quick.verb === 'add';
+    const isNew = (!isNamed && quick.fills.length > 0) || quick.verb === 'add';
     const fresh = isNew && quick.name !== '' ? plans.planNew(quick, newUid(), utcNow(), context) : undefined;
     if (isNewCard)
       return {
@@ -158,10 +138,18 @@ export function useOffers(query: string, plans: QuickPlans | undefined): Offers 
       };
     const isAsked = quick.verb !== undefined || quick.wanted !== undefined;
     // Where nobody is called so, a new card is likelier than somebody whom a search finds all the same.
-    const all = fresh ? (read.isFound ? [...offers, fresh] : [fresh, ...offers]) : offers;
+    const all = fresh ? (isFound ? [...offers, fresh] : [fresh, ...offers]) : offers;
     return { offers: all, isAsked, isTie: false, isKnown: true };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
   }, [asked, country, plans, query, read, readings]);
+}
+
+async function namedBy(quick: Quick, search: SearchClient): Promise<Named> {
+  const { hits } = quick.name === '' ? { hits: [] } : await search.find(quick.name, CANDIDATES, localDay());
+  const found = hits.filter(({ kind }) => kind !== 'list');
+  const exact = found.filter(({ isNear }) => isNear !== true);
+  const isNamed = exact.some(({ field }) => field === 'name');
+  return { quick, uids: found.map(({ uid }) => uid), isNamed, isFound: exact.length > 0 };
 }
 
 function asksForSomething({ verb, wanted, fills }: Quick): boolean {
