@@ -15,12 +15,19 @@ async function start(demoDay?: string): Promise<string> {
     join(webRoot, 'index.html'),
     `<html><head></head><body>${'the page '.repeat(300)}</body></html>`,
   );
+  mkdirSync(join(webRoot, 'reader', '1.0.0'), { recursive: true });
+  writeFileSync(join(webRoot, 'reader', '1.0.0', 'worker.js'), '1');
   writeFileSync(join(webRoot, '_expo', 'entry-0123.js'), '1');
   writeFileSync(join(webRoot, '_expo', 'entry-0123.js.br'), brotliCompressSync('1'));
   const server = makeHub({ webRoot, ...(demoDay ? { demoDay } : {}) }).listen(0, '127.0.0.1') as Server;
   servers.push(server);
   await new Promise((resolve) => server.once('listening', resolve));
   return `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+}
+/** The policy of scripts that an address is answered with. */
+async function scriptsOf(address: string): Promise<string | undefined> {
+  const { headers } = await fetch(address);
+  return /script-src [^;]*/.exec(headers.get('content-security-policy') ?? '')?.[0];
 }
 afterAll(() => servers.forEach((server) => server.close()));
 
@@ -33,11 +40,18 @@ test('every place of the application is answered with the page, which is never k
   }
 });
 
+test('WebAssembly runs in the worker that reads pictures and nowhere else', async () => {
+  const url = await start();
+  expect(await scriptsOf(`${url}/reader/1.0.0/worker.js`)).toBe("script-src 'self' 'wasm-unsafe-eval'");
+  for (const other of ['/', '/_expo/entry-0123.js', '/readers'])
+    expect([other, await scriptsOf(url + other)]).toEqual([other, "script-src 'self'"]);
+});
+
 test('scripts can’t be evaluated from text, framed or sniffed', async () => {
   const { headers } = await fetch(await start());
   const policy = headers.get('content-security-policy') ?? '';
   expect(policy).toContain("script-src 'self'");
-  expect(policy).not.toContain("'unsafe-eval'");
+  expect(policy).not.toContain('unsafe-eval');
   expect(policy).toContain("frame-ancestors 'none'");
   expect(headers.get('x-content-type-options')).toBe('nosniff');
   expect(headers.get('x-powered-by')).toBeNull();

@@ -82,7 +82,12 @@ export function makeHub(options: HubOptions): Express {
   }
   hub.use('/api/places', placesApi());
   hub.use('/api/feeds', feedsApi(demoDay === undefined ? undefined : demoLookup));
-  for (const folder of ['_expo', 'assets']) hub.use(`/${folder}`, hashedFiles(join(webRoot, folder)));
+  // A worker has the policy that its own file comes with; pages run no WebAssembly.
+  hub.use(
+    `/${READER}`,
+    helmet.contentSecurityPolicy({ directives: { ...POLICY, scriptSrc: READER_SCRIPTS } }),
+  );
+  for (const folder of ['_expo', 'assets', READER]) hub.use(`/${folder}`, hashedFiles(join(webRoot, folder)));
   hub.use(express.static(webRoot, { index: false }));
   const page = readPage(webRoot, demoDay !== undefined);
   // Every other address is a page of the application, which routes it itself.
@@ -122,29 +127,32 @@ function keepToTls(): RequestHandler {
   return (request, response, next) => (request.secure ? strict(request, response, next) : next());
 }
 
+/** Where the build lays the files of the reader of pictures; their version is in their names. */
+const READER = 'reader';
+const READER_SCRIPTS = ["'self'", "'wasm-unsafe-eval'"];
+
+const POLICY = {
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'"],
+  // React Native's web layer writes its rules into a style element of the page.
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  fontSrc: ["'self'"],
+  connectSrc: ["'self'"],
+  workerSrc: ["'self'"],
+  // The page makes its manifest itself, with the pinned people in it.
+  manifestSrc: ["'self'", 'blob:'],
+  objectSrc: ["'none'"],
+  frameAncestors: ["'none'"],
+  baseUri: ["'none'"],
+  formAction: ["'self'"],
+  // On loopback there is no TLS to upgrade to.
+  upgradeInsecureRequests: null,
+};
+
 function securityHeaders() {
   return helmet({
-    contentSecurityPolicy: {
-      directives: {
-        defaultSrc: ["'self'"],
-        // The reader of pictures is WebAssembly.
-        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-        // React Native's web layer writes its rules into a style element of the page.
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        workerSrc: ["'self'"],
-        // The page makes its manifest itself, with the pinned people in it.
-        manifestSrc: ["'self'", 'blob:'],
-        objectSrc: ["'none'"],
-        frameAncestors: ["'none'"],
-        baseUri: ["'none'"],
-        formAction: ["'self'"],
-        // On loopback there is no TLS to upgrade to.
-        upgradeInsecureRequests: null,
-      },
-    },
+    contentSecurityPolicy: { directives: POLICY },
     strictTransportSecurity: false,
     referrerPolicy: { policy: 'no-referrer' },
   });

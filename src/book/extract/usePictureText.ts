@@ -2,8 +2,9 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 
 import { type Job, readPictureInWorker } from '@/book/clients';
 import { selectSettings, useAppSelector } from '@/book/state';
-import type { PictureLanguage, PictureText } from '@/book/workers';
+import type { PictureText } from '@/book/workers';
 import { errorMessage } from '@/core/base';
+import { languageOfCards, type PictureLanguage } from '@/core/extract/picture';
 import { openPicture } from '@/platform';
 
 /** How far the reading of a picture is. */
@@ -19,30 +20,14 @@ export type PictureState =
   | {
       readonly kind: 'failed';
       readonly shown: string | undefined;
-      readonly why: PictureText['fault'] | string;
+      /** A fault by its name, or a reason in words. */
+      readonly why: string;
     };
-
-/** Languages by country; English is read beside each. */
-const COUNTRY_LANGUAGES: Readonly<Record<string, PictureLanguage>> = {
-  ...{
-    DE: 'deu',
-    AT: 'deu',
-    CH: 'deu',
-    LI: 'deu',
-    FR: 'fra',
-    BE: 'fra',
-    LU: 'fra',
-    ES: 'spa',
-    MX: 'spa',
-    AR: 'spa',
-  },
-  ...{ CL: 'spa', CO: 'spa', PE: 'spa', UY: 'spa', IT: 'ita', SM: 'ita', PL: 'pol' },
-};
 
 /** The words of a picture of a card: read in a worker, shown how far it is, and stopped where that is asked for. */
 export function usePictureText(onText: (text: string) => void) {
   const { country } = useAppSelector(selectSettings);
-  const [language, setLanguage] = useState<PictureLanguage>(COUNTRY_LANGUAGES[country] ?? 'eng');
+  const [language, setLanguage] = useState<PictureLanguage>(languageOfCards(country));
   const [state, setState] = useState<PictureState>({ kind: 'none' });
   const job = useRef<Job<PictureText>>(undefined);
   const stop = useCallback(() => {
@@ -52,15 +37,14 @@ export function usePictureText(onText: (text: string) => void) {
   }, []);
   useEffect(() => () => job.current?.stop(), []);
   const read = useCallback(
-    async (file: File, by: PictureLanguage = language) => {
+    async (file: File) => {
       job.current?.stop();
       let shown: string | undefined;
       try {
         shown = await openPicture(file);
         const picture = shown;
         setState({ kind: 'reading', shown: picture, share01: 0, isLoading: true });
-        const languages = by === 'eng' ? [by] : [by, 'eng' as const];
-        const mine = readPictureInWorker(file, { languages, country }, (share01, isLoading) =>
+        const mine = readPictureInWorker(file, { language, country }, (share01, isLoading) =>
           setState((now) => (now.kind === 'reading' ? { ...now, share01, isLoading } : now)),
         );
         job.current = mine;

@@ -6,5 +6,5 @@ export type { DuplicatesApi } from './duplicates';
 export type { BackupSource, FileReport, FilesApi, Progress, WriteChoices } from './files';
 export type { MailApi, MailProgress, MailReport, MatchOptions, TalkSink } from './mail';
 export type { ExtractRequest, ExtractResult, FilePair, InspectorApi, Signed } from './makeInspector';
-export type { PictureApi, PictureLanguage, PictureProgress, PictureText, PictureWish } from './picture';
+export type { PictureApi, PictureProgress, PictureText, PictureWish } from './picture';
 export type { SearchApi, WhereCards } from './search';

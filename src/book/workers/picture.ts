@@ -3,12 +3,14 @@ import { createWorker, type Worker as Reader } from 'tesseract.js';
 import { version } from 'tesseract.js/package.json';
 
 import {
+  countryOfCard,
   faultOf,
   greyOf,
   type GreyPicture,
   isSureReading,
   mendReadText,
   type PictureFault,
+  type PictureLanguage,
   type PictureReading,
   readyToRead,
   toGreymap,
@@ -16,13 +18,10 @@ import {
   worthOf,
 } from '@/core/extract/picture';
 
-/** The languages whose letters can be read, as the reader names them (ISO 639-2/T). */
-export type PictureLanguage = 'eng' | 'deu' | 'fra' | 'spa' | 'ita' | 'pol';
-
 /** What a picture is read by. */
 export interface PictureWish {
-  /** The language of the card first. */
-  readonly languages: readonly PictureLanguage[];
+  /** That of the card; English is read beside it. */
+  readonly language: PictureLanguage;
   /** ISO 3166-1 alpha-2. */
   readonly country: string;
 }
@@ -55,12 +54,12 @@ const LEAST_WORTH = 35;
 const LOADING01 = 0.3;
 
 const api: PictureApi = {
-  read: async (file, { languages, country }, onProgress) => {
+  read: async (file, { language, country }, onProgress) => {
     onProgress(0, true);
     const picture = await openPicture(file);
     let reading = 0;
     const reader = await createWorker(
-      [...languages],
+      language === 'eng' ? ['eng'] : [language, 'eng'],
       1,
       {
         workerPath: `${FILES_AT}/worker.min.js`,
@@ -82,7 +81,7 @@ const api: PictureApi = {
       const best = await readFromAllSides(reader, picture, () => (reading += 1));
       if (worthOf(best) < LEAST_WORTH) return { text: '', fault: faultOf(picture) ?? 'nothing', turn: 0 };
       return {
-        text: mendReadText(best.text, countryFor(languages, country)),
+        text: mendReadText(best.text, { country: countryOfCard(language, country) }),
         fault: undefined,
         turn: best.turn,
       };
@@ -93,24 +92,6 @@ const api: PictureApi = {
 };
 
 expose(api);
-
-/** Where each language is at home; the user's country counts where it is one of them. */
-const COUNTRIES: Readonly<Record<PictureLanguage, readonly string[]>> = {
-  eng: ['GB', 'IE', 'US', 'CA', 'AU', 'NZ', 'ZA'],
-  deu: ['DE', 'AT', 'CH', 'LI', 'LU'],
-  fra: ['FR', 'BE', 'CH', 'LU', 'CA'],
-  spa: ['ES', 'MX', 'AR', 'CL', 'CO', 'PE', 'UY'],
-  ita: ['IT', 'CH', 'SM'],
-  pol: ['PL'],
-};
-
-/** By whose plan the numbers of a card are mended; of a card in English from elsewhere nobody can tell. */
-function countryFor(languages: readonly PictureLanguage[], country: string): { country?: string } {
-  const homes = COUNTRIES[languages[0] ?? 'eng'];
-  if (homes.includes(country)) return { country };
-  const [home] = languages[0] === 'eng' ? [] : homes;
-  return home === undefined ? {} : { country: home };
-}
 
 /** The surest reading: as the picture is, and turned where that is none. */
 async function readFromAllSides(

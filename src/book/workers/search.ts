@@ -8,7 +8,6 @@ import {
   findCards,
   type FoundCards,
   Gazetteer,
-  isGroup,
   type LocatedCard,
   type NamedPoint,
   NamesOfBook,
@@ -16,6 +15,7 @@ import {
   readGazetteer,
   type Reading,
   type Rule,
+  saysMore,
   SearchIndex,
   toSearchDoc,
   understandLine,
@@ -32,6 +32,15 @@ function namesNow(): NamesOfBook {
   for (const card of unnamed) names.put(card);
   unnamed = [];
   return names;
+}
+
+/** What the last line can mean: the page asks what it finds and what it would do. */
+let last: { readonly key: string; readonly readings: readonly Reading[] } | undefined;
+
+function readingsOf(text: string, today: string): readonly Reading[] {
+  const key = `${today} ${text}`;
+  if (last?.key !== key) last = { key, readings: understandLine(text, { book: namesNow(), today }) };
+  return last.readings;
 }
 
 const days = new DayBook({
@@ -56,7 +65,7 @@ export interface SearchApi {
   /** @param today - a day such as 2026-11-24 */
   find(text: string, limit: number, today: string): Promise<FoundCards>;
   /** What a line can mean, the likeliest first. */
-  understand(text: string, today: string): Reading[];
+  understand(text: string, today: string): readonly Reading[];
   /** The cards that a rule is true of. */
   matching(rule: Rule, today: string): Promise<Uid[]>;
   /** Everybody on a list, by rule, by choice and through lists on it. */
@@ -94,30 +103,9 @@ async function readyFor(rule?: Rule): Promise<void> {
   if (index.asksForPlaces(rule)) await needGazetteer();
 }
 
-/** Whether a reading explains more than was found by the words that limits are written in: more limits, or fewer words left. */
-function saysMore({ rule, order, score }: Reading, { words, tests }: FoundCards, text: string): boolean {
-  if (score < 0.8) return false;
-  const rules = rule && isGroup(rule) ? rule.rules : [];
-  const limits = rules.filter((one) => one.kind !== 'words' || one.field !== 'any');
-  // A word alone may be anything; that it is a role too is no reason to find less.
-  const [only] = limits;
-  if (
-    limits.length === 1 &&
-    rules.length === 1 &&
-    only?.kind === 'words' &&
-    only.field === 'title' &&
-    order === undefined
-  )
-    return /\s/.test(text.trim());
-  const left = rules.flatMap((one) =>
-    one.kind === 'words' && one.field === 'any' ? one.value.split(' ') : [],
-  );
-  const isShorter = limits.length > 0 && left.length < words.split(/\s+/).filter(Boolean).length;
-  return order !== undefined || limits.length > tests.length || limits.some(isGroup) || isShorter;
-}
-
 const api: SearchApi = {
   put: (cards, removed, country) => {
+    last = undefined;
     for (const uid of removed) {
       index.remove(uid);
       namesNow().remove(uid);
@@ -132,7 +120,7 @@ const api: SearchApi = {
   putTalks: (summaries) => index.putTalks(summaries),
   find: async (text, limit, today) => {
     const { tests } = parseLimits(text, { lists: index.lists() });
-    const reading = understandLine(text, { book: namesNow(), today }).find(({ need }) => need === 'find');
+    const reading = readingsOf(text, today).find(({ need }) => need === 'find');
     const rule = reading?.rule;
     await readyFor(tests.some(asksForPlaces) ? { kind: 'all', rules: tests } : rule);
     const found = findCards(index, text, { limit, today });
@@ -143,7 +131,7 @@ const api: SearchApi = {
       ? found
       : { words: '', tests: [], rule: reading.rule, order: reading.order, hits };
   },
-  understand: (text, today) => understandLine(text, { book: namesNow(), today }),
+  understand: (text, today) => readingsOf(text, today),
   matching: async (rule, today) => {
     await readyFor(rule);
     return index.matching(rule, today);

@@ -10,7 +10,7 @@
  * places/     towns by name, where an address is, distances; no streets
  */
 export { describeReading } from './line/describeReading';
-export { findByReading } from './line/findByReading';
+export { findByReading, saysMore } from './line/findByReading';
 export { type LineBook, NamesOfBook } from './line/lineBook';
 export type { LineAct, LineValue, Need, Reading } from './line/reading';
 export { limitsOf } from './line/sayReading';

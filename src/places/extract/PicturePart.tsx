@@ -1,7 +1,7 @@
 import { Image, View } from 'react-native';
 
 import type { PictureState } from '@/book/extract';
-import type { PictureLanguage } from '@/book/workers';
+import type { PictureLanguage } from '@/core/extract/picture';
 import { pickFiles } from '@/platform';
 import { texts } from '@/texts/extract/picture';
 import { Act, Choice, ImageIcon, ProgressLine, Sheet, Switch, Txt } from '@/ui';
@@ -83,7 +83,7 @@ export function PicturePart({
 }
 
 /** What is wrong with a picture, and what helps. */
-function sentenceOf(why = ''): string {
+function sentenceOf(why: string): string {
   return FAULT_SENTENCES.get(why) ?? texts.cantBeRead(why);
 }
 

@@ -1,5 +1,4 @@
-import type { PictureLanguage } from '@/book/workers';
-import type { PictureFault } from '@/core/extract/picture';
+import type { PictureLanguage } from '@/core/extract/picture';
 import { texts } from '@/texts/extract/picture';
 
 /** The languages whose letters can be read, as people name them. */
@@ -13,7 +12,7 @@ export const LANGUAGE_WORDS: Readonly<Record<PictureLanguage, string>> = {
 };
 
 /** What is wrong with a picture, and what helps. */
-export const FAULT_SENTENCES: ReadonlyMap<PictureFault | 'nothing' | string, string> = new Map([
+export const FAULT_SENTENCES: ReadonlyMap<string, string> = new Map([
   ['small', texts.tooSmall],
   ['dark', texts.tooDark],
   ['pale', texts.tooPale],

@@ -2,4 +2,5 @@
 export { faultOf, type PictureFault } from './faultOf';
 export { greyOf, type GreyPicture, toGreymap, turned } from './greyPicture';
 export { mendReadText } from './mendReadText';
+export { countryOfCard, languageOfCards, type PictureLanguage } from './pictureLanguages';
 export { isSureReading, type PictureReading, readyToRead, worthOf } from './readyToRead';

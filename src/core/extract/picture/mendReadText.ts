@@ -9,7 +9,7 @@ const WEB = /^(?:.{0,3}\s)?v?(?:www|vwww|wwww|vvww|wvvw|wwvv)\s?[.,]\s?(?=\p{L})
 /** How a text that was read is mended. */
 export interface MendOptions {
   /** ISO 3166-1 alpha-2: by whose plan numbers without a country's code are looked at. */
-  readonly country?: string;
+  readonly country?: string | undefined;
 }
 
 /**

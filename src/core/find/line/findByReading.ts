@@ -1,8 +1,12 @@
 import { foldedWords } from '@/core/base';
 
 import { isGroup, type Rule } from '../rules/rule';
+import type { FoundCards } from '../search/findCards';
 import type { Hit, SearchIndex } from '../search/searchIndex';
 import type { Reading } from './reading';
+
+/** Less sure than this a reading leaves too much of a line. */
+const LEAST_SCORE = 0.8;
 
 /** What a search finds by a reading: its words ranked as words are, everything else as limits. */
 export function findByReading(
@@ -40,4 +44,33 @@ export function findByReading(
       ? hits.toSorted((a, b) => (closeness.get(b.uid) ?? 0) - (closeness.get(a.uid) ?? 0))
       : hits.toSorted((a, b) => lastTalk(b.uid).localeCompare(lastTalk(a.uid)));
   return sorted.slice(0, limit);
+}
+
+/**
+ * Whether a reading explains more than was found by the words that limits are written in: more limits,
+ * or fewer words left.
+ */
+export function saysMore(
+  { rule, order, score }: Reading,
+  { words, tests }: FoundCards,
+  text: string,
+): boolean {
+  if (score < LEAST_SCORE) return false;
+  const rules = rule && isGroup(rule) ? rule.rules : [];
+  const limits = rules.filter((one) => one.kind !== 'words' || one.field !== 'any');
+  // A word alone may be anything; that it is a role too is no reason to find less.
+  const [only] = limits;
+  if (
+    limits.length === 1 &&
+    rules.length === 1 &&
+    only?.kind === 'words' &&
+    only.field === 'title' &&
+    order === undefined
+  )
+    return /\s/.test(text.trim());
+  const left = rules.flatMap((one) =>
+    one.kind === 'words' && one.field === 'any' ? one.value.split(' ') : [],
+  );
+  const isShorter = limits.length > 0 && left.length < words.split(/\s+/).filter(Boolean).length;
+  return order !== undefined || limits.length > tests.length || limits.some(isGroup) || isShorter;
 }

@@ -123,7 +123,8 @@ export class NamesOfBook implements LineBook {
     if (folded.length === 0 || folded.some((word) => word.length < 2)) return [];
     let found: Set<Uid> | undefined;
     for (const word of folded) {
-      const uids = this.byBeginning(word);
+      // Of several words each is needed whole: who has them all may be behind any number of others.
+      const uids = this.byBeginning(word, folded.length === 1 ? MOST_NAMED * 4 : Infinity);
       const before: Set<Uid> | undefined = found;
       found = before ? new Set([...before].filter((uid) => uids.has(uid))) : uids;
       if (found.size === 0) return [];
@@ -141,7 +142,7 @@ export class NamesOfBook implements LineBook {
   }
 
   /** Those with a word that begins so. */
-  private byBeginning(word: string): Set<Uid> {
+  private byBeginning(word: string, most: number): Set<Uid> {
     const exact = this.byWord.get(word);
     if (exact) return exact;
     this.sorted ??= [...this.byWord.keys()].sort();
@@ -154,7 +155,7 @@ export class NamesOfBook implements LineBook {
     }
     for (let i = low; i < this.sorted.length && this.sorted[i]?.startsWith(word) === true; i += 1) {
       for (const uid of this.byWord.get(this.sorted[i] ?? '') ?? []) found.add(uid);
-      if (found.size > MOST_NAMED * 4) break;
+      if (found.size > most) break;
     }
     return found;
   }

@@ -12,10 +12,13 @@ import { readLimitWords } from './readLimits';
 /** Readings that are kept; more are no help. */
 const MOST_READINGS = 6;
 
+/** A line of more words was pasted, and is searched for as it is: readers try each word with those behind it. */
+const MOST_WORDS = 60;
+
 /** What a line can mean, the likeliest first; a line that means nothing gives none. */
 export function understandLine(text: string, context: LineContext): Reading[] {
   const tokens = tokensOf(text);
-  if (tokens.length === 0) return [];
+  if (tokens.length === 0 || tokens.length > MOST_WORDS) return [];
   const readings = [
     ...readGo(tokens),
     ...readActs(tokens, context),
