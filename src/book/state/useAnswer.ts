@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 import { selectCardsByUid } from './cardsSlice';
 import { useAppSelector } from './hooks';
@@ -19,15 +19,18 @@ export function useAnswer<T>(
   const byUid = useAppSelector(selectCardsByUid);
   const summaries = useAppSelector(selectSummaries);
   const [answer, setAnswer] = useState<{ key: string; value: T }>();
+  const now = useRef({ key, asked: 0, answered: 0 });
   useEffect(() => {
-    if (!ask) return;
-    let isCurrent = true;
-    void ask().then((value) => {
-      if (isCurrent) setAnswer({ key, value });
+    if (now.current.key !== key) now.current = { key, asked: 0, answered: 0 };
+    const question = now.current;
+    question.asked += 1;
+    const turn = question.asked;
+    // While a book is being read every change asks again: what an earlier one gives is better than nothing.
+    void ask?.().then((value) => {
+      if (question !== now.current || turn <= question.answered) return;
+      question.answered = turn;
+      setAnswer({ key, value });
     });
-    return () => {
-      isCurrent = false;
-    };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the question
   }, [byUid, summaries, key, more]);
   return answer;
