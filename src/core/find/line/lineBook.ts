@@ -1,6 +1,8 @@
 import { foldedWords } from '@/core/base';
-import { type Card, shownAs, tagsOf, type Uid } from '@/core/card';
+import { type Card, shownAs, type Uid } from '@/core/card';
 import { isList, isRuleList } from '@/core/lists';
+
+import { BookValues, type ValueKind } from './bookValues';
 
 /** Somebody whom some words name. */
 export interface Named {
@@ -33,6 +35,14 @@ export interface LineBook {
   hasPlace(words: readonly string[]): boolean;
   hasOrganisation(words: readonly string[]): boolean;
   shown(uid: Uid): string;
+  /** Whether somebody, or a list, is called by a word, or by one that begins so. */
+  isCalled(uid: Uid, word: string): boolean;
+  /** People and organisations with a word of the name that begins so, in no order. */
+  calledLike(start: string): readonly Uid[];
+  /** Lists whose names begin so; all of them for ''. */
+  listsLike(start: string): readonly NamedList[];
+  /** What cards say, whole, that begins so; the most frequent first. */
+  valuesLike(start: string, kind: ValueKind): readonly string[];
 }
 
 /** Names beyond which it is no longer asked who was meant. */
@@ -47,12 +57,11 @@ interface Entry {
 export class NamesOfBook implements LineBook {
   private readonly entries = new Map<Uid, Entry>();
   private readonly byWord = new Map<string, Set<Uid>>();
-  private readonly lists = new Map<Uid, { readonly name: string; readonly isByHand: boolean }>();
-  private readonly counts = {
-    ...{ tag: new Map<string, number>(), role: new Map<string, number>() },
-    ...{ place: new Map<string, number>(), organisation: new Map<string, number>() },
-  };
-  private readonly said = new Map<Uid, (readonly [keyof NamesOfBook['counts'], string])[]>();
+  private readonly lists = new Map<
+    Uid,
+    { readonly name: string; readonly shown: string; readonly isByHand: boolean }
+  >();
+  private readonly values = new BookValues();
   private sorted: string[] | undefined;
 
   constructor(cards: Iterable<Card> = []) {
@@ -63,7 +72,7 @@ export class NamesOfBook implements LineBook {
     this.remove(card.uid);
     const shown = shownAs(card);
     if (isList(card)) {
-      this.lists.set(card.uid, { name: foldedWords(shown).join(' '), isByHand: !isRuleList(card) });
+      this.lists.set(card.uid, { name: foldedWords(shown).join(' '), shown, isByHand: !isRuleList(card) });
       return;
     }
     const nicks = Object.values(card.nicknames ?? {}).map(({ name }) => name);
@@ -77,24 +86,7 @@ export class NamesOfBook implements LineBook {
         this.sorted = undefined;
       }
     }
-    const said: (readonly [keyof NamesOfBook['counts'], string])[] = [
-      ...tagsOf(card).map((tag) => ['tag', foldedWords(tag).join(' ')] as const),
-      ...Object.values(card.titles ?? {}).flatMap(({ name }) =>
-        foldedWords(name).map((word) => ['role', word] as const),
-      ),
-      ...Object.values(card.addresses ?? {}).flatMap(({ components = [], countryCode }) => [
-        ...components
-          .filter(({ kind }) => kind === 'locality' || kind === 'region' || kind === 'country')
-          .flatMap(({ value }) => foldedWords(value).map((word) => ['place', word] as const)),
-        ...(countryCode === undefined ? [] : [['place', countryCode.toLowerCase()] as const]),
-      ]),
-      ...Object.values(card.organizations ?? {}).flatMap(({ name = '' }) =>
-        foldedWords(name).map((word) => ['organisation', word] as const),
-      ),
-      ...(card.kind === 'org' ? names.map((word) => ['organisation', word] as const) : []),
-    ];
-    this.said.set(card.uid, said);
-    for (const [what, word] of said) this.counts[what].set(word, (this.counts[what].get(word) ?? 0) + 1);
+    this.values.put(card, names, shown);
   }
 
   remove(uid: Uid): void {
@@ -110,12 +102,7 @@ export class NamesOfBook implements LineBook {
         this.sorted = undefined;
       }
     }
-    for (const [what, word] of this.said.get(uid) ?? []) {
-      const left = (this.counts[what].get(word) ?? 0) - 1;
-      if (left > 0) this.counts[what].set(word, left);
-      else this.counts[what].delete(word);
-    }
-    this.said.delete(uid);
+    this.values.remove(uid);
   }
 
   named(words: readonly string[]): Named[] {
@@ -172,24 +159,46 @@ export class NamesOfBook implements LineBook {
   }
 
   hasTag(tag: string): boolean {
-    return this.counts.tag.has(foldedWords(tag).join(' '));
+    return this.values.hasWord('tag', foldedWords(tag).join(' '));
   }
 
   hasRole(word: string): boolean {
-    return word.length > 2 && this.counts.role.has(word);
+    return word.length > 2 && this.values.hasWord('role', word);
   }
 
   hasPlace(words: readonly string[]): boolean {
     const folded = foldedWords(words.join(' '));
-    return folded.length > 0 && folded.every((word) => this.counts.place.has(word));
+    return folded.length > 0 && folded.every((word) => this.values.hasWord('place', word));
   }
 
   hasOrganisation(words: readonly string[]): boolean {
     const folded = foldedWords(words.join(' '));
-    return folded.length > 0 && folded.every((word) => this.counts.organisation.has(word));
+    return folded.length > 0 && folded.every((word) => this.values.hasWord('organisation', word));
   }
 
   shown(uid: Uid): string {
-    return this.entries.get(uid)?.shown ?? this.lists.get(uid)?.name ?? uid;
+    return this.entries.get(uid)?.shown ?? this.lists.get(uid)?.shown ?? uid;
+  }
+
+  isCalled(uid: Uid, word: string): boolean {
+    const names = this.entries.get(uid)?.names ?? this.lists.get(uid)?.name.split(' ') ?? [];
+    const folded = foldedWords(word);
+    return folded.length > 0 && folded.every((part) => names.some((name) => name.startsWith(part)));
+  }
+
+  calledLike(start: string): readonly Uid[] {
+    const [folded = ''] = foldedWords(start);
+    return folded.length < 2 ? [] : [...this.byBeginning(folded, MOST_NAMED * 4)];
+  }
+
+  listsLike(start: string): readonly NamedList[] {
+    const folded = foldedWords(start).join(' ');
+    return [...this.lists].flatMap(([uid, { name, isByHand }]) =>
+      name.startsWith(folded) ? [{ uid, isByHand, isWhole: name === folded }] : [],
+    );
+  }
+
+  valuesLike(start: string, kind: ValueKind): readonly string[] {
+    return this.values.like(kind, start);
   }
 }

@@ -8,6 +8,11 @@ export interface LineToken {
   readonly isOwner: boolean;
   /** The sign behind it: a comma, a colon; '' for none. */
   readonly sign: string;
+  /** Where it begins in the line, and where it ends before its sign; in UTF-16 units. */
+  readonly from: number;
+  readonly to: number;
+  /** Whether it stands in quotes: then it is a word to be found, and nothing else. */
+  readonly isQuoted: boolean;
 }
 
 /** Words that ask politely, or that only lead to what is wanted; they say nothing. */
@@ -17,18 +22,22 @@ const LEAD =
 
 /** The words of a line without what is only politeness. */
 export function tokensOf(text: string): LineToken[] {
-  let plain = text.replace(/[\u2018\u2019\u02bc]/g, "'").trim();
+  const whole = text.replace(/[\u2018\u2019\u02bc]/g, "'");
+  let plain = whole.trim();
   for (let before = ''; before !== plain;) {
     before = plain;
     plain = plain.replace(POLITE, '').replace(LEAD, '').trim();
   }
-  return plain.split(/\s+/).filter(Boolean).flatMap(tokenOf);
+  // Only what stands before and behind has been taken away.
+  const start = whole.indexOf(plain);
+  return [...plain.matchAll(/\S+/g)].flatMap(({ 0: word, index }) => tokenOf(word, start + index));
 }
 
-function tokenOf(word: string): LineToken[] {
+function tokenOf(word: string, start: number): LineToken[] {
   // A comma may stand without a space behind it: "ada,new@example.org".
   const parts =
     /^[^\s,]+(?:,[^\s,]+)+$/u.test(word) && !/^[\d.,]+$/.test(word) ? word.split(/(?<=,)/) : [word];
+  let from = start;
   return parts.map((part) => {
     const sign = /[,:;?!]+$/u.exec(part)?.[0] ?? (/[\p{L}]{2}\.$/u.test(part) ? '.' : '');
     const bare = sign === '' ? part : part.slice(0, part.length - sign.length);
@@ -36,10 +45,18 @@ function tokenOf(word: string): LineToken[] {
       !/^(?:what|who|where|when|how|it|that|let|here|there)'s$/iu.test(bare) &&
       /[^\s]'s?$/iu.test(bare) &&
       /'s$|s'$/iu.test(bare);
-    const raw = isOwner ? bare.replace(/'s?$/iu, '') : bare;
-    return { raw, low: raw.toLowerCase(), isOwner, sign: sign.charAt(0) };
+    const at = from;
+    from += part.length;
+    const isQuoted = QUOTED.test(bare);
+    const raw = isQuoted ? bare.slice(1, -1) : isOwner ? bare.replace(/'s?$/iu, '') : bare;
+    return {
+      ...{ raw, low: raw.toLowerCase(), isOwner, sign: sign.charAt(0) },
+      ...{ from: at, to: at + bare.length, isQuoted },
+    };
   });
 }
+
+const QUOTED = /^(?:"[^"]+"|\u201c[^\u201d]+\u201d)$/u;
 
 /** Whether some words begin with a phrase. */
 export function beginsWith(tokens: readonly LineToken[], phrase: readonly string[]): boolean {

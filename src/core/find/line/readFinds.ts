@@ -3,7 +3,7 @@ import type { Rule, Test } from '../rules/rule';
 import type { LineBook } from './lineBook';
 import { beginsWith, type LineToken } from './lineTokens';
 import type { LineContext } from './readActs';
-import type { Reading } from './reading';
+import type { LimitWords, Reading } from './reading';
 import { readLimitWords } from './readLimits';
 
 /** Words before what is looked for. */
@@ -68,9 +68,11 @@ function readFind(
 ): Reading | undefined {
   const pieces: Piece[] = [];
   const words: string[] = [];
+  const limits: LimitWords[] = [];
   let order: FindOrder | undefined;
   let explained = from;
   let not = false;
+  let notAt = 0;
   let isOr = false;
   let bare = 0;
   let at = from;
@@ -82,20 +84,22 @@ function readFind(
   while (at < tokens.length) {
     const rest = tokens.slice(at);
     const low = rest[0]?.low ?? '';
-    if (low === 'not' && !readLimitWords(rest, book, today)) {
+    if (low === 'not' && rest[0]?.isQuoted !== true && !readLimitWords(rest, book, today)) {
       not = true;
+      notAt = at;
       at += 1;
       explained += 1;
       continue;
     }
-    const limit = readLimitWords(rest, book, today);
+    const limit = rest[0]?.isQuoted === true ? undefined : readLimitWords(rest, book, today);
     const isAlternative = isOr && pieces.length > 0;
     if (limit) {
       if (limit.test) {
         flush();
         pieces.push({ rule: turned(limit.test, not), isOr: isAlternative });
+        limits.push({ rule: turned(limit.test, not), first: not ? notAt : at, end: at + limit.taken });
         if (limit.isBare === true && !not) bare += 1;
-      }
+      } else limits.push({ first: at, end: at + limit.taken });
       order = limit.order ?? order;
       at += limit.taken;
       explained += limit.taken;
@@ -117,13 +121,14 @@ function readFind(
       const again = sameKind(before, rest, book);
       if (again) {
         pieces.push({ rule: again.rule, isOr: true });
+        limits.push({ rule: again.rule, first: at, end: at + again.taken });
         at += again.taken;
         explained += again.taken;
         [not, isOr] = [false, false];
         continue;
       }
     }
-    if (ANYBODY.has(low) && tokens.length > 1) {
+    if (ANYBODY.has(low) && rest[0]?.isQuoted !== true && tokens.length > 1) {
       at += 1;
       explained += 0.9;
       continue;
@@ -143,6 +148,7 @@ function readFind(
     ...{ need: 'find', uids: [], values: [], score: (explained / tokens.length) * 0.93 },
     rule: rule ?? { kind: 'all', rules: [] },
     ...(order === undefined ? {} : { order }),
+    ...(isWords || limits.length === 0 ? {} : { limits }),
   };
 }
 

@@ -37,6 +37,14 @@ export interface LineValue {
   readonly value: string;
 }
 
+/** Some words of a line that were taken for a limit; an order has no rule. */
+export interface LimitWords {
+  readonly rule?: Rule;
+  /** Of the words of the line, and the one behind the last. */
+  readonly first: number;
+  readonly end: number;
+}
+
 /** One thing that a line can mean. */
 export interface Reading {
   readonly need: Need;
@@ -49,6 +57,8 @@ export interface Reading {
   /** What is searched for; undefined for anything but a search. */
   readonly rule?: Rule;
   readonly order?: FindOrder;
+  /** Of a search: which words were taken for which limit. */
+  readonly limits?: readonly LimitWords[];
   /** 0 to 1: how much of the line it explains, and how surely. */
   readonly score: number;
 }

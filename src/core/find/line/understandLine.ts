@@ -31,7 +31,7 @@ export function understandLine(text: string, context: LineContext): Reading[] {
   return readings
     .toSorted((a, b) => b.score - a.score)
     .filter((reading) => {
-      const { score: _, ...rest } = reading;
+      const { score: _, limits: __, ...rest } = reading;
       const key = JSON.stringify(rest);
       return !seen.has(key) && seen.add(key);
     })

@@ -38,7 +38,7 @@ const BEHIND = new Set(['list', 'card']);
  */
 export function whoIn(tokens: readonly LineToken[], book: LineBook): Who[] {
   const words = trimmedWho(tokens);
-  if (words.length === 0 || words.length > 8) return [];
+  if (words.length === 0 || words.length > 8 || words.some(({ isQuoted }) => isQuoted)) return [];
   const whole = oneWho(words, book);
   if (whole.length > 0) return whole;
   const parts = splitAtAnd(words);

@@ -1,0 +1,20 @@
+/** What the words of a line were understood as, and what else they could be. */
+export const texts = {
+  goThere: 'go there',
+  closestFirst: 'closest first',
+  byLastTalk: 'by last talk',
+  lastTalk: 'last talk',
+  to: 'to',
+  again: 'again',
+  makesNew: 'new',
+  fillsIn: 'fill in',
+  shows: 'show',
+  does: 'do',
+  asWord: (word: string) => `“${word}” as a word, anywhere`,
+  inPlace: (place: string) => `in the place ${place}`,
+  atOrganisation: (name: string) => `at the organisation ${name}`,
+  tagged: (tag: string) => `with the tag ${tag}`,
+  onList: (list: string) => `on the list ${list}`,
+  not: (what: string) => `not ${what}`,
+  as: (kind: string) => `as ${kind}`,
+};
