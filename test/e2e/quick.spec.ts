@@ -145,3 +145,49 @@ test(
     await page.keyboard.press('Control+z');
   },
 );
+
+test('the line goes on by Tab or a press, and a part that was misread is made something else by pressing it', async ({
+  page,
+}) => {
+  await openDemo(page, '/book');
+  const line = page.getByTestId('quick-line');
+  await line.pressSequentially('call ad');
+  const rest = page.getByTestId('line-rest');
+  await expect(rest).toHaveText('a Lowther');
+  await line.press('Tab');
+  await expect(line).toHaveValue('call ada Lowther');
+  await expect(line).toBeFocused();
+  await expect(page.getByRole('option').first()).toHaveAccessibleName(/^Call Ada Lowther/);
+  await line.fill('birthday in dec');
+  await expect(rest).toHaveText('ember');
+  await rest.click();
+  await expect(line).toHaveValue('birthday in december');
+  await expect(page.getByTestId('understood')).toHaveText('Understood: birthday in December');
+  // With nothing to add the key goes on to what follows.
+  await expect(rest).toHaveCount(0);
+  await line.press('Tab');
+  await expect(line).not.toBeFocused();
+  await line.fill('archive hamish');
+  const part = page.getByRole('button', { name: /^“hamish”, understood as Hamish/ });
+  await expect(part).toHaveAttribute('aria-expanded', 'false');
+  await part.click();
+  const other = page.getByTestId('others').getByRole('button', { name: 'Hamish Pell' });
+  await other.focus();
+  await page.keyboard.press('Enter');
+  await expect(line).toHaveValue('archive Hamish Pell');
+  await expect(page.getByRole('option').first()).toHaveAccessibleName(/^Archive Hamish Pell/);
+  await expect(page.getByTestId('others')).toHaveCount(0);
+});
+
+test('an empty line offers what the day asks for, and lines to try that make sense on this book', async ({
+  page,
+}) => {
+  await openDemo(page, '/book');
+  await page.getByTestId('quick-line').click();
+  await expect(page.getByRole('option', { name: /^Today, .*\d late/ })).toBeVisible();
+  const examples = page.getByRole('option', { name: /, For example$/ });
+  await expect(examples).toHaveCount(3);
+  await examples.first().click();
+  await expect(page.getByTestId('quick-line')).not.toHaveValue('');
+  await expect(page.getByTestId('understood')).toBeVisible();
+});

@@ -19,6 +19,7 @@ export function useAnswer<T>(
   const byUid = useAppSelector(selectCardsByUid);
   const summaries = useAppSelector(selectSummaries);
   const [answer, setAnswer] = useState<{ key: string; value: T }>();
+  const isAsked = ask !== undefined;
   const now = useRef({ key, asked: 0, answered: 0 });
   useEffect(() => {
     if (now.current.key !== key) now.current = { key, asked: 0, answered: 0 };
@@ -32,6 +33,6 @@ export function useAnswer<T>(
       setAnswer({ key, value });
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the question
-  }, [byUid, summaries, key, more]);
+  }, [byUid, summaries, key, more, isAsked]);
   return answer;
 }

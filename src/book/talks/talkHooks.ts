@@ -137,8 +137,9 @@ const NO_RHYTHMS: ReadonlyMap<Uid, readonly Rhythm[]> = new Map();
  * What the day asks for, worked out in the worker; undefined until the book has been read.
  *
  * @param ahead - days after today that are looked at; undefined for as many as the user has set
+ * @param isAsked - whether anybody wants to know
  */
-export function useToday(ahead?: number): TodayPlan | undefined {
+export function useToday(ahead?: number, isAsked = true): TodayPlan | undefined {
   const { search } = useServices();
   const { leapDay, quietCount, almanacDays, daysOf } = useAppSelector(selectSettings);
   const isRead = useAppSelector((state) => selectIsOpen(state) && selectReading(state) === undefined);
@@ -146,7 +147,7 @@ export function useToday(ahead?: number): TodayPlan | undefined {
   const list = daysOf === '' ? undefined : daysOf;
   const question = { today: localDay(), leapDay, quietCount, ahead: ahead ?? almanacDays, list };
   const key = JSON.stringify([question, isRead]);
-  const answer = useAnswer(key, isRead ? () => search.today(question) : undefined);
+  const answer = useAnswer(key, isRead && isAsked ? () => search.today(question) : undefined);
   const plan = answer?.value;
   return useMemo(() => plan && planForBundles(plan, (uid) => leads.get(uid)), [plan, leads]);
 }

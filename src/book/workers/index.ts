@@ -7,4 +7,4 @@ export type { BackupSource, FileReport, FilesApi, Progress, WriteChoices } from 
 export type { MailApi, MailProgress, MailReport, MatchOptions, TalkSink } from './mail';
 export type { ExtractRequest, ExtractResult, FilePair, InspectorApi, Signed } from './makeInspector';
 export type { PictureApi, PictureProgress, PictureText, PictureWish } from './picture';
-export type { SearchApi, WhereCards } from './search';
+export type { LineHelp, SearchApi, WhereCards } from './search';

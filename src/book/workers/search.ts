@@ -4,14 +4,20 @@ import lookUpZone from 'tz-lookup';
 import type { Card, Uid } from '@/core/card';
 import {
   asksForPlaces,
+  completeLine,
+  examplesFor,
   findByReading,
   findCards,
   type FoundCards,
   Gazetteer,
+  type LinePart,
   type LocatedCard,
   type NamedPoint,
   NamesOfBook,
+  type OtherPart,
+  othersOf,
   parseLimits,
+  partsOf,
   readGazetteer,
   type Reading,
   type Rule,
@@ -43,6 +49,20 @@ function readingsOf(text: string, today: string): readonly Reading[] {
   return last.readings;
 }
 
+/** Who is closest, as long as nobody is talked to. */
+let closest: { readonly by: ReadonlyMap<Uid, number>; readonly uids: readonly Uid[] } | undefined;
+const MOST_CLOSEST = 20;
+
+/** Whom a line is likeliest about: who was used lately, then who is closest. */
+function likely(used: readonly Uid[], today: string): readonly Uid[] {
+  const by = index.closeness(today);
+  if (closest?.by !== by) {
+    const ranked = [...by].sort(([, a], [, b]) => b - a).slice(0, MOST_CLOSEST);
+    closest = { by, uids: ranked.map(([uid]) => uid) };
+  }
+  return [...new Set([...used, ...closest.uids])];
+}
+
 const days = new DayBook({
   summaries: index.talks,
   closeness: (today) => index.closeness(today),
@@ -57,6 +77,16 @@ export interface WhereCards {
   readonly hasGazetteer: boolean;
 }
 
+/** What helps while a line is being typed. */
+export interface LineHelp {
+  readonly parts: readonly LinePart[];
+  /** What is put behind it where it goes on as expected; '' where nobody can tell. */
+  readonly rest: string;
+}
+
+/** Less sure than this nobody is told what their words were taken for. */
+const SURE = 0.75;
+
 /** What the page may ask of the search worker. */
 export interface SearchApi {
   put(cards: readonly Card[], removed: readonly Uid[], country: string): number;
@@ -66,6 +96,12 @@ export interface SearchApi {
   find(text: string, limit: number, today: string): Promise<FoundCards>;
   /** What a line can mean, the likeliest first. */
   understand(text: string, today: string): readonly Reading[];
+  /** What the words of a line were understood as, and how it may go on. @param used - people and lists, the latest first */
+  help(text: string, today: string, used: readonly Uid[]): LineHelp;
+  /** What else some words of a line can be. */
+  others(text: string, part: LinePart, today: string): readonly OtherPart[];
+  /** Lines that make sense on this book. @param used - people and lists, the latest first */
+  examples(today: string, used: readonly Uid[]): readonly string[];
   /** The cards that a rule is true of. */
   matching(rule: Rule, today: string): Promise<Uid[]>;
   /** Everybody on a list, by rule, by choice and through lists on it. */
@@ -132,6 +168,17 @@ const api: SearchApi = {
       : { words: '', tests: [], rule: reading.rule, order: reading.order, hits };
   },
   understand: (text, today) => readingsOf(text, today),
+  help: (text, today, used) => {
+    const context = { book: namesNow(), today };
+    const [best] = readingsOf(text, today);
+    const isSure = best !== undefined && best.score >= SURE;
+    return {
+      parts: isSure ? partsOf(text, best, context) : [],
+      rest: completeLine(text, context, likely(used, today))?.rest ?? '',
+    };
+  },
+  others: (text, part, today) => othersOf(text, part, { book: namesNow(), today }),
+  examples: (today, used) => examplesFor({ book: namesNow(), today }, likely(used, today)),
   matching: async (rule, today) => {
     await readyFor(rule);
     return index.matching(rule, today);

@@ -9,9 +9,13 @@
  * quickline/  what a line asks for beside finding, and what it would do
  * places/     towns by name, where an address is, distances; no streets
  */
+export { completeLine } from './line/completeLine';
 export { describeReading } from './line/describeReading';
+export { examplesFor } from './line/examplesFor';
 export { findByReading, saysMore } from './line/findByReading';
 export { type LineBook, NamesOfBook } from './line/lineBook';
+export { type LinePart, partsOf } from './line/lineParts';
+export { type OtherPart, othersOf } from './line/othersOf';
 export type { LineAct, LineValue, Need, Reading } from './line/reading';
 export { limitsOf } from './line/sayReading';
 export { understandLine } from './line/understandLine';

@@ -2,7 +2,7 @@ import { foldedWords } from '@/core/base';
 import { type Card, tagsOf, type Uid } from '@/core/card';
 
 /** What values of cards stand for. */
-export type ValueKind = 'tag' | 'role' | 'place' | 'organisation';
+export type ValueKind = 'tag' | 'role' | 'place' | 'town' | 'organisation';
 
 interface Said {
   readonly kind: ValueKind;
@@ -61,7 +61,7 @@ export class BookValues {
 }
 
 function makeCounts<T>(make: () => T): Readonly<Record<ValueKind, T>> {
-  return { tag: make(), role: make(), place: make(), organisation: make() };
+  return { tag: make(), role: make(), place: make(), town: make(), organisation: make() };
 }
 
 function saidBy(card: Card, names: readonly string[], shown: string): Said[] {
@@ -73,7 +73,10 @@ function saidBy(card: Card, names: readonly string[], shown: string): Said[] {
     ...Object.values(card.addresses ?? {}).flatMap(({ components = [], countryCode }) => [
       ...components
         .filter(({ kind }) => kind === 'locality' || kind === 'region' || kind === 'country')
-        .map(({ value }) => say('place', value)),
+        .flatMap(({ kind, value }) => [
+          say('place', value),
+          ...(kind === 'locality' ? [say('town', value)] : []),
+        ]),
       ...(countryCode === undefined
         ? []
         : [{ kind: 'place' as const, words: [countryCode.toLowerCase()], shown: '' }]),

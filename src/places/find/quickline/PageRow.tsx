@@ -11,14 +11,15 @@ interface PageRowProps {
 }
 
 /** The way to a page, among what the line finds. */
-export function PageRow({ page: { label, icon: Glyph }, id, isChosen, onOpen }: PageRowProps) {
+export function PageRow({ page, id, isChosen, onOpen }: PageRowProps) {
   const colours = useColours();
+  const { label, icon: Glyph } = page;
   return (
     <ListRow
       role="option"
       nativeID={id}
       title={label}
-      second={texts.goThere}
+      second={page.says ?? texts.goThere}
       stamp={<Glyph size={24} strokeWidth={1.75} color={colours.faded} />}
       isChosen={isChosen}
       onPress={onOpen}

@@ -9,14 +9,16 @@ import type { Hit, Offer } from '@/core/find';
 import { onKeyPress, onPasteOfLines } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/find/quickline';
-import { Act, CircleHelp, Search, useColours, useEnter, useWide, X } from '@/ui';
+import { Act, CircleHelp, Search, useColours, useEnter, useSteady, useWide, X } from '@/ui';
 
 import { pathOf } from './FoundRow';
+import { LineGhost } from './LineGhost';
 import { listedPath } from './ListedRow';
 import { onQuickKey } from './onQuickKey';
-import { FURTHER_PAGES, isNameOf, type NamedPage, pagesFor } from './pages';
+import { dayPage, FURTHER_PAGES, isNameOf, type NamedPage, pagesFor } from './pages';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
 import { useFind } from './useFind';
+import { useDueNow, useLineExamples, useLineHelp } from './useLineHelp';
 import { useOffers } from './useOffers';
 import { useActsFor, usePlans, useRecentActs } from './useRecentActs';
 import { useRunOffer } from './useRunOffer';
@@ -47,8 +49,16 @@ export function QuickLine() {
   const recent = useRecentActs(plans);
   const isEmpty = query.trim() === '';
   const listed = useFoundInDirectory(query.trim(), LISTED);
+  const isWaiting = isEmpty && isFocused;
+  const due = useDueNow(isWaiting);
+  const examples = useLineExamples(isWaiting);
+  const help = useLineHelp(query, isFocused);
   const entries = isEmpty
-    ? toEntries({ ...NOTHING, offers: recent, pages: isWide ? [] : FURTHER_PAGES, isAsked: true })
+    ? [
+        ...toEntries({ ...NOTHING, offers: recent, pages: dayPage(due), isAsked: true }),
+        ...examples.map((line): QuickEntry => ({ kind: 'example', key: `try ${line}`, line })),
+        ...toEntries({ ...NOTHING, pages: isWide ? [] : FURTHER_PAGES }),
+      ]
     : toEntries({ query, hits: found?.hits ?? [], listed, pages: pagesFor(query), offers, isAsked });
   const entry = entries[chosen];
   const acts = useActsFor(plans, !isEmpty && entry?.kind === 'hit' ? entry.hit.uid : undefined);
@@ -61,6 +71,9 @@ export function QuickLine() {
         return true;
       }),
     [],
+  );
+  const inputElement = useSteady(() =>
+    input.current instanceof HTMLInputElement ? input.current : undefined,
   );
   const services = useServices();
   useEffect(
@@ -94,6 +107,7 @@ export function QuickLine() {
   const runEntry = (one: QuickEntry) => {
     if (one.kind === 'offer') return runOffer(one.offer);
     if (one.kind === 'page' && one.page.line !== undefined) return ask(one.page.line);
+    if (one.kind === 'example') return ask(one.line);
     close();
     if (one.kind === 'listed') return go(listedPath(one.person));
     if (one.kind === 'page') return go(one.page.path);
@@ -110,13 +124,15 @@ export function QuickLine() {
     if (offer) runOffer(offer);
     else if (entry) runEntry(entry);
   });
+  const takeRest = () => ask(`${query}${help.rest}`);
   const onKey = (event: NativeSyntheticEvent<TextInputKeyPressEventData>) =>
     onQuickKey(event, {
+      ...(help.rest === '' ? {} : { onTab: takeRest }),
       ...{ entries: entries.length, chosen, acts: acts.length, act, onEnter },
       onMove: move,
       onEscape: close,
     });
-  const isLately = isEmpty && isFocused && entries.length > 0;
+  const isLately = isWaiting && entries.length > 0;
   const isOpen = found !== undefined || isLately;
   const hasEntries = isOpen && entries.length > 0;
   return (
@@ -133,6 +149,8 @@ export function QuickLine() {
             onAct={runOffer}
             onRun={runEntry}
             onClose={close}
+            parts={help.parts}
+            onAsk={ask}
             onLimit={(limit) => ask(`${query.trim()}${isEmpty ? '' : ', '}${limit}`)}
           />
         ) : null}
@@ -140,48 +158,59 @@ export function QuickLine() {
           className={`min-h-[44px] flex-row items-center gap-3 border border-b-2 border-rule bg-paper pl-3 ${isFocused ? 'border-b-berry' : 'border-b-ink'} ${isWide ? 'rounded-[4px]' : 'rounded-t-[4px]'}`}
         >
           <Search size={20} strokeWidth={1.75} color={colours.faded} />
-          <TextInput
-            ref={input}
-            role="combobox"
-            aria-label={texts.findFillInOrDo}
-            {...({
-              'aria-expanded': isOpen,
-              'aria-controls': QUICK_LIST_ID,
-              'aria-autocomplete': 'list',
-              // Pressed once more, it shows again what it had shown.
-              onClick: () => {
+          <View className="min-w-0 flex-1">
+            <TextInput
+              ref={input}
+              role="combobox"
+              aria-label={texts.findFillInOrDo}
+              {...({
+                'aria-expanded': isOpen,
+                'aria-controls': QUICK_LIST_ID,
+                'aria-autocomplete': 'list',
+                // Pressed once more, it shows again what it had shown.
+                onClick: () => {
+                  clearTimeout(leaving.current);
+                  setFocused(true);
+                },
+              } as object)}
+              {...(hasEntries
+                ? ({
+                    'aria-activedescendant':
+                      act === -1 ? `found-${isOpenQuestion ? -1 : chosen}` : `quick-act-${act}`,
+                  } as object)
+                : {})}
+              placeholder={texts.findSomebodyOrSay}
+              value={query}
+              onChangeText={(text) => {
+                setQuery(text);
+                move(0, -1, false);
+              }}
+              onKeyPress={onKey}
+              onFocus={() => {
                 clearTimeout(leaving.current);
                 setFocused(true);
-              },
-            } as object)}
-            {...(hasEntries
-              ? ({
-                  'aria-activedescendant':
-                    act === -1 ? `found-${isOpenQuestion ? -1 : chosen}` : `quick-act-${act}`,
-                } as object)
-              : {})}
-            placeholder={texts.findSomebodyOrSay}
-            value={query}
-            onChangeText={(text) => {
-              setQuery(text);
-              move(0, -1, false);
-            }}
-            onKeyPress={onKey}
-            onFocus={() => {
-              clearTimeout(leaving.current);
-              setFocused(true);
-            }}
-            // A press on a line of the list takes the focus before it is a press.
-            onBlur={() => {
-              leaving.current = setTimeout(() => setFocused(false), BLUR_MS);
-            }}
-            autoCorrect={false}
-            autoCapitalize="none"
-            autoComplete="off"
-            enterKeyHint="go"
-            testID="quick-line"
-            className="min-h-[44px] min-w-0 flex-1 bg-transparent font-sans text-text text-ink outline-none"
-          />
+              }}
+              // A press on a line of the list takes the focus before it is a press.
+              onBlur={() => {
+                leaving.current = setTimeout(() => setFocused(false), BLUR_MS);
+              }}
+              autoCorrect={false}
+              autoCapitalize="none"
+              autoComplete="off"
+              enterKeyHint="go"
+              testID="quick-line"
+              className="min-h-[44px] min-w-0 bg-transparent font-sans text-text text-ink outline-none"
+            />
+            {isFocused && !isEmpty ? (
+              <LineGhost
+                text={query}
+                parts={help.parts}
+                rest={help.rest}
+                onTake={takeRest}
+                input={inputElement}
+              />
+            ) : null}
+          </View>
           {query !== '' ? (
             <Act label={texts.clear} icon={X} iconOnly tone="faded" onPress={close} />
           ) : (

@@ -1,11 +1,12 @@
 import { ScrollView, View } from 'react-native';
 
 import type { FoundInDirectory } from '@/book/directory';
-import type { FoundCards, Hit, Offer, QuickVerb } from '@/core/find';
+import type { FoundCards, Hit, LinePart, Offer, QuickVerb } from '@/core/find';
 import { go } from '@/platform/navigation';
 import { texts } from '@/texts/find/quickline';
 import { Act, Txt, useWide } from '@/ui';
 
+import { ExampleRow } from './ExampleRow';
 import { FoundRow } from './FoundRow';
 import { ListedRow } from './ListedRow';
 import { OfferRow } from './OfferRow';
@@ -22,7 +23,8 @@ export type QuickEntry =
   | { readonly kind: 'hit'; readonly key: string; readonly hit: Hit }
   | { readonly kind: 'listed'; readonly key: string; readonly person: FoundInDirectory }
   | { readonly kind: 'page'; readonly key: string; readonly page: NamedPage }
-  | { readonly kind: 'offer'; readonly key: string; readonly offer: Offer };
+  | { readonly kind: 'offer'; readonly key: string; readonly offer: Offer }
+  | { readonly kind: 'example'; readonly key: string; readonly line: string };
 
 interface QuickListProps {
   readonly query: string;
@@ -39,6 +41,10 @@ interface QuickListProps {
   readonly onAct: (offer: Offer) => void;
   /** Adds a limit to the line. */
   readonly onLimit: (limit: string) => void;
+  /** What the words of the line were understood as. */
+  readonly parts: readonly LinePart[];
+  /** Puts a text into the line. */
+  readonly onAsk: (line: string) => void;
 }
 
 /** What a line finds and what it would do, over the page. */
@@ -56,11 +62,13 @@ export function QuickList(props: QuickListProps) {
           isSearch={entries[0]?.kind !== 'offer'}
           onDone={onClose}
           onLimit={props.onLimit}
+          parts={props.parts}
+          onAsk={props.onAsk}
         />
       ) : (
         <View className="px-3 pt-2">
           <Txt size="small" font="sansBold" tone="faded">
-            {entries.some(({ kind }) => kind === 'offer') ? texts.recent : texts.goTo}
+            {entries.some(({ kind }) => kind === 'offer') ? texts.recent : texts.toBegin}
           </Txt>
         </View>
       )}
@@ -82,6 +90,8 @@ export function QuickList(props: QuickListProps) {
                 onOpen={() => onRun(entry)}
               />
             );
+          if (entry.kind === 'example')
+            return <ExampleRow key={entry.key} {...shared} line={entry.line} onTry={() => onRun(entry)} />;
           if (entry.kind === 'page')
             return <PageRow key={entry.key} {...shared} page={entry.page} onOpen={() => onRun(entry)} />;
           return entry.kind === 'hit' ? (
@@ -98,7 +108,7 @@ export function QuickList(props: QuickListProps) {
         })}
       </ScrollView>
       {props.acts.length === 0 ? null : <ActsBar {...props} />}
-      {entries.every(({ kind }) => kind === 'page') ? (
+      {found && entries.every(({ kind }) => kind === 'page') ? (
         <NothingFound
           what={entries.length === 0 ? texts.nothing : texts.noCard}
           query={query}

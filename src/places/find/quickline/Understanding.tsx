@@ -6,13 +6,15 @@ import { changeBook } from '@/book/commit';
 import { added } from '@/book/history';
 import { useListName } from '@/book/lists';
 import { type AppStore, choiceMade, useAppDispatch, useServices } from '@/book/state';
-import { formatRule, type FoundCards, toRule } from '@/core/find';
+import { formatRule, type FoundCards, type LinePart, toRule } from '@/core/find';
 import { newRuleList } from '@/core/lists';
 import { listPath, localDay } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/find/quickline';
-import { Act, ListChecks, ListFilter, ListPlus, Txt } from '@/ui';
+import { Act, ListChecks, ListFilter, ListPlus } from '@/ui';
+
+import { SaidParts } from './SaidParts';
 
 const LimitSheet = lazy(() => import('./seldom').then((seldom) => ({ default: seldom.LimitSheet })));
 
@@ -26,10 +28,15 @@ interface UnderstandingProps {
   readonly isSearch: boolean;
   readonly onDone: () => void;
   readonly onLimit: (limit: string) => void;
+  /** What its words were understood as. */
+  readonly parts: readonly LinePart[];
+  /** Puts another line in the place of this one. */
+  readonly onAsk: (line: string) => void;
 }
 
 /** What a search was understood as, where it says more than words; and what can be done with all that it finds. */
-export function Understanding({ query, found, isSearch, onDone, onLimit }: UnderstandingProps) {
+export function Understanding(props: UnderstandingProps) {
+  const { query, found, parts, isSearch, onDone, onLimit, onAsk } = props;
   const dispatch = useAppDispatch();
   const { search, newUid, utcNow } = useServices();
   const nameOf = useListName();
@@ -54,11 +61,10 @@ export function Understanding({ query, found, isSearch, onDone, onLimit }: Under
   };
   return (
     <View className="border-b border-rule bg-leaf px-3 pt-1" testID="understanding">
-      {!isSearch || (found.tests.length === 0 && found.rule === undefined) ? null : (
-        <Txt size="small" tone="faded" testID="understood">
-          {texts.understood(text)}
-        </Txt>
-      )}
+      {isSearch && found.tests.length === 0 && found.rule === undefined ? null : isSearch ||
+        parts.length > 0 ? (
+        <SaidParts query={query} parts={parts} onAsk={onAsk} {...(isSearch ? { text } : {})} />
+      ) : null}
       <View className="flex-row flex-wrap gap-x-5">
         <Act
           label={texts.limit}

@@ -10,6 +10,8 @@ interface QuickKeys {
   readonly onMove: (chosen: number, act: number) => void;
   readonly onEnter: () => void;
   readonly onEscape: () => void;
+  /** Takes how the line goes on; undefined where it doesn't, and the key goes on to what follows the line. */
+  readonly onTab?: () => void;
 }
 
 /** Arrows down and up go over what was found, right and left over what can be done with it, Enter does it. */
@@ -22,8 +24,13 @@ export function onQuickKey(event: NativeSyntheticEvent<TextInputKeyPressEventDat
   else if (key === 'ArrowLeft' && act >= 0) onMove(chosen, act - 1);
   else if (key === 'Escape') keys.onEscape();
   else if (key === 'Enter') keys.onEnter();
+  else if (key === 'Tab' && keys.onTab && !isWithShift(event) && isAtEnd(event.target)) keys.onTab();
   else return;
   event.preventDefault();
+}
+
+function isWithShift(event: NativeSyntheticEvent<TextInputKeyPressEventData>): boolean {
+  return (event as unknown as { readonly shiftKey?: boolean }).shiftKey === true;
 }
 
 /** Within the text the arrows move the cursor. */

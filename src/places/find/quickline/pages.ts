@@ -10,6 +10,8 @@ export interface NamedPage {
   readonly icon: Icon;
   /** What the line shows it by, where it has no page of its own. */
   readonly line?: string;
+  /** What is to be done there, where that is known. */
+  readonly says?: string;
 }
 
 /** The five places, in the order of the bar and the rail. */
@@ -48,6 +50,11 @@ const PAGES: readonly NamedPage[] = [
 export const FURTHER_PAGES: readonly NamedPage[] = PAGES.filter(({ path }) =>
   ['/import', '/write', '/directory', 'archived', '/settings'].includes(path),
 );
+
+/** The day's page, with what it asks for; nothing where it asks for nothing. @param due - '' for nothing */
+export function dayPage(due: string): readonly NamedPage[] {
+  return due === '' ? [] : [{ path: '/today', label: texts.today, icon: Sun, says: due }];
+}
 
 /** Fewer letters begin the names of too many people. */
 const LETTERS = 3;

@@ -10,7 +10,7 @@ import {
   useServices,
 } from '@/book/state';
 import { type Card, organisationOf, shownAs, townOf, type Uid } from '@/core/card';
-import type { Offer, Quick } from '@/core/find';
+import type { Offer, Quick, Reading } from '@/core/find';
 import { isRuleList } from '@/core/lists';
 import { localDay, LOCALE } from '@/platform';
 
@@ -65,7 +65,7 @@ const SURE_SEARCH = 0.84;
 /** What a line would do, by what the whole of it can mean; undefined until that is known. */
 function useReadings(query: string, plans: QuickPlans | undefined): Planned | undefined {
   const { search, newUid, utcNow } = useServices();
-  const { country } = useAppSelector(selectSettings);
+  const { country, recentActs } = useAppSelector(selectSettings);
   const getCard = useCardGetter();
   const isEmpty = query.trim() === '';
   const read = useAnswer(query, isEmpty ? undefined : () => search.understand(query, localDay()));
@@ -79,7 +79,11 @@ function useReadings(query: string, plans: QuickPlans | undefined): Planned | un
       return best && best.score >= SURE_SEARCH ? SEARCH : NOTHING;
     // A page's own name leads to it already.
     if (best.need === 'go' && pagesFor(query).some((page) => isNameOf(page, query))) return NOTHING;
-    const near = read.value.filter(({ score }) => score > best.score - NEAR);
+    // Of those that are as likely, whoever was used lately comes first.
+    const place = ({ uids }: Reading) => recentActs.findIndex(({ uid }) => uids.includes(uid)) >>> 0;
+    const near = read.value
+      .filter(({ score }) => score > best.score - NEAR)
+      .toSorted((a, b) => b.score - a.score || place(a) - place(b));
     const offers = near.flatMap((reading) => plans.planReading(reading, context) ?? []).slice(0, CANDIDATES);
     return { offers: toldApart(offers, getCard), isTie: offers.length > 1 && near[1]?.score === best.score };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
