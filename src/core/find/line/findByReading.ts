@@ -1,5 +1,7 @@
 import { foldedWords } from '@/core/base';
+import type { Uid } from '@/core/card';
 
+import type { FindOrder } from '../rules/fields';
 import { isGroup, type Rule } from '../rules/rule';
 import type { FoundCards } from '../search/findCards';
 import type { Hit, SearchIndex } from '../search/searchIndex';
@@ -30,20 +32,17 @@ export function findByReading(
     ],
   };
   const withArchived = text.includes('"archived"');
-  const hits = index.query(words, {
-    limit: order === undefined ? limit : 100_000,
-    today,
-    rule: all,
-    withArchived,
+  return index.query(words, {
+    ...{ limit, today, rule: all, withArchived },
+    ...(order === undefined ? {} : { order: keyOf(index, order, today) }),
   });
-  if (order === undefined) return hits;
+}
+
+/** What an order goes by. */
+function keyOf(index: SearchIndex, order: FindOrder, today: string): (uid: Uid) => number | string {
+  if (order === 'lastTalk') return (uid) => index.talks.get(uid)?.last ?? '';
   const closeness = index.closeness(today);
-  const lastTalk = (uid: string) => index.talks.get(uid)?.last ?? '';
-  const sorted =
-    order === 'closeness'
-      ? hits.toSorted((a, b) => (closeness.get(b.uid) ?? 0) - (closeness.get(a.uid) ?? 0))
-      : hits.toSorted((a, b) => lastTalk(b.uid).localeCompare(lastTalk(a.uid)));
-  return sorted.slice(0, limit);
+  return (uid) => closeness.get(uid) ?? 0;
 }
 
 /**

@@ -25,20 +25,23 @@ export const lows = (tokens: readonly LineToken[]) => tokens.map(({ low }) => lo
 
 /** The longest of some phrases that the words begin with, as its count of words. */
 export function phraseAt(tokens: readonly LineToken[], phrases: readonly string[]): number | undefined {
-  return longest(phrases, (words) => beginsWith(tokens, words));
+  return longest(phrases, tokens[0]?.low, (words) => beginsWith(tokens, words));
 }
 
 /** The same of words in small letters. */
 export function phraseOf(words: readonly string[], phrases: readonly string[]): number | undefined {
-  return longest(phrases, (phrase) => phrase.every((word, i) => words[i] === word));
+  return longest(phrases, words[0], (phrase) => phrase.every((word, i) => words[i] === word));
 }
 
 function longest(
   phrases: readonly string[],
+  first = '',
   isThere: (words: readonly string[]) => boolean,
 ): number | undefined {
   let most: number | undefined;
   for (const phrase of phrases) {
+    // Most begin with another word, and needn't be taken apart.
+    if (!phrase.startsWith(first)) continue;
     const words = phrase.split(' ');
     if (words.length > (most ?? 0) && isThere(words)) most = words.length;
   }

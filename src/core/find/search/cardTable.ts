@@ -4,10 +4,19 @@ import { rankCloseness, type TalkSummary } from '@/core/talks';
 
 import type { Gazetteer } from '../places/gazetteer';
 import { type Field, FIELDS } from '../rules/fields';
+import { Lately } from './lately';
 import { searchWords } from './searchWords';
 import type { SearchDoc } from './toSearchDoc';
 import { Whereabouts } from './whereabouts';
 import { WordTable } from './wordTable';
+
+/** Kept between two letters of a line; each takes a byte a card. */
+const MOST_SETS = 24;
+
+/** Among the flags of a place: its card is archived. */
+export const IS_ARCHIVED = 1;
+/** Among the flags of a place: its card is pinned. */
+export const IS_PINNED = 2;
 
 /** A card in the table. */
 export interface Slot {
@@ -15,8 +24,6 @@ export interface Slot {
   readonly sortKey: string;
   /** A bit for each field that says something, in the order of FIELDS. */
   readonly filled: number;
-  /** Closeness, 0 to 100, as of the last time that it was worked out. */
-  rank: number;
 }
 
 /** Closeness of everybody on a day, and whether the slots have it yet. */
@@ -33,6 +40,14 @@ interface Ranks {
 export class CardTable {
   readonly words = new WordTable();
   readonly slots: (Slot | undefined)[] = [];
+  /** Closeness of each place, 0 to 100, as of the last time that it was worked out. */
+  readonly ranks: number[] = [];
+  /** IS_ARCHIVED and IS_PINNED of each place. */
+  readonly flags: number[] = [];
+  /** Places that have no card any more. */
+  readonly empty: number[] = [];
+  /** Places by the whole name, folded, and by it without its spaces where it isn't Latin. */
+  readonly named = new Map<string, number[]>();
   /** The digits of each place's numbers, a space between: looked through as a whole for any part of a number. */
   readonly digits: string[] = [];
   /** Lists, by uid, with their places. */
@@ -41,7 +56,10 @@ export class CardTable {
   readonly relatedTo = new Map<Uid, Set<number>>();
   /** What is known of talks, by uid; of cards that aren't here as well. */
   readonly talks = new Map<Uid, TalkSummary>();
-  private ranks: Ranks | undefined;
+  private closest: Ranks | undefined;
+  private changes = 0;
+  /** Sets of places that tests were true of lately, for RuleSets. */
+  readonly sets = new Lately<Uint8Array>(MOST_SETS);
   private readonly places = new Map<Uid, number>();
   private gazetteer: Gazetteer | undefined;
   private where: Whereabouts | undefined;
@@ -50,9 +68,15 @@ export class CardTable {
     return this.places.size;
   }
 
+  /** Goes up with every change: what was worked out at one count holds as long as that stays. */
+  get version(): number {
+    return this.changes;
+  }
+
   /** Takes on what is known of talks with some cards; undefined where there are none any more. */
   putTalks(summaries: readonly (readonly [Uid, TalkSummary | undefined])[]): void {
-    this.ranks = undefined;
+    this.closest = undefined;
+    this.changes += 1;
     for (const [uid, summary] of summaries) {
       const before = this.talks.get(uid)?.words?.join(' ');
       if (summary) this.talks.set(uid, summary);
@@ -65,17 +89,17 @@ export class CardTable {
 
   /** Gives every slot its closeness on a day; done once a day and after talks, not for every query. */
   rankSlots(today: string): void {
-    if (this.ranks?.today === today && this.ranks.areInSlots) return;
+    if (this.closest?.today === today && this.closest.areInSlots) return;
     const byUid = this.closeness(today);
-    for (const slot of this.slots) if (slot) slot.rank = byUid.get(slot.doc.uid) ?? 0;
-    this.ranks = { today, byUid, areInSlots: true };
+    this.slots.forEach((slot, place) => (this.ranks[place] = slot ? (byUid.get(slot.doc.uid) ?? 0) : 0));
+    this.closest = { today, byUid, areInSlots: true };
   }
 
   /** Closeness of everybody there were talks with on a day, worked out once. */
   closeness(today: string): ReadonlyMap<Uid, number> {
-    if (this.ranks?.today !== today)
-      this.ranks = { today, byUid: rankCloseness(this.talks, today), areInSlots: false };
-    return this.ranks.byUid;
+    if (this.closest?.today !== today)
+      this.closest = { today, byUid: rankCloseness(this.talks, today), areInSlots: false };
+    return this.closest.byUid;
   }
 
   /** Where the cards are, as far as the gazetteer that was given knows it. */
@@ -88,6 +112,7 @@ export class CardTable {
   useGazetteer(gazetteer: Gazetteer): void {
     this.gazetteer = gazetteer;
     this.where = undefined;
+    this.changes += 1;
   }
 
   placeOf(uid: Uid): number | undefined {
@@ -99,10 +124,18 @@ export class CardTable {
     const doc = withTalkWords(bare, this.talks.get(bare.uid)?.words);
     this.remove(doc.uid);
     this.where = undefined;
+    this.changes += 1;
     let filled = 0;
     for (const [field] of doc.values) filled |= 1 << FIELDS.indexOf(field);
-    const rank = this.ranks?.byUid.get(doc.uid) ?? 0;
-    const place = this.slots.push({ doc, sortKey: foldText(doc.shown), filled, rank }) - 1;
+    const sortKey = foldText(doc.shown);
+    const place = this.slots.push({ doc, sortKey, filled }) - 1;
+    this.ranks.push(this.closest?.byUid.get(doc.uid) ?? 0);
+    this.flags.push((doc.isArchived === true ? IS_ARCHIVED : 0) | (doc.isPinned === true ? IS_PINNED : 0));
+    for (const name of wholeNames(sortKey)) {
+      const places = this.named.get(name);
+      if (places) places.push(place);
+      else this.named.set(name, [place]);
+    }
     this.digits.push(doc.digits.join(' '));
     this.places.set(doc.uid, place);
     if (doc.kind === 'list') this.lists.set(doc.uid, place);
@@ -122,12 +155,27 @@ export class CardTable {
     const place = this.places.get(uid);
     if (place === undefined) return;
     this.where = undefined;
+    this.changes += 1;
     // Its postings stay and lead nowhere; there are no more of them than edits in one session.
+    for (const name of wholeNames(this.slots[place]?.sortKey ?? '')) {
+      const left = (this.named.get(name) ?? []).filter((one) => one !== place);
+      if (left.length > 0) this.named.set(name, left);
+      else this.named.delete(name);
+    }
     this.slots[place] = undefined;
+    this.empty.push(place);
     this.digits[place] = '';
     this.places.delete(uid);
     this.lists.delete(uid);
   }
+}
+
+/** A name as it is typed whole: with its spaces, and without where it isn't in plain Latin letters. */
+export function wholeNames(folded: string): readonly string[] {
+  const name = folded.replace(/\s+/g, ' ').trim();
+  if (name === '') return [];
+  if (/^[\x20-\x7e]*$/.test(name) || !name.includes(' ')) return [name];
+  return [name, name.replaceAll(' ', '')];
 }
 
 /** A card with the words of its talks: #keywords one by one, the others together, as the value of a talk. */

@@ -71,18 +71,22 @@ export class RuleSets {
     return set;
   }
 
+  /** Never written to by whoever gets it: it is kept for the next letter of a line. */
   private ofTest(test: Test): PlaceSet {
-    const set = this.plain(test);
-    if (test.not !== true) return set;
-    return this.onlyCards(set.map((isIn) => 1 - isIn));
+    // A list is gone through by this one, which knows where it has been.
+    if (test.kind === 'list') return this.turned(test, this.onList(test.list));
+    const key = `${this.today} ${JSON.stringify(test)}`;
+    return this.table.sets.get(key, this.table.version, () => this.turned(test, this.plain(test)));
   }
 
-  private plain(test: Test): PlaceSet {
+  private turned(test: Test, set: PlaceSet): PlaceSet {
+    return test.not === true ? this.onlyCards(set.map((isIn) => 1 - isIn)) : set;
+  }
+
+  private plain(test: Exclude<Test, { kind: 'list' }>): PlaceSet {
     switch (test.kind) {
       case 'words':
         return this.withWords(test.field, test.value);
-      case 'list':
-        return this.onList(test.list);
       case 'filled': {
         const at = FIELDS.indexOf(test.field as Field);
         return this.where(({ doc, filled }) =>
@@ -95,11 +99,13 @@ export class RuleSets {
         return this.where(({ doc }) => hasFlag(doc, test.flag));
       case 'near':
         return this.near(test.place, test.km);
-      case 'talk':
-        return this.where(({ doc }) => this.hasTalked(doc, test));
+      case 'talk': {
+        const hasTalked = this.talkedAs(test);
+        return this.where(({ doc }) => hasTalked(doc));
+      }
       case 'close': {
         this.table.rankSlots(this.today);
-        return this.where(({ rank }) => rank >= test.from);
+        return this.where((_, place) => (this.table.ranks[place] ?? 0) >= test.from);
       }
       case 'since': {
         const since = addDays(this.today, -test.days);
@@ -135,15 +141,16 @@ export class RuleSets {
     }
   }
 
-  private hasTalked(doc: SearchDoc, { how, days, until }: Extract<Test, { kind: 'talk' }>): boolean {
-    const summary = this.table.talks.get(doc.uid);
-    if (!summary) return false;
+  private talkedAs({ how, days, until }: Extract<Test, { kind: 'talk' }>): (doc: SearchDoc) => boolean {
     const since =
       days === 'ever' ? '' : days === 'year' ? `${this.today.slice(0, 4)}-01-01` : addDays(this.today, -days);
     const last = until === undefined ? '9999' : addDays(this.today, -until);
     const isIn = (day: string | undefined) => day !== undefined && day >= since && day <= last;
-    if (how === 'any') return isIn(summary.last);
-    return KINDS_OF[how].some((kind) => isIn(summary.lastOf[kind]));
+    return ({ uid }) => {
+      const summary = this.table.talks.get(uid);
+      if (!summary) return false;
+      return how === 'any' ? isIn(summary.last) : KINDS_OF[how].some((kind) => isIn(summary.lastOf[kind]));
+    };
   }
 
   /** Cards whose next talk falls by a day: set by hand, or by their own rhythm or the shortest of their lists'. */
@@ -198,10 +205,10 @@ export class RuleSets {
     return this.onlyCards(all ?? this.whole(false));
   }
 
-  private where(isTrue: (slot: Slot) => boolean): PlaceSet {
+  private where(isTrue: (slot: Slot, place: number) => boolean): PlaceSet {
     const set = this.whole(false);
     this.table.slots.forEach((slot, place) => {
-      if (slot && isTrue(slot)) set[place] = 1;
+      if (slot && isTrue(slot, place)) set[place] = 1;
     });
     return set;
   }
@@ -212,9 +219,7 @@ export class RuleSets {
 
   /** Places that are empty are in no set. */
   private onlyCards(set: PlaceSet): PlaceSet {
-    this.table.slots.forEach((slot, place) => {
-      if (!slot) set[place] = 0;
-    });
+    for (const place of this.table.empty) set[place] = 0;
     return set;
   }
 }
@@ -229,8 +234,12 @@ function daysUntil(monthDay: string, today: string): number {
   return (ordinal(monthDay) - ordinal(today.slice(5)) + YEAR_DAYS) % YEAR_DAYS;
 }
 
+/** Days before each month of a leap year. */
+const BEFORE_MONTH = [0, 31, 60, 91, 121, 152, 182, 213, 244, 274, 305, 335];
+
+/** Days of a leap year before MM-DD. */
 function ordinal(monthDay: string): number {
-  return Math.round((Date.parse(`2024-${monthDay}`) - Date.parse('2024-01-01')) / 86_400_000);
+  return (BEFORE_MONTH[Number(monthDay.slice(0, 2)) - 1] ?? 0) + Number(monthDay.slice(3, 5)) - 1;
 }
 
 function isWithin(figure: number, from = -Infinity, to = Infinity): boolean {

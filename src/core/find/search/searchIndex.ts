@@ -5,12 +5,14 @@ import type { TalkSummary } from '@/core/talks';
 import { distanceKm, type Point } from '../places/distance';
 import type { Gazetteer } from '../places/gazetteer';
 import type { Spot } from '../places/locate';
-import { type DocKind, type Field, FIELDS } from '../rules/fields';
+import { type DocKind, type Field } from '../rules/fields';
 import { asksForPlaces, isGroup, type Rule } from '../rules/rule';
-import { CardTable, fieldIn, placeIn } from './cardTable';
-import { maxTypos } from './nearness';
+import { firstBy, firstByScore } from './bestPlaces';
+import { CardTable, IS_ARCHIVED, IS_PINNED, wholeNames } from './cardTable';
+import { Lately } from './lately';
 import { RuleSets } from './ruleSets';
-import { addWhereBoth, put } from './scores';
+import { addWhereBoth } from './scores';
+import { scoresOfTerm } from './scoresOfTerm';
 import { searchWords } from './searchWords';
 import { beginsIn, isRespelt, type Term, toTerms } from './terms';
 import type { SearchDoc } from './toSearchDoc';
@@ -47,16 +49,9 @@ export interface QueryOptions {
   readonly today?: string;
   /** Whether archived cards are found as well. */
   readonly withArchived?: boolean;
+  /** What they are put in order by, the highest first, before how well they were found. */
+  readonly order?: (uid: Uid) => number | string;
 }
-
-/** The weight of a match in each field, in the order of FIELDS. Our choice. */
-const WEIGHTS = [10, 8, 7, 6, 5, 4, 3, 3, 3, 2.5, 2, 2, 2, 2, 1.5, 1.5, 1.2];
-
-/** A whole word counts more than its beginning. Our choice. */
-const WHOLE_WORD = 1.5;
-
-/** A word with one typo counts less; with two, less again. Our choice. */
-const TYPO = 0.4;
 
 /** A pinned card comes before others that match equally. Our choice. */
 const PINNED = 0.25;
@@ -66,6 +61,9 @@ const CLOSE = 0.2;
 
 /** A card whose whole name was typed comes before all that hold it. Our choice. */
 const NAMED = 20;
+
+/** Kept between two letters of a line; each takes four bytes a card. */
+const MOST_TERMS = 16;
 
 /** A name that is only spelt like it, as Goetz for Götz, comes after it. Our choice. */
 const RESPELT = 0.5;
@@ -78,6 +76,10 @@ const RESPELT = 0.5;
  */
 export class SearchIndex {
   private readonly table = new CardTable();
+  /** What words were found in lately: of a line that grows all but the last stay as they were. */
+  private readonly found = new Lately<Float32Array>(MOST_TERMS);
+  /** The scores of a query while it is answered; written over by the next. */
+  private total = new Float32Array(0);
   /** The day of the question that was asked last. */
   private today = '2000-01-01';
 
@@ -97,7 +99,7 @@ export class SearchIndex {
 
   /** @returns best first, then by name; nothing for a query that asks for nothing */
   query(text: string, options: QueryOptions = {}): Hit[] {
-    const { limit = 50, rule, today = this.today } = options;
+    const { limit = 50, rule, today = this.today, order } = options;
     this.today = today;
     const terms = toTerms(text);
     if (terms.length === 0 && !rule) return [];
@@ -106,27 +108,23 @@ export class SearchIndex {
     this.raiseNamed(total, text);
     const centre = this.centreOf(rule);
     if (centre && terms.length === 0) this.nearestFirst(total, centre);
-    const hits = this.best(total, limit).flatMap((place): Hit[] => {
+    const best = order
+      ? firstBy(this.table, total, { limit, order })
+      : firstByScore(this.table, total, limit);
+    const hits = best.flatMap((place): Hit[] => {
       const doc = this.table.slots[place]?.doc;
       if (!doc) return [];
       const hit = this.toHit(doc, total[place] ?? 0, terms);
       return [centre ? { ...hit, km: this.kmFrom(centre, doc) } : hit];
     });
     // As they were but for those that are spelt in another way.
-    return hits.sort((a, b) => b.score - a.score);
+    return order ? hits : hits.sort((a, b) => b.score - a.score);
   }
 
   /** Whoever is called exactly what was typed comes first, with or without the spaces of a name of East Asia. */
   private raiseNamed(total: Float32Array, text: string): void {
-    const wanted = foldText(text).replace(/\s+/g, ' ').trim();
-    const run = /^[\x20-\x7e]*$/.test(wanted) ? undefined : wanted.replaceAll(' ', '');
-    if (wanted === '') return;
-    for (let place = 0; place < total.length; place += 1) {
-      if (total[place] === 0) continue;
-      const name = this.table.slots[place]?.sortKey;
-      if (name === wanted || (run !== undefined && name?.replaceAll(' ', '') === run))
-        total[place] = (total[place] ?? 0) + NAMED;
-    }
+    const places = wholeNames(foldText(text)).flatMap((name) => this.table.named.get(name) ?? []);
+    for (const place of new Set(places)) if (total[place] !== 0) total[place] = (total[place] ?? 0) + NAMED;
   }
 
   /** What is known of talks, by uid; it changes with what is taken on. */
@@ -232,123 +230,33 @@ export class SearchIndex {
 
   /** Score by place, 0 where a term isn't found; without terms every card fits alike. */
   private scoresOf(terms: readonly Term[]): Float32Array {
-    let total: Float32Array | undefined;
-    for (const term of terms) {
-      const scores = this.findTerm(term);
-      if (total) addWhereBoth(total, scores);
-      else total = scores;
-    }
-    return total ?? new Float32Array(this.table.slots.length).fill(1);
+    const count = this.table.slots.length;
+    if (this.total.length !== count) this.total = new Float32Array(count);
+    if (terms.length === 0) return this.total.fill(1);
+    terms.forEach((term, i) => {
+      const key = `${this.today} ${JSON.stringify(term)}`;
+      const scores = this.found.get(key, this.table.version, (spare) =>
+        scoresOfTerm(this.table, term, { today: this.today, spare }),
+      );
+      if (i === 0) this.total.set(scores);
+      else addWhereBoth(this.total, scores);
+    });
+    return this.total;
   }
 
   /** Removes what the limits exclude, and raises pinned and close cards a little. */
   private strike(total: Float32Array, { rule, withArchived = false }: QueryOptions): void {
     const allowed = rule && new RuleSets(this.table, this.today).of(rule);
     this.table.rankSlots(this.today);
+    const { flags, ranks, empty } = this.table;
+    for (const place of empty) total[place] = 0;
     for (let place = 0; place < total.length; place += 1) {
       if (total[place] === 0) continue;
-      const slot = this.table.slots[place];
-      const isOut =
-        !slot || (allowed && allowed[place] !== 1) || (slot.doc.isArchived === true && !withArchived);
-      const pinned = slot?.doc.isPinned === true ? PINNED : 0;
-      total[place] = isOut ? 0 : (total[place] ?? 0) + pinned + (CLOSE * slot.rank) / 100;
+      const marks = flags[place] ?? 0;
+      const isOut = (allowed && allowed[place] !== 1) || (!withArchived && (marks & IS_ARCHIVED) !== 0);
+      const pinned = (marks & IS_PINNED) === 0 ? 0 : PINNED;
+      total[place] = isOut ? 0 : (total[place] ?? 0) + pinned + (CLOSE * (ranks[place] ?? 0)) / 100;
     }
-  }
-
-  private findTerm({ word, spellings, digits, home }: Term): Float32Array {
-    const scores = new Float32Array(this.table.slots.length);
-    let isFound = false;
-    for (const one of [word, ...spellings])
-      this.table.words.forEachPrefix(one, (posting, isWhole) => {
-        isFound = true;
-        put(scores, placeIn(posting), (WEIGHTS[fieldIn(posting)] ?? 1) * (isWhole ? WHOLE_WORD : 1));
-      });
-    for (const one of [digits, home])
-      if (one !== undefined) isFound = this.findDigits(one, scores) || isFound;
-    const typos = isFound || digits !== undefined ? 0 : maxTypos(word);
-    if (typos > 0) {
-      this.table.words.forEachNear(word, typos, (posting, count) =>
-        put(scores, placeIn(posting), (WEIGHTS[fieldIn(posting)] ?? 1) * TYPO ** count),
-      );
-    }
-    this.spread(scores);
-    return scores;
-  }
-
-  /** What is found by its name brings those along who are on it, if a list, or who name it as related. */
-  private spread(scores: Float32Array): void {
-    const [onList, related] = [FIELDS.indexOf('list'), FIELDS.indexOf('relation')].map(
-      (at) => WEIGHTS[at] ?? 1,
-    );
-    const named = WEIGHTS[0] ?? 1;
-    for (const place of this.table.lists.values()) {
-      const doc = this.table.slots[place]?.doc;
-      if (!doc || (scores[place] ?? 0) < named) continue;
-      new RuleSets(this.table, this.today)
-        .onList(doc.uid)
-        .forEach((isOn, at) => isOn === 1 && !this.isListAt(at) && put(scores, at, onList ?? 1));
-    }
-    for (const [uid, places] of this.table.relatedTo) {
-      const place = this.table.placeOf(uid);
-      if (place === undefined || (scores[place] ?? 0) < named) continue;
-      for (const at of places) put(scores, at, related ?? 1);
-    }
-  }
-
-  private isListAt(place: number): boolean {
-    return this.table.slots[place]?.doc.kind === 'list';
-  }
-
-  private findDigits(digits: string, scores: Float32Array): boolean {
-    const weight = WEIGHTS[FIELDS.indexOf('number')] ?? 1;
-    const numbers = this.table.digits;
-    let isFound = false;
-    for (let place = 0; place < numbers.length; place += 1) {
-      if (numbers[place]?.includes(digits) !== true) continue;
-      isFound = true;
-      put(scores, place, weight);
-    }
-    return isFound;
-  }
-
-  /** Places by score, then by name. Scores are few, so only as many levels as are wanted get sorted by name. */
-  private best(scores: Float32Array, limit: number): number[] {
-    const levels = new Map<number, number[]>();
-    for (let place = 0; place < scores.length; place += 1) {
-      const score = scores[place] ?? 0;
-      if (score === 0) continue;
-      const level = levels.get(score);
-      if (level) level.push(place);
-      else levels.set(score, [place]);
-    }
-    const best: number[] = [];
-    for (const score of [...levels.keys()].sort((a, b) => b - a)) {
-      if (best.length >= limit) break;
-      best.push(...this.firstByName(levels.get(score) ?? [], limit - best.length));
-    }
-    return best;
-  }
-
-  /** The first by name, keeping the best so far in order: one comparison rejects most names. */
-  private firstByName(places: readonly number[], limit: number): number[] {
-    const key = (place: number | undefined) =>
-      place === undefined ? '' : (this.table.slots[place]?.sortKey ?? '');
-    if (places.length <= limit)
-      return [...places].sort((a, b) => (key(a) < key(b) ? -1 : Number(key(a) > key(b))));
-    const kept: number[] = [];
-    for (const place of places) {
-      const name = key(place);
-      if (kept.length >= limit && name >= key(kept.at(-1))) continue;
-      let [low, high] = [0, kept.length];
-      while (low < high) {
-        const middle = (low + high) >> 1;
-        if (key(kept[middle]) <= name) low = middle + 1;
-        else high = middle;
-      }
-      kept.splice(low, 0, place);
-      if (kept.length > limit) kept.pop();
-    }
-    return kept;
   }
 
   /** Which value to show beside the name: the first that holds a word the name doesn't begin with. */

@@ -8,8 +8,9 @@ export class WordTable {
   private readonly postings = new Map<string, number[]>();
   private sorted: string[] = [];
   private fresh: string[] = [];
-  /** Which letters each of the sorted words has, as bits. */
+  /** Of each of the sorted words: which letters it has, as bits, and the codes of its first two. */
   private letters = new Uint32Array(0);
+  private beginnings = new Uint32Array(0);
 
   /** Notes that a word leads to a number; the same twice in a row counts once. */
   add(word: string, posting: number): void {
@@ -38,16 +39,19 @@ export class WordTable {
     if (this.fresh.length > MAX_FRESH) this.sortIn();
     const wished = lettersOf(word);
     const [first, second] = [word.charCodeAt(0), word.charCodeAt(1)];
-    const look = (known: string, letters: number) => {
-      // Most words are ruled out by the letters they lack, and by their first two.
-      if (countBits(wished & ~letters) > max) return;
-      const [a, b] = [known.charCodeAt(0), known.charCodeAt(1)];
-      if (a !== first && a !== second && b !== first && b !== second) return;
+    // Most words are ruled out by their first two letters, and by those they lack.
+    const canBe = (beginning: number, letters: number) => {
+      const [a, b] = [beginning >>> 16, beginning & 0xffff];
+      if (a !== first && a !== second && b !== first && b !== second) return false;
+      return countBits(wished & ~letters) <= max;
+    };
+    const look = (known: string) => {
       const typos = compareBeginning(word, known, max);
       if (typos <= max) this.visitWord(known, false, (posting) => visit(posting, typos));
     };
-    this.sorted.forEach((known, i) => look(known, this.letters[i] ?? 0));
-    for (const known of this.fresh) look(known, lettersOf(known));
+    for (let i = 0; i < this.sorted.length; i += 1)
+      if (canBe(this.beginnings[i] ?? 0, this.letters[i] ?? 0)) look(this.sorted[i] ?? '');
+    for (const known of this.fresh) if (canBe(beginningOf(known), lettersOf(known))) look(known);
   }
 
   private visitWord(
@@ -61,6 +65,7 @@ export class WordTable {
   private sortIn(): void {
     this.sorted = [...this.postings.keys()].sort();
     this.letters = Uint32Array.from(this.sorted, lettersOf);
+    this.beginnings = Uint32Array.from(this.sorted, beginningOf);
     this.fresh = [];
   }
 
@@ -82,8 +87,14 @@ function lettersOf(word: string): number {
   return bits;
 }
 
+/** The codes of the first two letters in one number; 0 for one that isn't there. */
+function beginningOf(word: string): number {
+  return ((word.charCodeAt(0) || 0) * 0x10000 + (word.charCodeAt(1) || 0)) >>> 0;
+}
+
+/** Counts in parallel; Hacker's Delight, 5-1. */
 function countBits(bits: number): number {
-  let count = 0;
-  for (let rest = bits; rest !== 0; rest &= rest - 1) count += 1;
-  return count;
+  let count = bits - ((bits >>> 1) & 0x55555555);
+  count = (count & 0x33333333) + ((count >>> 2) & 0x33333333);
+  return Math.imul((count + (count >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
 }
