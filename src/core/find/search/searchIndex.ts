@@ -64,6 +64,8 @@ const NAMED = 20;
 
 /** Kept between two letters of a line; each takes four bytes a card. */
 const MOST_TERMS = 16;
+/** About as many as thirty cards have, a few times over. */
+const MOST_VALUES = 2000;
 
 /** A name that is only spelt like it, as Goetz for Götz, comes after it. Our choice. */
 const RESPELT = 0.5;
@@ -78,6 +80,8 @@ export class SearchIndex {
   private readonly table = new CardTable();
   /** What words were found in lately: of a line that grows all but the last stay as they were. */
   private readonly found = new Lately<Float32Array>(MOST_TERMS);
+  /** The words of values that were shown lately: with each letter many of the same are. */
+  private readonly words = new Lately<readonly string[]>(MOST_VALUES);
   /** The scores of a query while it is answered; written over by the next. */
   private total = new Float32Array(0);
   /** The day of the question that was asked last. */
@@ -261,7 +265,7 @@ export class SearchIndex {
 
   /** Which value to show beside the name: the first that holds a word the name doesn't begin with. */
   private toHit(doc: SearchDoc, raw: number, terms: readonly Term[]): Hit {
-    const nameWords = searchWords(doc.shown);
+    const nameWords = this.wordsOf(doc.shown);
     const score = raw - (isRespelt(doc.shown, nameWords, terms) ? RESPELT : 0);
     const hit = { uid: doc.uid, kind: doc.kind ?? 'person', shown: doc.shown, score };
     const unnamed = terms.filter((term) => !beginsIn(nameWords, term));
@@ -270,7 +274,7 @@ export class SearchIndex {
       const isPart = (value: string) =>
         [digits, home].some((one) => one !== undefined && value.replace(/\D/g, '').includes(one));
       const match = doc.values.find(
-        ([field, value]) => beginsIn(searchWords(value), term) || (field === 'number' && isPart(value)),
+        ([field, value]) => beginsIn(this.wordsOf(value), term) || (field === 'number' && isPart(value)),
       );
       return match ? { field: match[0], value: match[1] } : this.throughOthers(doc, word);
     });
@@ -278,9 +282,13 @@ export class SearchIndex {
     return { ...hit, ...shown, ...(found.includes(undefined) ? { isNear: true as const } : {}) };
   }
 
+  private wordsOf(text: string): readonly string[] {
+    return this.words.get(text, undefined, () => searchWords(text));
+  }
+
   /** The list it is on, or the card it names, that a word was found in. */
   private throughOthers(doc: SearchDoc, word: string): Pick<Hit, 'field' | 'value'> | undefined {
-    const isNamed = (shown: string) => searchWords(shown).some((one) => one.startsWith(word));
+    const isNamed = (shown: string) => this.wordsOf(shown).some((one) => one.startsWith(word));
     for (const place of this.table.lists.values()) {
       const list = this.table.slots[place]?.doc;
       if (list?.members?.includes(doc.uid) === true && isNamed(list.shown))
