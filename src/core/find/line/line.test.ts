@@ -54,6 +54,10 @@ test.each([
 
 const anySentence = fc.constantFrom(...SENTENCES, ...LATER);
 
+test.each(['new last month', 'new last year', 'neu letzten monat'])('“%s” makes no card', (text) =>
+  expect(say(text)).not.toMatch(/^new/),
+);
+
 test('"please" changes nothing', () => {
   fc.assert(
     fc.property(anySentence, fc.boolean(), ({ text }, isFirst) => {

@@ -9,6 +9,7 @@ import { readDay, readTime } from './lineDays';
 import { type LineToken, tokensOf } from './lineTokens';
 import type { LineContext } from './readActs';
 import type { LineValue, Reading } from './reading';
+import { LANGUAGES, translate } from './translate';
 
 /** Some words of a line with what they were understood as. */
 export interface LinePart {
@@ -31,11 +32,29 @@ const SMALL = new Set(
   ),
 );
 
-/** What the words of a line were understood as, in their order; words that say nothing, or weren't understood, are none. */
+/**
+ * What the words of a line were understood as, in their order; words that say nothing, or weren't understood, are none.
+ * A line in another language is looked at in the readers' words as well.
+ */
 export function partsOf(text: string, reading: Reading, context: LineContext): LinePart[] {
   const tokens = tokensOf(text);
   if (reading.need === 'find') return limitParts(tokens, reading, context.book);
   if (reading.need === 'go') return partAt(tokens, 0, tokens.length, { kind: 'verb', says: texts.goThere });
+  const others = LANGUAGES.flatMap((language) => {
+    const translated = translate(tokens, language, context);
+    return translated ? [translated] : [];
+  });
+  const ways = [tokens, ...others].map((some) => actParts(some, reading, context)).filter(areApart);
+  const [most] = ways.toSorted((a, b) => b.length - a.length);
+  return most ?? [];
+}
+
+/** Whether parts don't lie over each other, as those of words that were put in another order may. */
+function areApart(parts: readonly LinePart[]): boolean {
+  return parts.every(({ from, to }, i) => from < to && from >= (parts[i - 1]?.to ?? 0));
+}
+
+function actParts(tokens: readonly LineToken[], reading: Reading, context: LineContext): LinePart[] {
   const taken = new Array<boolean>(tokens.length).fill(false);
   const parts: LinePart[] = [];
   const take = (first: number, end: number, more: Omit<LinePart, 'from' | 'to'>) => {

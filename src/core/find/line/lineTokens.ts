@@ -76,5 +76,6 @@ export function rawOf(tokens: readonly LineToken[]): string {
       ({ raw, isOwner, sign }, i) =>
         `${raw}${isOwner ? "'s" : ''}${i < tokens.length - 1 && sign === ',' ? ',' : ''}`,
     )
+    .filter(Boolean)
     .join(' ');
 }

@@ -32,6 +32,7 @@ export function readFills(tokens: readonly LineToken[], context: LineContext): R
     ...(isVerb ? whoThenValues(rest, book, 0.97) : []),
     ...whoThenValues(tokens, book, 0.96),
     ...valuesThenWho(rest, book, isVerb ? 0.97 : 0.94),
+    ...readFieldOf(rest, book),
     ...readNotes(tokens, book),
   ];
 }
@@ -58,6 +59,21 @@ function valuesThenWho(tokens: readonly LineToken[], book: LineBook, score: numb
     const values = allValues(tokens.slice(0, at), book);
     // A name alone before a name is no value of it.
     if (values && values.length > 0) return who.map((one) => fill(one, values, score));
+  }
+  return [];
+}
+
+/** "the new number of ada is +44 …": the field, whose it is, and what it is now. */
+function readFieldOf(tokens: readonly LineToken[], book: LineBook): Reading[] {
+  const from = tokens.findIndex(({ low }) => !['the', 'new', 'a', 'an'].includes(low));
+  const of = tokens.findIndex(({ low }) => low === 'of' || low === 'for');
+  if (from < 0 || of <= from || of - from > 2 || !fieldOf(tokens.slice(from, of))) return [];
+  const field = tokens.slice(from, of);
+  for (let count = Math.min(MOST_WORDS, tokens.length - of - 2); count > 0; count -= 1) {
+    const who = sureWho(tokens.slice(of + 1, of + 1 + count), book).filter(({ isList }) => !isList);
+    if (who.length === 0) continue;
+    const values = allValues([...field, ...tokens.slice(of + 1 + count)], book);
+    if (values && values.length > 0) return who.map((one) => fill(one, values, 0.97));
   }
   return [];
 }
@@ -159,7 +175,8 @@ export function readShows(tokens: readonly LineToken[], { book }: LineContext): 
   const lead = ['what is', "what's", 'show me', 'show', 'tell me', 'give me'].find((phrase) =>
     beginsWith(tokens, phrase.split(' ')),
   );
-  const rest = lead === undefined ? tokens : tokens.slice(lead.split(' ').length);
+  const asked = lead === undefined ? tokens : tokens.slice(lead.split(' ').length);
+  const rest = asked[0]?.low === 'the' ? asked.slice(1) : asked;
   const readings: Reading[] = [];
   for (let count = 1; count <= 3 && count < rest.length; count += 1) {
     const behind = fieldOf(rest.slice(-count));

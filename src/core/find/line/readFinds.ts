@@ -154,7 +154,8 @@ function readFind(
 
 /** What a word alone was before it was taken for a limit. */
 function asWords(rule: Rule, book: LineBook): Rule {
-  const value = rule.kind === 'list' ? book.shown(rule.list) : rule.kind === 'words' ? rule.value : '';
+  const value =
+    rule.kind === 'list' ? book.shown(rule.list).toLowerCase() : rule.kind === 'words' ? rule.value : '';
   return { kind: 'words', field: 'any', value };
 }
 

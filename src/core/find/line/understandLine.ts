@@ -1,13 +1,15 @@
 import { foldedWords } from '@/core/base';
 
+import { lows } from './limitParts';
 import { beginsWith, type LineToken, rawOf, tokensOf } from './lineTokens';
 import { allValues } from './lineValues';
 import { PLACES } from './lineWords.data';
 import { type LineContext, readActs } from './readActs';
 import { readFills, readShows } from './readFills';
 import { readFinds } from './readFinds';
-import type { LineValue, Reading } from './reading';
+import type { LimitWords, LineValue, Reading } from './reading';
 import { readLimitWords } from './readLimits';
+import { LANGUAGES, translate } from './translate';
 
 /** Readings that are kept; more are no help. */
 const MOST_READINGS = 6;
@@ -15,18 +17,27 @@ const MOST_READINGS = 6;
 /** A line of more words was pasted, and is searched for as it is: readers try each word with those behind it. */
 const MOST_WORDS = 60;
 
-/** What a line can mean, the likeliest first; a line that means nothing gives none. */
+/** What English means so surely is not tried in other languages. */
+const SURE = 0.95;
+/** Less sure than this nothing is done. */
+const LEAST_SCORE = 0.75;
+/** Where English is anything but a search it is meant; words that are only looked for are rather those of another. */
+const [LESS_LIKELY, LIKELIER] = [0.99, 1.01];
+
+/** What a line can mean, in English, German or Spanish, the likeliest first; a line that means nothing gives none. */
 export function understandLine(text: string, context: LineContext): Reading[] {
   const tokens = tokensOf(text);
   if (tokens.length === 0 || tokens.length > MOST_WORDS) return [];
-  const readings = [
-    ...readGo(tokens),
-    ...readActs(tokens, context),
-    ...readShows(tokens, context),
-    ...readFills(tokens, context),
-    ...readNew(tokens, context),
-    ...readFinds(tokens, context),
-  ];
+  const readings = [...readingsOf(tokens, context)];
+  // What is surely something in English isn't tried in other languages.
+  if (!readings.some(({ need, score }) => need !== 'find' && score >= SURE))
+    for (const language of LANGUAGES) {
+      const translated = translate(tokens, language, context);
+      if (!translated) continue;
+      const isSearch = readings.every(({ need, score }) => need === 'find' || score < LEAST_SCORE);
+      const factor = isSearch ? LIKELIER : LESS_LIKELY;
+      readings.push(...inTyped(readingsOf(translated, context), { translated, typed: tokens, factor }));
+    }
   const seen = new Set<string>();
   return readings
     .toSorted((a, b) => b.score - a.score)
@@ -38,16 +49,58 @@ export function understandLine(text: string, context: LineContext): Reading[] {
     .slice(0, MOST_READINGS);
 }
 
+function readingsOf(tokens: readonly LineToken[], context: LineContext): Reading[] {
+  return [
+    ...readGo(tokens),
+    ...readActs(tokens, context),
+    ...readShows(tokens, context),
+    ...readFills(tokens, context),
+    ...readNew(tokens, context),
+    ...readFinds(tokens, context),
+  ];
+}
+
+interface Translated {
+  readonly translated: readonly LineToken[];
+  readonly typed: readonly LineToken[];
+  readonly factor: number;
+}
+
+/** Readings of a translated line, with their limits where they stand in the line as typed; only words say nothing new. */
+function inTyped(readings: readonly Reading[], { translated, typed, factor }: Translated): Reading[] {
+  const placeOf = ({ first, end }: LimitWords) => {
+    const words = translated.slice(first, end);
+    const from = Math.min(...words.map((word) => word.from));
+    const to = Math.max(...words.map((word) => word.to));
+    return {
+      first: typed.findIndex((token) => token.from >= from),
+      end: typed.findLastIndex((token) => token.to <= to) + 1,
+    };
+  };
+  return readings
+    .filter(({ need, limits, order }) => need !== 'find' || limits !== undefined || order !== undefined)
+    .map((reading) => ({
+      ...reading,
+      score: Math.min(1, reading.score * factor),
+      ...(reading.limits === undefined
+        ? {}
+        : { limits: reading.limits.map((limit) => ({ ...limit, ...placeOf(limit) })) }),
+    }));
+}
+
 /** A place of the application by its name. */
 function readGo(tokens: readonly LineToken[]): Reading[] {
   const lead = ['go to', 'show', 'open', 'show me'].find((phrase) => beginsWith(tokens, phrase.split(' ')));
   const texts = [tokens, ...(lead === undefined ? [] : [tokens.slice(lead.split(' ').length)])];
   return texts.flatMap((some) => {
-    const words = some.map(({ raw, isOwner }) => `${raw.toLowerCase()}${isOwner ? "'s" : ''}`).join(' ');
+    const words = some.map(({ low, isOwner }) => `${low}${isOwner ? "'s" : ''}`).join(' ');
     const place = Object.hasOwn(PLACES, words) ? PLACES[words] : undefined;
     return place === undefined ? [] : [{ need: 'go' as const, uids: [], values: [], place, score: 0.99 }];
   });
 }
+
+/** Nobody's name. */
+const SPAN = /^(?:last|this|next|past) (?:week|month|quarter|year)$/;
 
 /** Words that say that a card is new. */
 const NEW = [
@@ -81,7 +134,8 @@ function readNew(tokens: readonly LineToken[], { book, today }: LineContext): Re
   );
   const start = (lead ?? said)?.split(' ').length ?? 0;
   const rest = tokens.slice(start);
-  if (rest.length === 0) return [];
+  // "new last month" asks for cards, however little of it is understood.
+  if (rest.length === 0 || SPAN.test(lows(rest).join(' '))) return [];
   for (let count = nameLength(rest); count > 0; count -= 1) {
     const values = allValues(rest.slice(count), book, true);
     if (!values) continue;
