@@ -59,6 +59,14 @@ export function QuickHelp({ onClose, onTry }: QuickHelpProps) {
         ['devices', texts.pageByItsName],
       ],
     ],
+    [
+      texts.inOtherWords,
+      [
+        [texts.tryGerman(name), texts.german],
+        [texts.trySpanish(name), texts.spanish],
+        ['"oboe"', texts.inQuotes],
+      ],
+    ],
   ];
   return (
     <Sheet title={texts.whatQuickLineUnderstands} isOpen onClose={onClose}>
