@@ -129,6 +129,13 @@ test(
     await line.press('Enter');
     await expect(page.getByText('Add to Ada Lowther: on Patrons')).toBeVisible();
     await page.keyboard.press('Control+z');
+    await line.fill('talked with ada about the hall, again in ten days');
+    await expect(first).toContainText('Note a talk with Ada Lowther: meeting, the hall, again on');
+    await line.press('Enter');
+    await expect(page.getByText(/^Note a talk with Ada Lowther/)).toBeVisible();
+    await page.keyboard.press('Control+z');
+    await line.fill('merge ada and götz');
+    await expect(first).toContainText('seen side by side first');
     await line.fill('write to patrons');
     await expect(first).toContainText('18 people');
     await line.fill('birthday in december but not in london');

@@ -18,6 +18,7 @@ export const texts = {
   everybodyOnIt: 'everybody on a list; print labels for … as well',
   changeNamed: (name: string) => `Change ${name}`,
   openNamedCard: 'opens the card',
+  sideBySide: 'seen side by side first',
   opensList: 'opens the list',
   newCard: (shown: string) => `New card ${shown}`,
   addTo: (name: string) => `Add to ${name}`,

@@ -1,6 +1,7 @@
 import { formatPartialDate } from '@/core/base';
 import { type Card, newCard, parseName, reachOf, shownAs, withFlag } from '@/core/card';
 import { withMembers } from '@/core/lists';
+import type { Talk } from '@/core/talks';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/find/quickline';
 
@@ -25,6 +26,8 @@ export type Offer = {
       readonly upserts: readonly Card[];
       /** What they were made from; a new card is made from nothing. */
       readonly from: readonly Card[];
+      /** Talks that are noted with it. */
+      readonly talks?: readonly Talk[];
     }
   /** Another place; a message may be addressed on the way. */
   | {

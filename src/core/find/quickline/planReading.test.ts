@@ -46,12 +46,31 @@ const says: readonly (readonly [line: string, label: string, detail: string])[] 
     'organisation Quay Strings · mail zora@example.org',
   ],
   ['new list Choir', 'New list Choir', ''],
+  [
+    'note a talk with götz: rang about the fee, again in ten days',
+    'Note a talk with Götz Achterberg: meeting, rang about the fee, again on 2026-12-05',
+    '',
+  ],
+  ['merge ada and götz', 'Merge Ada Lowther and Götz Achterberg', 'seen side by side first'],
   ['untag nia nothing', 'Change Nia Prosser', 'is already so'],
 ];
 test.each(says)('“%s” says “%s” and “%s” before it does it', (line, label, detail) => {
   const offer = plan(line);
   expect(offer?.label).toBe(label);
   if (detail !== '') expect(offer?.detail).toBe(detail);
+});
+
+test('a talk is noted with what was said, on its day, and the next one is set', () => {
+  const offer = plan('called ada and götz yesterday about the hall, again in ten days');
+  expect(offer).toMatchObject({
+    kind: 'change',
+    detail: '2 people',
+    talks: [{ kind: 'call', direction: 'out', day: '2026-11-24', said: 'the hall' }],
+  });
+  const named = offer && 'talks' in offer ? offer.talks?.[0]?.with.map((uid) => byUid.get(uid)) : [];
+  expect(named?.map((card) => card && shownAs(card))).toEqual(['Ada Lowther', 'Götz Achterberg']);
+  const changed = offer && 'upserts' in offer ? offer.upserts : [];
+  expect(changed.map((card) => card['cordialis.example:due'])).toEqual(['2026-12-05', '2026-12-05']);
 });
 
 test('what was filled in is on the card and on the list, and what was there stays', () => {

@@ -10,6 +10,7 @@ import { parseIsoPartial } from '../line/isoPartial';
 import type { LineAct, LineValue, Reading } from '../line/reading';
 import { fillCard } from './planFill';
 import { type Offer, planAct, type PlanContext } from './planQuick';
+import { planTalk } from './planTalk';
 import { shownValue } from './shownValue';
 import type { Verb } from './verbs';
 
@@ -148,18 +149,31 @@ function planDoing(reading: Reading, context: ReadingContext): Offer | undefined
       };
       return planChange(label, cards, (card) => withMeeting(card, id, meeting));
     }
+    case 'talk':
+      return cards.some(isList)
+        ? planOpening(first, label)
+        : planTalk(reading, cards, { ...context, describe: (one) => describe(one, context) });
+    case 'merge':
+      return cards.length < 2 || cards.some(isList) ? planOpening(first, label) : planMerging(cards, label);
     // Of several, or with more than the card's own plans know: not from here.
     case 'call':
     case 'way':
     case 'copy':
     case 'edit':
     case 'open':
-    case 'talk':
-    case 'merge':
     case 'export':
     case 'send':
       return planOpening(first, label);
   }
+}
+
+/** Cards are seen side by side before they become one. */
+function planMerging(cards: readonly Card[], label: string): Offer {
+  const uids = cards.map(({ uid }) => encodeURIComponent(uid));
+  return {
+    ...{ kind: 'go', uid: cards[0]?.uid ?? '', label, detail: texts.sideBySide },
+    path: `/tidy/compare?cards=${uids.join(',')}`,
+  };
 }
 
 /** What can't be done from the line is done where the card or the list is. */

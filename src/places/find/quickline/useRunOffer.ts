@@ -48,6 +48,7 @@ export function useRunOffer(): (offer: Offer) => boolean {
           changeBook({
             cause,
             label,
+            ...(offer.talks ? { talks: offer.talks.map((after) => ({ after })) } : {}),
             edits: editsTo(offer.upserts, (uid) => offer.from.find((one) => one.uid === uid)),
           }),
         ).then(() => {
