@@ -11,6 +11,8 @@ const STAMP_WIDTH = 45;
 
 interface ListRowProps {
   readonly title: string;
+  /** Of the title; a name needs one, what would be done may need more. */
+  readonly titleLines?: number;
   readonly second?: string;
   readonly stamp: ReactNode;
   readonly onPress: () => void;
@@ -46,6 +48,7 @@ interface MarkedPiece {
 /** A line of a list: stamp, name in the serif, second line; a hairline under it. */
 export function ListRow({
   title,
+  titleLines = 1,
   second = '',
   stamp,
   onPress,
@@ -85,7 +88,7 @@ export function ListRow({
         {stamp}
       </View>
       <View className="min-w-0 flex-1">
-        <Txt font="serif" size="strong" lines={1}>
+        <Txt font="serif" size="strong" lines={titleLines}>
           {mark ? <Marked pieces={mark(title)} /> : title}
         </Txt>
         {second === '' ? null : (

@@ -84,8 +84,13 @@ function nameIn({ getCard }: ReadingContext): (uid: string) => string {
   };
 }
 
+/** What a reading would do, with its days as they are written here. */
 function describe(reading: Reading, context: ReadingContext): string {
-  return describeReading(reading, nameIn(context));
+  const values = reading.values.map((one) => {
+    const date = /^(?:day|next)$/.test(one.field) ? parseIsoPartial(one.value) : undefined;
+    return date ? { ...one, value: formatPartialDate(date, context.locale) } : one;
+  });
+  return describeReading({ ...reading, values }, nameIn(context));
 }
 
 /** What is filled in, in words, days as they are written here. */

@@ -20,6 +20,7 @@ export function OfferRow({ offer, id, isChosen, onRun }: OfferRowProps) {
       role="option"
       nativeID={id}
       title={offer.label}
+      titleLines={3}
       second={offer.detail}
       stamp={
         <Stamp

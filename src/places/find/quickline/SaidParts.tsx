@@ -31,7 +31,7 @@ export function SaidParts({ query, parts, text, onAsk }: SaidPartsProps) {
       // Keeps the focus in the line, and the keyboard of a phone where it is.
       onMouseDown={(event) => event.preventDefault()}
       onClick={() => toggle(i)}
-      className={`py-[11px] text-ink underline decoration-2 underline-offset-[5px] ${i === at ? 'decoration-ink' : 'decoration-berry'}`}
+      className={`py-[11px] text-left text-ink underline decoration-2 underline-offset-[5px] ${i === at ? 'decoration-ink' : 'decoration-berry'}`}
     >
       {shown}
     </button>
