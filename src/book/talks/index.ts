@@ -1,6 +1,7 @@
 /**
  * Talks: read, imported, followed; Today; unfiled addresses; news noticed.
  */
+export { dayInWords } from './dayInWords';
 export { type ImportedTalks, importTalks } from './importTalks';
 export { acceptOneNews, dismissNews } from './news/changeNews';
 export { noteDuplicateNews } from './news/noteDuplicateNews';

@@ -10,6 +10,7 @@ import {
   findCards,
   type FoundCards,
   Gazetteer,
+  LEAST_SCORE,
   type LinePart,
   type LocatedCard,
   type NamedPoint,
@@ -83,9 +84,6 @@ export interface LineHelp {
   /** What is put behind it where it goes on as expected; '' where nobody can tell. */
   readonly rest: string;
 }
-
-/** Less sure than this nobody is told what their words were taken for. */
-const SURE = 0.75;
 
 /** What the page may ask of the search worker. */
 export interface SearchApi {
@@ -171,7 +169,7 @@ const api: SearchApi = {
   help: (text, today, used) => {
     const context = { book: namesNow(), today };
     const [best] = readingsOf(text, today);
-    const isSure = best !== undefined && best.score >= SURE;
+    const isSure = best !== undefined && best.score >= LEAST_SCORE;
     return {
       parts: isSure ? partsOf(text, best, context) : [],
       rest: completeLine(text, context, likely(used, today))?.rest ?? '',

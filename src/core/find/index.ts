@@ -16,7 +16,7 @@ export { findByReading, saysMore } from './line/findByReading';
 export { type LineBook, NamesOfBook } from './line/lineBook';
 export { type LinePart, partsOf } from './line/lineParts';
 export { type OtherPart, othersOf } from './line/othersOf';
-export type { LineAct, LineValue, Need, Reading } from './line/reading';
+export { LEAST_SCORE, type LineAct, type LineValue, type Need, type Reading } from './line/reading';
 export { limitsOf } from './line/sayReading';
 export { understandLine } from './line/understandLine';
 export { distanceKm, EARTH_KM, type Point } from './places/distance';

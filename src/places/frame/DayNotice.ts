@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 
 import { changeSettings } from '@/book/commit';
 import { selectSettings, useAppDispatch, useAppSelector } from '@/book/state';
-import { useToday } from '@/book/talks';
+import { dayInWords, useToday } from '@/book/talks';
 import { localDay, notify } from '@/platform';
 import { texts } from '@/texts/frame/frame';
 
@@ -18,26 +18,13 @@ export function DayNotice(): null {
   const { notifies, notifiedOn } = useAppSelector(selectSettings);
   const today = useDay();
   const plan = useToday(0);
-  const words = plan && notifies && notifiedOn !== today ? noticeOf(plan) : undefined;
+  const words = plan && notifies && notifiedOn !== today ? dayInWords(plan) : undefined;
   useEffect(() => {
     if (words === undefined) return;
     if (words === '' || notify(texts.today, words, 'cordialis-today'))
       dispatch(changeSettings({ notifiedOn: today }));
   }, [dispatch, today, words]);
   return null;
-}
-
-function noticeOf(plan: NonNullable<ReturnType<typeof useToday>>): string {
-  const { greetings, meetings, followUps, due, late } = plan;
-  return [
-    [greetings.length, texts.toGreet],
-    [meetings.length, meetings.length === 1 ? 'meeting' : 'meetings'],
-    [followUps.length, texts.toFollowUp],
-    [due.length, 'due'],
-    [late.length, 'late'],
-  ]
-    .flatMap(([count, what]) => (count === 0 ? [] : `${count} ${what}`))
-    .join(', ');
 }
 
 /** The day it is, also when the page stays open over midnight. */

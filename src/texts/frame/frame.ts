@@ -3,8 +3,6 @@ import { countOf } from '../plural';
 /** What is around every page: navigation, keys, saving. */
 export const texts = {
   today: 'Today',
-  toGreet: 'to greet',
-  toFollowUp: 'to follow up',
   goToQuickLine: 'Go to the quick line',
   nextAndPreviousRow: 'Next and previous row of a list',
   enter: 'Enter',

@@ -2,6 +2,11 @@ import { countInWords, countOf, pluralOf } from '../plural';
 
 /** Today, the almanac and the year; rhythms and closeness. */
 export const texts = {
+  greetToday: (count: number) => `${count} to greet`,
+  meetingsToday: (count: number) => countOf(count, { one: 'meeting', other: 'meetings' }),
+  followUpToday: (count: number) => `${count} to follow up`,
+  dueCount: (count: number) => `${count} due`,
+  lateToday: (count: number) => `${count} late`,
   /** "every week", "every 2 weeks". */
   every: (every: number, unit: 'day' | 'week' | 'month' | 'quarter' | 'year') =>
     pluralOf(every, { one: `every ${unit}`, other: `every ${every} ${unit}s` }),

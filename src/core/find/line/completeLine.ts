@@ -2,10 +2,11 @@ import type { Uid } from '@/core/card';
 
 import type { ValueKind } from './bookValues';
 import type { LineBook } from './lineBook';
-import { MONTHS } from './lineDays';
+import { MONTHS, WEEKDAYS } from './lineDays';
 import { tokensOf } from './lineTokens';
 import { ACTS, FIELD_NOUNS, MEET, PLACES, RHYTHMS, TALKED } from './lineWords.data';
 import type { LineContext } from './readActs';
+import { LEAST_SCORE } from './reading';
 import { understandLine } from './understandLine';
 
 /** How a line can go on. */
@@ -18,7 +19,6 @@ export interface Completion {
 const MOST_TRIED = 6;
 /** Longer lines know where they go. */
 const MOST_WORDS = 12;
-const LEAST_SCORE = 0.75;
 
 /** What can follow a word, by what it leads to. */
 const FOLLOWS: Readonly<Record<string, readonly (ValueKind | 'list' | 'day' | 'who' | 'month')[]>> = {
@@ -27,7 +27,7 @@ const FOLLOWS: Readonly<Record<string, readonly (ValueKind | 'list' | 'day' | 'w
   ...{ with: ['who'], to: ['who'], for: ['who'], the: ['role'] },
 };
 
-const DAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
+const DAYS = [...WEEKDAYS.slice(1), ...WEEKDAYS.slice(0, 1)];
 const DAY_WORDS = ['today', 'tomorrow', 'next week', 'next month'];
 
 /** Words and phrases that lines are made of, without those of the book. */

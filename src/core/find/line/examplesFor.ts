@@ -1,11 +1,11 @@
 import type { Uid } from '@/core/card';
 
 import type { LineContext } from './readActs';
+import { LEAST_SCORE } from './reading';
 import { understandLine } from './understandLine';
 
 /** As many are shown. */
 const MOST = 3;
-const LEAST_SCORE = 0.75;
 
 /**
  * Lines that make sense on a book: with somebody of it, one of its lists, one of its places. None for an empty book.

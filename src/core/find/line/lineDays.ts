@@ -8,7 +8,8 @@ export interface TakenWords<T> {
   readonly taken: number;
 }
 
-const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
+/** In English, in small letters, from Sunday on. */
+export const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
 const SHORT_DAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'];
 /** Months in English, in small letters. */
 export const MONTHS = MONTH_WORDS.map((word) => word.toLowerCase());

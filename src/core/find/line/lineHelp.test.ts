@@ -9,6 +9,7 @@ import { generateBook, generateLargeBook } from '@/demo';
 import { completeLine } from './completeLine';
 import { NamesOfBook } from './lineBook';
 import { partsOf } from './lineParts';
+import { tokensOf } from './lineTokens';
 import { othersOf } from './othersOf';
 import { understandLine } from './understandLine';
 
@@ -57,6 +58,14 @@ test.each([
   // Words that may be anything are not marked.
   ['lowther', []],
 ])('“%s” is marked by what was understood', (text, parts) => expect(marked(text)).toEqual(parts));
+
+test.each(['please ada', 'ada, please', '  can you please a  ', 'i want to ask as'])(
+  'in “%s” each word stands where it was typed',
+  (text) => {
+    for (const { from, to, raw } of tokensOf(text))
+      expect([text.slice(from, to), text[from - 1] ?? ' ']).toEqual([raw, ' ']);
+  },
+);
 
 test('parts stand in the order of the line, apart from each other, and begin and end with a letter or sign of theirs', () => {
   fc.assert(

@@ -211,11 +211,9 @@ function saysOf({ field }: LineValue): string {
 }
 
 const WORDS = new Map<string, string>([
-  ...([
-    ['lastTalk', texts.lastTalk],
-    ['to', texts.to],
-    ['next', texts.again],
-  ] as const),
+  ['lastTalk', texts.lastTalk],
+  ['to', texts.to],
+  ['next', texts.again],
 ]);
 
 function verbOf({ need, act }: Reading): string {

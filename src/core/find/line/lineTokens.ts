@@ -23,14 +23,15 @@ const LEAD =
 /** The words of a line without what is only politeness. */
 export function tokensOf(text: string): LineToken[] {
   const whole = text.replace(/[\u2018\u2019\u02bc]/g, "'");
-  let plain = whole.trim();
-  for (let before = ''; before !== plain;) {
-    before = plain;
-    plain = plain.replace(POLITE, '').replace(LEAD, '').trim();
+  let [from, to] = [0, whole.length];
+  for (;;) {
+    const plain = whole.slice(from, to);
+    const idle = /^\s+|\s+$/.exec(plain) ?? POLITE.exec(plain) ?? LEAD.exec(plain);
+    if (!idle)
+      return [...plain.matchAll(/\S+/g)].flatMap(({ 0: word, index }) => tokenOf(word, from + index));
+    if (idle.index === 0) from += idle[0].length;
+    else to -= idle[0].length;
   }
-  // Only what stands before and behind has been taken away.
-  const start = whole.indexOf(plain);
-  return [...plain.matchAll(/\S+/g)].flatMap(({ 0: word, index }) => tokenOf(word, start + index));
 }
 
 function tokenOf(word: string, start: number): LineToken[] {

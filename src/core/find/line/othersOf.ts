@@ -3,7 +3,7 @@ import { texts } from '@/texts/find/lineParts';
 import { isGroup } from '../rules/rule';
 import type { LinePart } from './lineParts';
 import type { LineContext } from './readActs';
-import type { Reading } from './reading';
+import { LEAST_SCORE, meaningOf } from './reading';
 import { understandLine } from './understandLine';
 
 /** Something else that some words of a line can be. */
@@ -13,8 +13,6 @@ export interface OtherPart {
   readonly line: string;
 }
 
-/** Less sure than this a line doesn't mean what was wanted. */
-const LEAST_SCORE = 0.75;
 const MOST = 6;
 
 /** Kinds of numbers and of mail, as they are typed before them. */
@@ -30,15 +28,14 @@ const KINDS: Readonly<Record<string, readonly string[]>> = {
 export function othersOf(text: string, part: LinePart, context: LineContext): OtherPart[] {
   const typed = text.slice(part.from, part.to);
   const put = (words: string) => `${text.slice(0, part.from)}${words}${text.slice(part.to)}`;
-  const now = meaningOf(understandLine(text, context)[0]);
-  const seen = new Set([now]);
+  const seen = new Set(understandLine(text, context).slice(0, 1).map(meaningOf));
   return [...people(part, typed, context), ...values(part, typed), ...limits(part, typed, context)]
     .map(({ says, words }) => ({ says, line: put(words) }))
     .filter(({ line }) => {
       const [best] = understandLine(line, context);
+      if (!best || best.score < LEAST_SCORE) return false;
       const meaning = meaningOf(best);
-      if (!best || best.score < LEAST_SCORE || seen.has(meaning)) return false;
-      return seen.add(meaning);
+      return !seen.has(meaning) && seen.add(meaning);
     })
     .slice(0, MOST);
 }
@@ -92,10 +89,4 @@ function limits({ kind, rule }: LinePart, typed: string, { book }: LineContext):
     ),
     { says: texts.asWord(said), words: quoted(said) },
   ];
-}
-
-function meaningOf(reading: Reading | undefined): string {
-  if (!reading) return '';
-  const { score: _, limits: __, ...rest } = reading;
-  return JSON.stringify(rest);
 }

@@ -45,6 +45,15 @@ export interface LimitWords {
   readonly end: number;
 }
 
+/** Less sure than this a reading isn't acted on, nor told. */
+export const LEAST_SCORE = 0.75;
+
+/** What a reading means, to be compared: how sure it is and where its words stand are no part of that. */
+export function meaningOf(reading: Reading): string {
+  const { score: _, limits: __, ...rest } = reading;
+  return JSON.stringify(rest);
+}
+
 /** One thing that a line can mean. */
 export interface Reading {
   readonly need: Need;

@@ -23,9 +23,7 @@ const MOST_WORDS = 7;
 /** Letters of words that are of a language, together: a shorter one is in several. */
 const LEAST_LETTERS = 3;
 /** What is read as long as it stands behind everything else. */
-const SPANS = ['last week', 'this week', 'next week', 'last month', 'this month', 'next month'].concat([
-  ...['last year', 'this year', 'next year'],
-]);
+const SPANS = ['week', 'month', 'year'].flatMap((unit) => [`last ${unit}`, `this ${unit}`, `next ${unit}`]);
 
 /**
  * A line of another language in the words and the order that the readers know, each word still knowing where it stands
@@ -42,19 +40,13 @@ export function translate(
   const said = colon < 0 ? tokens : tokens.slice(0, colon + 1);
   const { pieces, isSure } = piecesOf(said, language, book);
   if (!isSure) return undefined;
-  const verbs = pieces.filter(({ isVerb }) => isVerb);
-  const rest = pieces.filter(({ isVerb }) => !isVerb).flatMap((piece) => piece.tokens);
-  const behind = pieces.flatMap((piece) => piece.behind);
-  const { others, days } =
-    verbs.length === 0 ? { others: rest, days: [] } : daysApart(withDates(rest), today);
-  const head = verbs.flatMap((piece) => piece.tokens);
   // "remind me to" comes before what is to be done.
-  const isReminder = (token: LineToken | undefined) => token?.low === 'remind';
-  const lead = verbs.find((piece) => isReminder(piece.tokens[0]));
-  const ordered = lead
-    ? [...lead.tokens, ...verbs.filter((piece) => piece !== lead).flatMap((piece) => piece.tokens)]
-    : head;
-  return [...withTalk([...ordered, ...withDates(others)]), ...behind, ...days, ...own];
+  const isLead = ({ tokens: [first] }: Piece) => Number(first?.low === 'remind');
+  const verbs = pieces.filter(({ isVerb }) => isVerb).toSorted((a, b) => isLead(b) - isLead(a));
+  const rest = withDates(pieces.filter(({ isVerb }) => !isVerb).flatMap((piece) => piece.tokens));
+  const behind = pieces.flatMap((piece) => piece.behind);
+  const { others, days } = verbs.length === 0 ? { others: rest, days: [] } : daysApart(rest, today);
+  return [...withTalk([...verbs.flatMap((piece) => piece.tokens), ...others]), ...behind, ...days, ...own];
 }
 
 /** What the lexicon has for the words, the longest first. */
@@ -87,11 +79,11 @@ function piecesOf(
       // A word that is the same in both says nothing of the language.
       const said = typed.map(({ low }) => low).join(' ');
       if (found.means.replace('!', '') !== said) letters += said.length;
-      const isDropped = language.behindVerb.includes(typed[0]?.low ?? '') && followsVerb(pieces);
-      pieces.push(pieceOf(typed, isDropped ? '' : found.means));
-    } else if (language.behindVerb.includes(typed[0]?.low ?? '') && followsVerb(pieces)) {
-      // The little word before somebody's name.
-    } else pieces.push(asTyped(typed[0] as LineToken, language, book));
+      pieces.push(pieceOf(typed, found.means));
+    }
+    // The little word before somebody's name says nothing.
+    else if (!language.behindVerb.includes(typed[0]?.low ?? '') || !followsVerb(pieces))
+      pieces.push(asTyped(typed[0] as LineToken, language, book));
     at += typed.length;
   }
   return {

@@ -7,7 +7,7 @@ import { PLACES } from './lineWords.data';
 import { type LineContext, readActs } from './readActs';
 import { readFills, readShows } from './readFills';
 import { readFinds } from './readFinds';
-import type { LimitWords, LineValue, Reading } from './reading';
+import { LEAST_SCORE, type LimitWords, type LineValue, meaningOf, type Reading } from './reading';
 import { readLimitWords } from './readLimits';
 import { LANGUAGES, translate } from './translate';
 
@@ -19,8 +19,6 @@ const MOST_WORDS = 60;
 
 /** What English means so surely is not tried in other languages. */
 const SURE = 0.95;
-/** Less sure than this nothing is done. */
-const LEAST_SCORE = 0.75;
 /** Where English is anything but a search it is meant; words that are only looked for are rather those of another. */
 const [LESS_LIKELY, LIKELIER] = [0.99, 1.01];
 
@@ -28,7 +26,7 @@ const [LESS_LIKELY, LIKELIER] = [0.99, 1.01];
 export function understandLine(text: string, context: LineContext): Reading[] {
   const tokens = tokensOf(text);
   if (tokens.length === 0 || tokens.length > MOST_WORDS) return [];
-  const readings = [...readingsOf(tokens, context)];
+  const readings = readingsOf(tokens, context);
   // What is surely something in English isn't tried in other languages.
   if (!readings.some(({ need, score }) => need !== 'find' && score >= SURE))
     for (const language of LANGUAGES) {
@@ -42,8 +40,7 @@ export function understandLine(text: string, context: LineContext): Reading[] {
   return readings
     .toSorted((a, b) => b.score - a.score)
     .filter((reading) => {
-      const { score: _, limits: __, ...rest } = reading;
-      const key = JSON.stringify(rest);
+      const key = meaningOf(reading);
       return !seen.has(key) && seen.add(key);
     })
     .slice(0, MOST_READINGS);

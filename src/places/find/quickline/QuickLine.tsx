@@ -15,7 +15,7 @@ import { pathOf } from './FoundRow';
 import { LineGhost } from './LineGhost';
 import { listedPath } from './ListedRow';
 import { onQuickKey } from './onQuickKey';
-import { dayPage, FURTHER_PAGES, isNameOf, type NamedPage, pagesFor } from './pages';
+import { dayPage, examplePages, FURTHER_PAGES, isNameOf, type NamedPage, pagesFor } from './pages';
 import { QUICK_LIST_ID, type QuickEntry, QuickList } from './QuickList';
 import { useFind } from './useFind';
 import { useDueNow, useLineExamples, useLineHelp } from './useLineHelp';
@@ -54,11 +54,10 @@ export function QuickLine() {
   const examples = useLineExamples(isWaiting);
   const help = useLineHelp(query, isFocused);
   const entries = isEmpty
-    ? [
-        ...toEntries({ ...NOTHING, offers: recent, pages: dayPage(due), isAsked: true }),
-        ...examples.map((line): QuickEntry => ({ kind: 'example', key: `try ${line}`, line })),
-        ...toEntries({ ...NOTHING, pages: isWide ? [] : FURTHER_PAGES }),
-      ]
+    ? toEntries({
+        ...{ ...NOTHING, offers: recent, isAsked: true },
+        pages: [...dayPage(due), ...examplePages(examples), ...(isWide ? [] : FURTHER_PAGES)],
+      })
     : toEntries({ query, hits: found?.hits ?? [], listed, pages: pagesFor(query), offers, isAsked });
   const entry = entries[chosen];
   const acts = useActsFor(plans, !isEmpty && entry?.kind === 'hit' ? entry.hit.uid : undefined);
@@ -107,7 +106,6 @@ export function QuickLine() {
   const runEntry = (one: QuickEntry) => {
     if (one.kind === 'offer') return runOffer(one.offer);
     if (one.kind === 'page' && one.page.line !== undefined) return ask(one.page.line);
-    if (one.kind === 'example') return ask(one.line);
     close();
     if (one.kind === 'listed') return go(listedPath(one.person));
     if (one.kind === 'page') return go(one.page.path);

@@ -6,7 +6,6 @@ import { go } from '@/platform/navigation';
 import { texts } from '@/texts/find/quickline';
 import { Act, Txt, useWide } from '@/ui';
 
-import { ExampleRow } from './ExampleRow';
 import { FoundRow } from './FoundRow';
 import { ListedRow } from './ListedRow';
 import { OfferRow } from './OfferRow';
@@ -23,8 +22,7 @@ export type QuickEntry =
   | { readonly kind: 'hit'; readonly key: string; readonly hit: Hit }
   | { readonly kind: 'listed'; readonly key: string; readonly person: FoundInDirectory }
   | { readonly kind: 'page'; readonly key: string; readonly page: NamedPage }
-  | { readonly kind: 'offer'; readonly key: string; readonly offer: Offer }
-  | { readonly kind: 'example'; readonly key: string; readonly line: string };
+  | { readonly kind: 'offer'; readonly key: string; readonly offer: Offer };
 
 interface QuickListProps {
   readonly query: string;
@@ -90,8 +88,6 @@ export function QuickList(props: QuickListProps) {
                 onOpen={() => onRun(entry)}
               />
             );
-          if (entry.kind === 'example')
-            return <ExampleRow key={entry.key} {...shared} line={entry.line} onTry={() => onRun(entry)} />;
           if (entry.kind === 'page')
             return <PageRow key={entry.key} {...shared} page={entry.page} onOpen={() => onRun(entry)} />;
           return entry.kind === 'hit' ? (

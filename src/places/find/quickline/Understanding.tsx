@@ -44,6 +44,7 @@ export function Understanding(props: UnderstandingProps) {
   const rule = found.rule ?? toRule(found);
   const [isPicking, setPicking] = useState(false);
   const text = rule ? formatRule(rule, nameOf) : '';
+  const isUnderstood = isSearch ? found.tests.length > 0 || found.rule !== undefined : parts.length > 0;
   const hasFound = rule !== undefined && found.hits.length > 0;
   const chooseAll = async () => {
     const { hits } = await search.find(query, ALL, localDay());
@@ -61,8 +62,7 @@ export function Understanding(props: UnderstandingProps) {
   };
   return (
     <View className="border-b border-rule bg-leaf px-3 pt-1" testID="understanding">
-      {isSearch && found.tests.length === 0 && found.rule === undefined ? null : isSearch ||
-        parts.length > 0 ? (
+      {isUnderstood ? (
         <SaidParts query={query} parts={parts} onAsk={onAsk} {...(isSearch ? { text } : {})} />
       ) : null}
       <View className="flex-row flex-wrap gap-x-5">

@@ -1,7 +1,18 @@
 import { foldedWords } from '@/core/base';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/find/quickline';
-import { Archive, BookOpen, Brush, type Icon, List, Mail, Settings2, Smartphone, Sun } from '@/ui';
+import {
+  Archive,
+  BookOpen,
+  Brush,
+  CircleHelp,
+  type Icon,
+  List,
+  Mail,
+  Settings2,
+  Smartphone,
+  Sun,
+} from '@/ui';
 
 /** A page that the quick line leads to by its name. */
 export interface NamedPage {
@@ -10,7 +21,7 @@ export interface NamedPage {
   readonly icon: Icon;
   /** What the line shows it by, where it has no page of its own. */
   readonly line?: string;
-  /** What is to be done there, where that is known. */
+  /** What stands under its name, where that is more than that it is gone to. */
   readonly says?: string;
 }
 
@@ -53,7 +64,17 @@ export const FURTHER_PAGES: readonly NamedPage[] = PAGES.filter(({ path }) =>
 
 /** The day's page, with what it asks for; nothing where it asks for nothing. @param due - '' for nothing */
 export function dayPage(due: string): readonly NamedPage[] {
-  return due === '' ? [] : [{ path: '/today', label: texts.today, icon: Sun, says: due }];
+  return due === ''
+    ? []
+    : PAGES.filter(({ path }) => path === '/today').map((page) => ({ ...page, says: due }));
+}
+
+/** Lines to try, each shown by the line itself. */
+export function examplePages(lines: readonly string[]): readonly NamedPage[] {
+  return lines.map((line) => ({
+    ...{ path: `try ${line}`, label: line, line },
+    ...{ icon: CircleHelp, says: texts.examples },
+  }));
 }
 
 /** Fewer letters begin the names of too many people. */

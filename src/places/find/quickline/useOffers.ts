@@ -10,7 +10,7 @@ import {
   useServices,
 } from '@/book/state';
 import { type Card, organisationOf, shownAs, townOf, type Uid } from '@/core/card';
-import type { Offer, Quick, Reading } from '@/core/find';
+import { LEAST_SCORE, type Offer, type Quick, type Reading } from '@/core/find';
 import { isRuleList } from '@/core/lists';
 import { localDay, LOCALE } from '@/platform';
 
@@ -44,8 +44,6 @@ interface Named {
   readonly isFound: boolean;
 }
 
-/** Less sure than this a line is rather a search. */
-const LEAST_SCORE = 0.75;
 /** Readings nearer to the best than this are shown beside it. */
 const NEAR = 0.12;
 
@@ -80,7 +78,10 @@ function useReadings(query: string, plans: QuickPlans | undefined): Planned | un
     // A page's own name leads to it already.
     if (best.need === 'go' && pagesFor(query).some((page) => isNameOf(page, query))) return NOTHING;
     // Of those that are as likely, whoever was used lately comes first.
-    const place = ({ uids }: Reading) => recentActs.findIndex(({ uid }) => uids.includes(uid)) >>> 0;
+    const place = ({ uids }: Reading) => {
+      const at = recentActs.findIndex(({ uid }) => uids.includes(uid));
+      return at < 0 ? recentActs.length : at;
+    };
     const near = read.value
       .filter(({ score }) => score > best.score - NEAR)
       .toSorted((a, b) => b.score - a.score || place(a) - place(b));
