@@ -1,4 +1,4 @@
-import { type Page, test as base } from '@playwright/test';
+import { expect, type Page, test as base } from '@playwright/test';
 
 /** The hub with the demo's book, and the one with an empty book. */
 export const DEMO = 'http://127.0.0.1:4881';
@@ -34,7 +34,7 @@ export const test = base.extend<{ console: string[] }>({
     { auto: true },
   ],
 });
-export { expect } from '@playwright/test';
+export { expect };
 
 /** Opens a page of the demo and waits until its book has been read. */
 export async function openDemo(page: Page, path = '/book'): Promise<void> {
@@ -56,7 +56,10 @@ export async function isSaved(page: Page): Promise<void> {
 export async function showDetails(page: Page): Promise<void> {
   await page.getByTestId('reach-row').waitFor();
   const tab = page.getByRole('radio', { name: 'Details' });
-  if ((await tab.count()) > 0) await tab.click();
+  // A pane with the card may still be giving way to its page, which has room for both and no tabs.
+  await expect(async () => {
+    if ((await tab.count()) > 0) await tab.click({ timeout: 2000 });
+  }).toPass();
 }
 
 /** Types into the quick line and opens the first that is found. */

@@ -15,7 +15,8 @@ beforeEach(async () => {
 });
 afterEach(() => hub.stop());
 
-const SECRET = 'The number of the safe is 4711';
+// Nothing of it may stand in a hash or an identifier by chance.
+const SECRET = 'The key of the safe is under the organ';
 const HIDDEN = testPerson('urn:uuid:00000000-0000-4000-8000-00000000000a', 'Hanna Hidden', {
   phones: { p1: { number: '+442079460999' } },
   notes: { n1: { note: SECRET } },
@@ -69,8 +70,8 @@ for (const [name, passport] of passports)
       expect(done.status).toBe(201);
       const text = await all(phone);
       expect(text).toContain('FN:Hanna');
-      expect(text).not.toMatch(/4711|79460999|Hanna Hidden/);
-      expect((await ask(phone, 'GET', href)).text).not.toMatch(/4711|79460999|Hanna Hidden/);
+      expect(text).not.toMatch(/under the organ|442079460999|Hanna Hidden/);
+      expect((await ask(phone, 'GET', href)).text).not.toMatch(/under the organ|442079460999|Hanna Hidden/);
       // The book keeps the hidden card as it was, and has the other beside it.
       expect(await findCard(db, HIDDEN.uid)).toEqual(HIDDEN);
       expect((await allCards(db)).filter((card) => shownAs(card).startsWith('Hanna'))).toHaveLength(2);
@@ -124,7 +125,7 @@ test('from a device to here only: it gets what it has put itself, as it put it',
   await put({ ...(own ?? HIDDEN), notes: { n1: { note: SECRET } } });
   const text = await all(phone);
   expect(text).toContain('Olga Own');
-  expect(text).not.toMatch(/Hanna|Sanna|4711/);
+  expect(text).not.toMatch(/Hanna|Sanna|under the organ/);
   // What it changes arrives; what was written here stays.
   expect((await ask(phone, 'PUT', 'own.vcf', vcard('own', 'Olga Newer'))).status).toBe(204);
   const after = await findCard(db, 'own');

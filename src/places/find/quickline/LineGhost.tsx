@@ -47,7 +47,7 @@ export function LineGhost({ text, parts, rest, onTake, input }: LineGhostProps) 
           // Keeps the focus in the line.
           onMouseDown={(event) => event.preventDefault()}
           onClick={onTake}
-          className="pointer-events-auto cursor-pointer py-[10px] pr-6 text-faded opacity-80"
+          className="pointer-events-auto cursor-pointer py-[10px] pr-6 text-faded"
         >
           {rest}
         </span>
