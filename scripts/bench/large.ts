@@ -128,6 +128,7 @@ await blocked();
 async function figure(name: string, work: () => Promise<number>): Promise<void> {
   figures[`${name}Ms`] = Math.round((await work()) * 10) / 10;
   figures[`${name}BlockedMs`] = await blocked();
+  figures[`${name}PeakMb`] = peakOf(pid);
 }
 await figure('firstPropfindUnprepared', () => propfind(cold));
 await figure('preparing', untilReady);

@@ -86,8 +86,10 @@ async function diagnose(folder: string): Promise<Pick<Diagnosis, 'problems'>> {
 }
 
 async function restore(path: string, folder: string): Promise<object> {
-  const passphrase = await readPassphrase(process.env, false);
-  return restoreBackup({ path, folder, address: storeAddress(process.env), utcNow: utcNow() }, passphrase);
+  return restoreBackup({
+    ...{ path, folder, address: storeAddress(process.env), utcNow: utcNow() },
+    passphrase: () => readPassphrase(process.env, false),
+  });
 }
 
 /** Moves the store to where it is said: the address of a database, or `folder`. */

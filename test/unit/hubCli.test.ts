@@ -4,6 +4,8 @@ import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import { restoreBackup } from '@/hub/store';
+
 const ROOT = join(__dirname, '../..');
 const data = mkdtempSync(join(tmpdir(), 'cordialis-hub-'));
 
@@ -69,6 +71,16 @@ test('a backup is restored, and what can’t be is refused in one line and chang
   expect(value).toEqual({ cards: 0, devicesWait: false, before: expect.stringContaining('before-restore-') });
   expect((hub('device', 'list').value as { name: string }[]).map(({ name }) => name)).toEqual(['Before']);
   expect(existsSync(join((value as { before: string }).before, 'hub.db'))).toBe(true);
+});
+
+test('nobody is asked for a passphrase before there is a backup that it could open', async () => {
+  const folder = mkdtempSync(join(data, 'asked-'));
+  const asked = jest.fn(() => Promise.resolve('harbour lights at nine'));
+  for (const path of [join(folder, 'none.db'), folder, join(ROOT, 'package.json')])
+    await expect(
+      restoreBackup({ path, folder, utcNow: '2026-11-26T10:00:00Z', passphrase: asked }),
+    ).rejects.toThrow(/^(there is no file at|that is no backup)/);
+  expect(asked).not.toHaveBeenCalled();
 });
 
 test('the doctor says how the hub is, and ends with 1 where something is wrong', () => {

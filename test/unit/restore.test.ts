@@ -72,11 +72,13 @@ const backUp = async () => {
   await makeBackup(db, path, PASSPHRASE);
   return path;
 };
+const passphrase = () => Promise.resolve(PASSPHRASE);
+
 /** Ends the hub, restores, and begins it again. */
 async function restore(path: string): Promise<void> {
   await stop();
   const utcNow = `2026-11-26T10:00:${count}Z`;
-  await restoreBackup({ path, folder: data, address: testAddress(data), utcNow }, PASSPHRASE);
+  await restoreBackup({ path, folder: data, address: testAddress(data), utcNow, passphrase });
   await start();
 }
 
@@ -258,9 +260,10 @@ test('the key comes with the backup, for whoever knows the passphrase', async ()
   const path = await backUp();
   await stop();
   const elsewhere = join(folder, 'elsewhere');
-  const wrong = restoreBackup({ path, folder: elsewhere, utcNow: TEST_NOW }, 'another passphrase');
-  await expect(wrong).rejects.toThrow('not the passphrase');
-  await restoreBackup({ path, folder: elsewhere, utcNow: TEST_NOW }, PASSPHRASE);
+  const wrong = () => Promise.resolve('another passphrase');
+  const to = { path, folder: elsewhere, utcNow: TEST_NOW };
+  await expect(restoreBackup({ ...to, passphrase: wrong })).rejects.toThrow('not the passphrase');
+  await restoreBackup({ ...to, passphrase });
   data = elsewhere;
   await start();
   expect(unseal(db, sealed)).toBe('the password of a server');

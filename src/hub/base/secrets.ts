@@ -24,11 +24,19 @@ const KEY_OCTETS = 32;
 
 const derive = promisify<string, string | Buffer, number, Cost & { maxmem: number }, Buffer>(scrypt);
 
-/** Derives a key of 32 octets from what somebody has typed (scrypt, RFC 7914). */
+let lastDerived: Promise<unknown> = Promise.resolve();
+
+/**
+ * Derives a key of 32 octets from what somebody has typed (scrypt, RFC 7914). One after the other: each takes 16 MB for a moment, and
+ * all devices may come at once.
+ */
 export function deriveKey(secret: string, salt: string | Buffer, cost: Cost): Promise<Buffer> {
   const { N, r, p } = cost;
   // Twice what it takes (RFC 7914 §2): more is refused.
-  return derive(secret, salt, KEY_OCTETS, { ...cost, maxmem: 2 * 128 * r * (N + p) });
+  const maxmem = 2 * 128 * r * (N + p);
+  const derived = lastDerived.then(() => derive(secret, salt, KEY_OCTETS, { ...cost, maxmem }));
+  lastDerived = derived.catch(() => undefined);
+  return derived;
 }
 
 /** Passphrases with fewer letters are guessed too easily (NIST SP 800-63B requires at least 8). */

@@ -7,6 +7,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
@@ -44,6 +45,8 @@ const [STORE, BESIDE, KEY] = [STORE_FILE, [`${STORE_FILE}-wal`, `${STORE_FILE}-s
 
 /** What is restored, and where. */
 export interface Restoration {
+  /** Asked for once it is the backup of a hub, and nobody uses the store: nobody types one for nothing. */
+  readonly passphrase: () => Promise<string>;
   readonly path: string;
   /** The data folder. */
   readonly folder: string;
@@ -59,10 +62,11 @@ export interface Restoration {
  *
  * @throws BackupFault
  */
-export async function restoreBackup(restoration: Restoration, passphrase: string): Promise<Restored> {
-  const { path, folder, address, utcNow } = restoration;
-  if (!existsSync(path)) throw new BackupFault(`there is no file at ${path}`);
-  if (address !== undefined) return restoreInto(address, restoration, passphrase);
+export async function restoreBackup(restoration: Restoration): Promise<Restored> {
+  const { path, folder, address, utcNow, passphrase } = restoration;
+  if (!statSync(path, { throwIfNoEntry: false })?.isFile())
+    throw new BackupFault(`there is no file at ${path}`);
+  if (address !== undefined) return restoreInto(address, restoration);
   const release = await holdStore(folder);
   if (!release) throw new BackupFault(`a hub is using ${folder}; end it first`);
   const half = mkdtempSync(join(folder, 'restoring-'));
@@ -79,8 +83,7 @@ export async function restoreBackup(restoration: Restoration, passphrase: string
 /** The same into another database: what was there is put aside as a file. */
 async function restoreInto(
   address: string,
-  { path, folder, utcNow }: Restoration,
-  passphrase: string,
+  { path, folder, utcNow, passphrase }: Restoration,
 ): Promise<Restored> {
   const { openPostgres } = await import('../engines/postgres/openPostgres');
   mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -127,14 +130,14 @@ function beforeIn(folder: string, utcNow: string): string {
 }
 
 /** A backup as a store with its key, in a folder of its own. @throws BackupFault */
-async function unpack(path: string, half: string, passphrase: string): Promise<void> {
+async function unpack(path: string, half: string, passphrase: Restoration['passphrase']): Promise<void> {
   copyFileSync(path, join(half, STORE));
   chmodSync(join(half, STORE), 0o600);
   writeFileSync(join(half, KEY), await checkedKey(join(half, STORE), passphrase), { mode: 0o600 });
 }
 
 /** The key of a backup, whose file is whole. @throws BackupFault */
-async function checkedKey(file: string, passphrase: string): Promise<Buffer> {
+async function checkedKey(file: string, passphrase: Restoration['passphrase']): Promise<Buffer> {
   const copy = connectTo(file);
   try {
     const { rows } = await sql<{ integrity_check: string }>`pragma integrity_check`.execute(copy);
@@ -142,11 +145,13 @@ async function checkedKey(file: string, passphrase: string): Promise<Buffer> {
     if (first?.integrity_check !== 'ok') throw new BackupFault('the backup is damaged');
     const sealed = await aboutOf(copy, SEALED_KEY);
     if (sealed === undefined) throw new BackupFault('the backup has no key: it wasn’t made by hub backup');
-    const key = await unsealKey(sealed, passphrase);
+    const key = await unsealKey(sealed, await passphrase());
     if (!key) throw new BackupFault('that is not the passphrase of this backup');
     return key;
   } catch (error) {
-    throw error instanceof BackupFault ? error : new BackupFault('that is no backup of a hub');
+    throw error instanceof BackupFault || error instanceof RangeError
+      ? error
+      : new BackupFault('that is no backup of a hub');
   } finally {
     await copy.destroy();
   }

@@ -150,25 +150,20 @@ withServer('a backup of a store in PostgreSQL is restored there, and in a folder
     await makeBackup(db, file, 'harbour lights at nine');
     await put(db, 'later');
   });
-  const restored = await restoreBackup(
-    { path: file, folder, address, utcNow: TEST_NOW },
-    'harbour lights at nine',
-  );
+  const passphrase = () => Promise.resolve('harbour lights at nine');
+  const restored = await restoreBackup({ path: file, folder, address, utcNow: TEST_NOW, passphrase });
   expect(existsSync(join(restored.before ?? '', 'hub.db'))).toBe(true);
   await at(address, async (db) => {
     const uids = (await allCards(db)).map(({ uid }) => uid);
     expect([uids.length, uids.includes('later')]).toEqual([restored.cards, false]);
   });
   const other = mkdtempSync(join(folder, 'other-'));
-  const { cards } = await restoreBackup(
-    { path: file, folder: other, utcNow: TEST_NOW },
-    'harbour lights at nine',
-  );
+  const { cards } = await restoreBackup({ path: file, folder: other, utcNow: TEST_NOW, passphrase });
   expect(cards).toBe(restored.cards);
   // A hub is at it: nothing is restored under it.
   await at(address, () =>
-    expect(
-      restoreBackup({ path: file, folder, address, utcNow: TEST_NOW }, 'harbour lights at nine'),
-    ).rejects.toThrow(/a hub is using/),
+    expect(restoreBackup({ path: file, folder, address, utcNow: TEST_NOW, passphrase })).rejects.toThrow(
+      /a hub is using/,
+    ),
   );
 });
