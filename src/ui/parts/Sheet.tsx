@@ -1,5 +1,5 @@
 import { type ReactNode, use, useEffect, useRef } from 'react';
-import { Modal, Pressable, ScrollView, View } from 'react-native';
+import { Modal, ScrollView, View } from 'react-native';
 
 import { texts } from '@/texts/base/ui';
 
@@ -7,6 +7,7 @@ import { X } from '../icons';
 import { BackContext } from '../theme/backContext';
 import { useWide } from '../theme/useWide';
 import { Act } from './Act';
+import { focusWhatIsFor } from './focusWhatIsFor';
 import { Txt } from './Txt';
 
 interface SheetProps {
@@ -28,6 +29,10 @@ export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
   });
   const closeByBack = use(BackContext);
   useEffect(() => (isOpen ? closeByBack(() => close.current()) : undefined), [isOpen, closeByBack]);
+  const leaf = useRef<View>(null);
+  useEffect(() => {
+    if (isOpen) focusWhatIsFor(leaf.current as HTMLElement | null);
+  }, [isOpen]);
   return (
     <Modal
       visible={isOpen}
@@ -37,8 +42,10 @@ export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
       {...({ 'aria-label': title } as object)}
     >
       <View className={`flex-1 ${isWide ? 'items-center justify-center' : 'justify-end'}`}>
-        <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-[#000]/50" />
+        {/* Nothing that could have the focus, which begins with what the sheet is for. */}
+        <View aria-hidden className="absolute inset-0 bg-[#000]/50" {...({ onClick: onClose } as object)} />
         <View
+          ref={leaf}
           className={`max-h-[85%] border-rule bg-paper px-5 pb-5 pt-2 ${isWide ? 'w-[460px] rounded-stamp border' : 'w-full border-t'}`}
         >
           <View className="pr-10 pt-2">
