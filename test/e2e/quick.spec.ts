@@ -198,3 +198,41 @@ test('an empty line offers what the day asks for, and lines to try that make sen
   await expect(page.getByTestId('quick-line')).not.toHaveValue('');
   await expect(page.getByTestId('understood')).toBeVisible();
 });
+
+test('a card is exported from the line, a list once its people have been seen, and a card goes along with a message', async ({
+  page,
+}) => {
+  await openDemo(page, '/book');
+  const line = page.getByTestId('quick-line');
+  await line.fill('export ada as vcard');
+  await expect(page.getByRole('option').first()).toHaveAccessibleName(/^Export Ada Lowther as vCard 4\.0/);
+  const saved = page.waitForEvent('download');
+  await page.keyboard.press('Enter');
+  const file = await saved;
+  expect(file.suggestedFilename()).toMatch(/^Ada-Lowther-.*\.vcf$/);
+  await expect(page.getByText('Exported Ada Lowther as vCard 4.0')).toBeVisible();
+  await line.fill('export patrons as a table');
+  await expect(page.getByRole('option').first()).toHaveAccessibleName(
+    /^Export Patrons as a table, \d+ people/,
+  );
+  await page.keyboard.press('Enter');
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.getByRole('radio', { name: 'Table (CSV)' })).toBeChecked();
+  await expect(sheet.getByRole('radio', { name: 'Table (CSV)' })).toBeFocused();
+  const table = page.waitForEvent('download');
+  await sheet.getByTestId('run-export').click();
+  expect((await table).suggestedFilename()).toMatch(/\.csv$/);
+  await expect(sheet).toHaveCount(0);
+  await page.getByTestId('choosing-done').click();
+  // The address no longer asks for it.
+  await page.reload();
+  await expect(page.getByTestId('book-list')).toBeVisible();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await line.fill('send ada to götz');
+  await expect(page.getByRole('option').first()).toHaveAccessibleName(
+    /^Send the card of Ada Lowther to Götz Achterberg/,
+  );
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('attached')).toContainText('Ada Lowther');
+  await expect(page.getByText('Götz Achterberg').first()).toBeVisible();
+});

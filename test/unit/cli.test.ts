@@ -160,6 +160,20 @@ test('line says what a sentence means on a book: whom, what, in words, and what 
   expect(book('line', 'line.json', '').value).toMatchObject({ need: 'none', uids: [], others: [] });
 });
 
+test('search and line know where towns are, though no card says it', () => {
+  const cards = [
+    ['a', 'Ada Lowther', 'Bergen'],
+    ['b', 'Bo Quill', 'Oslo'],
+  ].map(([uid, full, name]) => ({
+    ...{ '@type': 'Card', version: '1.0', uid, name: { full } },
+    addresses: { a: { components: [{ kind: 'locality', value: name }], countryCode: 'NO' } },
+  }));
+  writeFileSync(at('towns.json'), JSON.stringify(cards));
+  // Askøy lies beside Bergen.
+  expect(book('search', 'towns.json', 'within 30 km of Askøy').value).toEqual(['a']);
+  expect(book('line', 'towns.json', 'people near Askøy').value).toMatchObject({ need: 'find', uids: ['a'] });
+});
+
 test('duplicates names the cards that are the same, how sure it is, and why', () => {
   book('convert', 'in.vcf', 'known.json');
   const cards = JSON.parse(readFileSync(at('known.json'), 'utf8')) as { uid: string }[];

@@ -7,3 +7,4 @@ export { importCards, type ImportOptions, type ImportPlan, previewImport } from 
 export { type ImportReport, keepImportReport, readImportReport } from './importReport';
 export { publishCalendar } from './publishCalendar';
 export { openBackup, type OpenedBackup, restoreBackup } from './restoreBackup';
+export { saveCardsAs } from './saveCardsAs';

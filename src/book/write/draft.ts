@@ -97,14 +97,21 @@ export function dropDraft(id: string): AppThunk<Promise<void>> {
 }
 
 /** Addresses the message that is being written to some more; to be called before its page is opened. */
-export function writeTo(to: readonly DraftTo[], subject?: string): AppThunk<Promise<void>> {
+export function writeTo(
+  to: readonly DraftTo[],
+  {
+    subject,
+    attached = [],
+  }: { readonly subject?: string | undefined; readonly attached?: readonly Uid[] } = {},
+): AppThunk<Promise<void>> {
   return async (dispatch, _, { writer }) => {
     const draft = await dispatch(readDraft());
     const known = new Set(draft.to.map((one) => JSON.stringify(one)));
     const more = to.filter((one) => !known.has(JSON.stringify(one)));
     // What has been written about already stays.
     const about = subject === undefined || draft.subject !== '' ? {} : { subject };
-    dispatch(keepDraft({ ...draft, to: [...draft.to, ...more], ...about }));
+    const along = [...new Set([...draft.attached, ...attached])];
+    dispatch(keepDraft({ ...draft, to: [...draft.to, ...more], ...about, attached: along }));
     await writer.flush();
   };
 }

@@ -16,6 +16,7 @@ import { parseTalk, summarise, type Talk } from '@/core/talks';
 
 import { readArgs, readDay } from '../input/readArgs';
 import { readCardFile, UnusableInput } from '../input/readCardFile';
+import { usePlaces } from '../input/usePlaces';
 
 /** A reading as it is printed. */
 interface PrintedReading {
@@ -30,7 +31,9 @@ interface PrintedReading {
 }
 
 /** `line BOOK "TEXT" [--today DAY] [--talks TALKS.json]`: what a line means on a book, with what else it could mean. */
-export function line(args: readonly string[]): PrintedReading & { others: readonly PrintedReading[] } {
+export async function line(
+  args: readonly string[],
+): Promise<PrintedReading & { others: readonly PrintedReading[] }> {
   const { words, options, usage } = readArgs(args, {
     usage: 'line BOOK "TEXT" [--today YYYY-MM-DD] [--talks TALKS.json]',
     words: 2,
@@ -67,7 +70,12 @@ export function line(args: readonly string[]): PrintedReading & { others: readon
     says: describeReading(reading, nameOf),
     score: Math.round(reading.score * 1000) / 1000,
   });
-  const [best, ...others] = understandLine(text, { book: new NamesOfBook(cards), today });
+  const readings = understandLine(text, { book: new NamesOfBook(cards), today });
+  await usePlaces(
+    index,
+    readings.map(({ rule }) => rule),
+  );
+  const [best, ...others] = readings;
   const none: PrintedReading = { need: 'none', uids: [], values: [], limits: [], says: '', score: 0 };
   return { ...(best ? print(best) : none), others: others.map(print) };
 }

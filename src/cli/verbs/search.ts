@@ -1,10 +1,11 @@
-import { findCards, SearchIndex, toSearchDoc } from '@/core/find';
+import { findCards, parseLimits, SearchIndex, toSearchDoc } from '@/core/find';
 
 import { readArgs, readDay } from '../input/readArgs';
 import { readCardFile } from '../input/readCardFile';
+import { usePlaces } from '../input/usePlaces';
 
 /** `search IN QUERY [--today YYYY-MM-DD]`: uids in rank order. */
-export function search(args: readonly string[]): string[] {
+export async function search(args: readonly string[]): Promise<string[]> {
   const { words, options, usage } = readArgs(args, {
     usage: 'search IN QUERY [--today YYYY-MM-DD]',
     words: 2,
@@ -15,5 +16,7 @@ export function search(args: readonly string[]): string[] {
   const { cards } = readCardFile(input);
   const index = new SearchIndex();
   for (const card of cards) index.add(toSearchDoc(card));
+  const { tests } = parseLimits(query, { lists: index.lists() });
+  await usePlaces(index, [{ kind: 'all', rules: tests }]);
   return findCards(index, query, { limit: cards.length, today }).hits.map(({ uid }) => uid);
 }

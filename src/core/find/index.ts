@@ -23,9 +23,11 @@ export { distanceKm, EARTH_KM, type Point } from './places/distance';
 export { Gazetteer, type Town } from './places/gazetteer';
 export { readGazetteer, writeGazetteer } from './places/gazetteerFile';
 export { type Cluster, clusterGroups, groupSpots, type SpotGroup } from './places/groupSpots';
+export { type City, townsOf } from './places/townsOf';
 export { parseQuick, type Quick } from './quickline/parseQuick';
-export { type Offer, planAct, planNew, planQuick } from './quickline/planQuick';
-export { planReading, type ReadingContext } from './quickline/planReading';
+export { type Offer, planAct, planNew, planQuick, type Whom } from './quickline/planQuick';
+export { planReading } from './quickline/planReading';
+export type { ReadingContext } from './quickline/readingContext';
 export type { QuickVerb, Verb } from './quickline/verbs';
 export {
   DAY_KINDS,

@@ -23,7 +23,7 @@ export { guessColumns } from './csv/guessColumns';
 export { readRows } from './csv/readRows';
 export { readTable } from './csv/readTable';
 export { csvHeadings } from './csv/writeCsv';
-export { FORMAT_FACTS, type FormatId } from './format/facts';
+export { FORMAT_FACTS, type FormatId, isFormatId } from './format/facts';
 export type { Problem, ReadableFormat, ReadResult, WriteOptions } from './format/format';
 export { type Invitation, writeInvitation } from './icalendar/writeInvitation';
 export { changedValues } from './import/changedValues';

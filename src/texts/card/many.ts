@@ -2,8 +2,6 @@ import { countOf } from '../plural';
 
 /** What is done with several cards at once. */
 export const texts = {
-  exportedAs: (count: string, label: string) => `Exported ${count} as ${label}`,
-  cardsCouldNotBeExported: (reason: string) => `The cards could not be exported: ${reason}`,
   exportNamed: (count: string) => `Export ${count}`,
   writing: (count: string) => `Writing ${count}`,
   export: 'Export',

@@ -22,7 +22,18 @@ export const texts = {
   print: (who: string) => `Print ${who}`,
   printWhat: (what: string, who: string) => `Print ${what} for ${who}`,
   exportWho: (who: string) => `Export ${who}`,
-  sendTo: (who: string, to: string) => `Send the card of ${who} to ${to}`,
+  exportAs: (who: string, format: string) => `Export ${who} as ${format}`,
+  /** Formats of files by their ids. */
+  formats: {
+    vcard4: 'vCard 4.0',
+    vcard3: 'vCard 3.0',
+    jscontact: 'JSContact',
+    jcard: 'jCard',
+    csv: 'a table',
+    ics: 'a calendar of days',
+  } as Readonly<Record<string, string>>,
+  sendTo: (who: string, to: string, count: number) =>
+    `Send the ${count === 1 ? 'card' : 'cards'} of ${who} to ${to}`,
   remind: (who: string, day: string) => `Remind me of ${who} on ${day}`,
   remindTo: (what: string, who: string, day: string) => `Remind me to ${what} ${who} on ${day}`,
   meet: (who: string, when: string) => `Meet ${who}: ${when}`,

@@ -5,6 +5,7 @@ export const texts = {
   byLastTalk: 'by last talk',
   lastTalk: 'last talk',
   to: 'to',
+  file: 'file',
   again: 'again',
   makesNew: 'new',
   fillsIn: 'fill in',

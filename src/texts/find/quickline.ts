@@ -20,6 +20,7 @@ export const texts = {
   openNamedCard: 'opens the card',
   sideBySide: 'seen side by side first',
   opensList: 'opens the list',
+  nobodyIsOnIt: 'Nobody is on it',
   newCard: (shown: string) => `New card ${shown}`,
   addTo: (name: string) => `Add to ${name}`,
   changeBirthdayOf: (name: string) => `Change the birthday of ${name}`,

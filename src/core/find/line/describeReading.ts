@@ -6,7 +6,7 @@ import type { LineAct, LineValue, Reading } from './reading';
 const PLAIN: Readonly<Partial<Record<LineAct, (who: string) => string>>> = {
   ...{ call: texts.call, message: texts.message, way: texts.wayTo, edit: texts.edit, open: texts.open },
   ...{ pin: texts.pin, unpin: texts.unpin, archive: texts.archive, restore: texts.restore },
-  ...{ private: texts.makePrivate, public: texts.makePublic, merge: texts.merge, export: texts.exportWho },
+  ...{ private: texts.makePrivate, public: texts.makePublic, merge: texts.merge },
 };
 
 /** What a reading would do, in words, before it is done. @param nameOf - what a card or a list is called */
@@ -16,7 +16,7 @@ export function describeReading(reading: Reading, nameOf: (uid: string) => strin
   const value = (field: string) => values.find((one) => one.field === field)?.value;
   switch (need) {
     case 'do':
-      return act === undefined ? '' : describeAct(act, who, value, nameOf);
+      return act === undefined ? '' : describeAct(act, { who, count: uids.length }, value, nameOf);
     case 'show':
       return texts.show((values[0]?.field ?? '').replace(':', ' '), who);
     case 'fill':
@@ -44,7 +44,7 @@ export function describeReading(reading: Reading, nameOf: (uid: string) => strin
 
 function describeAct(
   act: LineAct,
-  who: string,
+  { who, count }: { readonly who: string; readonly count: number },
   value: (field: string) => string | undefined,
   nameOf: (uid: string) => string,
 ): string {
@@ -55,7 +55,11 @@ function describeAct(
   const [subject, what] = [value('subject'), value('what')];
   if (act === 'write') return subject === undefined ? texts.writeTo(who) : texts.writeAbout(who, subject);
   if (act === 'print') return what === undefined ? texts.print(who) : texts.printWhat(what, who);
-  if (act === 'send') return texts.sendTo(who, nameOf(value('to') ?? ''));
+  if (act === 'export') {
+    const format = value('as');
+    return format === undefined ? texts.exportWho(who) : texts.exportAs(who, texts.formats[format] ?? format);
+  }
+  if (act === 'send') return texts.sendTo(who, nameOf(value('to') ?? ''), count);
   if (act === 'remind') return text === undefined ? texts.remind(who, day) : texts.remindTo(text, who, day);
   if (act === 'meet') {
     const [time, place] = [value('time'), value('place')];

@@ -1,4 +1,4 @@
-import { daysBetween } from '@/core/base';
+import { addMonths, daysBetween } from '@/core/base';
 
 import type { TalkWay } from '../rules/fields';
 import { lows, one, phraseAt, phraseOf, type Reader } from './limitParts';
@@ -69,7 +69,7 @@ export const readTalks: Reader = (tokens, _, today) => {
   return one({ kind: 'talk', how: way.how, days: 'ever', ...turn }, at);
 };
 
-/** "for a year", "since june", "this month", "last week", "within 90 days". */
+/** "for a year", "since june", "this month", "last week", "last month", "within 90 days". */
 function pastSpan(
   words: readonly string[],
   today: string,
@@ -82,6 +82,12 @@ function pastSpan(
   if (first === 'this' && second === 'week') return { days: sinceMonday, taken: 2 };
   if (first === 'last' && second === 'week')
     return { days: sinceMonday + 7, until: sinceMonday + 1, taken: 2 };
+  if (first === 'last' && (second === 'month' || second === 'year')) {
+    const begin = second === 'month' ? `${today.slice(0, 8)}01` : `${today.slice(0, 4)}-01-01`;
+    const before = second === 'month' ? addMonths(begin, -1) : `${Number(begin.slice(0, 4)) - 1}-01-01`;
+    return { days: daysBetween(before, today), until: daysBetween(begin, today) + 1, taken: 2 };
+  }
+  if (first === 'yesterday') return { days: 1, until: 1, taken: 1 };
   if (first === 'since') {
     const month = MONTHS.indexOf(second);
     if (month >= 0) {
@@ -118,15 +124,14 @@ export const readClose: Reader = (tokens) => {
   return lead === undefined ? undefined : one({ kind: 'close', from: CLOSE_FROM }, lead);
 };
 
-/** "added this week". */
+/** "added this week", "new last month". */
 export const readSince: Reader = (tokens, _, today) => {
   const word = tokens[0]?.low ?? '';
   if (!['added', 'changed', 'new', 'updated'].includes(word)) return undefined;
   const span = pastSpan(lows(tokens.slice(1)), today);
-  if (!span || span.until !== undefined) return undefined;
+  if (!span) return undefined;
+  const { until } = span;
   const days = span.days === 'year' ? daysBetween(`${today.slice(0, 4)}-01-01`, today) : span.days;
-  return one(
-    { kind: 'since', what: word === 'changed' || word === 'updated' ? 'changed' : 'added', days },
-    1 + span.taken,
-  );
+  const what = word === 'changed' || word === 'updated' ? 'changed' : 'added';
+  return one({ kind: 'since', what, days, ...(until === undefined ? {} : { until }) }, 1 + span.taken);
 };

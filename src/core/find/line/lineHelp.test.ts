@@ -55,6 +55,7 @@ test.each([
     ],
   ],
   ['devices', ['devices = verb go there']],
+  ['export patrons as a table', ['export = verb export', 'patrons = who Patrons', 'as a table = value file']],
   // Words that may be anything are not marked.
   ['lowther', []],
 ])('“%s” is marked by what was understood', (text, parts) => expect(marked(text)).toEqual(parts));

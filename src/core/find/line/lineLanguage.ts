@@ -9,7 +9,9 @@ export interface LineLanguage {
   readonly around: readonly (readonly [first: string, last: string, means: string])[];
   /** Words that mean one thing before a list, and another before anything else. */
   readonly beforeList: Readonly<Record<string, readonly [list: string, other: string]>>;
-  /** Words that say nothing behind a verb: "llama a ada". */
+  /** Words that mean something else where they are the whole line. */
+  readonly alone: Readonly<Record<string, string>>;
+  /** Words that say nothing behind a verb, and "to" elsewhere: "llama a ada". */
   readonly behindVerb: readonly string[];
   /** Whether a name with an s at its end is an owner: "adas nummer". */
   readonly hasOwnerS: boolean;

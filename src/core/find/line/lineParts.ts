@@ -158,6 +158,7 @@ function valueAt(
   { book, today }: LineContext,
   taken: readonly boolean[],
 ): Stretch | undefined {
+  if (field === 'as') return fileWordsAt(tokens, taken);
   if (/^-?list$|^to$/.test(field)) return whoAt(tokens, value, book, taken);
   const lows = tokens.map(({ low }) => low);
   const isFree = (first: number, end: number) => !taken.slice(first, end).includes(true);
@@ -178,6 +179,12 @@ function valueAt(
     }
   }
   return fieldAtWord(tokens, field, taken);
+}
+
+/** "as a table", at the end. */
+function fileWordsAt(tokens: readonly LineToken[], taken: readonly boolean[]): Stretch | undefined {
+  const first = tokens.findLastIndex(({ low }) => low === 'as' || low === 'into');
+  return first < 0 || taken.slice(first).includes(true) ? undefined : { first, end: tokens.length };
 }
 
 const letters = (text: string) => foldedWords(text).join('');
@@ -213,6 +220,7 @@ function saysOf({ field }: LineValue): string {
 const WORDS = new Map<string, string>([
   ['lastTalk', texts.lastTalk],
   ['to', texts.to],
+  ['as', texts.file],
   ['next', texts.again],
 ]);
 

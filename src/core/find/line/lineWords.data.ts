@@ -95,11 +95,28 @@ export const ACTS: readonly ActWords[] = [
   { act: 'print', first: ['print'], last: ['print'], example: 'print patrons' },
   {
     act: 'export',
-    first: ['export', 'save as a file', 'download'],
+    first: [
+      'export the birthdays of',
+      'export the cards of',
+      'export the card of',
+      'export',
+      'save as a file',
+      'save',
+      'download',
+    ],
     last: ['export'],
     example: 'export patrons',
   },
 ];
+
+/** Formats of files by what they are called behind "as". */
+export const FILE_WORDS: Readonly<Record<string, string>> = {
+  ...{ vcard: 'vcard4', vcards: 'vcard4', vcf: 'vcard4', 'vcard 4': 'vcard4', 'vcard 4.0': 'vcard4' },
+  ...{ 'vcard 3': 'vcard3', 'vcard 3.0': 'vcard3' },
+  ...{ csv: 'csv', table: 'csv', 'csv table': 'csv', spreadsheet: 'csv' },
+  ...{ json: 'jscontact', jscontact: 'jscontact', jcard: 'jcard' },
+  ...{ calendar: 'ics', ics: 'ics', icalendar: 'ics' },
+};
 
 /** Verbs whose object stands between their two parts: "bring ada back", "make ada private", "give ada a call". */
 export const SPLIT_ACTS: readonly {

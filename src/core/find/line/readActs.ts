@@ -4,7 +4,7 @@ import { lows } from './limitParts';
 import type { LineBook } from './lineBook';
 import { dayAfter, readDay, readSpan, readTime, type TakenWords } from './lineDays';
 import { beginsWith, endsWith, type LineToken, rawOf } from './lineTokens';
-import { ACTS, MEET, SPLIT_ACTS, TALKED } from './lineWords.data';
+import { ACTS, FILE_WORDS, MEET, SPLIT_ACTS, TALKED } from './lineWords.data';
 import type { LineAct, LineValue, Reading } from './reading';
 import { type Who, whoIn } from './who';
 
@@ -42,6 +42,7 @@ export function readActs(tokens: readonly LineToken[], context: LineContext): Re
     ...readMeet(tokens, context),
     ...readTalk(tokens, context),
     ...readCopy(tokens, context),
+    ...readExport(tokens, context),
     ...readPlain(tokens, context),
   ];
 }
@@ -108,7 +109,24 @@ function readCopy(tokens: readonly LineToken[], { book }: LineContext): Reading[
   );
 }
 
-/** "send ada's card to götz", "share ada with götz", "send götz ada's card". */
+/** "export patrons as a table": with the format of the file. */
+function readExport(tokens: readonly LineToken[], { book }: LineContext): Reading[] {
+  const at = tokens.findLastIndex(({ low }) => low === 'as' || low === 'into');
+  if (at < 2) return [];
+  const [, named = ''] = /^(?:an? )?(.+?)(?: file)?$/.exec(lows(tokens.slice(at + 1)).join(' ')) ?? [];
+  const format = Object.hasOwn(FILE_WORDS, named) ? FILE_WORDS[named] : undefined;
+  const verb = EXPORT_WORDS.find((words) => beginsWith(tokens, words));
+  if (format === undefined || verb === undefined) return [];
+  return whoIn(tokens.slice(verb.length, at), book).map((who) =>
+    act('export', who, [{ field: 'as', value: format }], 0.99),
+  );
+}
+
+const EXPORT_WORDS = ACTS.filter((one) => one.act === 'export')
+  .flatMap(({ first }) => first)
+  .map((words) => words.split(' '));
+
+/** "send ada's card to götz", "send patrons the card of ada", "share ada with götz", "send götz ada's card". */
 function readSend(tokens: readonly LineToken[], { book }: LineContext): Reading[] {
   const [verb = ''] = lows(tokens);
   if (!['send', 'share', 'forward', 'give'].includes(verb)) return [];
@@ -133,13 +151,21 @@ function readSend(tokens: readonly LineToken[], { book }: LineContext): Reading[
       if (found.length > 0) return found;
     }
   }
-  if (rest.at(-1)?.low !== 'card') return [];
+  const isOwned = rest.at(-1)?.low === 'card';
   for (let at = 1; at < rest.length - 1; at += 1) {
-    const found = make(whoIn(rest.slice(at, -1), book), whoIn(rest.slice(0, at), book));
+    const whose = isOwned
+      ? rest.slice(at, -1)
+      : beginsWith(rest.slice(at), CARD_OF)
+        ? rest.slice(at + CARD_OF.length)
+        : [];
+    if (whose.length === 0) continue;
+    const found = make(whoIn(whose, book), whoIn(rest.slice(0, at), book));
     if (found.length > 0) return found;
   }
   return [];
 }
+
+const CARD_OF = ['the', 'card', 'of'];
 
 /** "remind me to call ada on friday", "ada again in ten days", "call ada tomorrow". */
 function readRemind(tokens: readonly LineToken[], { book, today }: LineContext): Reading[] {

@@ -48,7 +48,7 @@ function limitOf(test: Test, nameOf: (uid: string) => string): string {
     case 'close':
       return `close=${test.from}`;
     case 'since':
-      return `${test.what}=${test.days}`;
+      return `${test.what}=${test.days}${test.until === undefined ? '' : `-${test.until}`}`;
     case 'coming':
       return `coming=${test.day === 'birth' ? 'birthday' : test.day} ${test.from ?? 0}-${test.days}`;
     case 'month':

@@ -40,6 +40,15 @@ export const SPANISH: LineLanguage = {
       archivar: '!archive',
     },
     ...{ fija: '!pin', fijar: '!pin', une: '!merge', unir: '!merge', combina: '!merge', exporta: '!export' },
+    ...{
+      exportar: '!export',
+      comparte: '!share',
+      compartir: '!share',
+      envía: '!send',
+      enviar: '!send',
+      tabla: 'table',
+    },
+    ...{ 'la tarjeta de': 'the card of', calendario: 'calendar' },
     ...{ imprime: '!print', imprimir: '!print', 'imprime etiquetas': '!print labels', etiquetas: '!labels' },
     ...{ 'imprime sobres': '!print envelopes', muestra: 'show', busca: 'find', encuentra: 'find' },
     ...{ pon: '!put', poner: '!put', añade: '!add', añadir: '!add', quita: '!take', quitar: '!take' },
@@ -193,6 +202,7 @@ export const SPANISH: LineLanguage = {
   },
   around: [],
   beforeList: { en: ['on', 'in'] },
+  alone: {},
   behindVerb: ['a'],
   hasOwnerS: false,
 };

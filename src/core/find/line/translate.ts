@@ -81,9 +81,10 @@ function piecesOf(
       if (found.means.replace('!', '') !== said) letters += said.length;
       pieces.push(pieceOf(typed, found.means));
     }
-    // The little word before somebody's name says nothing.
-    else if (!language.behindVerb.includes(typed[0]?.low ?? '') || !followsVerb(pieces))
-      pieces.push(asTyped(typed[0] as LineToken, language, book));
+    // The little word before somebody's name says nothing behind a verb.
+    else if (language.behindVerb.includes(typed[0]?.low ?? '')) {
+      if (!followsVerb(pieces)) pieces.push(pieceOf(typed, 'to'));
+    } else pieces.push(asTyped(typed[0] as LineToken, language, book));
     at += typed.length;
   }
   return {
@@ -101,9 +102,11 @@ function followsVerb(pieces: readonly Piece[]): boolean {
 function phraseAt(
   tokens: readonly LineToken[],
   at: number,
-  { phrases, beforeList }: LineLanguage,
+  { phrases, beforeList, alone }: LineLanguage,
   book: LineBook,
 ): { means: string; count: number } | undefined {
+  const [{ low: whole } = { low: '' }] = tokens;
+  if (tokens.length === 1 && Object.hasOwn(alone, whole)) return { means: alone[whole] ?? '', count: 1 };
   for (let count = Math.min(MOST_WORDS, tokens.length - at); count > 0; count -= 1) {
     const words = tokens.slice(at, at + count);
     // A sign ends what belongs together.

@@ -10,6 +10,9 @@ import { fillOne, withBirthday } from './planFill';
 import { shownValue } from './shownValue';
 import type { Verb, Wanted } from './verbs';
 
+/** Cards and lists that something is done with; of a list it is done with everybody on it. */
+export type Whom = readonly { readonly kind: 'card' | 'list'; readonly uid: string }[];
+
 /** What Enter would do, said before it is done. */
 export type Offer = {
   readonly uid: string;
@@ -34,9 +37,13 @@ export type Offer = {
       readonly kind: 'go';
       /** '' for the list that it is about. */
       readonly path: string;
-      readonly to?: readonly { readonly kind: 'card' | 'list'; readonly uid: string }[];
+      readonly to?: Whom;
       readonly subject?: string;
+      /** Whose cards go along with the message. */
+      readonly attached?: Whom;
     }
+  /** Cards become a file of a format; those of several people are shown first. */
+  | { readonly kind: 'file'; readonly whose: Whom; readonly format: string }
   /** It can't be done; the detail says why. */
   | { readonly kind: 'none' }
 );

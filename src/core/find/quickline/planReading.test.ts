@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 
 import { type Card, shownAs, tagsOf } from '@/core/card';
-import { isList, memberUids } from '@/core/lists';
+import { isFormatId } from '@/core/formats';
+import { isList, isRuleList, memberUids } from '@/core/lists';
 import { generateBook } from '@/demo';
 
 import { NamesOfBook } from '../line/lineBook';
+import { FILE_WORDS } from '../line/lineWords.data';
 import { understandLine } from '../line/understandLine';
 import type { Offer } from './planQuick';
 import { planReading } from './planReading';
@@ -18,6 +20,7 @@ const context = {
   ...{ country: 'GB', locale: 'en-GB', today },
   getCard: (uid: string) => byUid.get(uid),
   getList: (uid: string) => byUid.get(uid),
+  countOn: () => 7,
   newUid: () => `new-${(count += 1)}`,
   utcNow: () => '2026-11-25T10:00:00Z',
 };
@@ -91,6 +94,40 @@ test('a kind that was said is on the value', () => {
   expect(Object.values(mobile?.phones ?? {}).at(-1)).toMatchObject({ features: { mobile: true } });
   const [work] = after('una work mail una@work.example');
   expect(Object.values(work?.emails ?? {}).at(-1)).toMatchObject({ contexts: { work: true } });
+});
+
+const uidOf = (name: string) => cards.find((card) => shownAs(card) === name)?.uid;
+
+test('a card that is sent goes along with a message to whoever is to have it', () => {
+  expect(plan('send ada to götz')).toMatchObject({
+    ...{ kind: 'go', path: '/write', label: 'Send the card of Ada Lowther to Götz Achterberg' },
+    to: [{ kind: 'card', uid: uidOf('Götz Achterberg') }],
+    attached: [{ kind: 'card', uid: uidOf('Ada Lowther') }],
+  });
+  expect(plan('send patrons the card of ada')).toMatchObject({
+    to: [{ kind: 'list', uid: uidOf('Patrons') }],
+    attached: [{ kind: 'card', uid: uidOf('Ada Lowther') }],
+    detail: expect.stringMatching(/^\d+ people$/),
+  });
+});
+
+test('an export says as what, whose and how many; of a list that fills itself too', () => {
+  expect(plan('export ada')).toMatchObject({ kind: 'file', format: 'vcard4', detail: '' });
+  expect(plan('export patrons as csv')).toMatchObject({
+    ...{ kind: 'file', format: 'csv', label: 'Export Patrons as a table' },
+    whose: [{ kind: 'list', uid: uidOf('Patrons') }],
+  });
+  const rule = cards.find(isRuleList);
+  expect(plan(`export ${rule ? shownAs(rule) : ''}`)).toMatchObject({ kind: 'file', detail: '7 people' });
+});
+
+test('each format that a line can name is one that is written', () => {
+  for (const [words, id] of Object.entries(FILE_WORDS))
+    expect([words, isFormatId(id), plan(`export ada as ${words}`)]).toMatchObject([
+      words,
+      true,
+      { format: id },
+    ]);
 });
 
 test('archived, private and pinned are said and taken back by their opposites', () => {

@@ -2,26 +2,23 @@ import { formatPartialDate, toPartialDate } from '@/core/base';
 import { type Card, newCard, parseName, shownAs, withFlag } from '@/core/card';
 import { isList, newList } from '@/core/lists';
 import { withFollowUp, withMeeting } from '@/core/talks';
-import { texts as lineTexts } from '@/texts/find/line';
 import { texts } from '@/texts/find/quickline';
 
-import { describeReading, describeValue } from '../line/describeReading';
-import { parseIsoPartial } from '../line/isoPartial';
 import type { LineAct, LineValue, Reading } from '../line/reading';
 import { fillCard } from './planFill';
-import { type Offer, planAct, type PlanContext } from './planQuick';
+import { type Offer, planAct } from './planQuick';
 import { planTalk } from './planTalk';
+import {
+  cardsOf,
+  describeHere,
+  howMany,
+  type ReadingContext,
+  valueOf,
+  valuesInWords,
+  whom,
+} from './readingContext';
 import { shownValue } from './shownValue';
 import type { Verb } from './verbs';
-
-/** What planning a reading depends on beside the cards. */
-export interface ReadingContext extends PlanContext {
-  readonly getCard: (uid: string) => Card | undefined;
-  readonly newUid: () => string;
-  readonly utcNow: () => string;
-  /** A day such as 2026-11-24. */
-  readonly today: string;
-}
 
 /** Acts that the card's own plans know. */
 const OWN: ReadonlySet<LineAct> = new Set<LineAct & Verb>([
@@ -68,7 +65,7 @@ export function planReading(reading: Reading, context: ReadingContext): Offer | 
       const path = PATHS[reading.place ?? ''];
       return path === undefined
         ? undefined
-        : { kind: 'go', uid: path, label: describe(reading, context), detail: '', path };
+        : { kind: 'go', uid: path, label: describeHere(reading, context), detail: '', path };
     }
     case 'find':
     case 'none':
@@ -76,55 +73,17 @@ export function planReading(reading: Reading, context: ReadingContext): Offer | 
   }
 }
 
-/** What a card is called; its uid where there is none. */
-function nameIn({ getCard }: ReadingContext): (uid: string) => string {
-  return (uid) => {
-    const card = getCard(uid);
-    return card ? shownAs(card) : uid;
-  };
-}
-
-/** What a reading would do, with its days as they are written here. */
-function describe(reading: Reading, context: ReadingContext): string {
-  const values = reading.values.map((one) => {
-    const date = /^(?:day|next)$/.test(one.field) ? parseIsoPartial(one.value) : undefined;
-    return date ? { ...one, value: formatPartialDate(date, context.locale) } : one;
-  });
-  return describeReading({ ...reading, values }, nameIn(context));
-}
-
-/** What is filled in, in words, days as they are written here. */
-function valuesInWords(values: readonly LineValue[], context: ReadingContext): string {
-  const nameOf = nameIn(context);
-  return values
-    .map((value) => {
-      const date = value.field === 'birthday' ? parseIsoPartial(value.value) : undefined;
-      return describeValue(
-        date ? { ...value, value: formatPartialDate(date, context.locale) } : value,
-        nameOf,
-      );
-    })
-    .join(' · ');
-}
-
-function cardsOf({ uids }: Reading, { getCard }: ReadingContext): Card[] {
-  return uids.flatMap((uid) => getCard(uid) ?? []);
-}
-
 function planDoing(reading: Reading, context: ReadingContext): Offer | undefined {
   const { act, values } = reading;
   const cards = cardsOf(reading, context);
   const [first] = cards;
   if (!first || act === undefined || cards.length !== reading.uids.length) return undefined;
-  const label = describe(reading, context);
+  const label = describeHere(reading, context);
   const isOne = cards.length === 1 && !isList(first);
   const isPlain = values.length === 0 || (act === 'talk' && values.every(({ field }) => field === 'kind'));
   if (isOne && isOwn(act) && isPlain) return planAct(first, act, context);
-  const to = cards.map((card) => ({
-    kind: isList(card) ? ('list' as const) : ('card' as const),
-    uid: card.uid,
-  }));
-  const how = howMany(cards);
+  const to = whom(cards);
+  const how = howMany(cards, context);
   switch (act) {
     case 'write':
     case 'message':
@@ -133,16 +92,16 @@ function planDoing(reading: Reading, context: ReadingContext): Offer | undefined
       return { kind: 'go', uid: first.uid, label, detail: how, path: '/write?by=letter', to };
     case 'pin':
     case 'unpin':
-      return planChange(label, cards, (card) => withFlag(card, 'pinned', act === 'pin'));
+      return planChange(label, cards, (card) => withFlag(card, 'pinned', act === 'pin'), context);
     case 'archive':
     case 'restore':
-      return planChange(label, cards, (card) => withFlag(card, 'archived', act === 'archive'));
+      return planChange(label, cards, (card) => withFlag(card, 'archived', act === 'archive'), context);
     case 'private':
     case 'public':
-      return planChange(label, cards, (card) => withFlag(card, 'private', act === 'private'));
+      return planChange(label, cards, (card) => withFlag(card, 'private', act === 'private'), context);
     case 'remind': {
       const followUp = { day: valueOf(values, 'day') ?? context.today, text: valueOf(values, 'text') ?? '' };
-      return planChange(label, cards, (card) => withFollowUp(card, context.newUid(), followUp));
+      return planChange(label, cards, (card) => withFollowUp(card, context.newUid(), followUp), context);
     }
     case 'meet': {
       const id = context.newUid();
@@ -152,25 +111,39 @@ function planDoing(reading: Reading, context: ReadingContext): Offer | undefined
         ...(time === undefined ? {} : { time }),
         ...(place === undefined ? {} : { place }),
       };
-      return planChange(label, cards, (card) => withMeeting(card, id, meeting));
+      return planChange(label, cards, (card) => withMeeting(card, id, meeting), context);
     }
     case 'talk':
       return cards.some(isList)
         ? planOpening(first, label)
-        : planTalk(reading, cards, { ...context, describe: (one) => describe(one, context) });
+        : planTalk(reading, cards, { ...context, describe: (one) => describeHere(one, context) });
     case 'merge':
       return cards.length < 2 || cards.some(isList) ? planOpening(first, label) : planMerging(cards, label);
+    case 'export': {
+      const format = valueOf(values, 'as') ?? USUAL_FORMAT;
+      return { kind: 'file', uid: first.uid, label, detail: how, whose: to, format };
+    }
+    case 'send': {
+      const receiver = context.getCard(valueOf(values, 'to') ?? '');
+      if (!receiver) return undefined;
+      const detail = howMany([receiver], context);
+      return {
+        ...{ kind: 'go', uid: first.uid, label, detail, path: '/write' },
+        ...{ to: whom([receiver]), attached: to },
+      };
+    }
     // Of several, or with more than the card's own plans know: not from here.
     case 'call':
     case 'way':
     case 'copy':
     case 'edit':
     case 'open':
-    case 'export':
-    case 'send':
       return planOpening(first, label);
   }
 }
+
+/** What a file is written as where nothing is said of it: it keeps everything, and everybody reads it. */
+const USUAL_FORMAT = 'vcard4';
 
 /** Cards are seen side by side before they become one. */
 function planMerging(cards: readonly Card[], label: string): Offer {
@@ -194,30 +167,22 @@ function planOpening(card: Card, label: string): Offer {
   return { kind: 'page', uid: card.uid, page: '', label, detail: texts.openNamedCard };
 }
 
-/** "18 people" for a list or several; '' for one. */
-function howMany(cards: readonly Card[]): string {
-  const count = cards.reduce(
-    (sum, card) => sum + (isList(card) ? Object.keys(card.members ?? {}).length : 1),
-    0,
-  );
-  return cards.length === 1 && !isList(cards[0] as Card) ? '' : lineTexts.people(count);
-}
-
 function subjectOf(values: readonly LineValue[]): { subject?: string } {
   const subject = valueOf(values, 'subject');
   return subject === undefined ? {} : { subject };
 }
 
-function valueOf(values: readonly LineValue[], field: string): string | undefined {
-  return values.find((one) => one.field === field)?.value;
-}
-
-function planChange(label: string, cards: readonly Card[], change: (card: Card) => Card): Offer | undefined {
+function planChange(
+  label: string,
+  cards: readonly Card[],
+  change: (card: Card) => Card,
+  context: ReadingContext,
+): Offer | undefined {
   const [first] = cards;
   if (!first || cards.some(isList)) return undefined;
   const upserts = cards.map(change).filter((card, i) => card !== cards[i]);
   if (upserts.length === 0) return { kind: 'none', uid: first.uid, label, detail: texts.isAlreadySo };
-  return { kind: 'change', uid: first.uid, label, detail: howMany(cards), upserts, from: cards };
+  return { kind: 'change', uid: first.uid, label, detail: howMany(cards, context), upserts, from: cards };
 }
 
 /** What is filled in, with what stood there before where a card has one of it only. */
@@ -272,14 +237,16 @@ function detailOf(card: Card, { values }: Reading, context: ReadingContext, card
     ? card['cordialis.example:opener']
     : undefined;
   const said = valuesInWords(values, context);
-  return [howMany(cards), said, opener === undefined ? '' : texts.soFar(opener)].filter(Boolean).join(' · ');
+  return [howMany(cards, context), said, opener === undefined ? '' : texts.soFar(opener)]
+    .filter(Boolean)
+    .join(' · ');
 }
 
 function planMaking(reading: Reading, context: ReadingContext): Offer | undefined {
   const [first, ...rest] = reading.values;
   if (!first) return undefined;
   const uid = context.newUid();
-  const label = describe(reading, context);
+  const label = describeHere(reading, context);
   if (first.field === 'list')
     return {
       kind: 'new',
@@ -315,7 +282,7 @@ function planShowing(reading: Reading, context: ReadingContext): Offer | undefin
   const [card] = cardsOf(reading, context);
   const named = reading.values[0]?.field ?? '';
   if (!card) return undefined;
-  const label = describe(reading, context);
+  const label = describeHere(reading, context);
   if (named === 'lastTalk' || named === 'lists')
     return { kind: 'page', uid: card.uid, page: '', label, detail: texts.openNamedCard };
   const text = shownValue(card, named, context);

@@ -82,7 +82,11 @@ function formatTest(test: Test, nameOf: (uid: string) => string | undefined): st
     case 'close':
       return turned(texts.closeFrom(test.from));
     case 'since':
-      return turned(texts.inTheLast(test.what, test.days));
+      return turned(
+        test.until === undefined
+          ? texts.inTheLast(test.what, test.days)
+          : texts.between(test.what, test.until, test.days),
+      );
     case 'coming': {
       const day = DAY_WORDS[test.day];
       if (test.from !== undefined) return turned(texts.comingBetween(day, test.from, test.days));

@@ -165,17 +165,23 @@ function daysOf(unit: string): number {
   return /^w/i.test(unit) ? 7 : /^m/i.test(unit) ? 30 : /^y/i.test(unit) ? 365 : 1;
 }
 
-/** "added within 30 days", "changed in the last week", "birthday within 14 days". */
+/** "added within 30 days", "changed in the last week", "added within 55 days until 25 days ago", "birthday within 14 days". */
 function readDays(tokens: readonly string[]): Read | undefined {
-  const text = tokens.slice(0, 8).join(' ');
+  const text = tokens.slice(0, 11).join(' ');
   const match =
-    /^(\S+) (?:within|in the last|in) (?:(\d+) to )?(?:(\d+) )?(days?|weeks?|months?)(?= |$)/i.exec(text);
-  const [whole = '', what = '', first, figure, unit = ''] = match ?? [];
+    /^(\S+) (?:within|in the last|in) (?:(\d+) to )?(?:(\d+) )?(days?|weeks?|months?)(?: until (\d+) days ago)?(?= |$)/i.exec(
+      text,
+    );
+  const [whole = '', what = '', first, figure, unit = '', ended] = match ?? [];
   if (whole === '') return undefined;
   const days = Number(figure ?? 1) * daysOf(unit);
   const taken = whole.split(' ').length;
   const word = what.toLowerCase();
-  if (word === 'added' || word === 'changed') return { test: { kind: 'since', what: word, days }, taken };
+  if (word === 'added' || word === 'changed') {
+    const until = ended === undefined ? {} : { until: Number(ended) };
+    return { test: { kind: 'since', what: word, days, ...until }, taken };
+  }
+  if (ended !== undefined) return undefined;
   const day = DAY_NAMES.get(foldedWords(word)[0] ?? '');
   const from = first === undefined ? {} : { from: Number(first) };
   return day && days <= 366 ? { test: { kind: 'coming', day, days, ...from }, taken } : undefined;

@@ -27,6 +27,8 @@ const testSchema = z.discriminatedUnion('kind', [
     kind: z.literal('since'),
     what: z.enum(['added', 'changed']),
     days: z.number().int().min(0),
+    /** And none of these days: "last month" ended some days ago. */
+    until: z.number().int().min(0).exactOptional(),
     not,
   }),
   /** There was a talk within so many days, or this calendar year: any, face to face, by voice, or in writing. */

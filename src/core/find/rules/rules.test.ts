@@ -31,6 +31,14 @@ const plainTest: fc.Arbitrary<Test> = fc.oneof(
     days,
   }),
   fc.record({
+    ...{
+      kind: fc.constant('since' as const),
+      what: fc.constantFrom('added' as const, 'changed' as const),
+      days,
+    },
+    until: fc.integer({ min: 0, max: 90 }),
+  }),
+  fc.record({
     kind: fc.constant('talk' as const),
     how: fc.constantFrom(...TALK_WAYS),
     days: fc.oneof(days, fc.constant('year' as const), fc.constant('ever' as const)),

@@ -36,13 +36,13 @@ function writePlain(test: Test, nameOf: (uid: string) => string | undefined): st
     case 'close':
       return `close from ${test.from}`;
     case 'since':
-      return `${test.what} within ${test.days} days`;
+      return `${test.what} ${writeWhen(test)}`;
     case 'coming':
       return `${firstWord(DAY_WORDS[test.day])} within ${test.from === undefined ? '' : `${test.from} to `}${test.days} days`;
   }
 }
 
-function writeWhen({ days, until }: Extract<Test, { kind: 'talk' }>): string {
+function writeWhen({ days, until }: Pick<Extract<Test, { kind: 'talk' }>, 'days' | 'until'>): string {
   const last = until === undefined ? '' : ` until ${until} days ago`;
   return `${days === 'year' ? 'this year' : days === 'ever' ? 'ever' : `within ${days} days`}${last}`;
 }

@@ -120,6 +120,16 @@ const rules: { name: string; rule: Rule; found: string[] }[] = [
   { name: 'a birthday sooner', rule: { kind: 'coming', day: 'birth', days: 5 }, found: [] },
   { name: 'added lately', rule: { kind: 'since', what: 'added', days: 5 }, found: ['Cy Pinned'] },
   { name: 'added lately, but not so lately', rule: { kind: 'since', what: 'added', days: 4 }, found: [] },
+  {
+    name: 'added in days that ended before it was',
+    rule: { kind: 'since', what: 'added', days: 30, until: 6 },
+    found: [],
+  },
+  {
+    name: 'added in days whose last it was',
+    rule: { kind: 'since', what: 'added', days: 30, until: 5 },
+    found: ['Cy Pinned'],
+  },
 ];
 for (const { name, rule: one, found } of rules) {
   test(`a rule: ${name}`, () => expect(index.matching(one, today).sort()).toEqual([...found].sort()));

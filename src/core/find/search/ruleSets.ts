@@ -108,8 +108,9 @@ export class RuleSets {
         return this.where((_, place) => (this.table.ranks[place] ?? 0) >= test.from);
       }
       case 'since': {
-        const since = addDays(this.today, -test.days);
-        return this.where(({ doc }) => (doc[test.what] ?? '') >= since);
+        const [since, until] = [addDays(this.today, -test.days), addDays(this.today, -(test.until ?? 0))];
+        const isIn = (day: string) => day >= since && (test.until === undefined || day <= until);
+        return this.where(({ doc }) => isIn(doc[test.what] ?? ''));
       }
       case 'coming':
         return this.where(

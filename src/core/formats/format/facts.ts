@@ -67,3 +67,8 @@ export const FORMAT_FACTS = {
 
 /** The id of a format. */
 export type FormatId = keyof typeof FORMAT_FACTS;
+
+/** Whether a word from outside is the id of a format. */
+export function isFormatId(word: string | undefined): word is FormatId {
+  return word !== undefined && Object.hasOwn(FORMAT_FACTS, word);
+}

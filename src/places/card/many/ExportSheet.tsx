@@ -2,11 +2,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import type { Job } from '@/book/clients';
-import { exportCards } from '@/book/formats';
-import { noticeShown, useAppDispatch } from '@/book/state';
-import { errorMessage } from '@/core/base';
+import { saveCardsAs } from '@/book/formats';
+import { useAppDispatch } from '@/book/state';
 import { FORMAT_FACTS, type FormatId } from '@/core/formats';
-import { fileName, localDay, saveFile } from '@/platform';
 import { texts } from '@/texts/card/many';
 import { Choice, NextAct, ProgressLine, Sheet, Txt } from '@/ui';
 
@@ -14,27 +12,19 @@ import type { ManySheetProps } from '../parts/manySheet';
 import { nameCards } from '../parts/nameCards';
 
 /** Exports the selected cards as one complete file, in any format. */
-export function ExportSheet({ cards, onSheet }: ManySheetProps) {
+export function ExportSheet({ cards, format: begunWith = 'vcard4', onSheet }: ManySheetProps) {
   const dispatch = useAppDispatch();
-  const [formatId, setFormatId] = useState<FormatId>('vcard4');
+  const [formatId, setFormatId] = useState<FormatId>(begunWith);
   const [job, setJob] = useState<Job<Blob>>();
   const [share01, setShare] = useState(0);
   const format = FORMAT_FACTS[formatId];
   const count = nameCards(cards);
   const run = async () => {
-    try {
-      const writing = dispatch(exportCards(cards, formatId, { onProgress: setShare }));
-      setJob(writing);
-      saveFile(fileName(`${count} ${localDay()}`, format.extension), await writing.result, format.mediaType);
-      dispatch(noticeShown({ text: texts.exportedAs(count, format.label), tone: 'plain' }));
-      onSheet(undefined);
-    } catch (error) {
-      const reason = errorMessage(error);
-      if (reason !== 'stopped')
-        dispatch(noticeShown({ text: texts.cardsCouldNotBeExported(reason), tone: 'error' }));
-    } finally {
-      setJob(undefined);
-    }
+    const isSaved = await dispatch(
+      saveCardsAs(cards, formatId, { name: count, onProgress: setShare, onJob: setJob }),
+    );
+    setJob(undefined);
+    if (isSaved) onSheet(undefined);
   };
   return (
     <Sheet title={texts.exportNamed(count)} isOpen onClose={() => onSheet(undefined)}>

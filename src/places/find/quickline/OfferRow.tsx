@@ -1,7 +1,8 @@
-import { selectRow, useAppSelector, usePhoto } from '@/book/state';
+import { selectCardsByUid, selectRow, useAppSelector, usePhoto } from '@/book/state';
 import { initialsOf } from '@/core/card';
 import type { Offer } from '@/core/find';
-import { ListRow, Stamp } from '@/ui';
+import { isList } from '@/core/lists';
+import { ListRow, ListStamp, Stamp } from '@/ui';
 
 interface OfferRowProps {
   readonly offer: Offer;
@@ -14,6 +15,7 @@ interface OfferRowProps {
 export function OfferRow({ offer, id, isChosen, onRun }: OfferRowProps) {
   const row = useAppSelector((state) => selectRow(state, offer.uid));
   const photo = usePhoto(row?.photo, 'row');
+  const card = useAppSelector((state) => selectCardsByUid(state).get(offer.uid));
   const fresh = offer.kind === 'new' ? offer.upserts[0] : undefined;
   return (
     <ListRow
@@ -23,11 +25,15 @@ export function OfferRow({ offer, id, isChosen, onRun }: OfferRowProps) {
       titleLines={3}
       second={offer.detail}
       stamp={
-        <Stamp
-          initials={row?.initials ?? (fresh ? initialsOf(fresh) : '')}
-          isOrg={row?.isOrg === true}
-          photo={photo}
-        />
+        card && isList(card) ? (
+          <ListStamp initials={initialsOf(card)} />
+        ) : (
+          <Stamp
+            initials={row?.initials ?? (fresh ? initialsOf(fresh) : '')}
+            isOrg={row?.isOrg === true}
+            photo={photo}
+          />
+        )
       }
       isChosen={isChosen}
       onPress={onRun}

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 
 import type { SearchClient } from '@/book/clients';
+import { useListCounts } from '@/book/lists';
 import {
   selectLists,
   selectSettings,
@@ -67,10 +68,24 @@ function useReadings(query: string, plans: QuickPlans | undefined): Planned | un
   const getCard = useCardGetter();
   const isEmpty = query.trim() === '';
   const read = useAnswer(query, isEmpty ? undefined : () => search.understand(query, localDay()));
+  // How many a list has that fills itself isn't on it.
+  const spokenOf = (read?.value ?? []).flatMap(({ uids, values }) => [
+    ...uids,
+    ...values.map(({ value }) => value),
+  ]);
+  const counts = useListCounts(
+    [...new Set(spokenOf)].filter((uid) => {
+      const card = getCard(uid);
+      return card !== undefined && isRuleList(card);
+    }),
+  );
   return useMemo(() => {
     if (isEmpty || !plans) return NOTHING;
     if (read?.key !== query) return undefined;
-    const context = { country, locale: LOCALE, getList: getCard, getCard, newUid, utcNow, today: localDay() };
+    const context = {
+      ...{ country, locale: LOCALE, getList: getCard, getCard, newUid, utcNow, today: localDay() },
+      countOn: (uid: Uid) => counts[uid],
+    };
     const [best] = read.value;
     // Where a search explains as much, the line is a search.
     if (!best || best.need === 'find' || best.score < LEAST_SCORE)
@@ -88,7 +103,7 @@ function useReadings(query: string, plans: QuickPlans | undefined): Planned | un
     const offers = near.flatMap((reading) => plans.planReading(reading, context) ?? []).slice(0, CANDIDATES);
     return { offers: toldApart(offers, getCard), isTie: offers.length > 1 && near[1]?.score === best.score };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- made once for each line that has been read
-  }, [country, isEmpty, plans, query, read]);
+  }, [counts, country, isEmpty, plans, query, read]);
 }
 
 /** Offers that would read the same, each with what its card says beside the name. */

@@ -2,12 +2,13 @@ import { changeBook } from '@/book/commit';
 import { editsTo } from '@/book/history';
 import { noteAct } from '@/book/settings';
 import { noticeShown, useAppDispatch } from '@/book/state';
-import { writeTo } from '@/book/write';
 import type { Offer } from '@/core/find';
 import { cardPath, copyText, listPath, openOutside } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/find/quickline';
+
+import { exportWhom, openMessage } from './withWhom';
 
 /** Does what was offered; gives false where it can't be done, so that the line stays as it is. */
 export function useRunOffer(): (offer: Offer) => boolean {
@@ -22,11 +23,14 @@ export function useRunOffer(): (offer: Offer) => boolean {
         openOutside(offer.uri);
         return true;
       case 'go': {
-        const { to, path, subject } = offer;
+        const { to, path } = offer;
         if (to === undefined) go(path === '' ? listPath(offer.uid) : path);
-        else void dispatch(writeTo(to, subject)).then(() => go(path));
+        else void dispatch(openMessage(offer));
         return true;
       }
+      case 'file':
+        void dispatch(exportWhom(offer));
+        return true;
       case 'page':
         go(cardPath(offer.uid, offer.page));
         return true;
