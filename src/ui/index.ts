@@ -26,6 +26,7 @@ export { OrderedChoice } from './parts/OrderedChoice';
 export { OverPage } from './parts/OverPage';
 export { PageBar } from './parts/PageBar';
 export { Panes, StackedPanes } from './parts/Panes';
+export { isForm } from './parts/pressNext';
 export { ProgressLine } from './parts/ProgressLine';
 export { Sheet } from './parts/Sheet';
 export { Stamp } from './parts/Stamp';

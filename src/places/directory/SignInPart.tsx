@@ -7,7 +7,7 @@ import { askHub, bookName } from '@/platform';
 import { DEMO_ACCESS } from '@/texts/base/demoAccess';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/directory/directory';
-import { Act, Field, NextAct, Txt } from '@/ui';
+import { Act, Field, isForm, NextAct, Txt } from '@/ui';
 
 interface SignInProps {
   /** Nobody has access yet: whoever has the book becomes the administrator. */
@@ -43,7 +43,7 @@ export function SignInPart({ isFirst, enter }: SignInProps) {
   };
   const isBarred = isFirst && !pairing;
   return (
-    <View className="gap-4" testID="sign-in">
+    <View className="gap-4" testID="sign-in" {...isForm}>
       <Txt font="serifItalic" size="strong" tone="faded">
         {isFirst ? texts.onePersonKeepsDirectory : texts.signInToLook}
       </Txt>

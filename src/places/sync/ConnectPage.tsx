@@ -35,6 +35,7 @@ export function ConnectPage() {
       backLabel={texts.devices}
       onBack={() => go('/devices')}
       className="max-w-[640px] gap-5"
+      isFilledIn
       testID="connect-page"
     >
       {!pairing ? (

@@ -6,7 +6,7 @@ import { cardPath } from '@/platform';
 import { go } from '@/platform/navigation';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/sync';
-import { Act, NameLink, Txt } from '@/ui';
+import { Act, ListFilter, NameLink, Txt } from '@/ui';
 
 import { logPath } from './paths';
 import { useNow } from './useDevices';
@@ -51,8 +51,9 @@ export function LogPart({ lines, isOfCard }: LogPartProps) {
           </View>
           {isOfCard ? null : (
             <Act
-              label={texts.logOfHub}
-              name={texts.logOfThisCard(says)}
+              label={texts.logOfThisCard(says)}
+              icon={ListFilter}
+              iconOnly
               tone="faded"
               onPress={() => go(logPath({ uid }))}
             />

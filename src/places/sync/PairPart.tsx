@@ -7,7 +7,7 @@ import { errorMessage } from '@/core/base';
 import { bookName } from '@/platform';
 import { texts as shared } from '@/texts/base/shared';
 import { texts } from '@/texts/sync/sync';
-import { Field, NextAct, Txt } from '@/ui';
+import { Field, isForm, NextAct, Txt } from '@/ui';
 
 /**
  * The first step: this browser is paired with the hub by a code. A demo, which holds nothing of anybody's, pairs
@@ -30,7 +30,7 @@ export function PairPart() {
   }, [isRead, isDemo, left, dispatch]);
   if (isDemo && fault === '' && left === '') return <Txt tone="faded">{shared.contactingHub}</Txt>;
   return (
-    <View className="gap-3" testID="pair">
+    <View className="gap-3" testID="pair" {...isForm}>
       <Txt font="serifItalic" size="strong" tone="faded">
         {texts.phoneMailClientAndComputer}
       </Txt>

@@ -35,6 +35,7 @@ export function ServerPage() {
       backLabel={texts.devices}
       onBack={() => go('/devices')}
       className="max-w-[640px] gap-4"
+      isFilledIn
       testID="server-page"
     >
       {pairing ? null : <Txt tone="ochre">{shared.thisBrowserHasToBePaired}</Txt>}

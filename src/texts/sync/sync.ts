@@ -81,7 +81,6 @@ export const texts = {
   thisHubAnswersOnThisMachine:
     'This hub answers on this machine only. A device elsewhere reaches it through a server with TLS in front of it.',
   nothingYet: 'Nothing yet.',
-  logOfHub: 'Log of the hub',
   logOfThisCard: (says: string) => `The log of this card: ${says}`,
   recentChanges: 'Recent changes',
   onceThisBrowserExchanges:

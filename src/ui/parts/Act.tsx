@@ -66,6 +66,7 @@ export function NextAct({ label, icon: Icon, onPress, isDisabled = false, testID
       aria-label={label}
       disabled={isDisabled}
       onPress={onPress}
+      {...({ dataSet: { next: '' } } as object)}
       {...(testID === undefined ? {} : { testID })}
       className={`min-h-[44px] flex-row items-center justify-center gap-2 rounded-[4px] bg-berry px-4 active:opacity-80 ${isDisabled ? 'opacity-50' : ''}`}
     >

@@ -1,6 +1,7 @@
 import { forwardRef, useId } from 'react';
 import { TextInput, View } from 'react-native';
 
+import { pressNext } from './pressNext';
 import { Txt } from './Txt';
 
 interface FieldProps {
@@ -8,7 +9,7 @@ interface FieldProps {
   readonly value: string;
   readonly onChange: (text: string) => void;
   readonly onBlur?: () => void;
-  /** Enter in a field of one line; the focus stays. */
+  /** Enter in a field of one line; the focus stays. Without it the next act of the sheet is done. */
   readonly onEnter?: () => void;
   /** Where the caret is, or what is selected. */
   readonly onSelect?: (selection: { readonly start: number; readonly end: number }) => void;
@@ -46,7 +47,9 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(props, ref
         value={value}
         onChangeText={onChange}
         {...(props.onBlur ? { onBlur: props.onBlur } : {})}
-        {...(props.onEnter ? { onSubmitEditing: props.onEnter, blurOnSubmit: false } : {})}
+        {...(isLong
+          ? {}
+          : { onSubmitEditing: props.onEnter ?? (({ target }) => pressNext(target)), blurOnSubmit: false })}
         {...(props.placeholder === undefined ? {} : { placeholder: props.placeholder })}
         {...(props.onSelect
           ? { onSelectionChange: ({ nativeEvent }) => props.onSelect?.(nativeEvent.selection) }

@@ -1,4 +1,5 @@
 import { act } from 'react';
+import { View } from 'react-native';
 
 import { renderDom } from '../../../test/unit/renderDom';
 import {
@@ -6,7 +7,9 @@ import {
   Choice,
   EmptyPlace,
   Field,
+  isForm,
   ListRow,
+  NextAct,
   NoticeBar,
   OfferField,
   ProgressLine,
@@ -40,6 +43,33 @@ test('a field says its error instead of its hint, and the error belongs to it', 
   const noteId = input().getAttribute('aria-describedby') ?? '';
   expect(document.getElementById(noteId)?.textContent).toBe('no mail address');
   expect(drawn.page.textContent).not.toContain('any');
+});
+
+test('Enter in a line of a form presses its next act where that can be done; in a field of several lines it doesn’t', () => {
+  const done = jest.fn();
+  const form = (isDisabled: boolean, isLong = false) => (
+    <View {...isForm}>
+      <Field label="Name" value="Ada" onChange={nothing} isLong={isLong} />
+      <NextAct label="Save" onPress={done} isDisabled={isDisabled} />
+    </View>
+  );
+  const drawn = renderDom(form(true));
+  const enter = () =>
+    act(() => {
+      const field = drawn.page.querySelector('input, textarea');
+      field?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
+    });
+  enter();
+  expect(done).not.toHaveBeenCalled();
+  drawn.redraw(form(false, true));
+  enter();
+  expect(done).not.toHaveBeenCalled();
+  drawn.redraw(form(false));
+  enter();
+  expect(done).toHaveBeenCalledTimes(1);
+  drawn.redraw(<Field label="Name" value="Ada" onChange={nothing} />);
+  enter();
+  expect(done).toHaveBeenCalledTimes(1);
 });
 
 test('a field hands on what is typed', () => {
