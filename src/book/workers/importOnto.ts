@@ -1,10 +1,11 @@
-import type { Card } from '@/core/card';
+import { type Card, countriesOf, keepWriting } from '@/core/card';
 import { deviceChange } from '@/core/sync';
 
 /**
  * A card of the book with what a card of a file says beside it or otherwise, by the rules of synchronising: a number
- * written in another way is no change, and what the file doesn't say stays, since it may not be able to say it (a table
- * has no photos, few formats know that a card is private). Nothing is deleted by an import.
+ * written in another way is no change, nor is anything else that says the same and isn't better written. What the file
+ * doesn't say stays, since it may not be able to say it (a table has no photos, few formats know that a card is private).
+ * Nothing is deleted by an import.
  *
  * @param country - ISO 3166-1 alpha-2, for numbers without a country code
  */
@@ -14,5 +15,6 @@ export function importOnto(now: Card, file: Card, country: string): Card {
     ([key]) => key.startsWith('cordialis.example:') && !Object.hasOwn(now, key),
   );
   // The shape of a card: each property is from one of the two.
-  return { ...merged, ...(Object.fromEntries(own) as Partial<Card>) };
+  const whole = { ...merged, ...(Object.fromEntries(own) as Partial<Card>) };
+  return keepWriting(now, whole, countriesOf(country, now, file));
 }

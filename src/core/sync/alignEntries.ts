@@ -29,13 +29,13 @@ export function alignEntries(
   // Nothing has changed, as in most collections.
   if (isSameJson(agreed, there) && Object.keys(mine).every((id) => Object.hasOwn(agreed, id)))
     return {
-      entries: Object.fromEntries(Object.keys(agreed).flatMap((id) => (there[id] ? [[id, there[id]]] : []))),
+      entries: Object.fromEntries(Object.keys(agreed).flatMap((id) => entryAt(there, id).map((entry) => [id, entry]))),
       idOf: new Map(Object.keys(there).map((id) => [id, id])),
     };
   const here = { ...mine, ...agreed };
   // An entry that this side has changed is matched by its old meaning and by its new one.
   const open = new Map(
-    Object.keys(here).map((id) => [id, [agreed[id], mine[id]].filter((entry) => entry !== undefined)]),
+    Object.keys(here).map((id) => [id, [...entryAt(agreed, id), ...entryAt(mine, id)]]),
   );
   // A number that the other side has written as at home is of the country that it has here, wherever the book is.
   const isOneOf = (known: readonly Entry[] = [], entry: Entry) =>
@@ -54,11 +54,11 @@ export function alignEntries(
   // Identical entries are matched first, or two of one meaning on a card would swap places.
   for (const known of [mine, agreed])
     for (const [from, entry] of [...rest])
-      if (open.has(from) && isSameJson(known[from], entry)) join(from, from, entry);
+      if (open.has(from) && isSameJson(entryAt(known, from)[0], entry)) join(from, from, entry);
   for (const known of [mine, agreed])
     for (const [from, entry] of [...rest])
       join(
-        [...open.keys()].find((id) => isSameJson(known[id], entry)),
+        [...open.keys()].find((id) => isSameJson(entryAt(known, id)[0], entry)),
         from,
         entry,
       );
@@ -84,8 +84,14 @@ export function alignEntries(
   const inOrder = [...known, ...Object.keys(entries).filter((id) => !Object.hasOwn(here, id))];
   return {
     idOf,
-    entries: Object.fromEntries(inOrder.flatMap((id) => (entries[id] ? [[id, entries[id]]] : []))),
+    entries: Object.fromEntries(inOrder.flatMap((id) => entryAt(entries, id).map((entry) => [id, entry]))),
   };
+}
+
+/** The entry with an id, which may be called like a part of JavaScript's objects; none where there is no such. */
+function entryAt(entries: Entries, id: string): readonly Entry[] {
+  const entry = Object.hasOwn(entries, id) ? entries[id] : undefined;
+  return entry ? [entry] : [];
 }
 
 function labelsOf({ contexts, features, kind, label }: Entry): unknown {

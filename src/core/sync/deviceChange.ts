@@ -105,13 +105,13 @@ function changedEntries(
   const after = alignEntries(collection, { agreed }, plain((is ?? {}) as Entries), countries).entries;
   const result: JsonObject = { ...agreed };
   for (const [id, entry] of Object.entries(after)) {
-    const old = before[id];
+    const old = ownProperty(before, id) as Entries[string] | undefined;
     const value = old
-      ? changedValue([collection, id], { known: agreed[id] ?? old, was: old, is: entry }, context)
+      ? changedValue([collection, id], { known: ownProperty({ ...agreed }, id) ?? old, was: old, is: entry }, context)
       : entry;
     if (value !== undefined) result[id] = value;
   }
-  const missing = Object.keys(before).filter((id) => !after[id]);
+  const missing = Object.keys(before).filter((id) => !Object.hasOwn(after, id));
   // It has been seen to keep as many as it was served, so it could have kept these too.
   if (missing.length > 0 && (keeps[collection] ?? 0) >= Object.keys(before).length)
     for (const id of missing) delete result[id];

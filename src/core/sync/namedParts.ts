@@ -27,7 +27,9 @@ export function componentsOf(parts: NamedParts | undefined, mine: unknown, their
   for (const [i, key] of others.entries()) {
     if (order.includes(key)) continue;
     const before = others.slice(0, i).findLast((one) => order.includes(one));
-    order.splice(before === undefined ? 0 : order.indexOf(before) + 1, 0, key);
+    // Of one kind the second stays behind the first, or they would change places with each merge.
+    const first = order.findLastIndex((one) => one.replace(/ \d+$/, '') === key.replace(/ \d+$/, ''));
+    order.splice(Math.max(order.indexOf(before ?? '') + 1, first + 1), 0, key);
   }
   return order.flatMap((key): JsonObject[] => (parts?.[key] ? [parts[key]] : []));
 }

@@ -484,3 +484,25 @@ test('a backup made while the store is in use opens as one', async () => {
   expect(await allCards(again)).toEqual([ADA]);
   await again.destroy();
 });
+
+test('an entry may be called like a part of JavaScript’s objects, and be changed and taken away', async () => {
+  const phone = await device();
+  const vcard = (...lines: string[]) =>
+    ['BEGIN:VCARD', 'VERSION:4.0', 'UID:u', 'FN:Ada', ...lines, 'END:VCARD', ''].join('\r\n');
+  const lines = [
+    'TEL;PROP-ID=constructor;VALUE=text:+442079460123',
+    'EMAIL;PROP-ID=toString:a@example.org',
+    'BDAY;PROP-ID=valueOf:19850412',
+    'ADR;PROP-ID=hasOwnProperty:;;;Hull;;;',
+  ];
+  expect((await ask(phone, 'PUT', `${book(phone)}u.vcf`, vcard(...lines))).status).toBe(201);
+  await sync(phone, '', '<d:getetag/><c:address-data/>');
+  const [, ...fewer] = lines;
+  for (const some of [
+    fewer,
+    lines.map((line) => line.replace('19850412', '19860413')),
+    ['NOTE;PROP-ID=isPrototypeOf:x'],
+  ])
+    expect((await ask(phone, 'PUT', `${book(phone)}u.vcf`, vcard(...some))).status).toBe(204);
+  expect(await findCard(db, 'u')).toMatchObject({ notes: { isPrototypeOf: { note: 'x' } } });
+});

@@ -70,6 +70,29 @@ test('new, different and equal cards are told apart, and nothing is taken that w
   expect(drawn.get('import-done').textContent).toContain('1 card was left out');
 });
 
+test('a card that says the same in another writing is no other: numbers, mail, links, capitals, the order of entries', async () => {
+  const known = cardOf('a', 'Ada Lowther', {
+    phones: { p1: { number: '+442079460123' }, p2: { number: '+447700900123', features: { mobile: true } } },
+    emails: { e1: { address: 'ada@example.org' } },
+    links: { l1: { uri: 'https://example.org/ada' } },
+    addresses: { a1: { components: [{ kind: 'locality', value: 'Wexmere' }], countryCode: 'GB' } },
+  });
+  const file = cardOf('a', 'Ada Lowther', {
+    phones: {
+      x1: { number: '07700 900123', features: { mobile: true } },
+      x2: { number: '(020) 7946 0123' },
+    },
+    emails: { m: { address: 'Ada@Example.org' } },
+    links: { w: { uri: 'http://EXAMPLE.org/ada' } },
+    addresses: { z: { components: [{ kind: 'locality', value: 'WEXMERE' }] } },
+  });
+  mockAnswer = { cards: [file], problems: [] };
+  const drawn = await chooseFile([known]);
+  const preview = drawn.get('import-preview').textContent;
+  expect(preview).not.toContain('different');
+  expect(preview).toContain('already');
+});
+
 test('of a different card, values are taken one by one, or the book’s kept where the two differ', async () => {
   const known = { ...ada, name: { full: 'Ada Lowther' } };
   const file = {

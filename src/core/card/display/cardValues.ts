@@ -7,6 +7,7 @@ import { formatAddress } from '../formatAddress';
 import { portraitsOf } from '../portraitOf';
 import type { Anniversary, Card, Media } from '../schema/types';
 import { type CardValue, each, joined, type ShowOptions, used, type ValueGroup } from './cardValue';
+import { linesOfOthers } from './labelledLines';
 import { peopleThere, phones, phonesThere, relations, work } from './peopleValues';
 import { directionsUri, mailUri } from './reachOf';
 import { safeUri } from './safeUri';
@@ -50,6 +51,7 @@ export function cardValues(card: Card, options: ShowOptions): ValueGroup[] {
     { label: texts.files, values: files(card) },
     { label: texts.morePictures, values: pictures(card) },
     ...ownFields(card),
+    ...linesOfOthers(card, options.locale),
     { label: texts.key, values: each(card.cryptoKeys, 'cryptoKeys', ({ uri }) => [shortUri(uri)]) },
   ];
   return groups.filter(({ values }) => values.length > 0).map((group) => markPrivate(card, group));

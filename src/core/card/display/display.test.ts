@@ -102,6 +102,26 @@ test('what has no group is counted, so that it is not thought lost', () => {
   expect(unshownValues(card({}))).toEqual([]);
 });
 
+test('what another program labels stands under that label, and is not counted as unshown; anything else is', () => {
+  const shown = card({
+    vCardProps: [
+      ['x-relatednames', { group: 'item3' }, 'unknown', 'Eve Lowther'],
+      ['x-ablabel', { group: 'ITEM3' }, 'unknown', '_$!<Mother>!$_'],
+      ['x-furtherdate', { group: 'item1', type: 'pref' }, 'unknown', '2009-06-20'],
+      ['x-ablabel', { group: 'item1' }, 'unknown', 'first concert'],
+      ['x-place', { group: 'item2' }, 'unknown', ';;12 Quay\\, left;Wexmere'],
+      ['x-ablabel', { group: 'item2' }, 'unknown', 'Winter'],
+      ['x-generation', { group: 'item9' }, 'unknown', '4711'],
+    ],
+  });
+  expect([group('Mother', shown), group('First concert', shown), group('Winter', shown)]).toMatchObject([
+    [{ lines: ['Eve Lowther'] }],
+    [{ lines: ['20 June 2009'] }],
+    [{ lines: ['12 Quay, left, Wexmere'] }],
+  ]);
+  expect(unshownValues(shown)).toEqual(['1 property of another program']);
+});
+
 test('the first post and organisation stand at the head of the page; departments and further ones among the values', () => {
   const head = card({ titles: { t1: { name: 'Tuner' } }, organizations: { g1: { name: 'Brine' } } });
   expect(group('Work', head)).toEqual([]);

@@ -1,6 +1,7 @@
 import { texts } from '@/texts/card/display';
 
 import type { Card } from '../schema/types';
+import { shownLines } from './labelledLines';
 
 /** What the page of a card doesn't list, and how each is counted. */
 const WORDS: readonly (readonly [keyof Card, (count: number) => string])[] = [
@@ -16,7 +17,8 @@ const WORDS: readonly (readonly [keyof Card, (count: number) => string])[] = [
 export function unshownValues(card: Card): string[] {
   const rest = WORDS.flatMap(([property, counted]) => {
     const value = card[property];
-    const count = Array.isArray(value) ? value.length : Object.keys((value ?? {}) as object).length;
+    const all = Array.isArray(value) ? value.length : Object.keys((value ?? {}) as object).length;
+    const count = property === 'vCardProps' ? all - shownLines(card) : all;
     return count === 0 ? [] : [counted(count)];
   });
   return card.speakToAs?.grammaticalGender === undefined ? rest : [texts.grammaticalGender, ...rest];

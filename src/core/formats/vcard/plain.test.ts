@@ -58,6 +58,18 @@ const both: Readonly<Record<string, Partial<Card>>> = {
       },
     },
   },
+  'ADR of which only the layout is known, beside another of its use': {
+    addresses: {
+      a1: { components: [{ kind: 'locality', value: 'Hull' }], contexts: { private: true } },
+      a2: { full: '5 Quay;\nWhitby', contexts: { private: true } },
+    },
+  },
+  'ADR whose layout is known, behind another of its use': {
+    addresses: {
+      a1: { components: [{ kind: 'locality', value: 'Hull' }], contexts: { work: true }, label: 'Mole' },
+      a2: { components: [{ kind: 'locality', value: 'Whitby' }], contexts: { work: true }, full: '5 Quay' },
+    },
+  },
   TEL: {
     phones: {
       p1: { number: '+44 7700 900123', features: { mobile: true }, pref: 1 },
@@ -142,6 +154,11 @@ const newer: Readonly<Record<string, Partial<Card>>> = {
     },
   },
   LANGUAGE: { language: 'de' },
+  'PHONETIC that ends with a sign that parts places': {
+    addresses: {
+      a1: { components: [{ kind: 'locality', value: 'Hull', phonetic: 'hull;' }], phoneticSystem: 'ipa' },
+    },
+  },
   CREATED: { created: '2025-01-01T10:00:00Z' },
   'URL with a label and preference': {
     links: { l1: { uri: 'https://quay.example', label: 'Shop', pref: 2 } },

@@ -1,15 +1,6 @@
 import { foldStrictly, isObject, isSameJson, strictWords } from '@/core/base';
-import { compareEntries, type Entry, isBetterText, type United } from '@/core/card';
+import { carriersOf, compareEntries, type Entry, isBetterText, type United } from '@/core/card';
 
-/** The properties by which entries of a collection are compared: of two that say the same the better one stands. */
-const CARRIERS: Partial<Readonly<Record<United, readonly string[]>>> = {
-  ...{ phones: ['number'], emails: ['address'], organizations: ['name'], titles: ['name'], notes: ['note'] },
-  ...{ nicknames: ['name'], preferredLanguages: ['language'], personalInfo: ['value'], links: ['uri'] },
-  ...{ calendars: ['uri'], directories: ['uri'], schedulingAddresses: ['uri'], cryptoKeys: ['uri'] },
-  ...{ onlineServices: ['service', 'user', 'uri'], anniversaries: ['date'] },
-  ...{ addresses: ['components', 'full', 'isOrdered', 'defaultSeparator'] },
-  ...{ 'cordialis.example:fields': ['label', 'value'] },
-};
 /** How an entry is typed, and by whom it is preferred: mine, and the smaller number. */
 const ABOUT_IT = new Set(['@type', 'pref']);
 
@@ -24,7 +15,7 @@ export function uniteEntry(
   other: Entry,
   countries: readonly string[],
 ): Entry | undefined {
-  const carriers = CARRIERS[collection] ?? [];
+  const carriers = carriersOf(collection);
   const united: Record<string, unknown> = { ...other, ...known };
   for (const key of Object.keys(other)) {
     const [mine, theirs] = [known[key], other[key]];

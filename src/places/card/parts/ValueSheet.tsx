@@ -67,11 +67,14 @@ export function ValueSheet({ card, label, value, onClose }: ValueSheetProps) {
       {preferable && isPreferred !== true ? (
         <Act label={texts.makePreferred} icon={Star} onPress={after(prefer)} />
       ) : null}
-      <Act
-        label={texts.edit}
-        icon={Pencil}
-        onPress={after(() => go(`${cardPath(card.uid, '/edit')}?at=${value.collection}`))}
-      />
+      {/* What another program has written has no field here. */}
+      {value.collection === 'vCardProps' ? null : (
+        <Act
+          label={texts.edit}
+          icon={Pencil}
+          onPress={after(() => go(`${cardPath(card.uid, '/edit')}?at=${value.collection}`))}
+        />
+      )}
     </Sheet>
   );
 }

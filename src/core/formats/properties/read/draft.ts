@@ -9,6 +9,10 @@ export interface Draft {
   /** What X-ABLabel says about the properties of a group (RFC 9555 §2.3.3, from memory). */
   readonly labels: ReadonlyMap<string, string>;
   readonly problems: Problem[];
+  /** All lines of the card, in their order. */
+  readonly lines: readonly ContentLine[];
+  /** Ids of addresses by the lines that they were read from. */
+  readonly addressOf: Map<ContentLine, string>;
   /** Ids of organisations and titles by the group their lines are in. */
   readonly houses: Map<string, { orgs: string[]; titles: string[] }>;
 }

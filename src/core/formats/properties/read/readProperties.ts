@@ -43,7 +43,10 @@ export function readProperties(
   fallbackUid: () => string,
 ): { card: Card; problems: Problem[] } {
   const problems: Problem[] = [];
-  const draft: Draft = { card: blank(''), labels: readLabels(lines), problems, houses: new Map() };
+  const draft: Draft = {
+    ...{ card: blank(''), labels: readLabels(lines), problems, lines },
+    ...{ houses: new Map(), addressOf: new Map() },
+  };
   const main = new Map<string, readonly string[] | undefined>();
   const take = (line: ContentLine) => {
     if (isFrame(line, draft)) return;
@@ -105,7 +108,7 @@ function plainLabel(label: string): string {
 function readAlternative(draft: Draft, line: ContentLine, path: readonly string[] | undefined): boolean {
   const language = line.params['LANGUAGE']?.[0];
   if (language === undefined || path === undefined) return false;
-  const scratch: Draft = { ...draft, card: blank(''), houses: new Map() };
+  const scratch: Draft = { ...draft, card: blank(''), houses: new Map(), addressOf: new Map() };
   const { 'PROP-ID': _, ALTID: __, LANGUAGE: ___, ...params } = line.params;
   const read = READERS.get(line.name)?.(scratch, { ...line, params });
   const value = read && getAt(scratch.card, read);

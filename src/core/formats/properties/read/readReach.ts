@@ -88,7 +88,7 @@ const readAdr: PropertyReader = (draft, line) => {
   // Line breaks by RFC 6868 have been read; RFC 6350's own example has them as in a value.
   const full = label?.replace(/\\n/gi, '\n');
   if (components.length === 0 && full === undefined) return undefined;
-  return addEntry(draft, 'addresses', line, {
+  const path = addEntry(draft, 'addresses', line, {
     ...(ordered ?? (components.length > 0 ? { components } : {})),
     ...(full === undefined ? {} : { full }),
     ...(country === undefined ? {} : { countryCode: country }),
@@ -96,22 +96,46 @@ const readAdr: PropertyReader = (draft, line) => {
     ...(zone === undefined ? {} : { timeZone: zone }),
     ...readUse(draft, line, ADDRESS_TYPES, ['JSCOMPS', 'LABEL', 'CC', 'GEO', 'TZ']),
   });
+  draft.addressOf.set(line, path[1]);
+  return path;
 };
 
-/** LABEL of vCard 3.0 (RFC 2426 §3.2.2): the layout of the first address of its types that has none yet. */
+/**
+ * LABEL of vCard 3.0 (RFC 2426 §3.2.2): the layout of the address right before it, where the two say the same of their use; else of the
+ * first address of its types that has none yet.
+ */
 const readLabel: PropertyReader = (draft, line) => {
   const { contexts, vCardParams } = readUse(draft, line, ADDRESS_TYPES);
+  const before = draft.lines.slice(0, draft.lines.indexOf(line)).findLast(({ name }) => name !== 'X-ABLABEL');
+  const isAlike = before?.name === 'ADR' && isSameJson(typesIn(before), typesIn(line));
+  // An address of which nothing but the layout is known.
+  if (isAlike && /^[;,\s]*$/.test(before.value))
+    return addEntry(draft, 'addresses', before, {
+      full: unescapeText(line.value),
+      ...readUse(draft, before, ADDRESS_TYPES),
+    });
+  const beside = isAlike ? draft.addressOf.get(before) : undefined;
   const open = Object.entries(draft.card.addresses ?? {}).filter(([, { full }]) => full === undefined);
   const isOfTypes = (address: Address) =>
     isSameJson(address.contexts, contexts) &&
     isSameJson(address.vCardParams?.['type'], vCardParams?.['type']);
   const said = contexts !== undefined || vCardParams?.['type'] !== undefined;
   const [id, address] =
-    open.find(([, one]) => isOfTypes(one)) ?? (said && open.length > 1 ? [] : (open[0] ?? []));
+    open.find(([one]) => one === beside) ??
+    open.find(([, one]) => isOfTypes(one)) ??
+    (said && open.length > 1 ? [] : (open[0] ?? []));
   if (!address || id === undefined) return undefined;
   address.full = unescapeText(line.value);
   return ['addresses', id, 'full'];
 };
+
+/** What a line says of its use, in order. */
+function typesIn({ params }: ContentLine): string[] {
+  return (params['TYPE'] ?? [])
+    .map((type) => type.toLowerCase())
+    .filter((type) => type !== 'pref')
+    .sort();
+}
 
 /** GEO and TZ speak of the only address (RFC 9555 §2.9.1); with none or several they are kept as they are. */
 function placeReader(property: 'coordinates' | 'timeZone'): PropertyReader {

@@ -115,7 +115,7 @@ function writeN(sheet: PropertySheet, name: Name): void {
     .slice(0, size)
     .map((values) => values.map(escapePart).join(','))
     .join(';');
-  const isSpoken = isWrittenAsPhonetic(sheet, name);
+  const isSpoken = isWrittenAsPhonetic(sheet, name, N_KINDS);
   if (isSpoken) params['ALTID'] = ['1'];
   writeEntry(sheet, 'N', value, name.vCardParams ? { vCardParams: name.vCardParams } : {}, undefined, params);
   if (isSpoken) writePhonetic(sheet, 'N', name, N_KINDS, '1');

@@ -8,10 +8,20 @@ interface Spoken {
   readonly phoneticScript?: string;
 }
 
-/** Whether PHONETIC (RFC 9554 §4.6) can say how something is spoken: it needs a system or a script. */
-export function isWrittenAsPhonetic({ version }: PropertySheet, spoken: Spoken): boolean {
+/**
+ * Whether PHONETIC (RFC 9554 §4.6) can say how something is spoken: it needs a system or a script, and a component that has a place.
+ *
+ * @param kinds - of components, by their places
+ */
+export function isWrittenAsPhonetic(
+  { version }: PropertySheet,
+  spoken: Spoken,
+  kinds: readonly string[],
+): boolean {
   if (!version.hasLongNames || (spoken.phoneticSystem ?? spoken.phoneticScript) === undefined) return false;
-  return (spoken.components ?? []).some(({ phonetic }) => phonetic !== undefined);
+  return (spoken.components ?? []).some(
+    ({ kind, phonetic }) => phonetic !== undefined && kinds.includes(kind),
+  );
 }
 
 /** The same property once more, with what each component sounds like in its place. */
@@ -34,8 +44,10 @@ export function writePhonetic(
     ...(spoken.phoneticScript === undefined ? {} : { SCRIPT: [spoken.phoneticScript] }),
     ...(typeof language === 'string' ? { LANGUAGE: [language] } : {}),
   };
-  const value = places.map((sounds) => sounds.map(escapePart).join(',')).join(';');
-  writeEntry(sheet, name, value.replace(/;+$/, ''), {}, undefined, params);
+  // Before they are joined: a sound may end with a sign that parts them.
+  const last = places.findLastIndex((sounds) => sounds.some(Boolean));
+  const value = places.slice(0, last + 1).map((sounds) => sounds.map(escapePart).join(','));
+  writeEntry(sheet, name, value.join(';'), {}, undefined, params);
 }
 
 const OLDER: Readonly<Record<string, string>> = {

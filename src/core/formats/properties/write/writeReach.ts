@@ -60,7 +60,7 @@ function writeAddress(sheet: PropertySheet, entry: Address, id: string): void {
     .slice(0, isLong ? ADR_KINDS.length : FIRST_LONG_PLACE)
     .map((values) => values.map(escapePart).join(','));
   // ALTIDs of names and addresses may be the same; the property's name tells them apart.
-  const isSpoken = isWrittenAsPhonetic(sheet, entry);
+  const isSpoken = isWrittenAsPhonetic(sheet, entry, ADR_KINDS);
   if (isSpoken) params['ALTID'] = [id];
   writeEntry(sheet, 'ADR', value.join(';'), entry, { collection: 'addresses', id }, params);
   if (isSpoken) writePhonetic(sheet, 'ADR', entry, ADR_KINDS, id);
