@@ -29,14 +29,14 @@ export function alignEntries(
   // Nothing has changed, as in most collections.
   if (isSameJson(agreed, there) && Object.keys(mine).every((id) => Object.hasOwn(agreed, id)))
     return {
-      entries: Object.fromEntries(Object.keys(agreed).flatMap((id) => entryAt(there, id).map((entry) => [id, entry]))),
+      entries: Object.fromEntries(
+        Object.keys(agreed).flatMap((id) => entryAt(there, id).map((entry) => [id, entry])),
+      ),
       idOf: new Map(Object.keys(there).map((id) => [id, id])),
     };
   const here = { ...mine, ...agreed };
   // An entry that this side has changed is matched by its old meaning and by its new one.
-  const open = new Map(
-    Object.keys(here).map((id) => [id, [...entryAt(agreed, id), ...entryAt(mine, id)]]),
-  );
+  const open = new Map(Object.keys(here).map((id) => [id, [...entryAt(agreed, id), ...entryAt(mine, id)]]));
   // A number that the other side has written as at home is of the country that it has here, wherever the book is.
   const isOneOf = (known: readonly Entry[] = [], entry: Entry) =>
     [countries, []].some((some) => isAmong(collection, known, entry, some));

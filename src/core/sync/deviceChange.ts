@@ -107,7 +107,11 @@ function changedEntries(
   for (const [id, entry] of Object.entries(after)) {
     const old = ownProperty(before, id) as Entries[string] | undefined;
     const value = old
-      ? changedValue([collection, id], { known: ownProperty({ ...agreed }, id) ?? old, was: old, is: entry }, context)
+      ? changedValue(
+          [collection, id],
+          { known: ownProperty({ ...agreed }, id) ?? old, was: old, is: entry },
+          context,
+        )
       : entry;
     if (value !== undefined) result[id] = value;
   }
