@@ -1,6 +1,6 @@
 import { isGivenName } from './givenNames';
 import { FROM_WORDS, INTRODUCTION, SAID_AFTER, SPEAKS_OF_WORK } from './introductionWords';
-import { nameScore } from './nameScore';
+import { isKoreanName, nameScore } from './nameScore';
 import type { TextSpan } from './spans';
 import type { TextLine } from './textLines';
 import { HAN_SURNAMES, HOUSE, LEGAL_FORM, POST } from './whoWords';
@@ -10,8 +10,11 @@ const NAME = new RegExp(
   [
     // Small words belong to a name that has had no surname yet: "Anna van der Wiel", but "Anna Wiel von der Druckerei".
     String.raw`^WORD\s+(?:(?:de|del|da|dos|van|von|der|den|la|le|af|av)\s+)+WORD`,
+    // In Finnish the house may follow at once, with an ending.
+    String.raw`^WORD\s+WORD(?=\s\p{Lu}[\p{L} ]{1,30}:(?:st|lt|ll|ss)[aä])`,
     String.raw`^WORD(?:\s+WORD){0,3}`,
     String.raw`^\p{Script=Han}{2,4}(?=[，,。、的来來]|$)`,
+    String.raw`^\p{Script=Hebrew}+\s\p{Script=Hebrew}+(?=\s|[,.]|$)`,
     String.raw`^\p{Script=Arabic}+(?:\s(?!(?:من|في|لدى)\s|و[أاينت])\p{Script=Arabic}+){0,2}`,
   ]
     .join('|')
@@ -20,7 +23,7 @@ const NAME = new RegExp(
 );
 /** An organisation as it stands in a sentence; in quotes, its name may have small letters. */
 const HOUSE_NAME =
-  /^(?:\p{L}+\s+)?(?:[«„"“][^»”“"]{2,40}[»”“"]|\p{Lu}[\p{L}\p{M}\d'’&-]*\.?(?:(?<!\.)|(?<=\.)(?=[ ]\p{Lu})))(?:\s+(?:(?:&|and|und|et|y|e|og|och|i|of|de|del|della|delle|di|da|das|dos|des|du|der|den|do|no|la|le|les|van|von|für|for|för|av|af|el|al|aan|på|ved|på|na|της|του|των|им|імені|имени|cu|din|nad|w|pod)\s+){0,2}\p{Lu}[\p{L}\p{M}\d'’&-]*){0,5}(?:\s[«„"“][^»”“"]{2,40}[»”“"])?/u;
+  /^(?:\p{L}+\s+(?:(?:de|des|du|della?|di|do|da|van|von)\s+)?)?(?:[«„"“][^»”“"]{2,40}[»”“"]|\p{Lu}[\p{L}\p{M}\d'’&-]*\.?(?:(?<!\.)|(?<=\.)(?=[ ]\p{Lu})))(?:\s+(?:(?:&|and|und|et|y|e|og|och|i|of|de|del|della|delle|di|da|das|dos|des|du|der|den|do|no|la|le|les|van|von|für|for|för|av|af|el|al|aan|på|ved|på|na|της|του|των|им|імені|имени|cu|din|nad|w|pod)\s+){0,2}\p{Lu}[\p{L}\p{M}\d'’&-]*){0,5}(?:\s[«„"“][^»”“"]{2,40}[»”“"])?/u;
 /** In Vietnamese: small letters follow the word that says what sort of house it is. */
 const VIETNAMESE_HOUSE =
   /^(?:Công ty|Nhà hát|Nhà xuất bản|Nhà sách|Trung tâm|Bệnh viện|Ngân hàng|Khách sạn|Tạp chí|Đại học|Trường)(?:\s\p{Lu}[\p{L}\p{M}]*){1,6}/u;
@@ -29,6 +32,7 @@ const ARABIC_HOUSE = /^\p{Script=Arabic}+(?:\s\p{Script=Arabic}+){0,2}/u;
 
 /** "我是海风乐器的李建国", "浜辺楽器の小林です", "바다악기의 박준호입니다": the house first, then who. */
 const EAST_ASIAN = [
+  /我(?:是|叫)(?<house>\p{Script=Han}{3,12}?)的(?<post>\p{Script=Han}{1,4}(?:长|長|师|師|员|員|理|监|監|任|授|家|手|编|編))(?<name>\p{Script=Han}{2,4})(?=[，,。！、]|$)/u,
   /我(?:是|叫)(?<house>\p{Script=Han}{3,12}?)的(?<name>\p{Script=Han}{2,4})(?=[，,。！、]|$)/u,
   /我(?:是|叫)(?<name>\p{Script=Han}{2,3})[，,、]?(?:是|在)(?<house>\p{Script=Han}{3,12}?)(?:的(?<post>\p{Script=Han}{2,5}))?(?=[，,。！、]|工作|$)/u,
   /(?<=^|[。、,\s])(?<house>[\p{Script=Han}\p{Script=Katakana}\p{Script=Hiragana}ー]{3,20}?)の(?<name>\p{Script=Han}{1,4}[ ]?[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]{1,4}?)(?:です|と申します)/u,
@@ -111,16 +115,27 @@ interface Stretch {
 
 /** ", technicien chez …": what stands between a comma and where somebody works is what they do there. */
 const APPOSED =
-  /^\s*,\s+(?:(?:a|an|the|der|die|ein|eine|un|une|una|um|uma|la|le|en|ett|et)\s+)?(?<post>\p{L}{4,}(?:\s\p{Ll}{3,}){0,2})\s*$/u;
+  /^\s*,\s+(?:(?:a|an|the|der|die|ein|eine|un|une|una|um|uma|la|le|il|lo|el|en|ett|et)\s+|l['’])?(?<post>\p{L}{4,}(?:\s\p{Ll}{3,}){0,2})\s*$/u;
 
 /** Where the person is from: right behind the name, or further on where what lies between is about work. */
 function houseIn(rest: string): Stretch | undefined {
   const suffixed =
+    // In Finnish: "Rantasoitin Oy:stä".
+    /^,?\s+(?<house>\p{Lu}[\p{L} ]{2,40}):(?:st[aä]|lt[aä]|ll[aä]|ss[aä]|n)(?=[\s.,]|$)/u.exec(rest) ??
     /^,?\s+(?<house>\p{Lu}[\p{L} ]{2,40})['’](?:n?[dt][ae]n?|ndan|nden|de|da|te|ta)(?=[\s.,]|$)/u.exec(rest);
   if (suffixed?.groups?.['house'] !== undefined) {
     const from = suffixed[0].indexOf(suffixed.groups['house']);
     return { from, to: from + suffixed.groups['house'].length };
   }
+  // "… Гнатюк, Видавництво «Маяк», …": right behind the name and a comma, where a word says that it is a house.
+  const apposed = HOUSE_NAME.exec(/^,\s+\p{Lu}/u.test(rest) ? rest.replace(/^,\s+/, '') : '')?.[0];
+  if (apposed !== undefined && HOUSE.test(apposed) && !POST.test(apposed)) {
+    const from = rest.length - rest.replace(/^,\s+/, '').length;
+    return { from, to: from + apposed.length };
+  }
+  const hebrew = /^\sמ(?<house>\p{Script=Hebrew}{2,}(?:\s\p{Script=Hebrew}+){0,2})(?=[.,]|$)/u.exec(rest)
+    ?.groups?.['house'];
+  if (hebrew !== undefined) return { from: 2, to: 2 + hebrew.length };
   for (const found of rest.matchAll(FROM_WORDS)) {
     const gap = rest.slice(0, found.index);
     const isNear =
@@ -137,7 +152,12 @@ function houseIn(rest: string): Stretch | undefined {
     const [first = ''] = name?.split(' ') ?? [];
     // A small word belongs to the name where it names what sort of house it is: "l’atelier Beauclair".
     if (name === undefined || (!/^[\p{Lu}\p{Lo}«„"“]/u.test(first) && !HOUSE.test(first))) continue;
-    return { from: at, to: at + withSmallWords(text, name).replace(/\.$/, '').length, gap: found.index };
+    // In Hungarian the ending says "from": "a Dunaparti Könyvesboltból".
+    const whole = withSmallWords(text, name).replace(/\.$/, '');
+    const own = /^az?\s+$/i.test(found[0])
+      ? whole.replace(/(?<=\p{L}{3}[^aeiouáéíóöőúüű])(?:b[óő]l|t[óő]l|n[áé]l)$/u, '')
+      : whole;
+    return { from: at, to: at + own.length, gap: found.index };
   }
   return undefined;
 }
@@ -146,6 +166,9 @@ function houseIn(rest: string): Stretch | undefined {
 function withSmallWords(text: string, name: string): string {
   if (HOUSE.test(name)) return name;
   const longer = /^(?:\s\p{Ll}{3,}){1,2}/u.exec(text.slice(name.length))?.[0] ?? '';
+  // "Městské knihovny Přístav"
+  const proper = /^\s\p{Ll}{3,}(?:\s\p{Lu}[\p{L}’'-]+){1,2}/u.exec(text.slice(name.length))?.[0] ?? '';
+  if (HOUSE.test(/^\s\p{Ll}+/u.exec(proper)?.[0] ?? '')) return name + proper;
   const [first = '', second = ''] = longer.trim().split(' ');
   const isLast = /^[\s.,!]*$/u.test(text.slice(name.length + longer.length));
   const more =
@@ -163,7 +186,8 @@ function postIn(gap: string, hasHouse: boolean): Stretch | undefined {
   }
   const clause = /[^,;]*$/u.exec(gap.replace(/[\s,]+$/u, ''));
   for (const piece of clause ? [clause, { 0: gap, index: 0 }] : []) {
-    const found = POST.exec(piece[0]);
+    // An article may hang on: "l’accordatore".
+    const found = POST.exec(piece[0].replace(/['’]/g, ' '));
     if (!found) continue;
     const lead = /^[\s/&(,-]*/.exec(found[0])?.[0].length ?? 0;
     const from = piece.index + found.index + lead;
@@ -192,7 +216,12 @@ function eastAsianMarks(line: TextLine): TextSpan[] {
       return [{ start, end: start + value.length, field }];
     });
     const house = found.groups['house'] ?? '';
-    if (HOUSE.test(house) || /学|公司|会|社|店|院|館|刊|部|団/u.test(house)) return marks;
+    if (
+      HOUSE.test(house) ||
+      isKoreanName(found.groups['name'] ?? '') ||
+      /学|公司|厂|廠|局|会|社|店|院|館|刊|部|団/u.test(house)
+    )
+      return marks;
   }
   return [];
 }

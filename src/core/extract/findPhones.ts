@@ -21,6 +21,8 @@ const MIN_LABELLED_DIGITS = 5;
 const MIN_SPLIT_DIGITS = 7;
 const DATE =
   /^\(?(?:\d{1,2}[./-]\d{1,2}[./-](?:19|20)?\d{2}|(?:19|20)\d{2}[./-]\d{1,2}[./-]\d{1,2}|(?:19|20)\d{2}\s?-\s?(?:19|20)?\d{2})\)?$/;
+/** A day without signs, as it stands in the numbers of papers. */
+const COMPACT_DAY = /^(?:19|20)\d{2}(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])$/;
 
 /** Letters between which no space stands: a number may touch them. */
 const UNSPACED = /[\p{Script=Han}\p{Script=Hangul}\p{Script=Hiragana}\p{Script=Katakana}]/u;
@@ -140,6 +142,7 @@ function isNumber(candidate: Candidate, isLabelled: boolean, country: string | u
   if (digits.length > MAX_DIGITS || digits.length < (isLabelled ? MIN_LABELLED_DIGITS : MIN_DIGITS))
     return false;
   if (DATE.test(shown) && !isLabelled) return false;
+  if (COMPACT_DAY.test(shown) && !/\p{L}{3,}[.:]{0,2}\s*$/u.test(before)) return false;
   // "ZA du Port - 29900 Concarneau": a postcode and its town.
   if (digits.length < 7 && /^\s+\p{Lu}\p{L}/u.test(line.text.slice(end - line.start))) return false;
   const next = line.text.charAt(end - line.start);

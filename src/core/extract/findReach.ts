@@ -4,6 +4,10 @@ import type { TextLine } from './textLines';
 
 const MAIL =
   /(?:mailto:)?([\p{L}\d.!#$%&'*+/=?^_`{|}~-]*[\p{L}\d_+~-](?:@| ?\((?:at|a)\) ?| ?\[(?:at|a)\] ?| @ ?|@ )(?:[\p{L}\d](?:[\p{L}\d-]*[\p{L}\d])?\.)+[\p{L}]{2,24})/giu;
+const UNSPACED_BEFORE =
+  /^[\p{Script=Han}\p{Script=Hangul}\p{Script=Hiragana}\p{Script=Katakana}ー]+(?=[\x21-\x7e])/u;
+const UNSPACED_BEHIND =
+  /(?<=[a-z])[\p{Script=Han}\p{Script=Hangul}\p{Script=Hiragana}\p{Script=Katakana}ー]+$/iu;
 const LINK = /\b(?:https?:\/\/|www\.)[^\s<>"'|,;()，、•·]+[^\s<>"'|,;.:()，、。•·]/giu;
 const BARE =
   /(?<![\p{L}\d@._/-])(?:[\p{L}\d](?:[\p{L}\d-]*[\p{L}\d])?\.)+([a-z]{2,12})(?:\/[\w\-./%~?=&#@]*)?(?![\p{L}\d@.])/giu;
@@ -32,7 +36,11 @@ export function findReach(lines: readonly TextLine[]): TextSpan[] {
       put('account', index, user, serviceBefore(line, index));
     for (const match of line.text.matchAll(MAIL)) {
       const address = match[1] ?? '';
-      put('mail', match.index + match[0].length - address.length, address);
+      // Where no space parts words, the sentence goes on at both of its ends: "メールはyamamoto@todai.exampleです".
+      const before = UNSPACED_BEFORE.exec(address)?.[0].length ?? 0;
+      const behind = UNSPACED_BEHIND.exec(address)?.[0].length ?? 0;
+      const own = address.slice(before, address.length - behind);
+      put('mail', match.index + match[0].length - address.length + before, own);
     }
     for (const { 0: uri, index } of line.text.matchAll(LINK))
       put(/\/@[\w.]+\/?$/.test(uri) ? 'account' : 'link', index, uri);

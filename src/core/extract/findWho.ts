@@ -32,12 +32,14 @@ export function findWho(lines: readonly TextLine[], taken: readonly TextSpan[], 
       if (marks.filter((mark) => mark.field === 'post').length < 2) marks.push(markOf(candidate, 'post'));
     }
   }
+  if (!has('department')) marks.push(...unitAbove(free));
   if (!has('post')) marks.push(...tradeUnder(free, marks));
   if (!has('organisation'))
     marks.push(
       ...houseOf(
         free.filter(({ candidate }) => !overlapsAny(candidate, marks)),
         marks,
+        hints.text,
       ),
     );
   return marks;
@@ -60,6 +62,26 @@ function findSaid(
   return isSentence ? found : [];
 }
 
+/** Parts of what is large enough to have them. */
+const UNIT =
+  /^(?:school|institute?|centre|center|faculty|department|college|zentrum|seminar|klinik|école|instituto?|facultad|istituto|dipartimento|instytut|wydział|ústav|fakulta|intézet|institut[ul]*|enstitüsü)\s/iu;
+const LARGE =
+  /universit|université|università|universidad|universidade|uniwersytet|univerzit|egyetem|üniversite|hochschule|college|akademi|academ|klinikum|hospital/iu;
+
+/** "Institut für Musikwissenschaft" above "Universität Seekirchen" is a part of it. */
+function unitAbove(free: readonly Scored[]): TextSpan[] {
+  const unit = free.find(
+    ({ candidate }, i) =>
+      UNIT.test(candidate.text) &&
+      !LARGE.test(candidate.text) &&
+      [free[i - 1], free[i + 1]].some(
+        (other) =>
+          other !== undefined && LARGE.test(other.candidate.text) && !UNIT.test(other.candidate.text),
+      ),
+  );
+  return unit ? [markOf(unit.candidate, 'department')] : [];
+}
+
 /** How one word that says what somebody does ends, in many languages. */
 const TRADE =
   /(?:erin|istin|ist|iste|ista|istka|graf|grafka|log|nom|tekt|pist|eut|eutin|ant|antin|icus|ik|isyen|isyeni|ien|ača|zator|or|ora|eur|euse|rice|ier|ière|ienne|aio|aia|ero|era|eiro|eira|nik|arz|arka|cielka|tel|telka|ář|ařka|ník|are|ör|ør|aja|jä|ija|ász|ész|ő|cı|ci|çı|çi|ian|man|woman|smith|wright|ник|щик|арь|тель|ист|истка|ица|ιστής|τής|τρια)$/iu;
@@ -77,8 +99,13 @@ function tradeUnder(free: readonly Scored[], marks: readonly TextSpan[]): TextSp
   if (!name || !next || next.house > 0 || next.candidate.start - name.end > 4) return [];
   const { text } = next.candidate;
   const words = text.split(/\s+/);
-  const isPlain = words.length <= MAX_TRADE_WORDS && /^\p{L}{3,}(?:[ -]\p{L}{2,})*$/u.test(text);
-  if (!isPlain || /[\p{Script=Han}\p{Script=Hiragana}]/u.test(text)) return [];
+  // "Jefe de obra", "kostýmní výtvarnice": a house's name seldom ends small.
+  const endsSmall = words.length > 1 && words.length <= 6 && /^\p{Ll}{3,}$/u.test(words.at(-1) ?? '');
+  const isPlain =
+    (words.length <= MAX_TRADE_WORDS || endsSmall) && /^\p{L}{2,}(?:[ -]\p{L}{2,})*$/u.test(text);
+  const isUnspaced = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Hangul}]/u.test(text);
+  // Where no space parts words, a long one may be a house.
+  if (!isPlain || (isUnspaced && text.length > (/\p{Script=Hangul}/u.test(text) ? 6 : 4))) return [];
   const below = free[free.indexOf(next) + 1];
   const hasHouse =
     free.some(({ candidate, house }) => candidate !== next.candidate && house >= 2.5) ||
@@ -86,9 +113,10 @@ function tradeUnder(free: readonly Scored[], marks: readonly TextSpan[]): TextSp
       below.candidate.line === next.candidate.line + 1 &&
       isTitled(below.candidate.text));
   const isTrade = TRADE.test(words[0] ?? '') || TRADE.test(words.at(-1) ?? '');
-  return hasHouse || (words.length === 1 && /^\p{Ll}/u.test(text)) || isTrade
-    ? [markOf(next.candidate, 'post')]
-    : [];
+  // One word under a name is seldom a house that says nothing of being one.
+  const isOne =
+    words.length === 1 && (!/\p{Lu}/u.test(text) || text !== text.toUpperCase()) && next.candidate.line > 0;
+  return hasHouse || isOne || endsSmall || isTrade ? [markOf(next.candidate, 'post')] : [];
 }
 
 /** Whether more than its two capital words speaks for a name: where it stands, or that the firm is another line. */
@@ -99,7 +127,12 @@ function isSupported({ text }: WhoCandidate, all: readonly Scored[], { isSignatu
 
 /** Whether a piece is part of an organisation: "作曲系" is one, though composing is what somebody may do. */
 function isDepartment(text: string): boolean {
-  if (/^institutionen för /iu.test(text)) return true;
+  if (
+    /^(?:institutionen för|faculty of|department of|instituut voor|facoltà di|facultad de|faculté d\p{L}+) /iu.test(
+      text,
+    )
+  )
+    return true;
   return (
     DEPARTMENT.test(text) && !isHouse(text) && (!POST.test(text) || /^\p{Script=Han}+[系部科]$/u.test(text))
   );
@@ -156,9 +189,20 @@ function findLabelled(lines: readonly TextLine[], taken: readonly TextSpan[]): T
 }
 
 /** What is most like an organisation; else what stands right under the name or the post, in capitals of its own. */
-function houseOf(free: readonly Scored[], marks: readonly TextSpan[]): TextSpan[] {
+function houseOf(free: readonly Scored[], marks: readonly TextSpan[], text: string): TextSpan[] {
   const best = free.filter(({ house }) => house >= 2.5).toSorted((a, b) => b.house - a.house)[0];
   if (best) return [markOf(best.candidate, 'organisation')];
+  // "Cantiere Navale Bruni": a firm that is called as the person is.
+  const name = marks.find(({ field }) => field === 'name');
+  const surname = name && text.slice(name.start, name.end).split(/\s+/).at(-1);
+  const family = free.find(
+    ({ candidate }) =>
+      surname !== undefined &&
+      surname.length > 2 &&
+      isTitled(candidate.text) &&
+      candidate.text.split(/\s+/).includes(surname),
+  );
+  if (family) return [markOf(family.candidate, 'organisation')];
   const head = Math.max(
     -1,
     ...marks.filter(({ field }) => ['name', 'post', 'department'].includes(field)).map(({ end }) => end),

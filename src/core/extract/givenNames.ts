@@ -1,5 +1,7 @@
 import { foldText } from '@/core/base';
 
+import { MORE_GIVEN_NAMES } from './moreGivenNames.data';
+
 /** Given names met often in the languages that are read. Common knowledge, written from memory; folded. */
 const GIVEN = new Set(
   foldText(`
@@ -63,8 +65,24 @@ const GIVEN = new Set(
     .filter(Boolean),
 );
 
-/** Whether a word is a given name that is met often. */
+let known: ReadonlySet<string> | undefined;
+
+/** The names met often, and those of the longer list; put together when first asked for. */
+function knownNames(): ReadonlySet<string> {
+  known ??= new Set([...GIVEN, ...inFull(MORE_GIVEN_NAMES)]);
+  return known;
+}
+
+/** Names that are written by what they share with the one before. */
+function inFull(short: string): string[] {
+  const names: string[] = [];
+  for (const [, shared = '', rest = ''] of short.replaceAll('\n', '').matchAll(/(\d)(\D*)/g))
+    names.push((names.at(-1) ?? '').slice(0, Number(shared)) + rest);
+  return names.map((name) => foldText(name));
+}
+
+/** Whether a word is a given name. */
 export function isGivenName(word: string): boolean {
   const folded = foldText(word);
-  return GIVEN.has(folded) || folded.split('-').every((part) => GIVEN.has(part));
+  return knownNames().has(folded) || folded.split('-').every((part) => knownNames().has(part));
 }

@@ -126,7 +126,11 @@ function countryOfPost(text: string): string | undefined {
 }
 
 /** Words of many languages: two of them say no more than one other. */
-const WEAK = new Set('tel fax mobil mob gsm telefon telefax ltd org nr no email cel de la en'.split(' '));
+const WEAK = new Set(
+  'tel fax mobil mob gsm telefon telefax ltd org nr no email cel de la en mon association port place charge centre service avenue telephone portable mentions boulevard studio director sector hotel'.split(
+    ' ',
+  ),
+);
 
 /** How many words of a text are of a language. */
 function wordsOf(text: readonly string[], language: ReadonlySet<string>): number {
@@ -155,7 +159,7 @@ export function countryByLanguage(text: string, reader: string | undefined): str
   const words =
     foldText(text.replace(/\S*[@/]\S*|www\.\S+|\b\S+\.\w{2,4}\b/g, ' ')).match(/\p{L}{2,}/gu) ?? [];
   const endings = [
-    [/(?:strasse|str|gasse|platz|werkstatt|weg|praxis)$/, 0],
+    [/(?:strasse|str|gasse|allee|platz|werkstatt|weg|praxis)$/, 0],
     [/(?:straat|gracht|kade|plein)$/, 4],
     [/(?:gatan|vagen|forvaltningen)$/, 7],
   ] as const;

@@ -16,6 +16,7 @@ const LOWER_PARTS =
  */
 export function nameScore(text: string, locals: readonly string[]): number {
   if (HAN_NAME.test(text) || KANA_NAME.test(text)) return eastAsianScore(text);
+  if (isKoreanName(text)) return 4;
   // A nickname stands in brackets or in quotes.
   const bare = text
     .replace(/\([^)]*\)|["“„«][^"”“»]+["”“»]/g, '')
@@ -59,6 +60,17 @@ function localScore(words: readonly string[], locals: readonly string[]): number
     ),
   );
   return hits.length === 0 ? 0 : hits.length > 1 ? 4 : 3;
+}
+
+const KOREAN_SURNAMES = new Set([
+  ...'김이박최정강조윤장임한오서신권황안송류유전홍고문양손배백허남심노하곽성차주우구민진지엄채원천방공현함변염여추도소석선설마길연위표명기반왕',
+]);
+
+/** "이서연": a surname of one syllable and a known given name. */
+export function isKoreanName(text: string): boolean {
+  return (
+    /^\p{Script=Hangul}{3}$/u.test(text) && KOREAN_SURNAMES.has(text.charAt(0)) && isGivenName(text.slice(1))
+  );
 }
 
 function eastAsianScore(text: string): number {

@@ -9,10 +9,10 @@ const WORDS: Readonly<Record<PhoneWord, string>> = {
   voice: `tel telephone phone ph p t fon telefon telefono telefoon telefone tlf tlph ring direct direkt dw durchwahl
     zentrale festnetz ligne directe standard fixe fijo centralita fisso stacjonarny centrala vaxel direkttelefon call
     vast fixo line landline switchboard tfn telnr telefonnr telefoonnummer 电话 電話 電話番号 直通 代表 dt đt sđt thoại هاتف تليفون تلفون ت 座机 总机 办公电话 话机 tele
-    puh puhelin p phone telf fono fone stac vezetekes sabit τηλ τηλεφωνο σταθερο тел телефон 전화 전화번호 직통 τηλεφ centrala standard desk vx linea 号码 號碼 번호`,
+    טל טלפון telepon telp puh puhelin p phone telf fono fone stac vezetekes sabit τηλ τηλεφωνο σταθερο тел телефон 전화 전화번호 직통 τηλεφ centrala standard desk vx linea 号码 號碼 번호`,
   mobile: `mobile mob mobil mobiel mobieltje handy cell cellphone cellular cellulare cel celular movil mov portable port gsm kom
     komorka komorkowy telemovel telem tlm tm natel m c mobilnr mobiltelefon cellul 携帯 携帯電話 手机 移动电话 行動電話 手机号码 手机号 手機 手機號碼 行動 động dđ đtdđ جوال محمول موبايل نقال خلوي
-    matkapuhelin kannykka cep κιν κινητο моб мобильный мобільний сот сотовый 휴대폰 휴대전화 핸드폰`,
+    נייד נייד: ניידת hp ponsel mobitel matkapuhelin kannykka cep κιν κινητο моб мобильный мобільний сот сотовый 휴대폰 휴대전화 핸드폰`,
   fax: `fax f facsimile telefax telecopie telecopieur telefaks faks telecopiadora fx ファックス ファクス 传真 傳真 fax番号 فاكس telefaks faksi faxu φαξ факс 팩스`,
   private: `home private privat prive domicile personal personnel personale casa thuis huis dom domowy hem hemma particular
     maison 自宅 住宅 个人`,

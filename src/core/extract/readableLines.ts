@@ -1,3 +1,4 @@
+import { closingByShape } from './closingByShape';
 import {
   CLOSING,
   DISCLAIMER,
@@ -111,7 +112,10 @@ function signatureOf(text: string, lines: readonly TextLine[]): readonly TextLin
   }
   const closing = lines.findLastIndex(({ text: line }) => isClosing(line));
   const last = lines[closing];
-  if (!last || (closing === lines.length - 1 && !saysMore(last))) return lastBlock(lines);
+  if (!last || (closing === lines.length - 1 && !saysMore(last))) {
+    const shaped = closingByShape(lines);
+    return shaped < 0 ? lastBlock(lines) : lines.slice(shaped + 1);
+  }
   const end = last.start + (CLOSING.exec(last.text)?.[0].length ?? 0);
   const said = trimmed(text, end, last.end);
   const after = lines.slice(closing + 1).filter((line) => !SALUTATION.test(line.text));

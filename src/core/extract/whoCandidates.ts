@@ -17,8 +17,10 @@ export interface WhoCandidate extends Segment {
 }
 
 /** Degrees and memberships behind a name, and what a firm is by law behind its name: not a value of its own. */
-const BEHIND =
-  /^(?:(?:[A-Z]{2,5}|[A-Z][a-z]?\.?[A-Z][A-Za-z.]{0,5}|Jr\.?|Sr\.?|I{1,3}|Esq\.?)(?=$|[\s(])|(?:Ltd|Inc|LLC|LLP|Lda|S\.?L\.?U?|S\.?A\.?|GmbH|AG|B\.?V\.?)\.?$)/;
+const DEGREE = String.raw`(?:[A-Z]{2,6}|[A-Z][a-z]?\.?[A-Z][A-Za-z.]{0,5}|Jr\.?|Sr\.?|I{1,3}|Esq\.?)`;
+const BEHIND = new RegExp(
+  String.raw`^(?:${DEGREE}(?:\s+${DEGREE}){0,4}(?=$|[\s(])|(?:Ltd|Inc|LLC|LLP|Lda|S\.?L\.?U?|S\.?A\.?|GmbH|AG|B\.?V\.?)\.?$)`,
+);
 /** "Secretary: Joan Pike": somebody beside whom the text is about. */
 const SOMEBODY_ELSE =
   /^(?:secretary|pa|assistant|sekretariat|sekretärin|vorzimmer|secrétariat|secrétaire|secretaría|secretaria|segreteria|segretaria|secretariaat|sekretariat|assistent(?:in|e)?|assistenz|sekreterare|sihteeri)\s*:\s*(?:frau |herr |mme |m\. |ms |mr )?\p{Lu}\p{L}+\s\p{Lu}/iu;
@@ -183,6 +185,12 @@ function splitJoined(piece: Segment, text: string, locals: readonly string[]): S
   // "김민지 과장": who, and what they are.
   if (/^\p{Script=Hangul}{2,4} \p{Script=Hangul}{2,6}$/u.test(piece.text) && POST.test(rest))
     return cut(space, 1);
+  // "파도출판사 편집부", "팀장 이서연": a house and its department, a post and who has it.
+  if (/^\p{Script=Hangul}+ \p{Script=Hangul}+$/u.test(piece.text)) {
+    const first = piece.text.slice(0, space);
+    if ((HOUSE.test(first) && DEPARTMENT.test(rest)) || (POST.test(first) && rest.length <= 4))
+      return cut(space, 1);
+  }
   if (/^\p{Script=Han}+ +[\p{L}ー]+(?: [\p{L}ー]+)?$/u.test(piece.text)) {
     const [first = ''] = piece.text.split(' ');
     const second = piece.text.slice(space).trim();

@@ -2,7 +2,7 @@ import { foldText } from '@/core/base';
 import { parseName } from '@/core/card';
 
 import { isGivenName } from './givenNames';
-import { nameScore } from './nameScore';
+import { isKoreanName, nameScore } from './nameScore';
 import { wordCount } from './readableLines';
 import type { WhoCandidate } from './whoCandidates';
 import { ADDRESSED, DEPARTMENT, HOUSE, INSTRUMENT, LEGAL_FORM, POST } from './whoWords';
@@ -31,7 +31,7 @@ export function scoresOf(candidate: WhoCandidate, all: readonly WhoCandidate[], 
   const house = houseScore(text, hints);
   const isFirst = all[0]?.start === candidate.start;
   const isHead = isFirst && hints.isSignature;
-  const isAlone = !/[\s・]/.test(text) && !/\p{Script=Han}/u.test(text);
+  const isAlone = !/[\s・]/.test(text) && !/\p{Script=Han}/u.test(text) && !isKoreanName(text);
   const name =
     nameScore(text, hints.locals) +
     (isFirst ? (hints.isSignature ? 2 : 1.5) : candidate.line === (all[0]?.line ?? 0) ? 0.5 : 0) -
