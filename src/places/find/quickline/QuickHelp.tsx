@@ -15,6 +15,8 @@ interface QuickHelpProps {
 export function QuickHelp({ onClose, onTry }: QuickHelpProps) {
   const uid = useAppSelector((state) => selectOrder(state)[0] ?? '');
   const name = useAppSelector((state) => selectRow(state, uid))?.shown ?? texts.adaLowther;
+  const otherUid = useAppSelector((state) => selectOrder(state)[1] ?? '');
+  const other = useAppSelector((state) => selectRow(state, otherUid))?.shown ?? texts.adaLowther;
   const list = useAppSelector(selectLists).map(shownAs)[0] ?? texts.patrons;
   const parts: readonly (readonly [string, readonly (readonly [string, string])[]])[] = [
     [
@@ -55,7 +57,10 @@ export function QuickHelp({ onClose, onTry }: QuickHelpProps) {
         [texts.tryEdit(name), texts.orChangeAlsoOpen],
         [texts.remindMe(name), texts.dayInWords],
         [texts.meetTomorrow(name), texts.withTimeAndPlace],
+        [texts.noteTalk(name), texts.whatWasSaidAndWhenNext],
         [texts.writeToList(list), texts.everybodyOnIt],
+        [texts.sendCard(name, other), texts.cardAlongWithMessage],
+        [texts.exportTable(list), texts.orVcardOrCalendar],
         ['devices', texts.pageByItsName],
       ],
     ],
