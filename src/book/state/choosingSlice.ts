@@ -11,6 +11,8 @@ export interface ChoosingState {
   readonly uids: Readonly<Record<Uid, true>>;
   /** The row selected last, where a range starts. */
   readonly anchor?: Uid;
+  /** As what they are about to be exported: the id of a format. */
+  readonly exportAs?: string;
 }
 
 const initialState: ChoosingState = { isOn: false, uids: {} };
@@ -23,6 +25,8 @@ export const choiceToggled = createAction<Uid>('choosing/toggled');
 export const choiceAdded = createAction<readonly Uid[]>('choosing/added');
 /** Replaces the selection. */
 export const choiceMade = createAction<readonly Uid[]>('choosing/made');
+/** Asks for an export of the selected cards as a format; undefined where it is done, or not wanted. */
+export const exportAsked = createAction<string | undefined>('choosing/exportAsked');
 /** Clears the selection. */
 export const choosingEnded = createAction('choosing/ended');
 
@@ -30,6 +34,10 @@ export const choosingEnded = createAction('choosing/ended');
 export function choosingReducer(state: ChoosingState = initialState, action: UnknownAction): ChoosingState {
   if (choosingBegan.match(action)) return { ...state, isOn: true };
   if (choosingEnded.match(action)) return initialState;
+  if (exportAsked.match(action)) {
+    const { exportAs: _, ...rest } = state;
+    return action.payload === undefined ? rest : { ...rest, exportAs: action.payload };
+  }
   if (choiceToggled.match(action)) {
     const uid = action.payload;
     const uids = { ...state.uids };
@@ -56,6 +64,9 @@ export const selectIsChoosing = ({ choosing }: WithChoosing): boolean => choosin
 export const selectIsPicked = ({ choosing }: WithChoosing, uid: Uid): boolean => choosing.uids[uid] === true;
 /** Where a range of rows begins. */
 export const selectAnchor = ({ choosing }: WithChoosing): Uid | undefined => choosing.anchor;
+
+/** As what the selected cards are about to be exported; undefined where they aren't. */
+export const selectExportAs = ({ choosing }: WithChoosing): string | undefined => choosing.exportAs;
 
 /** The selected cards that still exist. */
 export const selectChosenCards = createSelector(

@@ -22,8 +22,10 @@ export {
   choiceToggled,
   choosingBegan,
   choosingEnded,
+  exportAsked,
   selectAnchor,
   selectChosenCards,
+  selectExportAs,
   selectIsChoosing,
   selectIsPicked,
 } from './choosingSlice';

@@ -1,6 +1,6 @@
 import { formatPartialDate } from '@/core/base';
 import { type Card, shownAs } from '@/core/card';
-import { isList, isRuleList } from '@/core/lists';
+import { isList } from '@/core/lists';
 import { texts as lineTexts } from '@/texts/find/line';
 
 import { describeReading, describeValue } from '../line/describeReading';
@@ -11,7 +11,7 @@ import type { PlanContext, Whom } from './planQuick';
 /** What planning a reading depends on beside the cards. */
 export interface ReadingContext extends PlanContext {
   readonly getCard: (uid: string) => Card | undefined;
-  /** How many are on a list that fills itself; undefined until it is known. */
+  /** How many people are on a list, those of lists on it too; undefined until it is known. */
   readonly countOn: (uid: string) => number | undefined;
   readonly newUid: () => string;
   readonly utcNow: () => string;
@@ -63,9 +63,7 @@ export function whom(cards: readonly Card[]): Whom {
 /** "18 people" for a list or several; '' for one, and until it is known. */
 export function howMany(cards: readonly Card[], { countOn }: Pick<ReadingContext, 'countOn'>): string {
   if (cards.length === 1 && !isList(cards[0] as Card)) return '';
-  const counts = cards.map((card) =>
-    isRuleList(card) ? countOn(card.uid) : isList(card) ? Object.keys(card.members ?? {}).length : 1,
-  );
+  const counts = cards.map((card) => (isList(card) ? countOn(card.uid) : 1));
   return counts.includes(undefined) ? '' : lineTexts.people(counts.reduce<number>((a, b) => a + (b ?? 0), 0));
 }
 

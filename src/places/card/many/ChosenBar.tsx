@@ -1,11 +1,17 @@
-import { useGlobalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { choiceAdded, choosingEnded, selectChosenCards, useAppDispatch, useAppSelector } from '@/book/state';
+import {
+  choiceAdded,
+  choosingEnded,
+  exportAsked,
+  selectChosenCards,
+  selectExportAs,
+  useAppDispatch,
+  useAppSelector,
+} from '@/book/state';
 import type { Uid } from '@/core/card';
 import { isFormatId } from '@/core/formats';
-import { go } from '@/platform/navigation';
 import { texts } from '@/texts/card/many';
 import { Act, Ellipsis, List, ProgressLine, Send, Tag, Txt } from '@/ui';
 
@@ -18,14 +24,12 @@ export function ChosenBar({ shown }: { readonly shown: readonly Uid[] }) {
   const dispatch = useAppDispatch();
   const cards = useAppSelector(selectChosenCards);
   const [begun, setOpen] = useState<ManySheet>();
-  // Of the page, whose layout this stands in.
-  const { export: asked } = useGlobalSearchParams<{ export?: string }>();
+  const asked = useAppSelector(selectExportAs);
   const format = isFormatId(asked) ? asked : undefined;
   const open = begun ?? (format === undefined ? undefined : 'export');
   const onSheet = (sheet: ManySheet | undefined) => {
     setOpen(sheet);
-    // Coming back to this address later doesn't open the sheet again.
-    if (format !== undefined) go('/book', 'replace');
+    if (format !== undefined) dispatch(exportAsked(undefined));
   };
   const work = useChangeMany();
   const isNone = cards.length === 0;

@@ -12,7 +12,7 @@ import {
 } from '@/book/state';
 import { type Card, organisationOf, shownAs, townOf, type Uid } from '@/core/card';
 import { LEAST_SCORE, type Offer, type Quick, type Reading } from '@/core/find';
-import { isRuleList } from '@/core/lists';
+import { isList, isRuleList } from '@/core/lists';
 import { localDay, LOCALE } from '@/platform';
 
 import { isNameOf, pagesFor } from './pages';
@@ -68,7 +68,7 @@ function useReadings(query: string, plans: QuickPlans | undefined): Planned | un
   const getCard = useCardGetter();
   const isEmpty = query.trim() === '';
   const read = useAnswer(query, isEmpty ? undefined : () => search.understand(query, localDay()));
-  // How many a list has that fills itself isn't on it.
+  // How many a list has isn't on it: it may fill itself, or have lists on it.
   const spokenOf = (read?.value ?? []).flatMap(({ uids, values }) => [
     ...uids,
     ...values.map(({ value }) => value),
@@ -76,7 +76,7 @@ function useReadings(query: string, plans: QuickPlans | undefined): Planned | un
   const counts = useListCounts(
     [...new Set(spokenOf)].filter((uid) => {
       const card = getCard(uid);
-      return card !== undefined && isRuleList(card);
+      return card !== undefined && isList(card);
     }),
   );
   return useMemo(() => {

@@ -1,5 +1,5 @@
 import type { SearchClient } from '@/book/clients';
-import { type AppThunk, choiceMade, noticeShown, selectCardsByUid } from '@/book/state';
+import { type AppThunk, choiceMade, exportAsked, noticeShown, selectCardsByUid } from '@/book/state';
 import { writeTo } from '@/book/write';
 import { shownAs, type Uid } from '@/core/card';
 import type { Offer, Whom } from '@/core/find';
@@ -40,7 +40,8 @@ export function exportWhom({ whose, format }: Extract<Offer, { kind: 'file' }>):
       await dispatch(saveCardsAs([card], format, { name: shownAs(card) }));
     } else {
       dispatch(choiceMade(uids));
-      go(`/book?export=${format}`);
+      dispatch(exportAsked(format));
+      go('/book');
     }
   };
 }
