@@ -43,6 +43,7 @@ export const texts = {
   newCard: (what: string) => `New card: ${what}`,
   newOrganisation: (name: string) => `New organisation ${name}`,
   newList: (name: string) => `New list ${name}`,
+  lastTalk: 'last talk',
   show: (what: string, who: string) => `${who}: ${what}`,
   go: (place: string) => `Go to ${place}`,
   find: (limits: string) => `Find ${limits}`,

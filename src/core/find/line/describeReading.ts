@@ -18,7 +18,7 @@ export function describeReading(reading: Reading, nameOf: (uid: string) => strin
     case 'do':
       return act === undefined ? '' : describeAct(act, { who, count: uids.length }, value, nameOf);
     case 'show':
-      return texts.show((values[0]?.field ?? '').replace(':', ' '), who);
+      return texts.show(fieldInWords(values[0]?.field ?? ''), who);
     case 'fill':
       return texts.fill(who, values.map((one) => describeValue(one, nameOf)).join(', '));
     case 'new': {
@@ -40,6 +40,13 @@ export function describeReading(reading: Reading, nameOf: (uid: string) => strin
     case 'none':
       return '';
   }
+}
+
+/** "mail:work" as "work mail", "lastTalk" as "last talk". */
+function fieldInWords(field: string): string {
+  const [plain = '', kind] = field.split(':');
+  const word = plain === 'lastTalk' ? texts.lastTalk : plain;
+  return kind === undefined ? word : `${kind} ${word}`;
 }
 
 function describeAct(
