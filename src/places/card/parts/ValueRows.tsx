@@ -27,7 +27,7 @@ export function ValueRows({ card, groups, isStill = false }: ValueRowsProps) {
     <View>
       {groups.map(({ label, values }) => (
         <View key={`${label} ${values[0]?.id}`} className="flex-row">
-          <View className="w-[76px] wide:w-[112px] pt-[13px]">
+          <View className="w-[76px] pr-1.5 wide:w-[112px] pt-[13px]">
             <Txt size="small" tone="faded" heading={2}>
               {label}
             </Txt>
