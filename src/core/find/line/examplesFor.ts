@@ -14,8 +14,12 @@ const MOST = 3;
  */
 export function examplesFor(context: LineContext, people: readonly Uid[]): string[] {
   const { book } = context;
-  const name = people.map((uid) => firstName(book.shown(uid))).find((one) => book.named([one]).length === 1);
-  const list = book.listsLike('').find(({ isByHand }) => isByHand);
+  const isAlone = (uid: Uid) => book.named([firstName(book.shown(uid))]).length === 1;
+  const person = people.find(isAlone);
+  const name = person === undefined ? undefined : firstName(book.shown(person));
+  const lists = book.listsLike('').filter(({ isByHand }) => isByHand);
+  // One on which that person isn't yet, if there is any.
+  const list = lists.find(({ uid }) => person !== undefined && !book.hasMember(uid, person)) ?? lists[0];
   const [place] = book.valuesLike('', 'town');
   const lines = [
     ...(name !== undefined && list ? [`put ${name} on ${book.shown(list.uid)}`] : []),

@@ -41,6 +41,8 @@ export interface LineBook {
   calledLike(start: string): readonly Uid[];
   /** Lists whose names begin so; all of them for ''. */
   listsLike(start: string): readonly NamedList[];
+  /** Whether a list has somebody on it by hand. */
+  hasMember(list: Uid, uid: Uid): boolean;
   /** What cards say, whole, that begins so; the most frequent first. */
   valuesLike(start: string, kind: ValueKind): readonly string[];
 }
@@ -59,7 +61,12 @@ export class NamesOfBook implements LineBook {
   private readonly byWord = new Map<string, Set<Uid>>();
   private readonly lists = new Map<
     Uid,
-    { readonly name: string; readonly shown: string; readonly isByHand: boolean }
+    {
+      readonly name: string;
+      readonly shown: string;
+      readonly isByHand: boolean;
+      readonly members: Readonly<Record<Uid, unknown>>;
+    }
   >();
   private readonly values = new BookValues();
   private sorted: string[] | undefined;
@@ -72,7 +79,10 @@ export class NamesOfBook implements LineBook {
     this.remove(card.uid);
     const shown = shownAs(card);
     if (isList(card)) {
-      this.lists.set(card.uid, { name: foldedWords(shown).join(' '), shown, isByHand: !isRuleList(card) });
+      this.lists.set(card.uid, {
+        ...{ name: foldedWords(shown).join(' '), shown, isByHand: !isRuleList(card) },
+        members: card.members ?? {},
+      });
       return;
     }
     const nicks = Object.values(card.nicknames ?? {}).map(({ name }) => name);
@@ -189,6 +199,10 @@ export class NamesOfBook implements LineBook {
   calledLike(start: string): readonly Uid[] {
     const [folded = ''] = foldedWords(start);
     return folded.length < 2 ? [] : [...this.byBeginning(folded, MOST_NAMED * 4)];
+  }
+
+  hasMember(list: Uid, uid: Uid): boolean {
+    return Object.hasOwn(this.lists.get(list)?.members ?? {}, uid);
   }
 
   listsLike(start: string): readonly NamedList[] {

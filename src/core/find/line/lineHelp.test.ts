@@ -4,9 +4,11 @@ import path from 'node:path';
 import fc from 'fast-check';
 
 import { shownAs } from '@/core/card';
+import { isList, isRuleList, memberUids } from '@/core/lists';
 import { generateBook, generateLargeBook } from '@/demo';
 
 import { completeLine } from './completeLine';
+import { examplesFor } from './examplesFor';
 import { NamesOfBook } from './lineBook';
 import { partsOf } from './lineParts';
 import { tokensOf } from './lineTokens';
@@ -162,4 +164,15 @@ test('a line completed as often as it can be ends, and each step goes on with wh
       throw new Error(`“${text}” goes on for ever`);
     }),
   );
+});
+
+test('an example puts nobody on a list that they are on already, where there is another', () => {
+  const lists = cards.filter((card) => isList(card) && !isRuleList(card));
+  const people = cards.filter((card) => card.kind !== 'org' && !isList(card)).map(({ uid }) => uid);
+  for (const person of people) {
+    const [first = ''] = examplesFor(context, [person]);
+    const list = lists.find((one) => first.endsWith(` on ${shownAs(one)}`));
+    if (!list || lists.every((one) => memberUids(one).includes(person))) continue;
+    expect([first, memberUids(list).includes(person)]).toEqual([first, false]);
+  }
 });
