@@ -45,7 +45,7 @@ export function LogPage() {
           </View>
         </View>
       )}
-      <LogPart lines={value} isOfCard={uid !== ''} />
+      {pairing ? <LogPart lines={value} isOfCard={uid !== ''} /> : null}
     </OverPage>
   );
 }
