@@ -14,9 +14,9 @@ import {
 import { isList } from '@/core/lists';
 import { parseTalk, summarise, type Talk } from '@/core/talks';
 
+import { knowPlaces } from '../input/knowPlaces';
 import { readArgs, readDay } from '../input/readArgs';
 import { readCardFile, UnusableInput } from '../input/readCardFile';
-import { usePlaces } from '../input/usePlaces';
 
 /** A reading as it is printed. */
 interface PrintedReading {
@@ -71,7 +71,7 @@ export async function line(
     score: Math.round(reading.score * 1000) / 1000,
   });
   const readings = understandLine(text, { book: new NamesOfBook(cards), today });
-  await usePlaces(
+  await knowPlaces(
     index,
     readings.map(({ rule }) => rule),
   );

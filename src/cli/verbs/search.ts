@@ -1,8 +1,8 @@
 import { findCards, parseLimits, SearchIndex, toSearchDoc } from '@/core/find';
 
+import { knowPlaces } from '../input/knowPlaces';
 import { readArgs, readDay } from '../input/readArgs';
 import { readCardFile } from '../input/readCardFile';
-import { usePlaces } from '../input/usePlaces';
 
 /** `search IN QUERY [--today YYYY-MM-DD]`: uids in rank order. */
 export async function search(args: readonly string[]): Promise<string[]> {
@@ -17,6 +17,6 @@ export async function search(args: readonly string[]): Promise<string[]> {
   const index = new SearchIndex();
   for (const card of cards) index.add(toSearchDoc(card));
   const { tests } = parseLimits(query, { lists: index.lists() });
-  await usePlaces(index, [{ kind: 'all', rules: tests }]);
+  await knowPlaces(index, [{ kind: 'all', rules: tests }]);
   return findCards(index, query, { limit: cards.length, today }).hits.map(({ uid }) => uid);
 }

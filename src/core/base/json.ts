@@ -10,7 +10,7 @@ export function isObject(value: unknown): value is JsonObject {
 }
 
 /** An object's own property; undefined for what it merely inherits, such as `constructor`. */
-export function ownProperty(object: JsonObject, key: string): unknown {
+export function ownProperty<T>(object: Readonly<Record<string, T>>, key: string): T | undefined {
   return Object.hasOwn(object, key) ? object[key] : undefined;
 }
 

@@ -45,7 +45,7 @@ export { organisationKey, organisationWords } from './identity/organisationWords
 export { isBetterText } from './identity/sameness';
 export { compareNumbers } from './identity/samePhone';
 export { isSameValue } from './identity/sameValue';
-export { formatLabel, type LabelKind, type Labelled, parseLabel } from './label';
+export { formatLabel, type LabelKind, type Labelled, parseLabel, unwrapLabel } from './label';
 export { deriveName, formatName } from './name/formatName';
 export { initialsOf } from './name/initialsOf';
 export { nameParts } from './name/nameParts';

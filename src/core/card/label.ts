@@ -67,3 +67,13 @@ function isWordOf(word: string, kind: LabelKind): boolean {
   if (!entry) return false;
   return entry[0] === 'contexts' ? CONTEXTS_OF[kind].includes(word) : kind === 'phone';
 }
+
+/** A label without the signs that phones put around those that they can translate (common practice): _$!<Mobile>!$_. */
+export function unwrapLabel(label: string): string {
+  return /^_\$!<(.*)>!\$_$/s.exec(label)?.[1] ?? label;
+}
+
+/** With a capital, as a label begins. */
+export function asHeading(label: string): string {
+  return label.charAt(0).toUpperCase() + label.slice(1);
+}

@@ -127,12 +127,7 @@ function isSupported({ text }: WhoCandidate, all: readonly Scored[], { isSignatu
 
 /** Whether a piece is part of an organisation: "作曲系" is one, though composing is what somebody may do. */
 function isDepartment(text: string): boolean {
-  if (
-    /^(?:institutionen för|faculty of|department of|instituut voor|facoltà di|facultad de|faculté d\p{L}+) /iu.test(
-      text,
-    )
-  )
-    return true;
+  if (/^institutionen för /iu.test(text)) return true;
   return (
     DEPARTMENT.test(text) && !isHouse(text) && (!POST.test(text) || /^\p{Script=Han}+[系部科]$/u.test(text))
   );

@@ -12,7 +12,7 @@ const WORDS: Readonly<Record<PhoneWord, string>> = {
     טל טלפון telepon telp puh puhelin p phone telf fono fone stac vezetekes sabit τηλ τηλεφωνο σταθερο тел телефон 전화 전화번호 직통 τηλεφ centrala standard desk vx linea 号码 號碼 번호`,
   mobile: `mobile mob mobil mobiel mobieltje handy cell cellphone cellular cellulare cel celular movil mov portable port gsm kom
     komorka komorkowy telemovel telem tlm tm natel m c mobilnr mobiltelefon cellul 携帯 携帯電話 手机 移动电话 行動電話 手机号码 手机号 手機 手機號碼 行動 động dđ đtdđ جوال محمول موبايل نقال خلوي
-    נייד נייד: ניידת hp ponsel mobitel matkapuhelin kannykka cep κιν κινητο моб мобильный мобільний сот сотовый 휴대폰 휴대전화 핸드폰`,
+    נייד ניידת hp ponsel mobitel matkapuhelin kannykka cep κιν κινητο моб мобильный мобільний сот сотовый 휴대폰 휴대전화 핸드폰`,
   fax: `fax f facsimile telefax telecopie telecopieur telefaks faks telecopiadora fx ファックス ファクス 传真 傳真 fax番号 فاكس telefaks faksi faxu φαξ факс 팩스`,
   private: `home private privat prive domicile personal personnel personale casa thuis huis dom domowy hem hemma particular
     maison 自宅 住宅 个人`,

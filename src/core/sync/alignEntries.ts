@@ -1,4 +1,4 @@
-import { isSameJson } from '@/core/base';
+import { isSameJson, ownProperty } from '@/core/base';
 import { type Collection, type Entry, ID_PREFIXES, idFor, isAmong, type United } from '@/core/card';
 
 /** Entries by their ids. */
@@ -29,14 +29,17 @@ export function alignEntries(
   // Nothing has changed, as in most collections.
   if (isSameJson(agreed, there) && Object.keys(mine).every((id) => Object.hasOwn(agreed, id)))
     return {
-      entries: Object.fromEntries(
-        Object.keys(agreed).flatMap((id) => entryAt(there, id).map((entry) => [id, entry])),
-      ),
+      entries: Object.fromEntries(Object.keys(agreed).flatMap((id) => withId(id, there))),
       idOf: new Map(Object.keys(there).map((id) => [id, id])),
     };
   const here = { ...mine, ...agreed };
   // An entry that this side has changed is matched by its old meaning and by its new one.
-  const open = new Map(Object.keys(here).map((id) => [id, [...entryAt(agreed, id), ...entryAt(mine, id)]]));
+  const open = new Map(
+    Object.keys(here).map((id) => [
+      id,
+      [ownProperty(agreed, id), ownProperty(mine, id)].filter((entry) => entry !== undefined),
+    ]),
+  );
   // A number that the other side has written as at home is of the country that it has here, wherever the book is.
   const isOneOf = (known: readonly Entry[] = [], entry: Entry) =>
     [countries, []].some((some) => isAmong(collection, known, entry, some));
@@ -54,11 +57,11 @@ export function alignEntries(
   // Identical entries are matched first, or two of one meaning on a card would swap places.
   for (const known of [mine, agreed])
     for (const [from, entry] of [...rest])
-      if (open.has(from) && isSameJson(entryAt(known, from)[0], entry)) join(from, from, entry);
+      if (open.has(from) && isSameJson(ownProperty(known, from), entry)) join(from, from, entry);
   for (const known of [mine, agreed])
     for (const [from, entry] of [...rest])
       join(
-        [...open.keys()].find((id) => isSameJson(entryAt(known, id)[0], entry)),
+        [...open.keys()].find((id) => isSameJson(ownProperty(known, id), entry)),
         from,
         entry,
       );
@@ -84,14 +87,13 @@ export function alignEntries(
   const inOrder = [...known, ...Object.keys(entries).filter((id) => !Object.hasOwn(here, id))];
   return {
     idOf,
-    entries: Object.fromEntries(inOrder.flatMap((id) => entryAt(entries, id).map((entry) => [id, entry]))),
+    entries: Object.fromEntries(inOrder.flatMap((id) => withId(id, entries))),
   };
 }
 
-/** The entry with an id, which may be called like a part of JavaScript's objects; none where there is no such. */
-function entryAt(entries: Entries, id: string): readonly Entry[] {
-  const entry = Object.hasOwn(entries, id) ? entries[id] : undefined;
-  return entry ? [entry] : [];
+function withId(id: string, entries: Entries): readonly (readonly [string, Entry])[] {
+  const entry = ownProperty(entries, id);
+  return entry ? [[id, entry]] : [];
 }
 
 function labelsOf({ contexts, features, kind, label }: Entry): unknown {

@@ -105,11 +105,11 @@ function changedEntries(
   const after = alignEntries(collection, { agreed }, plain((is ?? {}) as Entries), countries).entries;
   const result: JsonObject = { ...agreed };
   for (const [id, entry] of Object.entries(after)) {
-    const old = ownProperty(before, id) as Entries[string] | undefined;
+    const old = ownProperty(before, id);
     const value = old
       ? changedValue(
           [collection, id],
-          { known: ownProperty({ ...agreed }, id) ?? old, was: old, is: entry },
+          { known: ownProperty(agreed, id) ?? old, was: old, is: entry },
           context,
         )
       : entry;

@@ -4,6 +4,7 @@ import { texts } from '@/texts/card/display';
 import { type LeapDayRule, nextAnniversary } from '../dates/nextAnniversary';
 import { DATE_LABELS, filesOf } from '../editing/toForm';
 import { formatAddress } from '../formatAddress';
+import { asHeading } from '../label';
 import { portraitsOf } from '../portraitOf';
 import type { Anniversary, Card, Media } from '../schema/types';
 import { type CardValue, each, joined, type ShowOptions, used, type ValueGroup } from './cardValue';
@@ -131,7 +132,7 @@ function dates(card: Card, { today, locale, isToKeep, leapDay }: ShowOptions): V
       copy: shown,
       second: isToKeep === true ? '' : comesRound(entry, today, leapDay),
     };
-    return { label: label.charAt(0).toUpperCase() + label.slice(1), values: [value] };
+    return { label: asHeading(label), values: [value] };
   });
 }
 

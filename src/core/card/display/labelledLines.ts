@@ -1,5 +1,6 @@
 import { formatPartialDate, isRealDate, type PartialDate } from '@/core/base';
 
+import { asHeading, unwrapLabel } from '../label';
 import type { Card } from '../schema/types';
 import type { CardValue, ValueGroup } from './cardValue';
 
@@ -27,7 +28,7 @@ function labelledLines({ vCardProps = [] }: Card): LabelledLine[] {
   const labels = new Map(
     vCardProps.flatMap((line) => {
       const group = groupOf(line);
-      const label = textOf(line).replace(/^_\$!<(.*)>!\$_$/s, '$1');
+      const label = unwrapLabel(textOf(line));
       return line[0] === LABEL && group !== undefined && label !== '' ? [[group, label] as const] : [];
     }),
   );
@@ -58,10 +59,7 @@ export function linesOfOthers(card: Card, locale: string): ValueGroup[] {
     groups.set(label, values);
     values.push({ collection: 'vCardProps', id: String(at), lines, second: '', copy: lines.join('\n') });
   }
-  return [...groups].map(([label, values]) => ({
-    label: label.charAt(0).toUpperCase() + label.slice(1),
-    values,
-  }));
+  return [...groups].map(([label, values]) => ({ label: asHeading(label), values }));
 }
 
 /** The value without its escapes (RFC 6350 §3.4); of one in parts those that say something. */

@@ -1,4 +1,4 @@
-import { foldStrictly, isObject, isSameJson } from '@/core/base';
+import { foldStrictly, isObject, isSameJson, ownProperty } from '@/core/base';
 
 import type { Card } from '../schema/types';
 import { isSameTag } from '../tags';
@@ -18,7 +18,7 @@ export function keepWriting(now: Card, newer: Card, countries: readonly string[]
     const fresh = newer[collection] as Readonly<Record<string, Entry>> | undefined;
     if (!known || !fresh || isSameJson(known, fresh)) continue;
     const entries = Object.entries(fresh).map(([id, entry]): [string, Entry] => {
-      const old = Object.hasOwn(known, id) ? known[id] : undefined;
+      const old = ownProperty(known, id);
       if (!old || compareEntries(collection, old, entry, countries) !== 'same') return [id, entry];
       const whole: Record<string, unknown> = { ...entry };
       for (const key of carriersOf(collection))

@@ -1,3 +1,4 @@
+import { ownProperty } from '@/core/base';
 import type { Uid } from '@/core/card';
 
 import { lows } from './limitParts';
@@ -114,7 +115,7 @@ function readExport(tokens: readonly LineToken[], { book }: LineContext): Readin
   const at = tokens.findLastIndex(({ low }) => low === 'as' || low === 'into');
   if (at < 2) return [];
   const [, named = ''] = /^(?:an? )?(.+?)(?: file)?$/.exec(lows(tokens.slice(at + 1)).join(' ')) ?? [];
-  const format = Object.hasOwn(FILE_WORDS, named) ? FILE_WORDS[named] : undefined;
+  const format = ownProperty(FILE_WORDS, named);
   const verb = EXPORT_WORDS.find((words) => beginsWith(tokens, words));
   if (format === undefined || verb === undefined) return [];
   return whoIn(tokens.slice(verb.length, at), book).map((who) =>

@@ -29,25 +29,20 @@ export function nameIn({ getCard }: ReadingContext): (uid: string) => string {
 
 /** What a reading would do, with its days as they are written here. */
 export function describeHere(reading: Reading, context: ReadingContext): string {
-  const values = reading.values.map((one) => {
-    const date = /^(?:day|next)$/.test(one.field) ? parseIsoPartial(one.value) : undefined;
-    return date ? { ...one, value: formatPartialDate(date, context.locale) } : one;
-  });
+  const values = reading.values.map((one) => withDay(one, /^(?:day|next)$/, context));
   return describeReading({ ...reading, values }, nameIn(context));
 }
 
 /** What is filled in, in words, days as they are written here. */
 export function valuesInWords(values: readonly LineValue[], context: ReadingContext): string {
   const nameOf = nameIn(context);
-  return values
-    .map((value) => {
-      const date = value.field === 'birthday' ? parseIsoPartial(value.value) : undefined;
-      return describeValue(
-        date ? { ...value, value: formatPartialDate(date, context.locale) } : value,
-        nameOf,
-      );
-    })
-    .join(' · ');
+  return values.map((one) => describeValue(withDay(one, /^birthday$/, context), nameOf)).join(' · ');
+}
+
+/** A value of some fields as a day is written here; any other as it is. */
+function withDay(one: LineValue, fields: RegExp, { locale }: ReadingContext): LineValue {
+  const date = fields.test(one.field) ? parseIsoPartial(one.value) : undefined;
+  return date ? { ...one, value: formatPartialDate(date, locale) } : one;
 }
 
 /** Those of the cards that a reading is about which are still there. */

@@ -1,4 +1,13 @@
-import { type Card, deriveName, formatPointer, getAt, parseCard, parsePointer, setAt } from '@/core/card';
+import {
+  type Card,
+  deriveName,
+  formatPointer,
+  getAt,
+  parseCard,
+  parsePointer,
+  setAt,
+  unwrapLabel,
+} from '@/core/card';
 
 import type { ContentLine } from '../../contentLines/contentLine';
 import { unescapeText } from '../../contentLines/text';
@@ -94,14 +103,9 @@ function readLabels(lines: readonly ContentLine[]): Map<string, string> {
   const labels = new Map<string, string>();
   for (const { group, name, value } of lines) {
     if (name === LABEL && group !== undefined && value !== '')
-      labels.set(group.toLowerCase(), plainLabel(unescapeText(value)));
+      labels.set(group.toLowerCase(), unwrapLabel(unescapeText(value)));
   }
   return labels;
-}
-
-/** Labels that a program can translate come wrapped in signs (common practice of phones): _$!<Mobile>!$_. */
-function plainLabel(label: string): string {
-  return /^_\$!<(.*)>!\$_$/s.exec(label)?.[1] ?? label;
 }
 
 /** RFC 9555 §2.3.1: the same property in another language goes to `localizations` (RFC 9553 §2.7.1). */
