@@ -10,6 +10,7 @@ export const texts = {
   sameNumber: (number: string) => `same number ${number}`,
   sameAddress: 'same address',
   sameTown: 'same town',
+  otherStreets: 'other streets of one town (branches)',
   differentTownsBranches: 'different towns (branches)',
   sameName: 'same name',
   sameWordsInName: 'same words in the name',

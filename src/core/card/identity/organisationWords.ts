@@ -4,7 +4,7 @@ import { latinWords } from './latinWords';
 
 /** What firms are by law, in several countries (common practice); a firm is the same with and without it. */
 const LEGAL_FORMS = new Set(
-  'ltd limited llc inc incorporated corp corporation plc gmbh ag kg ohg gbr ug ev eg se sa sas sarl spa srl bv nv ab as asa oy oyj aps sro zoo spzoo kft doo ooo pty pte co company cie the'.split(
+  'ltd limited ltda llc llp inc incorporated corp corporation plc gmbh ag kg ohg gbr ug ev eg se sa sas sarl spa srl snc sl slu lda bv nv ab as asa oy oyj aps sro zoo spzoo kft doo ooo pty pte sti co company cie the'.split(
     ' ',
   ),
 );
@@ -23,8 +23,13 @@ function withWords(name: string): string {
   return name.replace(/\b([a-z])\.(?=[a-z]\b|\s|$)/gi, '$1').replace(/&|\+/g, ' and ');
 }
 
+/** Forms of several words, of Poland, Czechia and Slovakia. */
+const LONG_FORM = / (?:sp(?:olka)? z o ?o|spol s r ?o) /;
+
 function withoutForm(words: string[]): string[] {
-  const kept = words.filter((word) => !LEGAL_FORMS.has(word));
+  const text = ` ${words.join(' ')} `;
+  const short = LONG_FORM.test(text) ? text.replace(LONG_FORM, ' ').trim().split(' ') : words;
+  const kept = short.filter((word) => word !== '' && !LEGAL_FORMS.has(word));
   // What joins a name to its legal form: "& Co".
   while (kept.length > 1 && ['and', 'und', 'et', 'y', 'e'].includes(kept.at(-1) ?? '')) kept.pop();
   return kept.length > 0 ? kept : words;

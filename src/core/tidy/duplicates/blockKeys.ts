@@ -21,6 +21,12 @@ export function blockKeys(facts: DuplicateFacts): Set<string> {
 
 function addHouseKeys({ house, hosts }: DuplicateFacts, keys: Set<string>): void {
   for (const word of house) if (word.length > 2) keys.add(`h ${soundOf(word)}`);
+  // Of a sound that many have, those of one name; and of one name but for a slip, what is left of it beside the slip.
+  if (house.length > 1) {
+    keys.add(`g ${house.join('')}`);
+    for (const word of house)
+      keys.add(`g ${house.filter((one) => one !== word).join('')} ${word.slice(0, 3)}`);
+  }
   for (const host of hosts) keys.add(`d ${host}`);
 }
 
@@ -43,15 +49,19 @@ function addNameKeys({ name, nicknames }: DuplicateFacts, keys: Set<string>): vo
   if (long.length > 1) keys.add(`j ${[...long].sort().join('')}`);
 }
 
-function addOtherKeys({ mails, name, birth, employers }: DuplicateFacts, keys: Set<string>): void {
+function addOtherKeys({ mails, name, birth, employers, streets }: DuplicateFacts, keys: Set<string>): void {
   for (const mail of mails) {
     const local = mail.slice(0, mail.indexOf('@'));
     // A mailbox that nobody else would think of, wherever it is.
     if (local.length > 5 && /\d/.test(local)) keys.add(`l ${local}`);
   }
-  if (birth?.day !== undefined && birth.year !== undefined)
-    for (const { text } of name.words)
-      keys.add(`b ${birth.year}-${birth.month ?? ''}-${birth.day} ${text.charAt(0)}`);
+  if (birth?.day !== undefined)
+    for (const { text } of name.words) {
+      if (birth.year !== undefined)
+        keys.add(`b ${birth.year}-${birth.month ?? ''}-${birth.day} ${text.charAt(0)}`);
+      keys.add(`b ${birth.month ?? ''}-${birth.day} ${text.slice(0, 3)}`);
+    }
+  for (const street of streets) for (const { text } of name.words) keys.add(`s ${street} ${text.charAt(0)}`);
   for (const employer of employers)
     if (employer !== '') for (const { text } of name.words) keys.add(`o ${employer} ${text.slice(0, 3)}`);
 }

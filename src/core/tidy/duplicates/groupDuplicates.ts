@@ -10,6 +10,7 @@ import { comparePair, type PairComparison } from './model/comparePair';
 import { judgeComparison } from './model/judgePeople';
 import { learn } from './model/learn';
 import { Model, UNTAUGHT } from './model/model';
+import { settleNames } from './settle/settleNames';
 
 /** What finding needs. */
 export interface FindOptions {
@@ -29,12 +30,15 @@ export function pairKey(a: Uid, b: Uid): string {
 
 /** Finds the cards of a book that are the same person or organisation; the surest first. Pairs kept apart stay apart. */
 export function groupDuplicates(
-  all: readonly DuplicateFacts[],
+  said: readonly DuplicateFacts[],
   { onProgress = () => true }: FindOptions = {},
 ): Cluster[] {
+  const vocabulary = new Vocabulary(said);
+  const all = said.map((one) => settleNames(one, vocabulary));
+  vocabulary.countPersons(all);
+  vocabulary.learnCultures(all);
   const candidates = findCandidates(all, (share01) => onProgress(share01 * 0.4));
   if (!candidates) return [];
-  const vocabulary = new Vocabulary(all);
   const compared = compareSome(all, candidates, vocabulary);
   const model = teach([...compared.values()], vocabulary, candidates.length / Math.max(1, compared.size));
   const links: Link[] = [];

@@ -16,6 +16,7 @@ export function joinFacts(a: DuplicateFacts, b: DuplicateFacts): DuplicateFacts 
     titles: union(a.titles, b.titles),
     streets: union(a.streets, b.streets),
     towns: union(a.towns, b.towns),
+    placeScript: a.towns.length === 0 ? b.placeScript : a.placeScript,
     hosts: union(a.hosts, b.hosts),
     apart: new Set([...a.apart, ...b.apart]),
   };
@@ -28,6 +29,8 @@ function joinNames(a: ReadName, b: ReadName): ReadName {
     generation: a.generation || b.generation,
     script: a.words.length === 0 ? b.script : a.script,
     handle: a.handle || b.handle,
+    particles: a.particles + b.particles,
+    others: [...a.others, ...b.others],
   };
 }
 

@@ -29,6 +29,9 @@ interface Person {
 /** Two cards with other given names that are likelier of one person than this may be. Ours. */
 const TWO = 0.01;
 
+/** What a name alone has to make likely before two cards are joined: nothing that they share could bear it out. Ours. */
+const LEAST_BY_NAME = 0.7;
+
 /** Passes over the links: a card that fits nobody by itself may fit when others have come together. */
 const PASSES = 3;
 
@@ -73,8 +76,11 @@ function join(
   const isPair = mine.places.length + theirs.places.length === 2;
   const isSaid = link.probability >= LEAST;
   if (isPair && !isSaid) return undefined;
+  if (isByName(link) && link.probability < LEAST_BY_NAME) return undefined;
   if (contradict(mine, theirs, all, model)) return undefined;
+  // What two cards share stands by itself; by their names alone all have to fit.
   const judgement = isSaid ? link : judgePair(mine.facts, theirs.facts, model);
+  if (!isPair && isByName(link) && meanOdds(mine, theirs, all, model) < 0) return undefined;
   if (judgement.probability < LEAST) return undefined;
   const weakest = [mine.weakest, theirs.weakest].reduce<Judgement>(
     (least, one) => (one && one.probability < least.probability ? one : least),
@@ -89,22 +95,44 @@ function join(
   };
 }
 
+/** Whether two cards have nothing in common but the name. */
+function isByName({ comparison }: Judgement): boolean {
+  if (!comparison) return false;
+  const { reach, birth, place } = comparison;
+  return reach !== 'some' && birth !== 'same' && birth !== 'day' && place.level !== 'street';
+}
+
+function meanOdds(mine: Person, theirs: Person, all: readonly DuplicateFacts[], model: Model): number {
+  let sum = 0;
+  for (const a of mine.places)
+    for (const b of theirs.places) {
+      const [one, other] = [all[a], all[b]];
+      if (!one || !other) continue;
+      const { probability } = judgePair(one, other, model);
+      sum += Math.max(-6, Math.min(6, Math.log(probability / (1 - probability))));
+    }
+  return sum;
+}
+
 function contradict(mine: Person, theirs: Person, all: readonly DuplicateFacts[], model: Model): boolean {
   return mine.places.some((a) =>
     theirs.places.some((b) => {
       const [one, other] = [all[a], all[b]];
       if (!one || !other || isApart(one, other)) return true;
       if (one.isOrg) return false;
-      if (areBornApart(one, other)) return true;
+      if (areBornApart(one, other) || areOfOtherGenerations(one, other)) return true;
       return mine.places.length + theirs.places.length > 2 && areTwo(one, other, model);
     }),
   );
 }
 
+function areOfOtherGenerations({ name: a }: DuplicateFacts, { name: b }: DuplicateFacts): boolean {
+  return compareGenerations(a.generation, b.generation) === 'differ';
+}
+
 /** Whether two cards can't be one person's: of other days or generations, or of other given names. */
 function areTwo(a: DuplicateFacts, b: DuplicateFacts, model: Model): boolean {
   if (compareBirths(a.birth, b.birth) === 'differ') return true;
-  if (compareGenerations(a.name.generation, b.name.generation) === 'differ') return true;
   // A given name that has been misread is another one too, but then much else agrees.
   return (
     compareNames(a, b, model.vocabulary).conflict === 'otherGiven' && judgePair(a, b, model).probability < TWO

@@ -1,7 +1,7 @@
 import type { DuplicateFacts } from '../facts/facts';
-import type { NameScript, NameWord } from '../facts/nameWords';
+import type { NameScript, NameWord, ReadName } from '../facts/nameWords';
 import type { Vocabulary } from '../facts/vocabulary';
-import { isShortForm, likeness, mayBeShort, type WordLevel } from './compareWords';
+import { isShortForm, likeness, mayBeJapanese, mayBeShort, type WordLevel } from './compareWords';
 
 /** What of two names does not agree. */
 export type Conflict =
@@ -28,49 +28,102 @@ export interface WordMatch {
 /** How two names agree, whatever fields their words stand in. */
 export interface NameComparison {
   readonly matches: readonly WordMatch[];
+  /** How much oftener the words that agree come together than if each could go with any. */
+  readonly together: number;
   readonly conflict: Conflict;
 }
 
-const NOTHING: NameComparison = { matches: [], conflict: 'missing' };
+const NOTHING: NameComparison = { matches: [], together: 1, conflict: 'missing' };
 
 /** Compares the words of two names, each with the one of the other that agrees best. */
-export function compareNames(a: DuplicateFacts, b: DuplicateFacts, vocabulary: Vocabulary): NameComparison {
+export function compareNames(
+  said: DuplicateFacts,
+  other: DuplicateFacts,
+  vocabulary: Vocabulary,
+): NameComparison {
+  const [a, b] = [inLatin(said, other), inLatin(other, said)];
   const [mine, theirs] = [a.name.words, b.name.words];
   if (mine.length < 2 || theirs.length < 2) {
     const found = byMailbox(a, b, vocabulary);
     if (found.matches.length > 1 || mine.length === 0 || theirs.length === 0) return found;
   }
+  if (mine.length > 1 && areSameSigns(a.name, b.name)) return byWords(a.name, b.name, vocabulary);
   const matches: WordMatch[] = [];
   const taken = [new Set<NameWord>(), new Set<NameWord>()] as const;
   for (const [one, other, level] of agreements(a, b, vocabulary)) {
     if (taken[0].has(one) || taken[1].has(other)) continue;
     taken[0].add(one);
     taken[1].add(other);
-    matches.push({
-      ...{ level, word: one.text, chance: chanceOf(one, other, level, vocabulary) },
-      isGiven: isGiven(one, other, vocabulary),
-    });
+    const chance = chanceOf(one, other, level, vocabulary);
+    matches.push({ level, word: one.text, chance, isGiven: isGiven(one, other, vocabulary) });
   }
-  const leftMine = mine.filter((word) => !taken[0].has(word));
-  const leftTheirs = theirs.filter((word) => !taken[1].has(word));
+  const particles = a.name.particles + b.name.particles;
+  const left = ({ words }: ReadName, met: ReadonlySet<NameWord>) =>
+    words.filter((word) => !met.has(word) && !(word.text.length === 1 && particles.includes(word.text)));
+  const leftMine = left(a.name, taken[0]);
+  const leftTheirs = left(b.name, taken[1]);
+  if (leftMine.length > 0 && leftTheirs.length > 0)
+    matches.push(
+      ...byOthers(a.name, leftTheirs, leftMine, vocabulary),
+      ...byOthers(b.name, leftMine, leftTheirs, vocabulary),
+    );
   // Written apart or in one word: Ji Young, Jiyoung.
-  if (
-    leftMine.length !== leftTheirs.length &&
-    leftMine.length > 0 &&
-    joined(leftMine) === joined(leftTheirs)
-  ) {
+  const level =
+    leftMine.length === leftTheirs.length ? undefined : likeJoined(leftMine, leftTheirs, a, b, vocabulary);
+  if (level !== undefined) {
     matches.push({
-      level: 'same',
+      level,
       word: '',
-      chance: chanceOf(leftMine[0], leftTheirs[0], 'same', vocabulary),
+      chance: chanceOf(leftMine[0], leftTheirs[0], level, vocabulary),
       isGiven: true,
     });
-    return { matches: together(matches, vocabulary), conflict: 'none' };
+    return { ...agreed(matches, vocabulary), conflict: 'none' };
   }
-  return {
-    matches: together(matches, vocabulary),
-    conflict: conflictOf(a, b, [leftMine, leftTheirs], matches, vocabulary),
-  };
+  const conflict = conflictOf(a, b, [leftMine, leftTheirs], matches, vocabulary);
+  // Where given names differ, what they have in common is the surname, in whatever field it stands.
+  const asSurnames =
+    conflict === 'otherGiven'
+      ? matches.map((match) => ({ ...match, isGiven: match.level === 'initial' }))
+      : matches;
+  return { ...agreed(asSurnames, vocabulary), conflict };
+}
+
+/** Words that a mailbox of the one has and the name of the other; taken out of what is left of both. */
+function byOthers(
+  { others }: ReadName,
+  theirs: NameWord[],
+  mine: NameWord[],
+  vocabulary: Vocabulary,
+): WordMatch[] {
+  return others.flatMap(({ text }): WordMatch[] => {
+    const at = theirs.findIndex((word) => word.text === text);
+    const [met] = at < 0 ? [] : theirs.splice(at, 1);
+    if (!met) return [];
+    const given = isGiven(met, met, vocabulary);
+    const own = mine.findIndex((word) => isGiven(word, word, vocabulary) === given);
+    if (own >= 0) mine.splice(own, 1);
+    return [{ level: 'same', word: text, chance: chanceOf(met, met, 'short', vocabulary), isGiven: given }];
+  });
+}
+
+/** Of a name in Chinese characters what its mailbox says, where the other is in Latin letters. */
+function inLatin(facts: DuplicateFacts, other: DuplicateFacts): DuplicateFacts {
+  const { name } = facts;
+  if ((name.script !== 'han' && name.script !== 'kana') || name.others.length < 2) return facts;
+  if (other.name.script !== 'latin') return facts;
+  return { ...facts, name: { ...name, words: name.others, others: [], script: 'latin' } };
+}
+
+/** Names that are the same as they stand, weighed by the words of the one whose words the book has oftener. */
+function byWords(a: ReadName, b: ReadName, vocabulary: Vocabulary): NameComparison {
+  const rarity = ({ words }: ReadName) =>
+    words.reduce((sum, { text }) => sum + Math.log(vocabulary.chanceOf('n', text)), 0);
+  const { words } = rarity(a) > rarity(b) ? a : b;
+  const matches = words.map((word): WordMatch => ({
+    ...{ level: 'same', word: word.text, chance: chanceOf(word, word, 'same', vocabulary) },
+    isGiven: isGiven(word, word, vocabulary),
+  }));
+  return { ...agreed(matches, vocabulary), conflict: 'none' };
 }
 
 /** Every two words that agree, those first that agree best. */
@@ -93,11 +146,50 @@ const RANKS: Readonly<Record<WordLevel, number>> = { same: 0, short: 1, close: 2
 
 const joined = (words: readonly NameWord[]) => words.map(({ text }) => text).join('');
 
-/** Cards of one name up to which they may all be one person's. Ours. */
-const MANY = 7;
+/** How words agree of which one card has more than the other, taken as one. */
+function likeJoined(
+  mine: readonly NameWord[],
+  theirs: readonly NameWord[],
+  a: DuplicateFacts,
+  b: DuplicateFacts,
+  vocabulary: Vocabulary,
+): WordLevel | undefined {
+  if (mine.length === 0 || theirs.length === 0) return undefined;
+  const [one, other] = [joined(mine), joined(theirs)];
+  if (one === other) return 'same';
+  if (Math.min(one.length, other.length) < 6) return undefined;
+  return likeness(one, other, [a.name.script, b.name.script], vocabulary) === undefined ? undefined : 'close';
+}
+
+/** A name in Chinese characters as one word: where it is written without a space, nobody says where its surname ends. */
+function asWhole({ words }: ReadName): string {
+  return joined([
+    ...words.filter(({ role }) => role === 'surname'),
+    ...words.filter(({ role }) => role !== 'surname'),
+  ]);
+}
+
+/** Whether two names in Chinese characters are the same signs. */
+function areSameSigns(a: ReadName, b: ReadName): boolean {
+  return a.script === 'han' && b.script === 'han' && asWhole(a) === asWhole(b);
+}
+
+/** People of one name up to which they may all be one. Ours. */
+const MANY = 3;
+
+function agreed(
+  matches: readonly WordMatch[],
+  vocabulary: Vocabulary,
+): Pick<NameComparison, 'matches' | 'together'> {
+  const words = matches.flatMap(({ word, level }) => (level === 'initial' || word === '' ? [] : word));
+  return {
+    matches: sideBySide(matches, vocabulary),
+    together: words.length > 1 ? vocabulary.together(words) : 1,
+  };
+}
 
 /** Words that the book has side by side on many cards say less together than one by one: Juan Carlos, Maria García. */
-function together(matches: readonly WordMatch[], vocabulary: Vocabulary): WordMatch[] {
+function sideBySide(matches: readonly WordMatch[], vocabulary: Vocabulary): WordMatch[] {
   return matches.map((match, i) => {
     if (match.level !== 'same') return match;
     if (vocabulary.countOf('n', match.word) <= MANY) return match;
@@ -119,16 +211,42 @@ function conflictOf(
 ): Conflict {
   if (mine.length === 0 && theirs.length === 0) return 'none';
   if (mine.length === 0 || theirs.length === 0) return 'extra';
-  if (!areComparable(a.name.script, b.name.script, matches.length)) return 'scripts';
+  if (!areComparable(a.name, b.name, matches.length)) return 'scripts';
   if (goesBy(mine, b.nicknames) || goesBy(theirs, a.nicknames)) return 'none';
   if (matches.length === 0) return 'other';
   const hasGiven = matches.some(({ isGiven: given, level }) => given && level !== 'initial');
   const hasSurname = matches.some(({ isGiven: given }) => !given);
   if (hasGiven && hasSurname) return secondConflict(mine, theirs, vocabulary);
-  if (hasGiven) return 'otherSurname';
-  return mine.some((one) => theirs.some((other) => mayBeShort(one.text, other.text)))
+  const hasInitial = hasSurname && matches.some(({ level }) => level === 'initial');
+  // An initial is a given name's; what else is left may be other surnames, but no other given name.
+  if (hasInitial && ![mine, theirs].every((words) => words.some((word) => leaning(word, vocabulary) > 0)))
+    return secondConflict(mine, theirs, vocabulary);
+  if (hasGiven) return areGivenLeft([mine, theirs], matches, vocabulary) ? 'otherGiven' : 'otherSurname';
+  return mine.some((one) => theirs.some((other) => areAlike(one.text, other.text, vocabulary)))
     ? 'likeGiven'
     : 'otherGiven';
+}
+
+/** A book has a given name this much oftener than as a surname if it is one. Ours. */
+const KNOWN = 4;
+
+/** Whether one given name may be a pet form of the other; two that are known have to have more in common than a letter. */
+function areAlike(a: string, b: string, vocabulary: Vocabulary): boolean {
+  const alike = mayBeShort(a, b);
+  if (alike !== 'begins') return alike !== undefined;
+  return (
+    vocabulary.leaningOf(a) < KNOWN || vocabulary.leaningOf(b) < KNOWN || a.slice(0, 3) === b.slice(0, 3)
+  );
+}
+
+/** Whether what is left of both is rather given names than what they have in common is one. */
+function areGivenLeft(
+  left: readonly (readonly NameWord[])[],
+  matches: readonly WordMatch[],
+  vocabulary: Vocabulary,
+): boolean {
+  const met = Math.max(...matches.map(({ word }) => vocabulary.leaningOf(word)));
+  return left.every((words) => words.some(({ text }) => vocabulary.leaningOf(text) > Math.max(2, met + 2)));
 }
 
 /** Both have a given name and a surname in common, and each one word more: another second name, or another second surname. */
@@ -142,10 +260,16 @@ function secondConflict(
   return leanings.every((all) => all.some((one) => one > 0)) ? 'otherSecondGiven' : 'extra';
 }
 
-/** Names in Chinese characters are put into Latin letters as they sound in Chinese, which the names of Japan don't. */
-function areComparable(a: NameScript, b: NameScript, matches: number): boolean {
-  if (a === b || ![a, b].some((one) => one === 'han' || one === 'kana')) return true;
-  return matches > 0 && a !== 'kana' && b !== 'kana';
+/**
+ * Names in Chinese characters are put into Latin letters as they sound in Chinese, which the names of Japan don't; so of what
+ * looks like one of Japan they say nothing.
+ */
+function areComparable(a: ReadName, b: ReadName, matches: number): boolean {
+  const isEastern = (script: NameScript) => script === 'han' || script === 'kana';
+  if (a.script === b.script || isEastern(a.script) === isEastern(b.script)) return true;
+  if (matches > 0 && a.script !== 'kana' && b.script !== 'kana') return true;
+  const { script, words } = isEastern(a.script) ? b : a;
+  return script === 'latin' && words.length > 1 && words.every(({ text }) => !mayBeJapanese(text));
 }
 
 function goesBy(words: readonly NameWord[], nicknames: readonly string[]): boolean {
@@ -192,6 +316,7 @@ function byMailbox(a: DuplicateFacts, b: DuplicateFacts, vocabulary: Vocabulary)
       (words.length === 1 && rest.length === 1 && others.some(({ text }) => text.startsWith(rest)))
     )
       return {
+        together: vocabulary.together(words.map(({ text }) => text)),
         matches: words.map((word) => ({
           level: 'same',
           word: word.text,

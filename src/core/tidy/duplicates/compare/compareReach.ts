@@ -1,11 +1,8 @@
+import { isDesk } from '../facts/desks';
 import type { DuplicateFacts } from '../facts/facts';
 import { isSameNumber, type PhoneFact } from '../facts/phoneFacts';
 import type { Vocabulary } from '../facts/vocabulary';
-import { isOneSlipApart } from './compareWords';
-
-/** Mailboxes that belong to a desk, not to a person (common practice). */
-const DESKS =
-  /^(info|office|contact|kontakt|mail|post|hello|hallo|admin|sales|booking|bookings|press|presse|team|service|support|reception|secretary|sekretariat|boxoffice|no-?reply)@/;
+import { isOneSlipApart } from './slips';
 
 /** How two cards' mail addresses agree. */
 export type MailLevel = 'missing' | 'same' | 'many' | 'desk' | 'alike' | 'differ';
@@ -33,10 +30,10 @@ export function compareMails(
   if (a.mails.length === 0 || b.mails.length === 0) return { level: 'missing', value: '' };
   const shared = a.mails.filter((mail) => b.mails.includes(mail));
   const [own = shared[0]] = shared
-    .filter((mail) => !DESKS.test(mail))
+    .filter((mail) => !isDesk(mail))
     .sort((one, other) => vocabulary.countOf('m', one) - vocabulary.countOf('m', other));
   if (own !== undefined) {
-    const level = DESKS.test(own) ? 'desk' : vocabulary.countOf('m', own) > FEW ? 'many' : 'same';
+    const level = isDesk(own) ? 'desk' : vocabulary.countOf('m', own) > FEW ? 'many' : 'same';
     return { level, value: own };
   }
   const alike = !isNamed ? undefined : a.mails.find((mail) => b.mails.some((other) => areAlike(mail, other)));
@@ -50,7 +47,7 @@ function areAlike(a: string, b: string): boolean {
   if (at < 5 || Math.abs(at - otherAt) > 1) return false;
   const [local, other] = [a.slice(0, at), b.slice(0, otherAt)];
   const hasDigit = /\d/.test(local);
-  if (local === other) return hasDigit && !DESKS.test(a);
+  if (local === other) return hasDigit && !isDesk(a);
   return !hasDigit && at > 6 && a.slice(at) === b.slice(otherAt) && isOneSlipApart(local, other);
 }
 
@@ -78,7 +75,7 @@ export function comparePhones(
 }
 
 function levelOf(a: PhoneFact, b: PhoneFact, vocabulary: Vocabulary): PhoneLevel {
-  const count = vocabulary.countOf('p', a.tail);
+  const count = vocabulary.countOf('p', a.counted);
   // A desk of its own, or two of one house.
   if (a.extension !== b.extension) return 'many';
   if (a.extension !== '') return 'extension';
@@ -87,6 +84,8 @@ function levelOf(a: PhoneFact, b: PhoneFact, vocabulary: Vocabulary): PhoneLevel
 }
 
 function isSlip(a: string, b: string): boolean {
+  // A digit left out moves all before it, so whole numbers are compared as they are.
+  if (a.startsWith('+') && b.startsWith('+')) return a.length > 9 && b.length > 9 && isOneSlipApart(a, b);
   const [mine, theirs] = [a.slice(-9), b.slice(-9)];
   return mine.length === 9 && theirs.length === 9 && isOneSlipApart(mine, theirs);
 }

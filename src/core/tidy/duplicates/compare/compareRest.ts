@@ -2,7 +2,7 @@ import type { PartialDate } from '@/core/base';
 
 import type { DuplicateFacts } from '../facts/facts';
 import type { Vocabulary } from '../facts/vocabulary';
-import { isOneSlipApart } from './compareWords';
+import { isOneSlipApart } from './slips';
 
 /** How two birthdays agree; near is one without a year in the same month or on the same day of one. */
 export type BirthLevel =
@@ -48,7 +48,8 @@ export function comparePlaces(
   const isOneTown = a.towns.length === 0 || b.towns.length === 0 || town !== undefined;
   if (street !== undefined && isOneTown) return { level: 'street', chance: vocabulary.chanceOf('a', street) };
   if (town !== undefined) return { level: 'town', chance: vocabulary.chanceOf('t', town) };
-  return { level: a.towns.length > 0 && b.towns.length > 0 ? 'differ' : 'missing', chance: 1 };
+  const areBoth = a.towns.length > 0 && b.towns.length > 0 && a.placeScript === b.placeScript;
+  return { level: areBoth ? 'differ' : 'missing', chance: 1 };
 }
 
 /** The same employer, or others. */

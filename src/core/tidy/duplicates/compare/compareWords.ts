@@ -4,6 +4,7 @@ import type { NameScript } from '../facts/nameWords';
 import type { Vocabulary } from '../facts/vocabulary';
 import { jaroWinkler } from './jaroWinkler';
 import { NICKNAMES } from './nicknames.data';
+import { isOneSlipApart } from './slips';
 import { soundOf } from './soundOf';
 
 /** How two words of names agree. */
@@ -17,8 +18,9 @@ const SOUNDS_CLOSE = 0.75;
 const RARE = 3;
 
 const SHORT_FORMS = new Map<string, Set<number>>();
-NICKNAMES.forEach((line, at) => {
-  for (const name of line.split(' ')) {
+const LINES = NICKNAMES.map((line) => line.split(' '));
+LINES.forEach((names, at) => {
+  for (const name of names) {
     const lines = SHORT_FORMS.get(name);
     if (lines) lines.add(at);
     else SHORT_FORMS.set(name, new Set([at]));
@@ -48,33 +50,71 @@ export function likeness(
   if (a === b) return 'same';
   if (a.length === 1 || b.length === 1) return isInitialOf(a, b) ? 'initial' : undefined;
   if (isShortForm(a, b)) return 'short';
+  // A misread word may be no slip of one sign: rn is read as m.
+  if (asRead(a) === asRead(b)) return 'close';
   // Where one script writes no vowels, or is put into Latin letters in several ways, consonants have to do.
   if (
     scripts[0] !== scripts[1] &&
     !scripts.includes('han') &&
     skeleton(a) === skeleton(b) &&
-    (skeleton(a).length > 1 || jaroWinkler(a, b) > 0.6)
+    (skeleton(a).length > 1 || scripts.includes('abjad') || jaroWinkler(a, b) > 0.6)
   )
     return 'same';
-  return isClose(a, b, vocabulary) ? 'close' : undefined;
+  const isFromHan = scripts[0] !== scripts[1] && scripts.includes('han');
+  // What stands in Chinese characters is put into Latin letters in one way, and sounds like much else.
+  if (isFromHan) return isSlip(a, b, vocabulary) && isOneSlipApart(a, b) ? 'close' : undefined;
+  return isClose(a, b, vocabulary) || isShortOfSlip(a, b, vocabulary) ? 'close' : undefined;
 }
 
-/** The first letter of a name, or of one that it is short for: W. is Bill. */
-function isInitialOf(a: string, b: string): boolean {
-  const [letter, name] = a.length === 1 ? [a, b] : [b, a];
-  if (name.startsWith(letter)) return true;
-  for (const at of shortFormLines(name)) if (NICKNAMES[at]?.startsWith(letter) === true) return true;
+/** Signs that scanners take for each other, as one of them (common practice). */
+const asRead = cached(50_000, (word: string) =>
+  word
+    .replace(/rn/g, 'm')
+    .replace(/cl/g, 'd')
+    .replace(/vv/g, 'w')
+    .replace(/ii/g, 'u')
+    .replace(/0/g, 'o')
+    .replace(/1/g, 'l')
+    .replace(/5/g, 's')
+    .replace(/8/g, 'b'),
+);
+
+/** One of two words is rare enough to be a slip. */
+function isSlip(a: string, b: string, vocabulary: Vocabulary): boolean {
+  return Math.min(vocabulary.countOf('n', a), vocabulary.countOf('n', b)) <= RARE;
+}
+
+/** A short form of what a slip has been made of: Bob and Robeet. */
+function isShortOfSlip(a: string, b: string, vocabulary: Vocabulary): boolean {
+  const [mine, theirs] = [SHORT_FORMS.get(a), SHORT_FORMS.get(b)];
+  const lines = mine ?? theirs;
+  if (lines === undefined || (mine && theirs)) return false;
+  const slip = mine ? b : a;
+  if (slip.length < 4 || vocabulary.countOf('n', slip) > RARE) return false;
+  for (const at of lines)
+    if (LINES[at]?.some((name) => name.length > 3 && isOneSlipApart(name, slip)) === true) return true;
   return false;
 }
 
+/** The first letter of a name, or of one that it is short for: W. is Bill. */
+export function isInitialOf(a: string, b: string): boolean {
+  const [letter, name] = a.length === 1 ? [a, b] : [b, a];
+  if (name.startsWith(letter)) return true;
+  for (const at of shortFormLines(name)) if (INITIALS[at]?.includes(letter) === true) return true;
+  return false;
+}
+
+/** The letters that the names of each line begin with. */
+const INITIALS = LINES.map((names) => names.map((name) => name.charAt(0)).join(''));
+
 function isClose(a: string, b: string, vocabulary: Vocabulary): boolean {
   if (a.length < 3 || b.length < 3 || Math.abs(a.length - b.length) > 3) return false;
-  const isSlip = Math.min(vocabulary.countOf('n', a), vocabulary.countOf('n', b)) <= RARE;
-  if (isSlip && a.length > 3 && b.length > 3 && isOneSlipApart(a, b)) return true;
+  const mayBeOne = isSlip(a, b, vocabulary);
+  if (mayBeOne && a.length > 3 && b.length > 3 && isOneSlipApart(a, b)) return true;
   // Measuring how alike they are takes longest, so only where it can matter.
   const sound = soundOf(a);
   const soundsSame = sound === soundOf(b);
-  const mayBeSlip = isSlip && a[0] === b[0];
+  const mayBeSlip = mayBeOne && a[0] === b[0];
   if (!soundsSame && !mayBeSlip) return false;
   const alike = jaroWinkler(a, b);
   if (mayBeSlip && alike >= CLOSE) return true;
@@ -90,24 +130,21 @@ function isOtherGender(a: string, b: string): boolean {
   );
 }
 
-/** Whether one sign left out, put in, swapped with its neighbour or another one makes one word of the other. */
-export function isOneSlipApart(a: string, b: string): boolean {
-  if (Math.abs(a.length - b.length) > 1) return false;
-  let head = 0;
-  while (head < a.length && head < b.length && a[head] === b[head]) head += 1;
-  let tail = 0;
-  while (tail < a.length - head && tail < b.length - head && a.at(-1 - tail) === b.at(-1 - tail)) tail += 1;
-  const [left, right] = [a.slice(head, a.length - tail), b.slice(head, b.length - tail)];
-  if (left.length <= 1 && right.length <= 1) return true;
-  return left.length === 2 && right.length === 2 && left[0] === right[1] && left[1] === right[0];
+/** Whether one could be a pet form of the other that no table has: it is a part of it, or begins as it does. */
+export function mayBeShort(a: string, b: string): 'part' | 'begins' | undefined {
+  const [short, long] = a.length <= b.length ? [a, b] : [b, a];
+  if (short.length < 2 || short.length > 7) return undefined;
+  if (short.length > 3 && long.includes(short)) return 'part';
+  return short[0] === long[0] ? 'begins' : undefined;
 }
 
-/** Whether one could be a pet form of the other that no table has: it begins as the other does, or ends so. */
-export function mayBeShort(a: string, b: string): boolean {
-  const [short, long] = a.length <= b.length ? [a, b] : [b, a];
-  if (short.length < 2 || short.length > 7) return false;
-  if (short[0] === long[0]) return true;
-  return short.length > 3 && long.endsWith(short);
+/** What a name of Japan looks like in Latin letters: open syllables, and n. */
+const ROMAJI =
+  /^(?:(?:[kgsztdnhbpmyrwjf]|[kgnhbpmr]y|[sc]h|ts|(?=([kstpc])\1)[kstpc][kstpc]h?|t(?=ch)ch)?[aiueo](?:h(?![aiueo]))?|n(?![aiueo])|m(?=[bp]))+$/;
+
+/** Whether a word in Latin letters may be one that stands in the characters of Japan elsewhere. */
+export function mayBeJapanese(word: string): boolean {
+  return word.length === 1 || ROMAJI.test(word);
 }
 
 /** The consonants that every way of writing a name from another script has. */
@@ -116,9 +153,10 @@ const skeleton = cached(50_000, makeSkeleton);
 function makeSkeleton(word: string): string {
   return word
     .replace(/h$/, '')
-    .replace(/ou|oo|ee|[aeiouyw]/g, '')
-    .replace(/sh/g, 'c')
+    .replace(/(.)\1+/g, '$1')
+    .replace(/zh/g, 'j')
+    .replace(/[sc]h/g, 'c')
+    .replace(/[aeiouyw]/g, '')
     .replace(/kh|[hgj]/g, 'g')
-    .replace(/[qk]/g, 'k')
-    .replace(/(.)\1+/g, '$1');
+    .replace(/[qk]/g, 'k');
 }

@@ -21,13 +21,24 @@ export interface ReadName {
   readonly script: NameScript;
   /** A mail address or a handle that stands where the name should. */
   readonly handle: string;
+  /** The first letters of words that were left out as particles, one after the other: an initial may stand for one. */
+  readonly particles: string;
+  /** Words that a mailbox of this person has beside the name: a former surname, a given name without a slip. */
+  readonly others: readonly NameWord[];
 }
 
 /** Most names are in plain letters, which need no looking up of what script they are. */
 const ASCII = /^[\x20-\x7e]*$/;
 
 /** No name at all. */
-export const NO_NAME: ReadName = { words: [], generation: '', script: 'latin', handle: '' };
+export const NO_NAME: ReadName = {
+  words: [],
+  generation: '',
+  script: 'latin',
+  handle: '',
+  particles: '',
+  others: [],
+};
 
 /** Words that many names have and that tell nobody from anybody (common practice). */
 const FILLERS = new Set(
@@ -47,7 +58,10 @@ export function readName({ name }: Card): ReadName {
     parts.filter(({ kind }) => kinds.includes(kind)).map(({ value }) => value);
   const [given, surnames] = [texts('given', 'given2'), texts('surname', 'surname2')];
   const generation = generationOf(texts('generation').join(' '));
-  if (given.length > 0 && surnames.length > 0) return { ...read(given, surnames), generation };
+  if (given.length > 0 && surnames.length > 0) {
+    const { words, script, particles } = read(given, surnames);
+    return asName(words, script, particles, generation);
+  }
   const whole = parts.length > 0 ? [...given, ...surnames].join(' ') : (name?.full ?? '');
   const found = readWhole(whole.trim());
   if (parts.length === 0 || found.words.length !== 1)
@@ -57,33 +71,59 @@ export function readName({ name }: Card): ReadName {
   return { ...found, words: found.words.map((word) => ({ ...word, role })), generation };
 }
 
-function readWhole(text: string): ReadName {
-  if (text === '') return NO_NAME;
+/** Generations that stand behind a name. */
+const GENERATION = /[\s,]+(Jr|Sr|Junior|Senior|II|III|IV)\.?$/i;
+
+function readWhole(said: string): ReadName {
+  if (said === '') return NO_NAME;
+  const [ending = '', behind = ''] = GENERATION.exec(said) ?? [];
+  const text = said.slice(0, said.length - ending.length);
   if (/^\S*(?:@|\d{2,}|_)\S*$/.test(text)) return { ...NO_NAME, handle: text };
   const parts = parseName(text)?.components ?? [];
   const of = (...kinds: string[]) =>
     parts.filter(({ kind }) => kinds.includes(kind)).map(({ value }) => value);
-  const { words, script } = read(of('given', 'given2'), of('surname', 'surname2'));
-  const generation = generationOf(of('generation').join(' '));
+  const title = of('title')[0] ?? '';
+  // M. is Monsieur, or an initial: then it may be left over.
+  const first = /^\p{L}\.$/u.test(title) ? [title] : [];
+  const found = read([...first, ...of('given', 'given2')], of('surname', 'surname2'));
+  const { words, script } = found;
+  const particles = found.particles + first.map((letter) => letter.charAt(0).toLowerCase()).join('');
+  const generation = generationOf(behind || of('generation').join(' '));
   // Somebody who writes a comma says what comes first; otherwise either order is in use, but for signs without a space.
   const isSaid = text.includes(',') || (script !== 'latin' && !/\s/.test(text));
-  return {
-    words: isSaid ? words : words.map((word) => ({ ...word, role: 'open' })),
-    generation,
-    script,
-    handle: '',
-  };
+  const open = isSaid ? words : words.map(({ text: word }): NameWord => ({ text: word, role: 'open' }));
+  return asName(open, script, particles, generation);
 }
 
-function read(given: readonly string[], surnames: readonly string[]): ReadName {
-  const words = [
-    ...given.flatMap((value) => wordsOf(value, 'given')),
-    ...surnames.flatMap((value) => wordsOf(value, 'surname')),
-  ];
+function asName(
+  words: readonly NameWord[],
+  script: NameScript,
+  particles: string,
+  generation: string,
+): ReadName {
+  return { words, generation, script, handle: '', particles, others: NO_WORDS };
+}
+
+const NO_WORDS: readonly NameWord[] = [];
+
+/** Words of a name before it is told what stands around them. */
+type Words = Pick<ReadName, 'words' | 'script' | 'particles'>;
+
+function read(given: readonly string[], surnames: readonly string[]): Words {
+  const words: NameWord[] = [];
+  for (const value of given) words.push(...wordsOf(value, 'given'));
+  for (const value of surnames) words.push(...wordsOf(value, 'surname'));
   const script = scriptOf([...given, ...surnames].join(''));
   // In other scripts what looks like a filler is a name: عمر is mr.
-  const kept = script === 'latin' ? words.filter(({ text }) => !FILLERS.has(text)) : words;
-  return { ...NO_NAME, words: kept.length > 0 ? kept : words, script };
+  const kept = script === 'latin' ? words.filter((word) => !isFiller(word)) : words;
+  if (kept.length === 0 || kept.length === words.length) return { words, script, particles: '' };
+  const particles = words.flatMap((word) => (kept.includes(word) ? [] : word.text.charAt(0))).join('');
+  return { words: kept, script, particles };
+}
+
+/** E. is an initial where given names stand, and a particle among surnames. */
+function isFiller({ text, role }: NameWord): boolean {
+  return FILLERS.has(text) && !(text.length === 1 && role === 'given');
 }
 
 function wordsOf(value: string, role: Role): NameWord[] {
@@ -112,13 +152,17 @@ function asSpoken(text: string): string {
     : text;
 }
 
-/** Names from Arabic with and without their article: Al-Khatib, El Khatib, Khatib. */
+/** Names from Arabic with and without their article: Al-Khatib, El Khatib, Khatib; those with Mc in one word. */
 function withoutArticle(text: string): string {
-  if (!/^[ae]l[- ]|[ -][ae]l[- ]|[^\x20-\x7e]/i.test(text)) return text;
-  return text.replace(/(^|\s)ال(?=\p{L}{2})/gu, '$1').replace(/(^|\s)[AE]l[-\s](?=\p{L}{2})/giu, '$1');
+  if (!/^[ae]l[- ]|[ -][ae]l[- ]|[^\x20-\x7e]|mc /i.test(text)) return text;
+  return text
+    .replace(/(^|\s)ال(?=\p{L}{2})/gu, '$1')
+    .replace(/(^|\s)[AE]l[-\s](?=\p{L}{2})/giu, '$1')
+    .replace(/\bMc\s+(?=\p{L}{2})/giu, 'Mc');
 }
 
-function scriptOf(text: string): NameScript {
+/** What a text is written in. */
+export function scriptOf(text: string): NameScript {
   if (ASCII.test(text)) return 'latin';
   if (/^[\p{ASCII}\p{Script=Latin}\p{M}\p{P}]*$/u.test(text)) return 'latin';
   if (/\p{Script=Hiragana}|\p{Script=Katakana}/u.test(text)) return 'kana';

@@ -6,13 +6,15 @@ export interface PhoneFact {
   readonly number: string;
   /** '' for none. */
   readonly extension: string;
-  /** By what numbers are brought together and counted. */
+  /** By what numbers are brought together. */
   readonly tail: string;
+  /** By what they are counted: more of it, as many numbers of one country end alike. */
+  readonly counted: string;
   readonly isMobile: boolean;
 }
 
 /** Digits at the end of a number that have to agree where one of two says no country; cards are brought together by as many. */
-const NUMBER_TAIL = 7;
+const [NUMBER_TAIL, COUNTED_TAIL] = [7, 9];
 
 /**
  * A number as it is compared. Without the numbering plans, which would take most of the time: what the country of a national
@@ -21,7 +23,7 @@ const NUMBER_TAIL = 7;
 export function comparableNumber(written: string, isMobile: boolean, country?: string): PhoneFact {
   // Most numbers have nothing but digits and spaces.
   const [plain = '', extension = ''] = /^[\d +/-]*$/.test(written)
-    ? [written]
+    ? splitAtHyphen(written)
     : written
         .replace(/^\s*tel:/i, '')
         .replace(/\(0\)/g, '')
@@ -32,8 +34,22 @@ export function comparableNumber(written: string, isMobile: boolean, country?: s
     number,
     extension: extension === '' ? '' : extension.replace(/\D/g, ''),
     tail: number.slice(-NUMBER_TAIL),
+    counted: number.slice(1).slice(-COUNTED_TAIL),
     isMobile,
   };
+}
+
+/** What a hyphen sets off behind a number that is whole without it is an extension (DIN 5008): +49 30 1234567-89. */
+const SET_OFF = /^(\+[\d ]+)-(\d{1,4})$/;
+/** Digits of an international number from which it is taken to be whole. Ours. */
+const WHOLE = 10;
+
+function splitAtHyphen(written: string): [plain: string, extension?: string] {
+  if (!written.includes('-')) return [written];
+  const [, plain, extension] = SET_OFF.exec(written.trim()) ?? [];
+  return plain !== undefined && extension !== undefined && plain.replace(/\D/g, '').length >= WHOLE
+    ? [plain, extension]
+    : [written];
 }
 
 function withCountry(plain: string, digits: string, country: string | undefined): string {

@@ -1,7 +1,12 @@
+import { Cultures } from './cultures';
 import type { DuplicateFacts } from './facts';
+import type { NameWord } from './nameWords';
 
 /** A smaller book says little about how common a value is; it is treated as a sample of one this large. Our choice. */
 const SMALLEST_BOOK = 500;
+
+/** The same of a book that has taught nothing. Ours. */
+const UNTAUGHT_TOGETHER = 6;
 
 /** What is counted: n words of names, b two of them side by side, m mail addresses, p ends of numbers, o employers, h words of organisations, t towns, a streets, w hosts. */
 export type Counted = 'n' | 'b' | 'm' | 'p' | 'o' | 'h' | 't' | 'a' | 'w';
@@ -14,8 +19,11 @@ export class Vocabulary {
   };
   /** Of words of names: how often a card has them as a given name less how often as a surname. */
   private readonly leanings = new Map<string, number>();
+  private cultures: Cultures | undefined;
   /** Cards. */
   cards = 0;
+  /** Cards of people with mail addresses and numbers, with mail addresses only, with numbers only. */
+  private readonly reached = { both: 0, mail: 0, phone: 0 };
   /** Pairs of cards of one organisation. */
   colleagues = 0;
 
@@ -23,20 +31,45 @@ export class Vocabulary {
     for (const one of all) this.put(one);
   }
 
+  /**
+   * Counts words of names once for cards that are plainly one person's, by a mail address or a number of their own: a name is
+   * as common as people have it, not as cards do.
+   */
+  countPersons(all: readonly DuplicateFacts[]): void {
+    const persons = personsByReach(all, this);
+    const known = new Map<number, Set<string>>();
+    for (const [at, { name }] of all.entries()) {
+      const person = persons[at] ?? at;
+      const met = known.get(person) ?? new Set();
+      known.set(person, met);
+      for (const { text } of name.words) if (met.has(text)) this.takeOne('n', text);
+      for (const both of pairsBeside(name.words)) if (met.has(both)) this.takeOne('b', both);
+      for (const { text } of name.words) met.add(text);
+      for (const both of pairsBeside(name.words)) met.add(both);
+    }
+  }
+
+  /** Learns which words of names come from one culture. */
+  learnCultures(all: readonly DuplicateFacts[]): void {
+    this.cultures = new Cultures(
+      all.flatMap(({ name }) => (name.words.length > 1 ? [name.words.map(({ text }) => text)] : [])),
+      (word) => this.leaningOf(word) > 0,
+    );
+  }
+
+  /** How much oftener words come together on one name than if each could go with any. */
+  together(words: readonly string[]): number {
+    return this.cultures ? Math.max(1, this.cultures.together(words)) : UNTAUGHT_TOGETHER;
+  }
+
+  private takeOne(kind: Counted, value: string): void {
+    const count = this.counts[kind].get(value) ?? 1;
+    if (count > 1) this.counts[kind].set(value, count - 1);
+  }
+
   /** Cards, of a small book as many as it is taken for. */
   get size(): number {
     return Math.max(SMALLEST_BOOK, this.cards);
-  }
-
-  /** Pairs of cards that would have one full name if any given name could go with any surname. */
-  countAccidents(): number {
-    let [givens, surnames] = [0, 0];
-    for (const [word, count] of this.counts.n) {
-      const pairs = (count * (count - 1)) / 2;
-      if (this.leaningOf(word) > 0) givens += pairs;
-      else surnames += pairs;
-    }
-    return (2 * givens * surnames) / Math.max(1, this.cards * (this.cards - 1));
   }
 
   /** Counts a card. */
@@ -69,23 +102,34 @@ export class Vocabulary {
     return this.leanings.get(word) ?? 0;
   }
 
+  /** The share of pairs of cards with any way to reach them that have both ways, one way or none to be compared, 0 to 1. */
+  reachShare(level: 'some' | 'missing' | 'bothDiffer' | 'oneDiffers' | 'apart'): number {
+    if (level === 'some' || level === 'missing') return 1;
+    // A few cards of each kind, so that no share is nothing.
+    const all = this.reached.both + this.reached.mail + this.reached.phone + 30;
+    const [both, mail, phone] = [this.reached.both, this.reached.mail, this.reached.phone].map(
+      (count) => (count + 10) / all,
+    ) as [number, number, number];
+    const [compareBoth, apart] = [both * both, 2 * mail * phone];
+    if (level === 'bothDiffer') return compareBoth;
+    return level === 'apart' ? apart : 1 - compareBoth - apart;
+  }
+
   private count(
     { name, mails, phones, employers, house, towns, streets, hosts }: DuplicateFacts,
     by: 1 | -1,
   ): void {
     const { words } = name;
     this.cards += by;
+    if (mails.length > 0 || phones.length > 0)
+      this.reached[phones.length === 0 ? 'mail' : mails.length === 0 ? 'phone' : 'both'] += by;
     this.add(
       'n',
       words.map(({ text }) => text),
       by,
     );
-    for (const [i, { text, role }] of words.entries()) {
-      if (role !== 'open') this.lean(text, role === 'given' ? by : -by);
-      const before = words[i - 1]?.text;
-      if (before !== undefined)
-        this.add('b', [before < text ? `${before} ${text}` : `${text} ${before}`], by);
-    }
+    for (const { text, role } of words) if (role !== 'open') this.lean(text, role === 'given' ? by : -by);
+    this.add('b', pairsBeside(words), by);
     for (const employer of new Set(employers)) {
       const others = (this.counts.o.get(employer) ?? 0) - (by === 1 ? 0 : 1);
       this.colleagues += by * others;
@@ -93,7 +137,7 @@ export class Vocabulary {
     this.add('m', mails, by);
     this.add(
       'p',
-      phones.map(({ tail }) => tail),
+      phones.map(({ counted }) => counted),
       by,
     );
     this.add('o', employers, by);
@@ -120,4 +164,39 @@ export class Vocabulary {
       else counts.delete(value);
     }
   }
+}
+
+/** Two words of a name side by side, in either order. */
+function pairsBeside(words: readonly NameWord[]): string[] {
+  return words.slice(1).map(({ text }, i) => {
+    const before = words[i]?.text ?? '';
+    return before < text ? `${before} ${text}` : `${text} ${before}`;
+  });
+}
+
+/** Cards with one address or number up to which these are somebody's own. Ours. */
+const FEW = 4;
+
+/** For each card the first card of those that it shares an own address or mobile with. */
+function personsByReach(all: readonly DuplicateFacts[], vocabulary: Vocabulary): Int32Array {
+  const first = new Int32Array(all.length).map((_, at) => at);
+  const root = (at: number): number => {
+    let found = at;
+    while (first[found] !== found) found = first[found] = first[first[found] ?? found] ?? found;
+    return found;
+  };
+  const met = new Map<string, number>();
+  for (const [at, { mails, phones, isOrg }] of all.entries()) {
+    if (isOrg) continue;
+    for (const mail of mails) if (vocabulary.countOf('m', mail) <= FEW) meet(mail, at);
+    for (const { counted, extension, isMobile } of phones)
+      if ((isMobile || extension !== '') && vocabulary.countOf('p', counted) <= FEW)
+        meet(counted + extension, at);
+  }
+  function meet(value: string, at: number): void {
+    const other = met.get(value);
+    if (other === undefined) met.set(value, at);
+    else first[root(at)] = root(other);
+  }
+  return first.map((_, at) => root(at));
 }

@@ -2,6 +2,7 @@ import type { Conflict } from '../compare/compareNames';
 import type { MailLevel, PhoneLevel } from '../compare/compareReach';
 import type { BirthLevel, GenerationLevel, PlaceLevel, WorkLevel } from '../compare/compareRest';
 import type { WordLevel } from '../compare/compareWords';
+import type { ReachLevel } from './comparePair';
 
 /**
  * The chance of a level between two cards that have the field, by what the two are to each other: strangers, of one household,
@@ -18,7 +19,7 @@ export interface Columns {
   readonly place: Readonly<Record<Exclude<PlaceLevel, 'missing'>, Chances>>;
   readonly work: Readonly<Record<Exclude<WorkLevel, 'missing'>, Chances>>;
   readonly title: Readonly<Record<Exclude<WorkLevel, 'missing'>, Chances>>;
-  readonly reach: Readonly<Record<'some' | 'none', Chances>>;
+  readonly reach: Readonly<Record<Exclude<ReachLevel, 'missing'>, Chances>>;
   readonly generation: Readonly<Record<Exclude<GenerationLevel, 'missing'>, Chances>>;
 }
 
@@ -65,8 +66,13 @@ export const COLUMNS: Columns = {
   place: { street: [OF_VALUE, ofMatch(0.9), 0.3], town: [OF_VALUE, 0.15, 0.3], differ: [0.92, 0.1, 0.4] },
   work: { same: [OF_VALUE, 0.03, 0.995], differ: [0.99, 0.97, 0.005] },
   title: { same: [0.05, 0.05, 0.1], differ: [0.95, 0.95, 0.9] },
-  // What they share is weighed by itself; that they share nothing says more than each field does.
-  reach: { some: [1, 1, 1], none: [1, 0.5, 0.6] },
+  // What they share is weighed by itself. That they share nothing is for strangers what the book's cards have.
+  reach: {
+    some: [1, 1, 1],
+    bothDiffer: [OF_VALUE, 0.5, 0.6],
+    oneDiffers: [OF_VALUE, 0.5, 0.6],
+    apart: [OF_VALUE, 0.5, 0.6],
+  },
   generation: { same: [0.4, 0.2, 0.4], oneSaid: [1, 0.9, 1], differ: [1, 1, 1] },
 };
 
@@ -112,6 +118,6 @@ export const SHIPPED: MatchShares = {
   place: { street: 0.5, town: 0.2, differ: 0.3 },
   work: { same: 0.6, differ: 0.4 },
   title: { same: 0.7, differ: 0.3 },
-  reach: { some: 0.85, none: 0.15 },
+  reach: { some: 0.88, bothDiffer: 0.03, oneDiffers: 0.05, apart: 0.04 },
   generation: { same: 0.75, oneSaid: 0.24, differ: 0.01 },
 };

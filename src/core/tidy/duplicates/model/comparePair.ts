@@ -21,13 +21,19 @@ import {
 import type { DuplicateFacts } from '../facts/facts';
 import type { Vocabulary } from '../facts/vocabulary';
 
+/**
+ * Whether two who can both be reached share anything that they are reached by. Where they share nothing: whether both have
+ * mail addresses and numbers, only one of these, or one has the one and one the other. What then differs is no evidence of
+ * its own beside it.
+ */
+export type ReachLevel = 'missing' | 'some' | 'bothDiffer' | 'oneDiffers' | 'apart';
+
 /** How two people's cards agree, field by field. */
 export interface PairComparison {
   readonly name: NameComparison;
   readonly mail: Reach<MailLevel>;
   readonly phone: Reach<PhoneLevel>;
-  /** Whether two who can both be reached share anything that they are reached by. */
-  readonly reach: 'missing' | 'some' | 'none';
+  readonly reach: ReachLevel;
   /** Whether one of them says nothing that the other doesn't say too. */
   readonly isWithin: boolean;
   readonly birth: BirthLevel;
@@ -55,20 +61,31 @@ export function comparePair(
   const mail = compareMails(a, b, vocabulary, isNamed);
   const phone = comparePhones(a, b, vocabulary, isNamed);
   const isShared = SHARED.has(mail.level) || SHARED.has(phone.level);
+  const reach =
+    isShared || mail.level === 'alike' || phone.level === 'slip'
+      ? 'some'
+      : isReachable(a) && isReachable(b)
+        ? differing(mail.level, phone.level)
+        : 'missing';
   return {
-    ...{ name, mail, phone, birth },
+    name,
+    birth,
+    reach,
+    mail: reach === 'some' ? mail : NOT_COMPARED,
+    phone: reach === 'some' ? phone : NOT_COMPARED,
     isWithin: isShared && isNamed && (isWithin(a, b, birth) || isWithin(b, a, birth)),
-    reach:
-      isShared || mail.level === 'alike' || phone.level === 'slip'
-        ? 'some'
-        : isReachable(a) && isReachable(b)
-          ? 'none'
-          : 'missing',
     place: comparePlaces(a, b, vocabulary),
     work: compareWork(a, b, vocabulary),
     title: compareTitles(a, b),
     generation: compareGenerations(a.name.generation, b.name.generation),
   };
+}
+
+const NOT_COMPARED: Reach<'missing'> = { level: 'missing', value: '' };
+
+function differing(mail: MailLevel, phone: PhoneLevel): ReachLevel {
+  if (mail === 'missing' && phone === 'missing') return 'apart';
+  return mail === 'missing' || phone === 'missing' ? 'oneDiffers' : 'bothDiffer';
 }
 
 function isReachable({ mails, phones }: DuplicateFacts): boolean {

@@ -3,6 +3,7 @@ import { texts } from '@/texts/tidy/duplicates';
 import { compareMails, comparePhones } from '../compare/compareReach';
 import { comparePlaces } from '../compare/compareRest';
 import { jaroWinkler } from '../compare/jaroWinkler';
+import { isOneSlipApart } from '../compare/slips';
 import type { DuplicateFacts } from '../facts/facts';
 import type { Vocabulary } from '../facts/vocabulary';
 import type { Evidence } from './evidence';
@@ -64,11 +65,19 @@ function nameParts(
   const [short, long] = a.length <= b.length ? [a, b] : [b, a];
   if ([...a].sort().join(' ') === [...b].sort().join(' '))
     return say(texts.sameWordsInName, 0.03, 2 * chance(a), 0.02);
-  if (jaroWinkler(a.join(' '), b.join(' ')) >= CLOSE && a.join(' ').length > 5)
+  if (isOneSlipIn(a, b) || (jaroWinkler(a.join(' '), b.join(' ')) >= CLOSE && a.join(' ').length > 5))
     return say(texts.namesNearlySame, 0.1, 10 * chance(a), 0.02);
   if (short.length > 1 && short.every((word) => long.includes(word)))
     return say(texts.oneNameWithinOther, 0.06, 2 * chance(short), 0.25);
   return say(texts.differentNames, 0.01, 1, 0.01);
+}
+
+/** Whether two names differ in one word, and that by a slip. */
+function isOneSlipIn(a: readonly string[], b: readonly string[]): boolean {
+  if (a.length !== b.length) return false;
+  const others = a.flatMap((word, i) => (word === b[i] ? [] : [[word, b[i] ?? ''] as const]));
+  const [[one, other] = ['', ''], ...more] = others;
+  return more.length === 0 && Math.min(one.length, other.length) > 3 && isOneSlipApart(one, other);
 }
 
 function reachParts(a: DuplicateFacts, b: DuplicateFacts, vocabulary: Vocabulary): Part[] {
@@ -101,6 +110,13 @@ function placeParts(a: DuplicateFacts, b: DuplicateFacts, vocabulary: Vocabulary
   if (level === 'missing') return [];
   if (level === 'street')
     return [{ kind: 'address', words: texts.sameAddress, logs: logs(0.75, chance, 0.02) }];
-  if (level === 'town') return [{ kind: 'address', words: texts.sameTown, logs: logs(0.17, chance, 0.1) }];
+  if (level === 'town') {
+    // Two streets of one town are what branches have, where both are said.
+    const haveBoth = a.streets.length > 0 && b.streets.length > 0;
+    const slip = haveBoth && a.streets.some((one) => b.streets.some((other) => isOneSlipApart(one, other)));
+    if (haveBoth && !slip)
+      return [{ kind: 'address', words: texts.otherStreets, logs: logs(0.05, chance, 0.4) }];
+    return [{ kind: 'address', words: texts.sameTown, logs: logs(0.17, chance, 0.1) }];
+  }
   return [{ kind: 'address', words: texts.differentTownsBranches, logs: logs(0.08, 0.95, 0.9) }];
 }

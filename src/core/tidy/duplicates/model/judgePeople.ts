@@ -25,7 +25,7 @@ const IS_AGAINST: Readonly<Record<Part, (comparison: PairComparison) => boolean>
   name: ({ name }) => name.matches.length === 0,
   mail: ({ mail }) => mail.level === 'differ',
   phone: ({ phone }) => phone.level === 'differ',
-  reach: ({ reach }) => reach === 'none',
+  reach: ({ reach }) => sharesNothing(reach),
   birth: ({ birth }) => ['slip', 'near', 'otherYear', 'differ', 'years'].includes(birth),
   place: ({ place }) => place.level === 'differ',
   work: ({ work }) => work.level === 'differ',
@@ -83,7 +83,7 @@ const WORDS: Readonly<Record<Part, (comparison: PairComparison) => string>> = {
       ? texts.numberNearlySame(plainNumber(value))
       : texts.sameNumber(plainNumber(value));
   },
-  reach: ({ reach }) => (reach === 'none' ? texts.nothingShared : ''),
+  reach: ({ reach }) => (sharesNothing(reach) ? texts.nothingShared : ''),
   birth: ({ birth }) => BIRTHS[birth],
   place: ({ place }) => PLACES[place.level],
   work: ({ work }) =>
@@ -92,6 +92,7 @@ const WORDS: Readonly<Record<Part, (comparison: PairComparison) => string>> = {
   generation: ({ generation }) => GENERATIONS[generation],
 };
 
+const sharesNothing = (reach: PairComparison['reach']) => reach !== 'missing' && reach !== 'some';
 const plainNumber = (number: string) => number.replace('~', '');
 
 const GIVEN: Readonly<Record<WordMatch['level'], string>> = {

@@ -20,8 +20,16 @@ const vocabulary = new Vocabulary(
       phones: [],
       birth: undefined,
     },
-    ...{ employers: [], titles: [], streets: [], towns: [], hosts: [], apart: new Set<string>() },
-    name: { words: [], generation: '', script: 'latin' as const, handle: '' },
+    ...{
+      employers: [],
+      titles: [],
+      streets: [],
+      towns: [],
+      placeScript: 'latin' as const,
+      hosts: [],
+      apart: new Set<string>(),
+    },
+    name: { words: [], generation: '', script: 'latin' as const, handle: '', particles: '', others: [] },
   })),
 );
 
@@ -32,8 +40,8 @@ function pair(dice: Dice, isOne: boolean, sharedMail: number): PairComparison {
   return {
     name:
       isOne || dice.chance(0.1)
-        ? { matches: [match(true), match(false)], conflict: 'none' }
-        : { matches: [match(false)], conflict: 'otherGiven' },
+        ? { matches: [match(true), match(false)], together: 6, conflict: 'none' }
+        : { matches: [match(false)], together: 1, conflict: 'otherGiven' },
     mail: { level: isShared ? 'same' : 'differ', value: '' },
     phone: { level: isOne && dice.chance(0.8) ? 'mobile' : 'differ', value: '' },
     reach: 'missing',
@@ -84,7 +92,7 @@ test('what is weighed at once is what is told part by part', () => {
   for (let i = 0; i < 50; i += 1) {
     const one: PairComparison = {
       ...pair(dice, dice.chance(0.5), 0.5),
-      reach: dice.pick(['missing', 'some', 'none']),
+      reach: dice.pick(['missing', 'some', 'oneDiffers', 'apart']),
       birth: dice.pick(['missing', 'same', 'differ']),
       place: dice.pick([
         { level: 'missing', chance: 1 },

@@ -4,7 +4,7 @@ import type { PairComparison } from './comparePair';
 import { chancesOf, type Learnt, Model, UNTAUGHT } from './model';
 
 /** Rounds of learning; the figures hardly move after so many. */
-const ROUNDS = 5;
+const ROUNDS = 4;
 /** Pairs of one person that the shipped shares count for, so that a small book teaches little. Ours. */
 const SHIPPED_PAIRS = 60;
 
@@ -19,59 +19,37 @@ type Counts = { [Field in keyof MatchShares]: Record<string, number> };
 export function learn(compared: readonly PairComparison[], vocabulary: Vocabulary, times = 1): Learnt {
   // What is hopeless at first stays so, and is most of it.
   const taught = withoutHopeless(compared, new Model(UNTAUGHT, vocabulary));
-  const accidents = vocabulary.countAccidents();
   let learnt = UNTAUGHT;
   for (let round = 0; round < ROUNDS; round += 1)
-    learnt = learnOnce(taught, { times, accidents }, new Model(learnt, vocabulary));
+    learnt = learnOnce(taught, times, new Model(learnt, vocabulary));
   return learnt;
 }
 
-/** The pairs that are learnt from, and how many of one full name have been left out as strangers. */
-interface Taught {
-  readonly compared: readonly PairComparison[];
-  readonly namesakes: number;
-}
-
 /** The chance of a pair below which it isn't looked at again. */
-const HOPELESS = 1e-4;
+const HOPELESS = 1e-3;
 
-function withoutHopeless(compared: readonly PairComparison[], model: Model): Taught {
-  let namesakes = 0;
-  const kept = compared.filter((one) => {
-    const [chance, stranger] = chancesOf(model.sum(one));
-    if (chance >= HOPELESS) return true;
-    if (isOneName(one)) namesakes += stranger;
-    return false;
-  });
-  return { compared: kept, namesakes };
+function withoutHopeless(compared: readonly PairComparison[], model: Model): readonly PairComparison[] {
+  return compared.filter((one) => chancesOf(model.sum(one))[0] >= HOPELESS);
 }
 
-function isOneName({ name }: PairComparison): boolean {
-  return name.matches.length > 1 && name.matches.every(({ level }) => level === 'same');
-}
-
-function learnOnce(
-  { compared, ...left }: Taught,
-  { times, accidents }: { readonly times: number; readonly accidents: number },
-  model: Model,
-): Learnt {
+function learnOnce(compared: readonly PairComparison[], times: number, model: Model): Learnt {
   const { vocabulary } = model;
   const counts = Object.fromEntries(Object.keys(SHIPPED).map((field) => [field, {}])) as Counts;
-  let [matches, namesakes] = [0, times * left.namesakes];
+  let matches = 0;
   const add = (field: keyof MatchShares, level: string, weight: number) => {
     if (level !== 'missing' && level !== 'scripts')
       counts[field][level] = (counts[field][level] ?? 0) + weight;
   };
   for (const one of compared) {
-    const [chance, stranger] = chancesOf(model.sum(one));
-    if (isOneName(one)) namesakes += times * stranger;
+    const [chance] = chancesOf(model.sum(one));
     if (chance < 0.01) continue;
     matches += times * chance;
     for (const { level } of one.name.matches) add('words', level, chance);
     add('name', one.name.conflict, chance);
     add('mail', one.mail.level, chance);
     add('phone', one.phone.level, chance);
-    add('reach', one.reach, chance);
+    // How often two cards of one person share nothing isn't learnt: those are told from namesakes by little but this share, so
+    // that a share a little too small would make itself smaller with every round.
     add('birth', one.birth, chance);
     add('place', one.place.level, chance);
     add('work', one.work.level, chance);
@@ -92,7 +70,6 @@ function learnOnce(
   return {
     shares: { ...shares, birth },
     matches: (matches + SHIPPED_PAIRS) / (cards + known),
-    together: Math.min(40, Math.max(2, (namesakes + 20) / (accidents + 20 / UNTAUGHT.together))),
   };
 }
 

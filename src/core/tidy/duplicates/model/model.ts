@@ -1,26 +1,27 @@
 import type { Vocabulary } from '../facts/vocabulary';
 import { COLUMNS, type Columns, type MatchShares, resolve, SHIPPED } from './columns';
-import type { PairComparison } from './comparePair';
+import type { PairComparison, ReachLevel } from './comparePair';
 
 /** What a book has taught: how often fields agree between two cards of one person, and how many such pairs there are. */
 export interface Learnt {
   readonly shares: MatchShares;
   /** Pairs of cards of one person, a card. */
   readonly matches: number;
-  /** How much oftener a given name and a surname come together than if any could go with any: people of one culture. */
-  readonly together: number;
 }
 
 /** Before any book has been seen. Ours. */
-export const UNTAUGHT: Learnt = { shares: SHIPPED, matches: 0.12, together: 6 };
+export const UNTAUGHT: Learnt = { shares: SHIPPED, matches: 0.12 };
 
 /** Pairs of two people of one household, a card. Ours. */
 const HOUSEHOLDS = 0.1;
 /** Between two of a household: that they share a surname, that they share a given name. Ours. */
 const [FAMILY, NAMESAKE] = [0.55, 0.01];
 
+/** Pairs of strangers of one name who bear it not by accident, as two cousins do after one grandfather, a card. Ours. */
+const NAMESAKES = 0.01;
+
 /** log2 of the chance that of two given names one begins or ends as a pet form of the other would. Ours. */
-const LIKE_GIVEN = Math.log2(0.15);
+const LIKE_GIVEN = Math.log2(0.09);
 
 /** The parts of a comparison, as they are weighed and told. */
 export const PARTS = [
@@ -49,10 +50,16 @@ export class Model {
     ...{ mail: {}, phone: {}, reach: {}, birth: {}, place: {}, work: {}, title: {}, generation: {} },
   };
 
+  /** log2 of the shares of what is asked for every pair. */
+  private readonly logs: Readonly<Record<'words' | 'conflicts', Readonly<Record<string, number>>>>;
+
   constructor(
     readonly learnt: Learnt,
     readonly vocabulary: Vocabulary,
   ) {
+    const logs = (shares: Readonly<Record<string, number>>) =>
+      Object.fromEntries(Object.entries(shares).map(([level, share]) => [level, Math.log2(share)]));
+    this.logs = { words: logs(learnt.shares.words), conflicts: logs(learnt.shares.name) };
     const { size, colleagues, cards } = vocabulary;
     this.priors = [learnt.matches, size / 2, HOUSEHOLDS, Math.max(0.01, colleagues / Math.max(1, cards))].map(
       Math.log2,
@@ -61,6 +68,14 @@ export class Model {
       for (const [level, chances] of Object.entries(COLUMNS[part] as Columns['mail'])) {
         const match = (learnt.shares[part] as Readonly<Record<string, number>>)[level] ?? 1;
         const others = chances.map((chance) => Math.log2(resolve(chance, match, size)));
+        if (part === 'reach') {
+          const share = Math.log2(vocabulary.reachShare(level as ReachLevel));
+          this.tables.reach[level] = [
+            Math.log2(match),
+            ...others.map((log) => log + share),
+          ] as unknown as Logs;
+          continue;
+        }
         this.tables[part][level] = [Math.log2(match), ...others] as unknown as Logs;
       }
   }
@@ -95,7 +110,7 @@ export class Model {
   /** Sums of all parts, priors included. Written out, as it is asked for every pair in every round of learning. */
   sum({ name, mail, phone, reach, birth, place, work, title, generation }: PairComparison): Logs {
     const { tables } = this;
-    const sums: [number, number, number, number] = [...this.nameLogs(name)];
+    const sums = this.nameLogs(name);
     add(sums, this.priors);
     add(sums, tables.mail[mail.level]);
     add(sums, tables.phone[phone.level]);
@@ -115,26 +130,36 @@ export class Model {
     return this.tables[part][level] ?? NONE;
   }
 
-  private nameLogs({ matches, conflict }: PairComparison['name']): Logs {
-    if (conflict === 'missing') return NONE;
-    const { shares, together } = this.learnt;
-    let [match, stranger, household] = [conflict === 'scripts' ? 0 : Math.log2(shares.name[conflict]), 0, 0];
+  private nameLogs({
+    matches,
+    conflict,
+    together,
+  }: PairComparison['name']): [number, number, number, number] {
+    if (conflict === 'missing') return [0, 0, 0, 0];
+    const { words, conflicts } = this.logs;
+    let [match, stranger, household] = [conflict === 'scripts' ? 0 : (conflicts[conflict] ?? 0), 0, 0];
     let firmOnly = 0;
+    let isNamesake = false;
     for (const { level, chance, isGiven } of matches) {
-      const share = Math.log2(shares.words[level]);
+      const share = words[level] ?? 0;
       match += share;
       // How somebody abbreviates doesn't depend on whose name it is.
       const log = Math.log2(chance) + (level === 'initial' ? share : 0);
       stranger += log;
       firmOnly += log;
+      // Who bears the name of a father bears all of it.
+      const shared = !isGiven ? FAMILY : isNamesake ? 1 : NAMESAKE;
       household += isGiven
-        ? Math.log2(Math.min(1, NAMESAKE * 2 ** share + 2 ** log))
-        : Math.log2(FAMILY) + share;
+        ? Math.log2(Math.min(1, shared * 2 ** share + 2 ** log))
+        : Math.log2(shared) + share;
+      isNamesake ||= isGiven;
     }
     if (matches.length > 1) {
       const more = Math.min(Math.log2(together), -stranger);
       stranger += more;
       firmOnly += more;
+      const byDescent = match + Math.log2((2 * NAMESAKES) / this.vocabulary.size);
+      stranger = Math.log2(2 ** stranger + 2 ** byDescent);
     }
     if (conflict === 'likeGiven') {
       stranger += LIKE_GIVEN;
