@@ -23,8 +23,8 @@ function withWords(name: string): string {
   return name.replace(/\b([a-z])\.(?=[a-z]\b|\s|$)/gi, '$1').replace(/&|\+/g, ' and ');
 }
 
-/** Forms of several words, of Poland, Czechia and Slovakia. */
-const LONG_FORM = / (?:sp(?:olka)? z o ?o|spol s r ?o) /;
+/** Forms of several words, of Poland, Czechia, Slovakia, France and Luxembourg. */
+const LONG_FORM = / (?:sp(?:olka)? z o ?o|spol s r ?o|s a r ?l) /;
 
 function withoutForm(words: string[]): string[] {
   const text = ` ${words.join(' ')} `;

@@ -89,8 +89,10 @@ function readWhole(said: string): ReadName {
   const { words, script } = found;
   const particles = found.particles + first.map((letter) => letter.charAt(0).toLowerCase()).join('');
   const generation = generationOf(behind || of('generation').join(' '));
-  // Somebody who writes a comma says what comes first; otherwise either order is in use, but for signs without a space.
-  const isSaid = text.includes(',') || (script !== 'latin' && !/\s/.test(text));
+  // Somebody who writes a comma says what comes first; otherwise either order is in use, but for
+  // Chinese characters and what is written without a space.
+  const isEastern = script === 'han' || script === 'kana';
+  const isSaid = text.includes(',') || isEastern || (script !== 'latin' && !/\s/.test(text));
   const open = isSaid ? words : words.map(({ text: word }): NameWord => ({ text: word, role: 'open' }));
   return asName(open, script, particles, generation);
 }
@@ -113,17 +115,26 @@ function read(given: readonly string[], surnames: readonly string[]): Words {
   const words: NameWord[] = [];
   for (const value of given) words.push(...wordsOf(value, 'given'));
   for (const value of surnames) words.push(...wordsOf(value, 'surname'));
-  const script = scriptOf([...given, ...surnames].join(''));
-  // In other scripts what looks like a filler is a name: عمر is mr.
-  const kept = script === 'latin' ? words.filter((word) => !isFiller(word)) : words;
-  if (kept.length === 0 || kept.length === words.length) return { words, script, particles: '' };
+  const text = [...given, ...surnames].join(' ');
+  const script = scriptOf(text);
+  // In other scripts what looks like a filler is a name: عمر is mr. And with its marks: Văn is no van.
+  const kept = script === 'latin' ? words.filter((word) => !isFiller(word, words, text)) : words;
+  if (kept.length === words.length) return { words, script, particles: '' };
   const particles = words.flatMap((word) => (kept.includes(word) ? [] : word.text.charAt(0))).join('');
   return { words: kept, script, particles };
 }
 
-/** E. is an initial where given names stand, and a particle among surnames. */
-function isFiller({ text, role }: NameWord): boolean {
-  return FILLERS.has(text) && !(text.length === 1 && role === 'given');
+/** E. is an initial where given names stand, and a particle among surnames; Le alone is a surname. */
+function isFiller({ text, role }: NameWord, words: readonly NameWord[], written: string): boolean {
+  if (!FILLERS.has(text) || (text.length === 1 && role === 'given')) return false;
+  if (!words.some((other) => other.role === role && !FILLERS.has(other.text))) return false;
+  return (
+    ASCII.test(written) ||
+    written
+      .toLowerCase()
+      .split(/[^\p{L}]+/u)
+      .includes(text)
+  );
 }
 
 function wordsOf(value: string, role: Role): NameWord[] {
