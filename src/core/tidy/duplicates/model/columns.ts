@@ -1,7 +1,7 @@
-import type { Conflict } from '../compare/compareNames';
 import type { MailLevel, PhoneLevel } from '../compare/compareReach';
 import type { BirthLevel, GenerationLevel, PlaceLevel, WorkLevel } from '../compare/compareRest';
 import type { WordLevel } from '../compare/compareWords';
+import type { Conflict } from '../compare/nameComparison';
 import type { ReachLevel } from './comparePair';
 
 /**

@@ -1,4 +1,4 @@
-import { compareNames, type NameComparison } from '../compare/compareNames';
+import { compareNames } from '../compare/compareNames';
 import {
   compareMails,
   comparePhones,
@@ -18,6 +18,7 @@ import {
   type PlaceLevel,
   type WorkLevel,
 } from '../compare/compareRest';
+import type { NameComparison } from '../compare/nameComparison';
 import type { DuplicateFacts } from '../facts/facts';
 import type { Vocabulary } from '../facts/vocabulary';
 

@@ -1,6 +1,6 @@
 import { texts } from '@/texts/tidy/duplicates';
 
-import type { NameComparison, WordMatch } from '../compare/compareNames';
+import type { NameComparison, WordMatch } from '../compare/nameComparison';
 import type { DuplicateFacts } from '../facts/facts';
 import { comparePair, type PairComparison } from './comparePair';
 import type { Evidence } from './evidence';
