@@ -71,6 +71,11 @@ export function isForReach(key: string): boolean {
   return key.startsWith('m ') || key.startsWith('p ');
 }
 
+/** Whether a key is all the words of a name. */
+export function isForWholeName(key: string): boolean {
+  return key.startsWith('j ');
+}
+
 /** Whether a key only serves cards with a bare initial or a nickname. */
 export function isForInitials(key: string): boolean {
   return key.startsWith('i ');

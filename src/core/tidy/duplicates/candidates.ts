@@ -1,15 +1,17 @@
-import { blockKeys, goesByInitial, isForInitials, isForReach } from './blockKeys';
+import { blockKeys, goesByInitial, isForInitials, isForReach, isForWholeName } from './blockKeys';
 import type { DuplicateFacts } from './facts/facts';
 
 /**
  * Cards under one key at most. A number that more share is a switchboard's; a name that more share is a common one, and
- * whoever of them is the same has another key in common as well.
+ * whoever of them is the same has another key in common as well. Of one whole name there may be as many copies of one card.
  */
-const [MAX_REACH_BLOCK, MAX_NAME_BLOCK] = [60, 25];
+const [MAX_REACH_BLOCK, MAX_WHOLE_BLOCK, MAX_NAME_BLOCK] = [60, 25, 10];
 
 /** Whether the cards under a key are compared with each other. */
 export function isUsable(key: string, size: number): boolean {
-  return size > 1 && size <= (isForReach(key) ? MAX_REACH_BLOCK : MAX_NAME_BLOCK);
+  if (size < 2) return false;
+  if (isForReach(key)) return size <= MAX_REACH_BLOCK;
+  return size <= (isForWholeName(key) ? MAX_WHOLE_BLOCK : MAX_NAME_BLOCK);
 }
 
 /** Whether the user has said that two cards are others. */

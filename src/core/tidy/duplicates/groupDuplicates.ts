@@ -1,11 +1,13 @@
 import type { Uid } from '@/core/card';
 
 import { findCandidates, isApart } from './candidates';
-import type { Cluster } from './cluster';
+import { type Cluster, LEAST } from './cluster';
+import { type Copies, setCopiesAside } from './copies';
 import type { DuplicateFacts } from './facts/facts';
 import { Vocabulary } from './facts/vocabulary';
+import { gradeOf, worseGrade } from './grade';
 import { joinLinks, type Link } from './joinLinks';
-import { judgePair } from './judgePair';
+import { judgePair, reasonsOf } from './judgePair';
 import { comparePair, type PairComparison } from './model/comparePair';
 import { judgeComparison } from './model/judgePeople';
 import { learn } from './model/learn';
@@ -33,8 +35,9 @@ export function groupDuplicates(
   said: readonly DuplicateFacts[],
   { onProgress = () => true }: FindOptions = {},
 ): Cluster[] {
-  const vocabulary = new Vocabulary(said);
-  const all = said.map((one) => settleNames(one, vocabulary));
+  const { firsts, copiesOf } = setCopiesAside(said);
+  const vocabulary = new Vocabulary(firsts);
+  const all = firsts.map((one) => settleNames(one, vocabulary));
   vocabulary.countPersons(all);
   vocabulary.learnCultures(all);
   const candidates = findCandidates(all, (share01) => onProgress(share01 * 0.4));
@@ -52,9 +55,31 @@ export function groupDuplicates(
       known === undefined ? judgePair(one, other, model) : known && judgeComparison(known, model);
     if (judgement && judgement.probability >= WORTH_KEEPING) links.push({ a, b, judgement });
   }
-  return joinLinks(links, all, model).sort(
+  return withCopies(joinLinks(links, all, model), copiesOf, model).sort(
     (a, b) => b.probability - a.probability || ((a.uids[0] ?? '') < (b.uids[0] ?? '') ? -1 : 1),
   );
+}
+
+/** Clusters with the copies of their cards, and the cards that only have copies. */
+function withCopies(clusters: readonly Cluster[], copiesOf: Copies['copiesOf'], model: Model): Cluster[] {
+  const found = new Map<Uid, Cluster>();
+  for (const cluster of clusters) for (const uid of cluster.uids) found.set(uid, cluster);
+  const grown = new Set(clusters);
+  for (const [first, copies] of copiesOf) {
+    const judgement = judgePair(first, copies[0] ?? first, model);
+    const uids = copies.map(({ uid }) => uid);
+    const cluster = found.get(first.uid);
+    if (!cluster && judgement.probability < LEAST) continue;
+    const { probability } = judgement;
+    const grade = gradeOf(judgement);
+    const more: Cluster = cluster
+      ? { ...cluster, uids: [...cluster.uids, ...uids].sort(), grade: worseGrade(cluster.grade, grade) }
+      : { uids: [first.uid, ...uids].sort(), probability, grade, evidence: reasonsOf(judgement, model) };
+    if (cluster) grown.delete(cluster);
+    grown.add(more);
+    for (const uid of more.uids) found.set(uid, more);
+  }
+  return [...grown];
 }
 
 /** Pairs of people compared, to learn from them; of a large book some, spread over all. False for a hopeless pair. */

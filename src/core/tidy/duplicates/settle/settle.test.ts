@@ -243,3 +243,10 @@ test('on a book of twenty cultures a name is commoner where few bear its words',
   book.learnCultures(facts);
   expect(book.together(['giorgos', 'papadopoulos'])).toBeGreaterThan(book.together(['maria', 'garcia']));
 });
+
+test('ten copies of one card are one person', () => {
+  const copies = Array.from({ length: 10 }, () =>
+    named('Zerlina Virtmark', mail('zerlina@x.example'), phone('+44 7700 900123', true)),
+  );
+  expect(together(...copies)).toEqual([copies.map((_, i) => i).join(' ')]);
+});
