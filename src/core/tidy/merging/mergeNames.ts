@@ -10,10 +10,13 @@ export function withName(merged: Card, all: readonly Card[], chosen: Uid | undef
   const taken = named.find(({ uid }) => uid === chosen) ?? fullest;
   if (!taken?.name) return merged;
   const there = wordsOf(taken.name);
-  const isThere = (word: string) =>
-    there.has(word) || ([...word].length === 1 && [...there].some((other) => other.startsWith(word)));
+  // How a name sounds or is sorted is no name that it has.
+  const written = writtenWords(taken.name);
+  const isAmong = (words: ReadonlySet<string>) => (word: string) =>
+    words.has(word) || ([...word].length === 1 && [...words].some((other) => other.startsWith(word)));
   for (const { name = {} } of named) {
-    if (name === taken.name || [...wordsOf(name)].every(isThere)) continue;
+    if (name === taken.name) continue;
+    if ([...writtenWords(name)].every(isAmong(written)) && [...wordsOf(name)].every(isAmong(there))) continue;
     const shown = shownAs({ ...merged, name });
     also.push(`${texts.name}: ${shown}`);
     const said = new Set([...there, ...strictWords(shown)]);
@@ -38,6 +41,10 @@ function isSameSet(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
 
 function wordsOf(name: Name): ReadonlySet<string> {
   return new Set(textsIn(name).flatMap(strictWords));
+}
+
+function writtenWords({ full = '', components = [] }: Name): ReadonlySet<string> {
+  return new Set([full, ...components.map(({ value }) => value)].flatMap(strictWords));
 }
 
 /** Everything that a name says in words: as a whole, in its parts, as it is spoken and as it is sorted. */

@@ -106,6 +106,18 @@ test('merged-away uids lead to the result, over several merges; a relation to on
   expect(Object.keys(second.relatedTo ?? {})).toEqual(['z']);
 });
 
+test('a name whose words the other has only as a sound is kept in the note', () => {
+  const sounded = card('b', '', {
+    name: {
+      components: [
+        { kind: 'given', value: 'Zorina Berta', phonetic: 'Xeni' },
+        { kind: 'surname', value: 'Ypsil' },
+      ],
+    },
+  });
+  expect(notesOf(mergeCards([card('a', 'Xeni Ypsil'), sounded]))[0]).toContain('name: Xeni Ypsil');
+});
+
 test('law: every value of every card is in the result, or in its note, or only another writing of one there', () => {
   fc.assert(
     fc.property(fc.array(arbitraryCard, { minLength: 2, maxLength: 3 }), (some) => {
