@@ -14,8 +14,10 @@ export interface Copies {
 export function setCopiesAside(all: readonly DuplicateFacts[]): Copies {
   const seen = new Map<string, DuplicateFacts>();
   const copiesOf = new Map<DuplicateFacts, DuplicateFacts[]>();
+  // Whoever is kept apart, by its own word or by another card's, stands for itself.
+  const apart = new Set(all.flatMap((one) => (one.apart.size === 0 ? [] : [one.uid, ...one.apart])));
   const firsts = all.filter((one) => {
-    if (one.mails.length + one.phones.length === 0 || one.apart.size > 0) return true;
+    if (one.mails.length + one.phones.length === 0 || apart.has(one.uid)) return true;
     const said = whatIsSaid(one);
     const first = seen.get(said);
     if (!first) {

@@ -6,6 +6,7 @@ import type { DuplicateFacts } from './facts/facts';
 import { type Grade, gradeOf, worseGrade } from './grade';
 import { joinFacts } from './joinFacts';
 import { judgePair, reasonsOf } from './judgePair';
+import { clamp } from './model/evidence';
 import type { Judgement } from './model/judgement';
 import type { Model } from './model/model';
 
@@ -80,7 +81,7 @@ function join(
   if (contradict(mine, theirs, all, model)) return undefined;
   // What two cards share stands by itself; by their names alone all have to fit.
   const judgement = isSaid ? link : judgePair(mine.facts, theirs.facts, model);
-  if (!isPair && isByName(link) && meanOdds(mine, theirs, all, model) < 0) return undefined;
+  if (!isPair && isByName(link) && sumOfOdds(mine, theirs, all, model) < 0) return undefined;
   if (judgement.probability < LEAST) return undefined;
   const weakest = [mine.weakest, theirs.weakest].reduce<Judgement>(
     (least, one) => (one && one.probability < least.probability ? one : least),
@@ -102,14 +103,18 @@ function isByName({ comparison }: Judgement): boolean {
   return reach !== 'some' && birth !== 'same' && birth !== 'day' && place.level !== 'street';
 }
 
-function meanOdds(mine: Person, theirs: Person, all: readonly DuplicateFacts[], model: Model): number {
+/** No pair weighs more than this in the mean, as a natural logarithm of odds. Ours. */
+const MOST_ODDS = 6;
+
+/** Above 0 where two persons are one rather than two by all pairs of their cards. */
+function sumOfOdds(mine: Person, theirs: Person, all: readonly DuplicateFacts[], model: Model): number {
   let sum = 0;
   for (const a of mine.places)
     for (const b of theirs.places) {
       const [one, other] = [all[a], all[b]];
       if (!one || !other) continue;
       const { probability } = judgePair(one, other, model);
-      sum += Math.max(-6, Math.min(6, Math.log(probability / (1 - probability))));
+      sum += clamp(Math.log(probability / (1 - probability)), -MOST_ODDS, MOST_ODDS);
     }
   return sum;
 }

@@ -3,6 +3,7 @@ import { type Card, newCard } from '@/core/card';
 import { generateLargeBook } from '@/demo/generateLargeBook';
 
 import { born, mail, phone } from '../../../../test/people/smallCards';
+import { whoAreTogether } from '../../../../test/people/whoAreTogether';
 import { duplicateFacts } from './facts/facts';
 import { readName } from './facts/nameWords';
 import { Vocabulary } from './facts/vocabulary';
@@ -17,13 +18,7 @@ const named = (full: string, more: Partial<Card> = {}) => card({ name: { full },
 const given = (value: string) => card({ name: { components: [{ kind: 'given', value }] } });
 const others = generateLargeBook(600, 3).map((one) => duplicateFacts(one));
 /** Which of some cards are put together, in a book of others, by their places. */
-const together = (...cards: readonly Card[]) =>
-  groupDuplicates([...cards.map((one) => duplicateFacts(one)), ...others])
-    .map(({ uids }) =>
-      uids.flatMap((uid) => cards.findIndex((one) => one.uid === uid)).filter((at) => at >= 0),
-    )
-    .filter((places) => places.length > 1)
-    .map((places) => places.sort().join(' '));
+const together = (...cards: readonly Card[]) => whoAreTogether(cards, others);
 
 const words = (one: Card) => readName(one).words.map(({ text }) => text);
 for (const [what, one, read] of [

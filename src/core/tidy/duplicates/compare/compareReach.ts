@@ -1,7 +1,7 @@
 import { isDesk } from '../facts/desks';
 import type { DuplicateFacts } from '../facts/facts';
 import { isSameNumber, type PhoneFact } from '../facts/phoneFacts';
-import type { Vocabulary } from '../facts/vocabulary';
+import { FEW, type Vocabulary } from '../facts/vocabulary';
 import { isOneSlipApart } from './slips';
 
 /** How two cards' mail addresses agree. */
@@ -16,9 +16,6 @@ export interface Reach<Level extends string> {
   readonly level: Level;
   readonly value: string;
 }
-
-/** Cards with one address or number up to which these are somebody's own. Ours. */
-const FEW = 4;
 
 /** Compares mail addresses: the rarest that both have, else, of names that agree, whether two are nearly the same. */
 export function compareMails(

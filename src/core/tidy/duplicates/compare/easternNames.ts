@@ -1,12 +1,11 @@
 import type { DuplicateFacts } from '../facts/facts';
-import type { NameScript, NameWord, ReadName } from '../facts/nameWords';
+import { isEastern, type NameWord, type ReadName } from '../facts/nameWords';
 import { mayBeJapanese } from './compareWords';
 
 /** Of a name in Chinese characters what its mailbox says, where the other is in Latin letters. */
 export function inLatin(facts: DuplicateFacts, other: DuplicateFacts): DuplicateFacts {
   const { name } = facts;
-  if ((name.script !== 'han' && name.script !== 'kana') || name.others.length < 2) return facts;
-  if (other.name.script !== 'latin') return facts;
+  if (!isEastern(name.script) || name.others.length < 2 || other.name.script !== 'latin') return facts;
   return { ...facts, name: { ...name, words: name.others, others: [], script: 'latin' } };
 }
 
@@ -31,7 +30,6 @@ export function areSameSigns(a: ReadName, b: ReadName): boolean {
  * looks like one of Japan they say nothing.
  */
 export function areComparable(a: ReadName, b: ReadName, matches: number): boolean {
-  const isEastern = (script: NameScript) => script === 'han' || script === 'kana';
   if (a.script === b.script || isEastern(a.script) === isEastern(b.script)) return true;
   if (matches > 0 && a.script !== 'kana' && b.script !== 'kana') return true;
   const { script, words } = isEastern(a.script) ? b : a;

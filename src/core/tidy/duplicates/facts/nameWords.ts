@@ -13,6 +13,9 @@ export interface NameWord {
 /** How a name is written, as far as it says how its words can be compared with those of another script. */
 export type NameScript = 'latin' | 'han' | 'kana' | 'abjad' | 'other';
 
+/** Whether a name is written in the signs of China or of Japan, whose surnames come first. */
+export const isEastern = (script: NameScript): boolean => script === 'han' || script === 'kana';
+
 /** Somebody's name, read from whatever field it stands in. */
 export interface ReadName {
   readonly words: readonly NameWord[];
@@ -91,8 +94,7 @@ function readWhole(said: string): ReadName {
   const generation = generationOf(behind || of('generation').join(' '));
   // Somebody who writes a comma says what comes first; otherwise either order is in use, but for
   // Chinese characters and what is written without a space.
-  const isEastern = script === 'han' || script === 'kana';
-  const isSaid = text.includes(',') || isEastern || (script !== 'latin' && !/\s/.test(text));
+  const isSaid = text.includes(',') || isEastern(script) || (script !== 'latin' && !/\s/.test(text));
   const open = isSaid ? words : words.map(({ text: word }): NameWord => ({ text: word, role: 'open' }));
   return asName(open, script, particles, generation);
 }

@@ -42,10 +42,11 @@ export class Vocabulary {
       const person = persons[at] ?? at;
       const met = known.get(person) ?? new Set();
       known.set(person, met);
+      const beside = pairsBeside(name.words);
       for (const { text } of name.words) if (met.has(text)) this.takeOne('n', text);
-      for (const both of pairsBeside(name.words)) if (met.has(both)) this.takeOne('b', both);
+      for (const both of beside) if (met.has(both)) this.takeOne('b', both);
       for (const { text } of name.words) met.add(text);
-      for (const both of pairsBeside(name.words)) met.add(both);
+      for (const both of beside) met.add(both);
     }
   }
 
@@ -175,7 +176,7 @@ function pairsBeside(words: readonly NameWord[]): string[] {
 }
 
 /** Cards with one address or number up to which these are somebody's own. Ours. */
-const FEW = 4;
+export const FEW = 4;
 
 /** For each card the first card of those that it shares an own address or mobile with. */
 function personsByReach(all: readonly DuplicateFacts[], vocabulary: Vocabulary): Int32Array {

@@ -67,15 +67,8 @@ export class Model {
     for (const part of ['mail', 'phone', 'reach', 'birth', 'place', 'work', 'title', 'generation'] as const)
       for (const [level, chances] of Object.entries(COLUMNS[part] as Columns['mail'])) {
         const match = (learnt.shares[part] as Readonly<Record<string, number>>)[level] ?? 1;
-        const others = chances.map((chance) => Math.log2(resolve(chance, match, size)));
-        if (part === 'reach') {
-          const share = Math.log2(vocabulary.reachShare(level as ReachLevel));
-          this.tables.reach[level] = [
-            Math.log2(match),
-            ...others.map((log) => log + share),
-          ] as unknown as Logs;
-          continue;
-        }
+        const share = part === 'reach' ? vocabulary.reachShare(level as ReachLevel) : 1;
+        const others = chances.map((chance) => Math.log2(share * resolve(chance, match, size)));
         this.tables[part][level] = [Math.log2(match), ...others] as unknown as Logs;
       }
   }

@@ -4,11 +4,11 @@ import { generateLargeBook } from '@/demo/generateLargeBook';
 
 import { makeKnownBook } from '../../../../../test/people/makeBook';
 import { mail, phone } from '../../../../../test/people/smallCards';
+import { whoAreTogether } from '../../../../../test/people/whoAreTogether';
 import { comparePlaces } from '../compare/compareRest';
 import { Cultures } from '../facts/cultures';
 import { duplicateFacts } from '../facts/facts';
 import { Vocabulary } from '../facts/vocabulary';
-import { groupDuplicates } from '../groupDuplicates';
 import { besideKnown, mailboxWords } from './mailboxWords';
 import { settleNames } from './settleNames';
 
@@ -37,13 +37,7 @@ const known = ['Oona', 'Edda', 'Piers', 'Jory', 'Merle', 'Tamsin'].flatMap((give
   ['Tarrow', 'Quennell', 'Ashlock', 'Fenwright', 'Marlough'].map((surname) => fields(given, surname)),
 );
 const others = [...known, ...generateLargeBook(600, 3)].map((one) => duplicateFacts(one));
-const together = (...cards: readonly Card[]) =>
-  groupDuplicates([...cards.map((one) => duplicateFacts(one)), ...others])
-    .map(({ uids }) =>
-      uids.flatMap((uid) => cards.findIndex((one) => one.uid === uid)).filter((at) => at >= 0),
-    )
-    .filter((places) => places.length > 1)
-    .map((places) => places.sort().join(' '));
+const together = (...cards: readonly Card[]) => whoAreTogether(cards, others);
 const vocabulary = new Vocabulary(others);
 const settled = (one: Card) => settleNames(duplicateFacts(one), vocabulary).name;
 
@@ -249,4 +243,13 @@ test('ten copies of one card are one person', () => {
     named('Zerlina Virtmark', mail('zerlina@x.example'), phone('+44 7700 900123', true)),
   );
   expect(together(...copies)).toEqual([copies.map((_, i) => i).join(' ')]);
+});
+
+test('a copy that another card is kept apart from stays so', () => {
+  const reach = [mail('zerlina@x.example'), phone('+44 7700 900123', true)];
+  const [first, copy] = [named('Zerlina Virtmark', ...reach), named('Zerlina Virtmark', ...reach)];
+  // Only the third card says so, as after a restoration of one of them.
+  const apart = { 'cordialis.example:apart': { [copy.uid]: true } } as const;
+  const third = named('Zerlina Virtmark', mail('zerlina@x.example'), apart);
+  expect(together(first, copy, third).filter((places) => /1.*2/.test(places))).toEqual([]);
 });

@@ -1,8 +1,10 @@
 import { isInitialOf, isShortForm } from '../compare/compareWords';
 import { isOneSlipApart } from '../compare/slips';
+import { leaning } from '../compare/weighWords';
 import type { DuplicateFacts } from '../facts/facts';
-import type { NameWord, ReadName, Role } from '../facts/nameWords';
+import { isEastern, type NameWord, type ReadName, type Role } from '../facts/nameWords';
 import type { Vocabulary } from '../facts/vocabulary';
+import { clamp } from '../model/evidence';
 import { besideKnown, mailboxWords } from './mailboxWords';
 
 /** How much more the book must have for the other way round, on a scale from -4, a surname, to 4, a given name. Ours. */
@@ -33,7 +35,7 @@ function meanOf(role: Role, words: readonly NameWord[], vocabulary: Vocabulary):
   const own = role === 'given' ? 1 : -1;
   for (const word of words) {
     if (word.role !== role || word.text.length === 1) continue;
-    sum += Math.max(-MOST, Math.min(MOST, vocabulary.leaningOf(word.text) - own));
+    sum += clamp(vocabulary.leaningOf(word.text) - own, -MOST, MOST);
     count += 1;
   }
   return count === 0 ? undefined : sum / count;
@@ -41,8 +43,8 @@ function meanOf(role: Role, words: readonly NameWord[], vocabulary: Vocabulary):
 
 function withMailboxes(name: ReadName, mails: readonly string[], vocabulary: Vocabulary): ReadName {
   const full = name.words.filter(({ text }) => text.length > 1);
-  if (full.length === 0 && name.words.length === 0) return fromMailbox(name, mails);
-  if (name.script === 'han' || name.script === 'kana') return spelt(name, mails);
+  if (name.words.length === 0) return fromMailbox(name, mails);
+  if (isEastern(name.script)) return spelt(name, mails);
   const known = full.map(({ text }) => text);
   const found = mails.flatMap((mail) => {
     const words = mailboxWords(mail);
@@ -67,10 +69,8 @@ function isOf({ words }: ReadName, met: string, rest: string, vocabulary: Vocabu
   const own = full.find(({ text }) => text === met);
   // All words of a name in one.
   if (!own) return true;
-  const leaning =
-    vocabulary.leaningOf(met) + (own.role === 'given' ? 1.5 : own.role === 'surname' ? -1.5 : 0);
   // Beside a given name another surname, a former one; beside a surname the given name as it should have been written.
-  if (leaning > 0) return true;
+  if (leaning(own, vocabulary) > 0) return true;
   return full.some(
     ({ text }) =>
       text !== met &&
